@@ -1,0 +1,71 @@
+import { formatLength, formatQuantity, type Habit, type QuantityKind } from '../quantity';
+
+/** How grave: `stop` is danger to people, `clash` cannot be built as drawn, `caution` will bite later, `note` is worth a look. */
+export type Severity = 'stop' | 'clash' | 'caution' | 'note';
+
+/** Something a builder can mend, as data. Its words are made by `wordFinding`. */
+export interface Finding {
+  code: string;
+  severity: Severity;
+  /** Path in the job document of the field that mends it, for instance `panels.0.parameters.entry`. */
+  path: string;
+  /** SI numbers, and names, that the words speak of. */
+  values: Readonly<Record<string, number | string>>;
+  /** m. Where on the plan it is, when it is anywhere. */
+  at?: { x: number; y: number };
+}
+
+export interface Wording {
+  /** A few words for the place on the drawing. */
+  headline: string;
+  /** What is so, with its number. */
+  detail: string;
+  /** What to do about it, and who must do it where that is not the builder. */
+  remedy: string;
+}
+
+/** Writes SI values in the builder's habit, for use in words. */
+export interface Say {
+  length(value: number): string;
+  quantity(kind: QuantityKind, value: number, digits?: number): string;
+}
+
+export function sayIn(habit: Habit): Say {
+  return {
+    length: (value) => formatLength(value, habit).text,
+    quantity: (kind, value, digits) => formatQuantity(kind, value, habit, digits).text,
+  };
+}
+
+type Values = { number(name: string): number; text(name: string): string };
+export type Words = (values: Values, say: Say) => Wording;
+
+/** A finding whose values lack what its words need, or whose code has no words: a fault of the program. */
+export class UnworthyFinding extends Error {
+  constructor(
+    readonly code: string,
+    readonly missing: string,
+  ) {
+    super(`finding ${code} has no ${missing}`);
+    this.name = 'UnworthyFinding';
+  }
+}
+
+/** Words of one finding, from a table of words by code. Throws UnworthyFinding. */
+export function wordFinding(finding: Finding, table: Readonly<Record<string, Words>>, habit: Habit): Wording {
+  const words = table[finding.code];
+  if (!words) throw new UnworthyFinding(finding.code, 'words');
+  const values: Values = {
+    number(name) {
+      const value = finding.values[name];
+      if (typeof value !== 'number' || !Number.isFinite(value)) throw new UnworthyFinding(finding.code, name);
+      return value;
+    },
+    text(name) {
+      const value = finding.values[name];
+      if (typeof value !== 'string') throw new UnworthyFinding(finding.code, name);
+      return value;
+    },
+  };
+  return words(values, sayIn(habit));
+}

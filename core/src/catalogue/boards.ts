@@ -1,0 +1,134 @@
+import { type MaterialId, materials } from './materials';
+
+/** A planed board, by what it really measures. */
+export interface Timber {
+  id: string;
+  name: string;
+  /** m. The wide face: the depth of a box made of it. */
+  width: number;
+  /** m. */
+  thickness: number;
+  lengths: readonly number[];
+  source: string;
+}
+
+/** A sheet, board or foil sold by the sheet or the roll. */
+export interface Sheet {
+  id: string;
+  name: string;
+  material: MaterialId;
+  /** m. */
+  thickness: number;
+  /** m. As sold. */
+  width: number;
+  /** m. As sold. */
+  height: number;
+  use: 'back' | 'plate' | 'insulation';
+  source: string;
+}
+
+const inch = 0.0254;
+
+function american(nominal: string, thickness: number, width: number): Timber {
+  return {
+    id: `ps20-${nominal}`,
+    name: `${nominal.replace('x', ' × ')} board`,
+    width: width * inch,
+    thickness: thickness * inch,
+    lengths: [8, 10, 12].map((feet) => feet * 0.3048),
+    source: 'American Softwood Lumber Standard, PS 20: dry, dressed actual size of the nominal size',
+  };
+}
+
+function metric(width: number, thickness: number): Timber {
+  return {
+    id: `planed-${width}x${thickness}`,
+    name: `${width} × ${thickness} planed board`,
+    width: width / 1000,
+    thickness: thickness / 1000,
+    lengths: [2.4, 3, 3.6, 4.8],
+    source: 'trade: planed sizes as sold; measure yours',
+  };
+}
+
+export const timbers: readonly Timber[] = [
+  metric(90, 19),
+  metric(115, 19),
+  metric(140, 19),
+  metric(185, 19),
+  metric(45, 45),
+  american('1x4', 0.75, 3.5),
+  american('1x5', 0.75, 4.5),
+  american('1x6', 0.75, 5.5),
+  american('1x8', 0.75, 7.25),
+  american('2x2', 1.5, 1.5),
+];
+
+function sheet(
+  id: string,
+  name: string,
+  material: MaterialId,
+  use: Sheet['use'],
+  thickness: number,
+  width: number,
+  height: number,
+  source: string,
+): Sheet {
+  return { id, name, material, use, thickness, width, height, source };
+}
+
+const feet = 0.3048;
+export const sheets: readonly Sheet[] = [
+  sheet('ply-9', '9 mm plywood', 'plywood', 'back', 0.009, 1.2, 2.4, 'trade'),
+  sheet('ply-12', '12 mm plywood', 'plywood', 'back', 0.012, 1.2, 2.4, 'trade'),
+  sheet('ply-3_8', '3/8″ plywood', 'plywood', 'back', 0.375 * inch, 4 * feet, 8 * feet, 'trade'),
+  sheet('ply-1_2', '1/2″ plywood', 'plywood', 'back', 0.5 * inch, 4 * feet, 8 * feet, 'trade'),
+  sheet('polyiso-40', '40 mm polyisocyanurate', 'polyiso', 'insulation', 0.04, 1.2, 2.4, 'EN 13165'),
+  sheet('polyiso-50', '50 mm polyisocyanurate', 'polyiso', 'insulation', 0.05, 1.2, 2.4, 'EN 13165'),
+  sheet('wool-30', '30 mm mineral wool board', 'mineralWool', 'insulation', 0.03, 0.6, 1.2, 'EN 13162'),
+  sheet('wool-50', '50 mm mineral wool board', 'mineralWool', 'insulation', 0.05, 0.6, 1.2, 'EN 13162'),
+  sheet('polyiso-1', '1″ polyisocyanurate', 'polyiso', 'insulation', inch, 4 * feet, 8 * feet, 'ASTM C1289'),
+  sheet('polyiso-2', '2″ polyisocyanurate', 'polyiso', 'insulation', 2 * inch, 4 * feet, 8 * feet, 'ASTM C1289'),
+  sheet('wool-2', '2″ mineral wool board', 'mineralWool', 'insulation', 2 * inch, 2 * feet, 4 * feet, 'ASTM C612'),
+  sheet('copper-0.3', '0.3 mm copper sheet', 'copper', 'plate', 0.0003, 1, 2, 'EN 1172'),
+  sheet('copper-0.2', '0.2 mm copper sheet', 'copper', 'plate', 0.0002, 1, 2, 'EN 1172'),
+  sheet('copper-8oz', '8 oz copper sheet', 'copper', 'plate', 0.0108 * inch, 2 * feet, 8 * feet, 'ASTM B370'),
+  sheet('copper-16oz', '16 oz copper sheet', 'copper', 'plate', 0.0216 * inch, 3 * feet, 8 * feet, 'ASTM B370'),
+];
+
+/** A formed aluminium track that clips over a tube. */
+export interface Track {
+  id: string;
+  name: string;
+  /** m. Across the tube. */
+  width: number;
+  /** m. Along the tube. */
+  length: number;
+  /** m. */
+  thickness: number;
+  source: string;
+}
+
+export const tracks: readonly Track[] = [
+  {
+    id: 'track-100',
+    name: 'aluminium track 100 × 1 200',
+    width: 0.1,
+    length: 1.2,
+    thickness: 0.0005,
+    source: 'trade: 0.4 to 0.6 mm formed sheet; weigh yours',
+  },
+  {
+    id: 'track-4',
+    name: 'aluminium track 4″ × 4′',
+    width: 4 * inch,
+    length: 4 * feet,
+    thickness: 0.02 * inch,
+    source: 'trade: 0.016 to 0.024 inch formed sheet; weigh yours',
+  },
+];
+
+/** kg. Mass of a piece of sheet. */
+export function sheetMass(piece: Sheet, area: number): number {
+  return materials[piece.material].density * piece.thickness * area;
+}

@@ -1,0 +1,111 @@
+import { formatLength, type Habit } from '../quantity';
+import { type Dimension, type Drawing, direction, dimensionLine, extent, type Layer, type Point, type Shape } from './model';
+
+/** Line and fill of each layer on white paper. */
+const ink: Record<Layer, { stroke: string; fill: string }> = {
+  timber: { stroke: '#22303A', fill: '#DCC7A1' },
+  back: { stroke: '#22303A', fill: '#C9B48F' },
+  insulation: { stroke: '#8a7a4a', fill: '#EBDDAE' },
+  plate: { stroke: '#93481F', fill: '#E9CDB9' },
+  tube: { stroke: '#A9572B', fill: '#E0A983' },
+  header: { stroke: '#93481F', fill: '#CF8F68' },
+  pane: { stroke: '#2F6462', fill: '#D7E5E2' },
+  rail: { stroke: '#22303A', fill: '#EADBBD' },
+  fixing: { stroke: '#22303A', fill: '#22303A' },
+  hole: { stroke: '#22303A', fill: '#FFFFFF' },
+  centre: { stroke: '#5A6469', fill: 'none' },
+  note: { stroke: '#22303A', fill: 'none' },
+};
+
+export interface SvgOptions {
+  habit: Habit;
+  /** mm of paper to a metre of the thing; 1000 is full size. */
+  scale?: number;
+}
+
+const textHeight = 3.2;
+
+/**
+ * Writes a drawing as a standalone SVG in millimetres of paper, dimensions in the reader's unit.
+ * Numbers are rounded here, to a hundredth of a millimetre of paper, and nowhere before.
+ */
+export function writeSvg(drawing: Drawing, options: SvgOptions): string {
+  const scale = options.scale ?? 100;
+  const box = extent(drawing);
+  const margin = 14;
+  const width = box.width * scale + 2 * margin;
+  const height = box.height * scale + 2 * margin;
+  const place = (point: Point): Point => ({
+    x: (point.x - box.left) * scale + margin,
+    y: height - margin - (point.y - box.bottom) * scale,
+  });
+  const parts = [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="0 0 ${n(width)} ${n(height)}" font-family="sans-serif" font-size="${textHeight}">`,
+    `<title>${escape(drawing.title)}</title>`,
+    ...drawing.shapes.map((shape) => shapeSvg(shape, place, scale)),
+    ...drawing.dimensions.map((dimension) => dimensionSvg(dimension, place, options.habit)),
+    ...drawing.labels.map((label) => {
+      const from = place(label.at);
+      const to = place(label.to);
+      const words = label.size === undefined ? label.words : `${label.words} ${size(label.size, options.habit)}`;
+      return `<g class="label"><path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/><text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escape(words)}</text></g>`;
+    }),
+    '</svg>',
+  ];
+  return `${parts.join('\n')}\n`;
+}
+
+function shapeSvg(shape: Shape, place: (point: Point) => Point, scale: number): string {
+  const { stroke, fill } = ink[shape.layer];
+  const look = `stroke="${stroke}" stroke-width=".35" fill="${shape.hidden ? 'none' : fill}"${shape.hidden ? ' stroke-dasharray="1.6 1"' : ''}${shape.part ? ` data-part="${escape(shape.part)}"` : ''}`;
+  switch (shape.kind) {
+    case 'rect': {
+      const corner = place({ x: shape.x, y: shape.y + shape.height });
+      return `<rect x="${n(corner.x)}" y="${n(corner.y)}" width="${n(shape.width * scale)}" height="${n(shape.height * scale)}" ${look}/>`;
+    }
+    case 'circle': {
+      const centre = place(shape.centre);
+      return `<circle cx="${n(centre.x)}" cy="${n(centre.y)}" r="${n(shape.radius * scale)}" ${look}/>`;
+    }
+    case 'line':
+      return `<path d="${path([shape.from, shape.to].map(place), false)}" ${look}/>`;
+    case 'path':
+      return `<path d="${path(shape.points.map(place), shape.closed)}" ${look}/>`;
+    default:
+      return shape satisfies never;
+  }
+}
+
+/** Witness lines, the dimension line with oblique ticks, and the number, read from below or from the right. */
+function dimensionSvg(dimension: Dimension, place: (point: Point) => Point, habit: Habit): string {
+  const line = dimensionLine(dimension);
+  const from = place(line.from);
+  const to = place(line.to);
+  const { along } = direction(from, to);
+  const tick = (at: Point) => {
+    const dx = (along.x - along.y) * 1.1;
+    const dy = (along.y + along.x) * 1.1;
+    return `M${n(at.x - dx)} ${n(at.y - dy)}L${n(at.x + dx)} ${n(at.y + dy)}`;
+  };
+  const witness = `${path([place(dimension.from), from], false)}${path([place(dimension.to), to], false)}`;
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+  const upright = Math.abs(along.y) > Math.abs(along.x);
+  const turn = upright ? ` transform="rotate(-90 ${n(middle.x)} ${n(middle.y)})"` : '';
+  return `<g class="dimension"><path d="${witness}" stroke="#5A6469" stroke-width=".12" fill="none"/><path d="${path([from, to], false)}${tick(from)}${tick(to)}" stroke="#22303A" stroke-width=".25" fill="none"/><text x="${n(middle.x)}" y="${n(middle.y - 0.9)}"${turn} text-anchor="middle" fill="#22303A">${escape(size(dimension.value, habit))}</text></g>`;
+}
+
+function size(value: number, habit: Habit): string {
+  return formatLength(value, habit, { bare: true }).text;
+}
+
+function path(points: readonly Point[], closed: boolean): string {
+  return `${points.map((point, index) => `${index === 0 ? 'M' : 'L'}${n(point.x)} ${n(point.y)}`).join('')}${closed ? 'Z' : ''}`;
+}
+
+function n(value: number): string {
+  return String(Math.round(value * 100) / 100);
+}
+
+function escape(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
+}

@@ -1,0 +1,137 @@
+import { type Fluid, fluidState, NotConverged } from '../heat';
+import { frictionFactor } from './friction';
+
+/** m. Drawn copper tube, Moody (1944). */
+export const copperRoughness = 1.5e-6;
+/** Loss coefficients of a riser's two ends, sharp edged: in 0.5, out 1 (Idelchik). */
+const riserEnds = 1.5;
+
+export interface ManifoldQuery {
+  risers: number;
+  /** m. */
+  riserLength: number;
+  /** m. */
+  riserBore: number;
+  /** m. */
+  headerBore: number;
+  /** m. Riser to riser along the header. */
+  pitch: number;
+  /** kg/s through the whole panel. */
+  massFlow: number;
+  /** °C. */
+  temperature: number;
+  /** Outlet at the far end of the other header, or at the inlet's own side. */
+  connection: 'diagonal' | 'same-side';
+  fluid?: Fluid;
+}
+
+/**
+ * How the water shares itself among the risers, numbered from the inlet. Friction in risers and headers; along the
+ * feeding header the pressure regained as it slows (Bernoulli: the straight way through a tee loses little), along the
+ * gathering header the pressure spent speeding up water that comes in square to it (momentum). Derived; buoyancy is
+ * left out, which at a few pascals a riser would even the flows further in a sunlit panel.
+ *
+ * The unknowns are the sums of flow up to each riser: the pressure round each mesh of two neighbouring risers then
+ * depends on three of them, and Newton's method solves a band of three in one sweep.
+ *
+ * @returns share of the flow in each riser (they add up to 1) and Pa between the two ports. Throws NotConverged.
+ */
+export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; pressureDrop: number } {
+  const { risers: count, massFlow: total } = query;
+  if (count < 1) throw new RangeError('a panel has at least one riser');
+  if (!(total > 0)) return { fractions: new Array<number>(count).fill(1 / count), pressureDrop: 0 };
+  const state = fluidState(query.fluid ?? 'water', query.temperature);
+  const riser = resistance(state, query.riserBore, query.riserLength, riserEnds);
+  const header = resistance(state, query.headerBore, query.pitch, 0);
+  const inertia = 1 / (state.density * ((Math.PI / 4) * query.headerBore ** 2) ** 2);
+  const sameSide = query.connection === 'same-side';
+
+  /** Pressure of riser `i` less that of the next, less what the headers between them ask: nought when solved. */
+  const mesh = (before: number, here: number, after: number): number => {
+    const feed = total - here;
+    const feedDrop = header(feed) - 0.5 * inertia * ((total - before) ** 2 - feed ** 2);
+    const gather = sameSide ? total - here : here;
+    const gatherBefore = sameSide ? total - before : before;
+    const gatherDrop = header(gather) + inertia * Math.abs(gather ** 2 - gatherBefore ** 2);
+    return riser(after - here) - riser(here - before) - ((sameSide ? -gatherDrop : gatherDrop) - feedDrop);
+  };
+
+  const sums = Float64Array.from({ length: count + 1 }, (_, index) => (total * index) / count);
+  const trial = new Float64Array(count + 1);
+  const residual = new Float64Array(count);
+  const upper = new Float64Array(count);
+  const right = new Float64Array(count);
+  const worst = (at: Float64Array): number => {
+    let most = 0;
+    for (let i = 1; i < count; i += 1) {
+      const value = mesh(at[i - 1] ?? 0, at[i] ?? 0, at[i + 1] ?? 0);
+      residual[i] = value;
+      most = Math.max(most, Math.abs(value));
+    }
+    return most;
+  };
+  const scale = riser(total / count);
+  const nudge = (total / count) * 1e-6;
+  const limit = 200;
+  let error = worst(sums);
+  for (let pass = 0; error > 1e-9 * scale; pass += 1) {
+    if (pass === limit) {
+      if (error < 1e-5 * scale) break;
+      throw new NotConverged('manifoldFlow', limit, error);
+    }
+    // Thomas algorithm over the band of derivatives.
+    for (let i = 1; i < count; i += 1) {
+      const before = sums[i - 1] ?? 0;
+      const here = sums[i] ?? 0;
+      const after = sums[i + 1] ?? 0;
+      const value = residual[i] ?? 0;
+      const a = i > 1 ? (mesh(before + nudge, here, after) - value) / nudge : 0;
+      const b = (mesh(before, here + nudge, after) - value) / nudge;
+      const c = i < count - 1 ? (mesh(before, here, after + nudge) - value) / nudge : 0;
+      const pivot = b - a * (upper[i - 1] ?? 0);
+      upper[i] = c / pivot;
+      right[i] = (-value - a * (right[i - 1] ?? 0)) / pivot;
+    }
+    for (let i = count - 2; i >= 1; i -= 1) right[i] = (right[i] ?? 0) - (upper[i] ?? 0) * (right[i + 1] ?? 0);
+    // Halve the step while it makes things worse: the friction curve has corners where the regime changes.
+    let share = 1;
+    let next = error;
+    for (let halving = 0; halving < 30; halving += 1) {
+      for (let i = 1; i < count; i += 1) trial[i] = (sums[i] ?? 0) + share * (right[i] ?? 0);
+      trial[count] = total;
+      next = worst(trial);
+      if (next < error) break;
+      share /= 2;
+    }
+    sums.set(trial);
+    error = next;
+  }
+
+  const flow = (index: number) => (sums[index + 1] ?? 0) - (sums[index] ?? 0);
+  const fractions = Array.from({ length: count }, (_, index) => flow(index) / total);
+  if (sameSide) return { fractions, pressureDrop: riser(flow(0)) };
+  // From the inlet along the feeding header to the last riser, then through it: the outlet is there.
+  let drop = riser(flow(count - 1));
+  for (let i = 1; i < count; i += 1) {
+    const feed = total - (sums[i] ?? 0);
+    drop += header(feed) - 0.5 * inertia * ((total - (sums[i - 1] ?? 0)) ** 2 - feed ** 2);
+  }
+  return { fractions, pressureDrop: drop };
+}
+
+/** Pa over a tube for a flow in kg/s, odd in the flow. */
+function resistance(
+  state: { density: number; viscosity: number },
+  bore: number,
+  length: number,
+  minor: number,
+): (flow: number) => number {
+  const area = (Math.PI / 4) * bore ** 2;
+  return (flow) => {
+    const speed = Math.abs(flow) / (state.density * area);
+    if (speed === 0) return 0;
+    const reynolds = (state.density * speed * bore) / state.viscosity;
+    const heads = (frictionFactor(reynolds, copperRoughness / bore) * length) / bore + minor;
+    return (Math.sign(flow) * heads * state.density * speed ** 2) / 2;
+  };
+}

@@ -1,0 +1,130 @@
+/** One sheet that the sun passes. */
+export interface CoverSheet {
+  /** Refractive index. */
+  index: number;
+  /** 1/m. Extinction coefficient. */
+  extinction: number;
+  /** m. */
+  thickness: number;
+}
+
+/** What happens to the sun at the covers, as shares of what arrives. */
+export interface CoverOptics {
+  transmittance: number;
+  /** Sent back to the side the sun came from. */
+  reflectance: number;
+  absorptance: number;
+}
+
+interface Stack {
+  through: number;
+  front: number;
+  back: number;
+}
+
+/** One sheet in one polarisation: ray tracing between its two faces, D&B equations 5.3.1 to 5.3.3. */
+function slab(face: number, path: number): Stack {
+  const pass = Math.exp(-path);
+  const through = (pass * (1 - face) ** 2) / (1 - (face * pass) ** 2);
+  const reflect = face * (1 + pass * through);
+  return { through, front: reflect, back: reflect };
+}
+
+function join(outer: Stack, inner: Stack): Stack {
+  const between = 1 - outer.back * inner.front;
+  return {
+    through: (outer.through * inner.through) / between,
+    front: outer.front + (outer.through ** 2 * inner.front) / between,
+    back: inner.back + (inner.through ** 2 * outer.back) / between,
+  };
+}
+
+/**
+ * Sun through any number of covers by Fresnel's equations and absorption, each polarisation traced alone and the two
+ * averaged last (D&B sections 5.1 to 5.3).
+ *
+ * @param query.covers from the plate outward; none passes everything
+ * @param query.incidence degrees from square, 0 to 90
+ */
+export function coverOptics(query: { covers: readonly CoverSheet[]; incidence: number }): CoverOptics {
+  if (query.covers.length === 0) return { transmittance: 1, reflectance: 0, absorptance: 0 };
+  // Within a thousandth of a degree of the glass nothing passes, and the series of reflections has no sum.
+  if (Math.abs(query.incidence) > 89.999) return { transmittance: 0, reflectance: 1, absorptance: 0 };
+  const angle = (Math.abs(query.incidence) * Math.PI) / 180;
+  let across: Stack | undefined;
+  let along: Stack | undefined;
+  for (const cover of query.covers) {
+    const inside = Math.asin(Math.sin(angle) / cover.index);
+    const path = (cover.extinction * cover.thickness) / Math.cos(inside);
+    const [s, p] = fresnel(angle, inside, cover.index);
+    const perpendicular = slab(s, path);
+    const parallel = slab(p, path);
+    across = across ? join(perpendicular, across) : perpendicular;
+    along = along ? join(parallel, along) : parallel;
+  }
+  const transmittance = ((across?.through ?? 0) + (along?.through ?? 0)) / 2;
+  const reflectance = ((across?.front ?? 0) + (along?.front ?? 0)) / 2;
+  return { transmittance, reflectance, absorptance: Math.max(0, 1 - transmittance - reflectance) };
+}
+
+/** Share sent back at one face, across and along the plane of the ray. */
+function fresnel(angle: number, inside: number, index: number): [number, number] {
+  if (angle < 1e-6) {
+    const straight = ((index - 1) / (index + 1)) ** 2;
+    return [straight, straight];
+  }
+  const across = (Math.sin(inside - angle) / Math.sin(inside + angle)) ** 2;
+  const along = (Math.tan(inside - angle) / Math.tan(inside + angle)) ** 2;
+  return [across, along];
+}
+
+/**
+ * Sheets whose transmittance square on is the one asked for: a pane is sold by that figure and not by its extinction.
+ * Held at what the faces alone let through. Thickness is 1, so that `extinction` is the optical depth.
+ */
+export function sheetsFor(pane: { index: number; sheets: number; transmittance: number }): CoverSheet[] {
+  const of = (extinction: number): CoverSheet[] =>
+    Array.from({ length: pane.sheets }, () => ({ index: pane.index, extinction, thickness: 1 }));
+  if (coverOptics({ covers: of(0), incidence: 0 }).transmittance <= pane.transmittance) return of(0);
+  let low = 0;
+  let high = 10;
+  for (let pass = 0; pass < 50; pass += 1) {
+    const middle = (low + high) / 2;
+    if (coverOptics({ covers: of(middle), incidence: 0 }).transmittance > pane.transmittance) low = middle;
+    else high = middle;
+  }
+  return of((low + high) / 2);
+}
+
+/** Degrees. Incidence that stands for sky light and for ground light on a tilted pane. Brandemuehl and Beckman (1980). */
+export function diffuseIncidence(tilt: number): { sky: number; ground: number } {
+  return {
+    sky: 59.7 - 0.1388 * tilt + 0.001497 * tilt ** 2,
+    ground: 90 - 0.5788 * tilt + 0.002693 * tilt ** 2,
+  };
+}
+
+/**
+ * Absorptance of flat black paint at an angle, as a share of that square on. Beckman, Klein and Duffie (1977) as in
+ * D&B figure 4.11.1, up to 80°, falling straight to nought at 90°.
+ */
+export function absorptanceAtAngle(incidence: number): number {
+  const curve = (angle: number) =>
+    1 +
+    angle *
+      (-1.5879e-3 +
+        angle *
+          (2.7314e-4 +
+            angle * (-2.3026e-5 + angle * (9.0244e-7 + angle * (-1.8e-8 + angle * (1.7734e-10 - angle * 6.9937e-13))))));
+  if (incidence <= 80) return Math.min(1, curve(Math.max(0, incidence)));
+  return (curve(80) * (90 - Math.min(90, incidence))) / 10;
+}
+
+/** Sun that the plate keeps of the sun that arrives, with the light thrown back and forth under the covers. D&B 5.5.1. */
+export function transmittanceAbsorptance(covers: readonly CoverSheet[], incidence: number, absorptance: number): number {
+  const atAngle = absorptance * absorptanceAtAngle(incidence);
+  if (covers.length === 0) return atAngle;
+  const through = coverOptics({ covers, incidence }).transmittance;
+  const back = coverOptics({ covers: [...covers].reverse(), incidence: 60 }).reflectance;
+  return (through * atAngle) / (1 - (1 - atAngle) * back);
+}

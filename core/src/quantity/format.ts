@@ -1,0 +1,114 @@
+import { definitions, fromSI, type Habit, habitUnit, type QuantityKind, unitOf } from './units';
+
+/** A length as a tape reads it. Metric fills `number`; imperial fills feet, inches and a reduced fraction. */
+export interface LengthReading {
+  negative: boolean;
+  /** What stands before the unit in metric, for instance `1 872`. */
+  number?: string;
+  feet?: number;
+  inches?: number;
+  numerator?: number;
+  denominator?: number;
+  /** All of it in one line, for instance `3′ 4 5/8″` or `1 872 mm`. */
+  text: string;
+}
+
+export interface LengthOptions {
+  /** Finest fraction of an inch, a power of two up to 64; 16 by default. */
+  fraction?: number;
+  /** Decimals of a millimetre; 0 by default. */
+  decimals?: number;
+  /** Inches only, as on a shop rule (40 5/8 and not 3′ 4 5/8). */
+  inchesOnly?: boolean;
+  /** Leave the unit out of `text` in metric, as on a drawing. */
+  bare?: boolean;
+}
+
+/** Narrow no-break space: thousands are parted, as on a drawing, and the number does not wrap. */
+const thin = '\u202f';
+const inch = 0.0254;
+
+/** Writes a number with grouped thousands and a real minus. */
+export function formatNumber(value: number, digits = 0): string {
+  const rounded = Math.abs(value).toFixed(digits);
+  const [whole = '0', decimals] = rounded.split('.');
+  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, thin);
+  const minus = value < 0 && Number(rounded) !== 0 ? '−' : '';
+  return `${minus}${grouped}${decimals ? `.${decimals}` : ''}`;
+}
+
+/**
+ * A length rounded to the tape's mark, once, at the end: never add up rounded lengths.
+ *
+ * @param value m
+ * @example formatLength(1.031875, 'imperial').text // 3′ 4 5/8″
+ */
+export function formatLength(value: number, habit: Habit, options: LengthOptions = {}): LengthReading {
+  if (habit === 'metric') {
+    const number = formatNumber(value * 1000, options.decimals ?? 0);
+    return { negative: number.startsWith('−'), number, text: options.bare ? number : `${number}${thin}mm` };
+  }
+  const finest = options.fraction ?? 16;
+  const marks = Math.round((Math.abs(value) / inch) * finest);
+  const negative = value < 0 && marks > 0;
+  const wholeInches = Math.floor(marks / finest);
+  let numerator = marks % finest;
+  let denominator = finest;
+  while (numerator > 0 && numerator % 2 === 0) {
+    numerator /= 2;
+    denominator /= 2;
+  }
+  const feet = options.inchesOnly ? 0 : Math.floor(wholeInches / 12);
+  const inches = options.inchesOnly ? wholeInches : wholeInches % 12;
+  const words: string[] = [];
+  if (feet > 0) words.push(`${feet}′`);
+  const fraction = numerator > 0 ? `${numerator}/${denominator}` : '';
+  if (inches > 0 && fraction) words.push(`${inches} ${fraction}″`);
+  else if (fraction) words.push(`${fraction}″`);
+  else if (inches > 0 || feet === 0) words.push(`${inches}″`);
+  return {
+    negative,
+    feet,
+    inches,
+    ...(numerator > 0 ? { numerator, denominator } : {}),
+    text: `${negative ? '−' : ''}${words.join(' ')}`,
+  };
+}
+
+export interface Written {
+  number: string;
+  unit: string;
+  text: string;
+}
+
+/**
+ * Writes any quantity but money in the habit's unit.
+ *
+ * @param value SI (temperatures in °C)
+ * @param digits decimals; the kind's usual ones when left out
+ * @example formatQuantity('flow', 4e-5, 'metric').text // 2.4 L/min
+ */
+export function formatQuantity(kind: QuantityKind, value: number, habit: Habit, digits?: number): Written {
+  if (kind === 'length' && habit === 'imperial') {
+    const text = formatLength(value, habit).text;
+    return { number: text, unit: '', text };
+  }
+  const unit = habitUnit(kind, habit);
+  const number = formatNumber(fromSI(value, unit), digits ?? definitions[kind][habit].digits);
+  return written(number, unit.symbol);
+}
+
+/** Writes a quantity in a named unit, for instance energy in MJ. */
+export function formatIn(kind: QuantityKind, value: number, symbol: string, digits = 1): Written {
+  return written(formatNumber(fromSI(value, unitOf(kind, symbol)), digits), symbol);
+}
+
+function written(number: string, unit: string): Written {
+  return { number, unit, text: unit === '°' ? `${number}${unit}` : `${number}${thin}${unit}` };
+}
+
+/** Money with its label, whole units unless below 100. The currency is a label; North Pane converts none. */
+export function formatMoney(value: number, currency: string, digits?: number): string {
+  const decimals = digits ?? (Math.abs(value) < 100 && !Number.isInteger(value) ? 2 : 0);
+  return `${currency}${thin}${formatNumber(value, decimals)}`;
+}

@@ -11,3 +11,7 @@ export { range } from './range';
 export type { Range, SourceKind } from './range';
 export { bore, tubes } from './tubes';
 export type { Tube } from './tubes';
+export { choiceField, countField, entryField, fieldMeta, lengthField } from './field';
+export type { FieldMeta } from './field';
+export { defineMember, memberOf, UnknownMember } from './member';
+export type { Member } from './member';

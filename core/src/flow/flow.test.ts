@@ -68,6 +68,14 @@ describe('flow: headers and risers', () => {
       expect(share).closeTo(fractions[9 - index] ?? 0, 1e-4);
     });
   });
+  it('evens out in the sun, where the slow riser is lifted most', () => {
+    const spread = (shares: number[]) => Math.max(...shares) / Math.min(...shares);
+    const cold = manifoldFlow({ ...panel, connection: 'diagonal' });
+    const sunlit = manifoldFlow({ ...panel, connection: 'diagonal', warming: { heat: 110, rise: 1.3 } });
+    expect(spread(sunlit.fractions)).below(spread(cold.fractions));
+    expect(sunlit.pressureDrop).below(cold.pressureDrop);
+    expect(sunlit.fractions.reduce((sum, share) => sum + share, 0)).closeTo(1, 1e-8);
+  });
   it('solves the whole range, 1 to 60 risers, slow and fast', () => {
     fc.assert(
       fc.property(

@@ -23,13 +23,15 @@ export interface ManifoldQuery {
   /** Outlet at the far end of the other header, or at the inlet's own side. */
   connection: 'diagonal' | 'same-side';
   fluid?: Fluid;
+  /** Sun into the risers: W in each, and m that its hot end stands above its cold one. Warm water lifts itself. */
+  warming?: { heat: number; rise: number };
 }
 
 /**
  * How the water shares itself among the risers, numbered from the inlet. Friction in risers and headers; along the
  * feeding header the pressure regained as it slows (Bernoulli: the straight way through a tee loses little), along the
- * gathering header the pressure spent speeding up water that comes in square to it (momentum). Derived; buoyancy is
- * left out, which at a few pascals a riser would even the flows further in a sunlit panel.
+ * gathering header the pressure spent speeding up water that comes in square to it (momentum). In a sunlit panel the
+ * lift of the warmer, slower riser, which evens the flows. Derived.
  *
  * The unknowns are the sums of flow up to each riser: the pressure round each mesh of two neighbouring risers then
  * depends on three of them, and Newton's method solves a band of three in one sweep.
@@ -41,7 +43,10 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   if (count < 1) throw new RangeError('a panel has at least one riser');
   if (!(total > 0)) return { fractions: new Array<number>(count).fill(1 / count), pressureDrop: 0 };
   const state = fluidState(query.fluid ?? 'water', query.temperature);
-  const riser = resistance(state, query.riserBore, query.riserLength, riserEnds);
+  const drag = resistance(state, query.riserBore, query.riserLength, riserEnds);
+  const lift = query.warming ? liftTimesFlow(query.fluid ?? 'water', query.temperature, query.warming) : 0;
+  // Water that hardly moves would boil before it lifted more: the lift is held at that of a twentieth of an even share.
+  const riser = (flow: number) => drag(flow) - lift / Math.max(flow, total / count / 20);
   const header = resistance(state, query.headerBore, query.pitch, 0);
   const inertia = 1 / (state.density * ((Math.PI / 4) * query.headerBore ** 2) ** 2);
   const sameSide = query.connection === 'same-side';
@@ -70,7 +75,7 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
     }
     return most;
   };
-  const scale = riser(total / count);
+  const scale = drag(total / count);
   const nudge = (total / count) * 1e-6;
   const limit = 200;
   let error = worst(sums);
@@ -117,6 +122,13 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
     drop += header(feed) - 0.5 * inertia * ((total - (sums[i - 1] ?? 0)) ** 2 - feed ** 2);
   }
   return { fractions, pressureDrop: drop };
+}
+
+/** Pa kg/s. Lift of a riser times its flow: half its warming, since it warms evenly along its length. */
+function liftTimesFlow(fluid: Fluid, temperature: number, warming: { heat: number; rise: number }): number {
+  const { heatCapacity } = fluidState(fluid, temperature);
+  const perKelvin = fluidState(fluid, temperature - 0.5).density - fluidState(fluid, temperature + 0.5).density;
+  return (perKelvin * 9.80665 * warming.rise * warming.heat) / (2 * heatCapacity);
 }
 
 /** Pa over a tube for a flow in kg/s, odd in the flow. */

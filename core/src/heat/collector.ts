@@ -5,6 +5,7 @@ import { fluidState } from './fluids';
 import { topFlux, windCoefficient } from './losses';
 import { NotConverged } from './notConverged';
 import { diffuseIncidence, sheetsFor, transmittanceAbsorptance } from './optics';
+import { risingRoot } from './root';
 import { valueAt } from './spread';
 
 /** A tube-and-plate panel as heat sees it: what a family hands over. Uncertain inputs keep their spread. */
@@ -264,7 +265,7 @@ export function collectorState(
   throw new NotConverged('collectorState', limit, plate);
 }
 
-/** °C. The plate of a dry panel in that sun, nothing flowing. Found by halving: the loss only rises with the plate. */
+/** °C. The plate of a dry panel in that sun, nothing flowing. The loss only rises with the plate, so there is one. */
 export function stagnationTemperature(
   description: CollectorDescription,
   conditions: HeatConditions,
@@ -272,15 +273,11 @@ export function stagnationTemperature(
 ): number {
   const built = build(description, deviates);
   const absorbed = opticalShare(built, conditions) * conditions.irradiance * built.sun;
-  let low = conditions.air - 60;
-  let high = conditions.air + 500;
-  for (let pass = 0; pass < 60; pass += 1) {
-    const middle = (low + high) / 2;
-    const parts = losses(built, conditions, middle);
-    if (parts.top + parts.back + parts.edge < absorbed) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  const excess = (plate: number) => {
+    const parts = losses(built, conditions, plate);
+    return parts.top + parts.back + parts.edge - absorbed;
+  };
+  return risingRoot(excess, conditions.air - 60, conditions.air + 500, 1e-4);
 }
 
 /** The straight efficiency line of a panel on aperture, through two working points. */

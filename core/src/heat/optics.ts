@@ -1,3 +1,5 @@
+import { risingRoot } from './root';
+
 /** One sheet that the sun passes. */
 export interface CoverSheet {
   /** Refractive index. */
@@ -85,15 +87,14 @@ function fresnel(angle: number, inside: number, index: number): [number, number]
 export function sheetsFor(pane: { index: number; sheets: number; transmittance: number }): CoverSheet[] {
   const of = (extinction: number): CoverSheet[] =>
     Array.from({ length: pane.sheets }, () => ({ index: pane.index, extinction, thickness: 1 }));
-  if (coverOptics({ covers: of(0), incidence: 0 }).transmittance <= pane.transmittance) return of(0);
-  let low = 0;
-  let high = 10;
-  for (let pass = 0; pass < 50; pass += 1) {
-    const middle = (low + high) / 2;
-    if (coverOptics({ covers: of(middle), incidence: 0 }).transmittance > pane.transmittance) low = middle;
-    else high = middle;
-  }
-  return of((low + high) / 2);
+  const [face] = fresnel(0, 0, pane.index);
+  // Square on both polarisations are alike: one stack tells.
+  const missing = (depth: number) => {
+    let stack = slab(face, depth);
+    for (let sheet = 1; sheet < pane.sheets; sheet += 1) stack = join(slab(face, depth), stack);
+    return pane.transmittance - stack.through;
+  };
+  return missing(0) >= 0 ? of(0) : of(risingRoot(missing, 0, 10, 1e-12));
 }
 
 /** Degrees. Incidence that stands for sky light and for ground light on a tilted pane. Brandemuehl and Beckman (1980). */

@@ -1,0 +1,105 @@
+import * as z from 'zod';
+import { choiceField, defineMember, entry, entryField, materials, type Range, range } from '../catalogue';
+import type { Words } from '../care';
+import type { Part } from '../shop';
+import type { AbsorberDesign } from './absorber';
+
+const bonds: Record<'bedded' | 'dry', Range> = {
+  bedded: range(8, 15, 25, 'judgement', 'log-normal'),
+  dry: range(2, 4, 10, 'judgement', 'log-normal'),
+};
+
+/** m. Left open between two tracks on one tube, for expansion. */
+const buttGap = 0.003;
+/** m. Shortest piece of track worth clipping on. */
+const leastPiece = 0.05;
+/** L of silicone to a metre of bead of 5 mm. */
+const beadVolume = 0.02;
+
+/** Formed aluminium tracks that clip over the tubes. */
+export const snapTracks = defineMember({
+  id: 'snap-tracks',
+  name: 'Aluminium tracks, clipped on',
+  meaning: 'Formed aluminium tracks that clip over each tube.',
+  schema: z.strictObject({
+    track: entryField('track', 'track-100', 'Track', 'Formed track, by its width and length.'),
+    bed: choiceField(
+      { bedded: 'bedded in silicone', dry: 'clipped on dry' },
+      'bedded',
+      'Bed',
+      'Whether a bead of high-temperature silicone fills the groove.',
+    ),
+  }),
+  standard: (habit) => ({ track: habit === 'metric' ? 'track-100' : 'track-4', bed: 'bedded' as const }),
+  design: ({ track: trackId, bed }): AbsorberDesign => {
+    const track = entry('track', trackId);
+    return {
+      name: `${track.name}, ${bed === 'bedded' ? 'bedded in silicone' : 'clipped on dry'}`,
+      thickness: track.thickness,
+      on: ({ prefix, path, count, pitch, length }) => {
+        const whole = Math.floor((length + buttGap) / (track.length + buttGap));
+        const rest = length - whole * (track.length + buttGap);
+        const mass = (metres: number) => materials.aluminium.density * track.thickness * track.width * 1.15 * metres;
+        const piece = (id: string, name: string, pieceLength: number, each: number): Part => ({
+          id: `${prefix}/${id}`,
+          name,
+          item: track.id,
+          kind: 'length',
+          stuff: 'track',
+          length: pieceLength,
+          count: each * count,
+          operations: bed === 'bedded' ? ['bead of silicone in the groove'] : [],
+          mass: mass(pieceLength),
+        });
+        const parts = [
+          ...(whole > 0 ? [piece('track', 'Track', track.length, whole)] : []),
+          ...(rest >= leastPiece ? [piece('track-rest', 'Track, cut', rest, 1)] : []),
+        ];
+        const covered = whole * track.length + (rest >= leastPiece ? rest : 0);
+        return {
+          finWidth: Math.min(track.width, pitch),
+          leastPitch: track.width,
+          plateConductance: materials.aluminium.conductivity * track.thickness,
+          bond: bonds[bed],
+          parts,
+          purchases:
+            bed === 'bedded'
+              ? [
+                  {
+                    id: `${prefix}/track-silicone`,
+                    name: 'High-temperature silicone',
+                    quantity: beadVolume * covered * count,
+                    unit: 'L',
+                    priceKey: 'silicone',
+                    rule: 'a 5 mm bead along every track',
+                    mass: beadVolume * covered * count,
+                  },
+                ]
+              : [],
+          mass: mass(covered) * count,
+          heatCapacity: mass(covered) * count * materials.aluminium.heatCapacity,
+          findings:
+            pitch < track.width - 1e-9
+              ? [
+                  {
+                    code: 'tracks-overlap',
+                    severity: 'clash',
+                    path: `${path}.parameters.pitch`,
+                    values: { pitch, width: track.width },
+                    fix: track.width,
+                  },
+                ]
+              : [],
+        };
+      },
+    };
+  },
+});
+
+export const trackWords: Record<string, Words> = {
+  'tracks-overlap': (values, say) => ({
+    headline: 'tracks overlap',
+    detail: `The tracks are ${say.length(values.number('width'))} wide and the risers only ${say.length(values.number('pitch'))} apart.`,
+    remedy: `Set the pitch to ${say.length(values.number('width'))} or more, or take a narrower track.`,
+  }),
+};

@@ -1,0 +1,76 @@
+import * as z from 'zod';
+import { choiceField, defineMember, entry, entryField, materials, type Range, range, sheetMass } from '../catalogue';
+import type { AbsorberDesign } from './absorber';
+
+const bonds: Record<'continuous' | 'skipped', Range> = {
+  continuous: range(30, 100, 300, 'textbook', 'log-normal'),
+  skipped: range(8, 15, 30, 'judgement', 'log-normal'),
+};
+
+/** m. Leg of the solder fillet along each side of a tube. */
+const fillet = 0.002;
+/** kg/m³. Tin with a few per cent of silver or copper. */
+const solderDensity = 7400;
+
+/** Thin copper sheet sweated along the tubes, one strip to a tube. */
+export const solderedFoil = defineMember({
+  id: 'soldered-foil',
+  name: 'Copper sheet, soldered on',
+  meaning: 'Strips of thin copper sheet sweated along each tube.',
+  schema: z.strictObject({
+    sheet: entryField('sheet', 'copper-0.3', 'Sheet', 'Copper sheet the strips are cut from.', (id) => id.startsWith('copper-')),
+    seam: choiceField(
+      { continuous: 'soldered all along', skipped: 'soldered in places' },
+      'continuous',
+      'Seam',
+      'How the strip is joined to its tube.',
+    ),
+  }),
+  standard: (habit) => ({ sheet: habit === 'metric' ? 'copper-0.3' : 'copper-8oz', seam: 'continuous' as const }),
+  design: ({ sheet: sheetId, seam }): AbsorberDesign => {
+    const sheet = entry('sheet', sheetId);
+    return {
+      name: `${sheet.name}, ${seam === 'continuous' ? 'soldered all along' : 'soldered in places'}`,
+      thickness: sheet.thickness,
+      on: ({ prefix, tube, count, pitch, length }) => {
+        const mass = sheetMass(sheet, pitch * length);
+        const soldered = (seam === 'continuous' ? 1 : 0.4) * length * count;
+        const solder = fillet ** 2 * soldered * solderDensity;
+        return {
+          finWidth: pitch,
+          leastPitch: tube.outerDiameter + 0.01,
+          plateConductance: materials[sheet.material].conductivity * sheet.thickness,
+          bond: bonds[seam],
+          parts: [
+            {
+              id: `${prefix}/strip`,
+              name: 'Plate strip',
+              item: sheet.id,
+              kind: 'sheet',
+              width: pitch,
+              height: length,
+              turn: true,
+              count,
+              operations: ['groove over the tube', 'tin the seam'],
+              mass,
+            },
+          ],
+          purchases: [
+            {
+              id: `${prefix}/seam-solder`,
+              name: 'Solder for the seams',
+              quantity: solder,
+              unit: 'kg',
+              priceKey: 'solder',
+              rule: 'two fillets of 2 mm along each strip',
+              mass: solder,
+            },
+          ],
+          mass: mass * count + solder,
+          heatCapacity: mass * count * materials[sheet.material].heatCapacity,
+          findings: [],
+        };
+      },
+    };
+  },
+});

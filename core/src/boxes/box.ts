@@ -1,0 +1,50 @@
+import type { GlazingDesign } from '../glazings';
+import type { Part, Purchase } from '../shop';
+
+/** A hole through a side board for a header to come out. */
+export interface Exit {
+  /** Which long side board. */
+  side: 'low' | 'high';
+  /** m from the cold end of the board. */
+  along: number;
+  /** m from the board's bottom edge. */
+  up: number;
+  /** m. */
+  diameter: number;
+}
+
+/** A box round the pane that it is made for. Length runs along the risers, width along the headers. */
+export interface BoxDesign {
+  name: string;
+  /** Clear space inside. */
+  inside: { length: number; width: number };
+  outside: { length: number; width: number };
+  /** m. Side boards, as bought. */
+  wall: number;
+  depth: number;
+  back: number;
+  insulation: number;
+  /** m. Corner cleat, nought for none. */
+  cleat: number;
+  /** m. Where the corner screws come through the long side boards. */
+  cornerScrews: { along: number; up: number }[];
+  /** m from the cold end inside to the middle of each rail. */
+  rails: number[];
+  /** W/m²K through the back, by book values. */
+  backLoss: number;
+  /** W/K through the rim, for the height of the hot space in metres. */
+  edgeLoss(height: number): number;
+  /** °C, with the name of what it is. */
+  limits: { insulation: { name: string; limit: number }; wood: { name: string; limit: number } };
+  parts(query: { prefix: string; railDepth: number; exits: readonly Exit[] }): Part[];
+  purchases(prefix: string): Purchase[];
+  /** kg of boards, back and insulation, for a depth of rail. */
+  mass(railDepth: number): number;
+}
+
+/** How a box takes a pane. */
+export interface BoxMember {
+  around(glazing: GlazingDesign): BoxDesign;
+  /** What is added to the pane's length and width to get the outside; needed to solve a typed outside back to a pane. */
+  paneToOutside(glazing: GlazingDesign): number;
+}

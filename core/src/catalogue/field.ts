@@ -1,0 +1,88 @@
+import * as z from 'zod';
+import { formatLength } from '../quantity';
+import { type CatalogueKind, entries, findEntry } from './catalogue';
+
+/** What a face needs to show one parameter: its label, meaning and kind; ranges are read off the schema. */
+export interface FieldMeta {
+  label: string;
+  /** One line: what it is. */
+  meaning: string;
+  kind: 'length' | 'count' | 'choice' | 'entry';
+  /** m or count. */
+  low?: number;
+  high?: number;
+  /** For `choice`: value and words. */
+  choices?: readonly { value: string; words: string }[];
+  /** For `entry`: which list, and which of it. */
+  list?: CatalogueKind;
+}
+
+const metas = z.registry<FieldMeta>();
+
+/** The meta of one field of a parameter schema. Every field made here has one. */
+export function fieldMeta(field: z.core.$ZodType): FieldMeta | undefined {
+  return metas.get(field) ?? (field instanceof z.ZodDefault ? fieldMeta(field.def.innerType) : undefined);
+}
+
+/** A length in metres with its range, default and meaning. */
+export function lengthField(low: number, high: number, standard: number, label: string, meaning: string) {
+  const words = (value: number) => `${formatLength(value, 'metric', { decimals: 1 }).text.replace('.0', '')} (${formatLength(value, 'imperial').text})`;
+  return z
+    .number(`${label} must be a number`)
+    .min(low, `${label} must be at least ${words(low)}`)
+    .max(high, `${label} must be at most ${words(high)}`)
+    .register(metas, { label, meaning, kind: 'length', low, high })
+    .default(standard);
+}
+
+/** A whole number with its range. */
+export function countField(low: number, high: number, standard: number, label: string, meaning: string) {
+  return z
+    .int(`${label} must be a whole number`)
+    .min(low, `${label} must be at least ${low}`)
+    .max(high, `${label} must be at most ${high}`)
+    .register(metas, { label, meaning, kind: 'count', low, high })
+    .default(standard);
+}
+
+/** One of a few ways. */
+export function choiceField<const V extends string>(
+  choices: Readonly<Record<V, string>>,
+  standard: NoInfer<V>,
+  label: string,
+  meaning: string,
+) {
+  const values = Object.keys(choices) as V[];
+  return z
+    .enum(values as [V, ...V[]], `${label} must be one of: ${values.join(', ')}`)
+    .register(metas, {
+      label,
+      meaning,
+      kind: 'choice',
+      choices: values.map((value) => ({ value, words: choices[value] })),
+    })
+    .default(standard as never);
+}
+
+/** An entry of the catalogue, by id; `among` narrows the list. */
+export function entryField(
+  list: CatalogueKind,
+  standard: string,
+  label: string,
+  meaning: string,
+  among: (id: string) => boolean = () => true,
+) {
+  return z
+    .string(`${label} must be the id of a ${list}`)
+    .refine((id) => findEntry(list, id) !== undefined && among(id), `${label}: no such ${list} in the catalogue`)
+    .register(metas, {
+      label,
+      meaning,
+      kind: 'entry',
+      list,
+      choices: entries(list)
+        .filter((one) => among(one.id))
+        .map((one) => ({ value: one.id, words: one.name })),
+    })
+    .default(standard);
+}

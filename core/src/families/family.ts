@@ -1,0 +1,117 @@
+import type * as z from 'zod';
+import type { Finding, Words } from '../care';
+import { fieldMeta } from '../catalogue';
+import type { Drawing } from '../draw';
+import type { CollectorDescription } from '../heat';
+import type { Habit } from '../quantity';
+import type { Part, Purchase } from '../shop';
+
+/** A choice of a shared thing (absorber, box, glazing) in the job document. */
+export interface Chosen {
+  kind: string;
+  parameters: Record<string, unknown>;
+}
+
+/** A panel as the job document holds it. */
+export interface PanelDocument {
+  id: string;
+  family: string;
+  parameters: Record<string, unknown>;
+  absorber?: Chosen;
+  box?: Chosen;
+  glazing?: Chosen;
+  /** How many alike. */
+  count: number;
+  /** Risers lie across the slope instead of up it. */
+  turned: boolean;
+}
+
+export type View = 'plan' | 'section';
+
+/** What water meets in a panel. */
+export interface WaterDescription {
+  risers: number;
+  /** m. */
+  riserLength: number;
+  riserBore: number;
+  headerBore: number;
+  pitch: number;
+  connection: 'diagonal' | 'same-side';
+  /** m³. */
+  volume: number;
+  /** Whether the joints are soft-soldered butts that no mains pressure may stand on. */
+  lowPressureJoints: boolean;
+}
+
+/** Something that has a temperature it can stand, and where in the panel it sits. */
+export interface MaterialInPanel {
+  name: string;
+  place: 'plate' | 'insulation face' | 'cover';
+  /** °C. */
+  limit: number;
+  /** Path in the job of the field that changes it. */
+  path: string;
+}
+
+/** One panel, parsed and bound: all that the stations ask of it. */
+export interface PanelDesign {
+  areas: { aperture: number; absorber: number; gross: number };
+  drawing(view: View): Drawing;
+  /** Layers of the panel from the pane down, m each, and what the box offers. */
+  stack: { layers: { name: string; thickness: number }[]; needed: number; available: number };
+  /** For one panel; a job with several alike makes them so many times. */
+  parts: Part[];
+  purchases: Purchase[];
+  heat: CollectorDescription;
+  water: WaterDescription;
+  materials: MaterialInPanel[];
+  findings: Finding[];
+  /** kg. */
+  dryMass: number;
+}
+
+/** A field of the panel that a builder may set, with where it is and what it is now. */
+export interface Field {
+  /** Path in the panel, for instance `parameters.pitch`. */
+  path: string;
+  value: unknown;
+  meta: NonNullable<ReturnType<typeof fieldMeta>>;
+}
+
+/** What is wrong with a panel document: path in the panel, and what to do. */
+export interface PanelProblem {
+  path: (string | number)[];
+  message: string;
+}
+
+export interface Family {
+  id: string;
+  name: string;
+  meaning: string;
+  /** A complete panel to begin with. */
+  standard(habit: Habit): Omit<PanelDocument, 'id'>;
+  /** Empty when the panel can be opened. */
+  problems(panel: PanelDocument): PanelProblem[];
+  fields(panel: PanelDocument): Field[];
+  /** Parses once and returns the bound design. `path` is the panel's own in the job. Throws ZodError. */
+  open(panel: PanelDocument, path: string): PanelDesign;
+  words: Readonly<Record<string, Words>>;
+}
+
+/** Fields of a parsed set of parameters by its schema. */
+export function fieldsOf(schema: z.ZodObject, prefix: string, values: Record<string, unknown>): Field[] {
+  return Object.entries(schema.shape).flatMap(([name, field]) => {
+    const meta = fieldMeta(field);
+    return meta ? [{ path: `${prefix}.${name}`, value: values[name], meta }] : [];
+  });
+}
+
+/** Problems of one set of parameters by its schema. */
+export function problemsOf(schema: z.ZodObject, path: string[], values: unknown): PanelProblem[] {
+  const parsed = schema.safeParse(values);
+  if (parsed.success) return [];
+  return parsed.error.issues.map((issue) => ({
+    path: [...path, ...issue.path.map((step) => (typeof step === 'symbol' ? String(step) : step))],
+    message: issue.message,
+  }));
+}

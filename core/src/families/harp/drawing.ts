@@ -1,0 +1,349 @@
+import { fieldMeta } from '../../catalogue';
+import type { Dimension, Drawing, Edit, Label, Shape } from '../../draw';
+import type { View } from '../family';
+import type { PlateBuild } from '../plateFamily';
+import type { HarpLayout } from './layout';
+import { type HarpParameters, harpParameters } from './parameters';
+
+/** m. How far dimension lines stand off what they measure. */
+const near = 0.075;
+const far = 0.15;
+
+export function harpDrawing(view: View, build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing {
+  return view === 'plan' ? plan(build, layout) : section(build, layout);
+}
+
+/** Range of a parameter's own field. */
+function fieldRange(name: keyof HarpParameters): { low: number; high: number } {
+  const meta = fieldMeta(harpParameters.shape[name]);
+  return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
+}
+
+function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing {
+  const { box, glazing, parameters, riserTube, headerTube, headers, spans } = layout;
+  const { length, width } = box.outside;
+  const prefix = build.id;
+  const part = (name: string) => `${prefix}/${name}`;
+  const crownCold = headers.cold + headerTube.outerDiameter / 2;
+  const crownHot = headers.hot - headerTube.outerDiameter / 2;
+  const shapes: Shape[] = [
+    { kind: 'rect', layer: 'timber', part: part('side-low'), x: 0, y: 0, width: length, height: box.wall },
+    { kind: 'rect', layer: 'timber', part: part('side-high'), x: 0, y: width - box.wall, width: length, height: box.wall },
+    { kind: 'rect', layer: 'timber', part: part('end'), x: 0, y: box.wall, width: box.wall, height: box.inside.width },
+    { kind: 'rect', layer: 'timber', part: part('end'), x: length - box.wall, y: box.wall, width: box.wall, height: box.inside.width },
+    { kind: 'rect', layer: 'insulation', part: part('insulation'), x: box.wall, y: box.wall, width: box.inside.length, height: box.inside.width },
+  ];
+  if (box.cleat > 0)
+    for (const x of [box.wall, length - box.wall - box.cleat])
+      for (const y of [box.wall, width - box.wall - box.cleat])
+        shapes.push({ kind: 'rect', layer: 'rail', x, y, width: box.cleat, height: box.cleat });
+  for (const y of layout.risers)
+    shapes.push({
+      kind: 'rect',
+      layer: 'plate',
+      part: part('strip'),
+      x: crownCold,
+      y: y - layout.finWidth / 2,
+      width: crownHot - crownCold,
+      height: layout.finWidth,
+    });
+  for (const middle of box.rails)
+    shapes.push({
+      kind: 'rect',
+      layer: 'rail',
+      hidden: true,
+      part: part('rail'),
+      x: box.wall + middle - box.wall / 2,
+      y: box.wall,
+      width: box.wall,
+      height: box.inside.width,
+    });
+  for (const y of layout.risers)
+    shapes.push({
+      kind: 'rect',
+      layer: 'tube',
+      part: part('riser'),
+      x: crownCold - parameters.entry,
+      y: y - riserTube.outerDiameter / 2,
+      width: layout.riserCut,
+      height: riserTube.outerDiameter,
+    });
+  for (const which of ['cold', 'hot'] as const) {
+    const span = spans[which];
+    shapes.push({
+      kind: 'rect',
+      layer: 'header',
+      part: part(`header-${which}`),
+      x: headers[which] - headerTube.outerDiameter / 2,
+      y: Math.min(span.open, span.closed),
+      width: headerTube.outerDiameter,
+      height: Math.abs(span.open - span.closed),
+    });
+  }
+  const screws = new Set(box.cornerScrews.map((screw) => screw.along));
+  for (const along of screws)
+    for (const y of [box.wall / 2, width - box.wall / 2])
+      shapes.push({ kind: 'circle', layer: 'fixing', centre: { x: along, y }, radius: 0.003 });
+  const seat = box.wall - 0.5 * (glazing.pane.length + 2 * glazing.clearance - box.inside.length);
+  shapes.push({
+    kind: 'rect',
+    layer: 'pane',
+    hidden: true,
+    part: part('pane'),
+    x: seat + glazing.clearance,
+    y: seat + glazing.clearance,
+    width: glazing.pane.length,
+    height: glazing.pane.width,
+  });
+  shapes.push(...upArrow(build.turned, length, width));
+
+  const label = (which: 'cold' | 'hot', words: string): Label => {
+    const span = spans[which];
+    const x = headers[which];
+    return { at: { x, y: span.open }, to: { x, y: span.open + span.out * 0.03 }, words, anchor: 'middle' };
+  };
+  return {
+    title: `Plan of ${prefix}`,
+    shapes,
+    dimensions: planDimensions(build, layout),
+    labels: [label('cold', 'cold in'), label('hot', 'hot out')],
+  };
+}
+
+function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dimension[] {
+  const { box, glazing, parameters, headerTube, headers, risers } = layout;
+  const { length, width } = box.outside;
+  const grow = build.box.paneToOutside(glazing);
+  const tubes = 2 * headerTube.outerDiameter + 2 * box.cleat + 0.006;
+  const count = parameters.riserCount;
+  const riserRange = fieldRange('riserClear');
+  const pitchRange = fieldRange('pitch');
+  const leastPitch = build.absorber.on({ prefix: '', path: '', tube: layout.riserTube, count, pitch: parameters.pitch, length: parameters.riserClear }).leastPitch;
+  const mostPitch = (box.inside.width - 0.006) / count;
+  const crownCold = headers.cold + headerTube.outerDiameter / 2;
+  const crownHot = headers.hot - headerTube.outerDiameter / 2;
+  const middle = Math.max(1, Math.floor(count / 2));
+  const lower = risers[middle - 1] ?? 0;
+  const upper = risers[middle] ?? 0;
+  const hotSpan = layout.spans.hot;
+  const hotSide = hotSpan.out > 0 ? width : 0;
+  return [
+    {
+      id: 'outside-length',
+      label: 'pane and box',
+      from: { x: 0, y: 0 },
+      to: { x: length, y: 0 },
+      offset: -far,
+      value: length,
+      edit: {
+        path: 'glazing.parameters.length',
+        low: parameters.riserClear + tubes + 2 * box.wall,
+        high: 3.2 + grow,
+        scale: 1,
+        offset: -grow,
+        lowReason: 'the risers would not fit',
+        highReason: 'no such pane is sold',
+      },
+    },
+    {
+      id: 'outside-width',
+      label: 'pane and box',
+      from: { x: 0, y: 0 },
+      to: { x: 0, y: width },
+      offset: far,
+      value: width,
+      edit: {
+        path: 'glazing.parameters.width',
+        low: (count - 1) * parameters.pitch + layout.finWidth + 0.006 + 2 * box.wall,
+        high: 3.2 + grow,
+        scale: 1,
+        offset: -grow,
+        lowReason: 'the plate would not fit',
+        highReason: 'no such pane is sold',
+      },
+    },
+    {
+      id: 'riser-clear',
+      label: 'riser, clear of headers',
+      from: { x: crownCold, y: width },
+      to: { x: crownHot, y: width },
+      offset: near,
+      value: parameters.riserClear,
+      edit: {
+        path: 'parameters.riserClear',
+        low: riserRange.low,
+        high: Math.min(riserRange.high, box.inside.length - tubes),
+        scale: 1,
+        offset: 0,
+        lowReason: 'too short to be worth a panel',
+        highReason: 'the headers would meet the corner cleats',
+      },
+    },
+    {
+      id: 'pitch',
+      label: 'riser pitch',
+      from: { x: length, y: lower },
+      to: { x: length, y: upper },
+      offset: -near,
+      value: parameters.pitch,
+      edit: {
+        path: 'parameters.pitch',
+        low: Math.max(pitchRange.low, leastPitch),
+        high: Math.min(pitchRange.high, mostPitch),
+        scale: 1,
+        offset: 0,
+        lowReason: 'the plates would overlap',
+        highReason: 'the plate would meet the side boards',
+      },
+    },
+    {
+      id: 'stub',
+      label: 'stub',
+      from: { x: headers.hot - headerTube.outerDiameter / 2, y: hotSide },
+      to: { x: headers.hot - headerTube.outerDiameter / 2, y: hotSpan.open },
+      offset: hotSpan.out > 0 ? 0.05 : -0.05,
+      value: parameters.stub,
+      edit: edit('stub', 'parameters.stub', 'nothing to fix a union to', 'it would catch on everything'),
+    },
+  ];
+}
+
+function edit(name: keyof HarpParameters, path: string, lowReason: string, highReason: string): Edit {
+  return { path, ...fieldRange(name), scale: 1, offset: 0, lowReason, highReason };
+}
+
+/** Which way is up on the roof: along the risers, or across them when the panel is turned. */
+function upArrow(turned: boolean, length: number, width: number): Shape[] {
+  const tip = turned ? { x: length + 0.06, y: width - 0.02 } : { x: length + 0.1, y: 0.06 };
+  const way = turned ? { x: 0, y: 1 } : { x: 1, y: 0 };
+  const side = { x: -way.y, y: way.x };
+  const point = (back: number, aside: number) => ({
+    x: tip.x - way.x * back + side.x * aside,
+    y: tip.y - way.y * back + side.y * aside,
+  });
+  return [
+    { kind: 'path', layer: 'note', points: [point(0.09, 0), point(0, 0)], closed: false },
+    { kind: 'path', layer: 'note', points: [point(0.025, 0.014), point(0, 0), point(0.025, -0.014)], closed: false },
+  ];
+}
+
+/** Cut across the risers through the low side board and the first few risers, seen toward the hot end. */
+function section(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing {
+  const { box, glazing, heights, parameters, riserTube, headerTube } = layout;
+  const prefix = build.id;
+  const shown = layout.risers.slice(0, 4);
+  const lastShown = shown[shown.length - 1] ?? 0;
+  const cut = Math.min(lastShown + parameters.pitch / 2, box.outside.width - box.wall);
+  const seat = 0.5 * (glazing.pane.width + 2 * glazing.clearance - box.inside.width);
+  const shapes: Shape[] = [
+    { kind: 'rect', layer: 'back', part: `${prefix}/back`, x: box.wall - 0.007, y: 0, width: cut - box.wall + 0.007, height: box.back },
+    { kind: 'rect', layer: 'insulation', part: `${prefix}/insulation`, x: box.wall, y: box.back, width: cut - box.wall, height: box.insulation },
+    {
+      kind: 'path',
+      layer: 'timber',
+      part: `${prefix}/side-low`,
+      closed: true,
+      points: [
+        { x: 0, y: 0 },
+        { x: box.wall - 0.007, y: 0 },
+        { x: box.wall - 0.007, y: box.back },
+        { x: box.wall, y: box.back },
+        { x: box.wall, y: box.depth - glazing.seatDepth },
+        { x: box.wall - seat, y: box.depth - glazing.seatDepth },
+        { x: box.wall - seat, y: box.depth },
+        { x: 0, y: box.depth },
+      ],
+    },
+    {
+      kind: 'rect',
+      layer: 'header',
+      hidden: true,
+      part: `${prefix}/header-hot`,
+      x: box.wall,
+      y: heights.centre - headerTube.outerDiameter / 2,
+      width: cut - box.wall,
+      height: headerTube.outerDiameter,
+    },
+  ];
+  for (const y of shown) {
+    shapes.push({
+      kind: 'rect',
+      layer: 'plate',
+      part: `${prefix}/strip`,
+      x: y - layout.finWidth / 2,
+      // A plate of a third of a millimetre is drawn as thick as a line can be seen.
+      y: heights.plate - Math.max(0.0015, build.absorber.thickness),
+      width: layout.finWidth,
+      height: Math.max(0.0015, build.absorber.thickness),
+    });
+    shapes.push({ kind: 'circle', layer: 'tube', part: `${prefix}/riser`, centre: { x: y, y: heights.centre }, radius: riserTube.outerDiameter / 2 });
+    shapes.push({ kind: 'circle', layer: 'hole', part: `${prefix}/riser`, centre: { x: y, y: heights.centre }, radius: riserTube.outerDiameter / 2 - riserTube.wall });
+  }
+  shapes.push({
+    kind: 'rect',
+    layer: 'pane',
+    part: `${prefix}/pane`,
+    x: box.wall - seat + glazing.clearance,
+    y: box.depth - glazing.pane.thickness,
+    width: cut - box.wall + seat - glazing.clearance,
+    height: glazing.pane.thickness,
+  });
+  const airGap = fieldRange('airGap');
+  const first = shown[0] ?? 0;
+  const second = shown[1] ?? first + parameters.pitch;
+  const gapAt = (first + second) / 2;
+  return {
+    title: `Section of ${prefix}`,
+    shapes,
+    labels: stackLabels(layout, cut),
+    dimensions: [
+      { id: 'board-depth', label: 'board', from: { x: 0, y: 0 }, to: { x: 0, y: box.depth }, offset: 0.03, value: box.depth },
+      {
+        id: 'air-gap',
+        label: 'plate to pane',
+        from: { x: gapAt, y: heights.plate },
+        to: { x: gapAt, y: heights.pane },
+        offset: 0,
+        value: parameters.airGap,
+        edit: {
+          path: 'parameters.airGap',
+          low: airGap.low,
+          high: Math.min(airGap.high, parameters.airGap + layout.stack.available - layout.stack.needed),
+          scale: 1,
+          offset: 0,
+          lowReason: 'the plate would touch the pane',
+          highReason: 'the stack would be deeper than the board',
+        },
+      },
+      {
+        id: 'section-pitch',
+        label: 'riser pitch',
+        from: { x: first, y: 0 },
+        to: { x: second, y: 0 },
+        offset: -0.03,
+        value: second - first,
+      },
+    ],
+  };
+}
+
+/** One leader a layer, the words parted evenly so that thin layers do not write over each other. */
+function stackLabels(layout: HarpLayout, cut: number): Label[] {
+  const { box, glazing, heights, riserTube } = layout;
+  const rows: { words: string; size?: number; height: number }[] = [
+    { words: 'pane', size: glazing.pane.thickness, height: box.depth - glazing.pane.thickness / 2 },
+    { words: 'air', size: layout.parameters.airGap, height: (heights.plate + heights.pane) / 2 },
+    { words: 'plate on tube', size: riserTube.outerDiameter, height: heights.plate - 0.001 },
+    { words: 'insulation', size: box.insulation, height: box.back + box.insulation / 2 },
+    { words: 'back', size: box.back, height: box.back / 2 },
+  ];
+  const spacing = 0.026;
+  const top = box.depth / 2 + ((rows.length - 1) / 2) * spacing;
+  return rows.map((row, index) => ({
+    at: { x: cut - 0.004, y: row.height },
+    to: { x: cut + 0.035, y: top - index * spacing },
+    words: row.words,
+    ...(row.size === undefined ? {} : { size: row.size }),
+    anchor: 'start',
+  }));
+}

@@ -1,0 +1,118 @@
+import type * as z from 'zod';
+import { type AbsorberDesign, absorbers, absorberWords } from '../absorbers';
+import { type BoxMember, boxes } from '../boxes';
+import type { Words } from '../care';
+import { type Member, memberOf } from '../catalogue';
+import { type GlazingDesign, glazings } from '../glazings';
+import type { Habit } from '../quantity';
+import { type Chosen, type Family, type Field, fieldsOf, type PanelDesign, type PanelDocument, type PanelProblem, problemsOf } from './family';
+
+/** What a tube-and-plate family is made of, opened. */
+export interface PlateBuild<P> {
+  id: string;
+  path: string;
+  parameters: P;
+  absorber: AbsorberDesign;
+  box: BoxMember;
+  glazing: GlazingDesign;
+  turned: boolean;
+}
+
+const shared = { absorber: absorbers, box: boxes, glazing: glazings } as const;
+type Shared = keyof typeof shared;
+const sharedNames = Object.keys(shared) as Shared[];
+
+/**
+ * Defines a family of tubes on a plate in a glazed box: closes over its own parameter type, and composes the absorber,
+ * box and glazing it is given.
+ */
+export function definePlateFamily<S extends z.ZodObject>(family: {
+  id: string;
+  name: string;
+  meaning: string;
+  schema: S;
+  standard(habit: Habit): {
+    parameters: z.infer<S>;
+    absorber: keyof typeof absorbers;
+    box: keyof typeof boxes;
+    glazing: keyof typeof glazings;
+    turned: boolean;
+  };
+  design(build: PlateBuild<z.infer<S>>): PanelDesign;
+  words: Readonly<Record<string, Words>>;
+}): Family {
+  const chosen = (panel: PanelDocument, name: Shared): Chosen => {
+    const found = panel[name];
+    if (!found) throw new TypeError(`panel ${panel.id} has no ${name}`);
+    return found;
+  };
+  return {
+    id: family.id,
+    name: family.name,
+    meaning: family.meaning,
+    words: { ...family.words, ...absorberWords },
+    standard: (habit) => {
+      const { parameters, turned, ...members } = family.standard(habit);
+      const choose = (name: Shared): Chosen => ({
+        kind: members[name],
+        parameters: memberOf<Member<unknown>>(shared[name], name, members[name]).standard(habit),
+      });
+      return {
+        family: family.id,
+        parameters,
+        absorber: choose('absorber'),
+        box: choose('box'),
+        glazing: choose('glazing'),
+        count: 1,
+        turned,
+      };
+    },
+    problems: (panel) => {
+      const problems: PanelProblem[] = problemsOf(family.schema, ['parameters'], panel.parameters);
+      for (const name of sharedNames) {
+        const part = panel[name];
+        const registry: Record<string, Member<unknown>> = shared[name];
+        const member = part && Object.hasOwn(registry, part.kind) ? registry[part.kind] : undefined;
+        if (!part) problems.push({ path: [name], message: `A ${family.name} needs its ${name}.` });
+        else if (!member)
+          problems.push({ path: [name, 'kind'], message: `${name} must be one of: ${Object.keys(registry).join(', ')}` });
+        else problems.push(...problemsOf(member.schema, [name, 'parameters'], part.parameters));
+      }
+      return problems;
+    },
+    fields: (panel): Field[] => [
+      ...fieldsOf(family.schema, 'parameters', panel.parameters),
+      ...sharedNames.flatMap((name): Field[] => {
+        const part = chosen(panel, name);
+        const registry = shared[name];
+        const choices = Object.values(registry).map((member) => ({ value: member.id, words: member.name }));
+        const member = memberOf<Member<unknown>>(registry, name, part.kind);
+        return [
+          {
+            path: `${name}.kind`,
+            value: part.kind,
+            meta: { label: `${name[0]?.toUpperCase()}${name.slice(1)}`, meaning: member.meaning, kind: 'choice', choices },
+          },
+          ...fieldsOf(member.schema, `${name}.parameters`, part.parameters),
+        ];
+      }),
+    ],
+    open: (panel, path) => {
+      const part = (name: Shared) => chosen(panel, name);
+      return family.design({
+        id: panel.id,
+        path,
+        parameters: family.schema.parse(panel.parameters),
+        absorber: memberOf(absorbers, 'absorber', part('absorber').kind).open(part('absorber').parameters),
+        box: memberOf(boxes, 'box', part('box').kind).open(part('box').parameters),
+        glazing: memberOf(glazings, 'glazing', part('glazing').kind).open(part('glazing').parameters),
+        turned: panel.turned,
+      });
+    },
+  };
+}
+
+/** Parameters to begin with when a builder takes another absorber, box or glazing. */
+export function standardChoice(name: Shared, kind: string, habit: Habit): Chosen {
+  return { kind, parameters: memberOf<Member<unknown>>(shared[name], name, kind).standard(habit) };
+}

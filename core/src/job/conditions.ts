@@ -1,0 +1,82 @@
+import type { HeatConditions } from '../heat';
+import { type PanelGroup, totalAperture } from '../loop';
+import { airPressure, clearSkyTemperature, dewPointOf, surroundingsTemperature } from '../sky';
+import type { Job } from './schema';
+
+/** What figures are asked for at; all may be left out. SI, °C. */
+export interface Conditions {
+  /** W/m² on the pane. */
+  irradiance: number;
+  /** Share of it that is beam. */
+  beamShare: number;
+  /** Degrees of the beam from square. */
+  incidence: number;
+  /** °C. */
+  air: number;
+  /** °C that a clear sky looks; by Berdahl and Martin (1984) at half-saturated air when left out. */
+  skyTemperature?: number;
+  /** m/s at the panel. */
+  wind: number;
+  /** °C. */
+  inlet: number;
+  /** kg/s through the whole job; the loop's own when left out. */
+  massFlow?: number;
+}
+
+export const designConditions: Conditions = { irradiance: 800, beamShare: 0.85, incidence: 0, air: 15, wind: 2, inlet: 20 };
+/** Dry and full sun, nothing flowing, hardly a breath of wind. */
+const stagnation = { irradiance: 1000, air: 30, wind: 0.5 };
+/** Of the sun that is not beam, what comes off the ground: judgement for grass before a tilted pane. */
+const groundShare = 0.1;
+/** Relative humidity of a fair day, for the look of the sky. Judgement. */
+const humidity = 0.5;
+
+/** The tilt in use: the first one named. */
+export function tiltOf(job: Job): number {
+  return job.site.standing.tilts[0]?.tilt ?? 0;
+}
+
+function surroundings(job: Job, air: number, skyTemperature: number | undefined): number {
+  const sky =
+    skyTemperature ??
+    clearSkyTemperature({ air, dewPoint: dewPointOf(air, humidity), pressure: airPressure(job.site.elevation) });
+  return surroundingsTemperature({ sky, air, tilt: tiltOf(job) });
+}
+
+/** kg/s. The flow that the job is designed for. */
+export function designFlow(job: Job, groups: readonly PanelGroup[]): number {
+  // In series all the water goes through every panel: one panel's area sets it.
+  const area =
+    job.loop.connection === 'parallel'
+      ? totalAperture(groups)
+      : Math.max(...groups.map((group) => group.heat.apertureArea));
+  return job.loop.specificFlow * area;
+}
+
+export function heatConditions(job: Job, groups: readonly PanelGroup[], given: Partial<Conditions>): HeatConditions {
+  const { skyTemperature, massFlow, ...conditions } = { ...designConditions, ...given };
+  return {
+    ...conditions,
+    groundShare,
+    surroundings: surroundings(job, conditions.air, skyTemperature),
+    massFlow: massFlow ?? designFlow(job, groups),
+    tilt: tiltOf(job),
+  };
+}
+
+/** The site's hottest clear hour where it is known, else the usual one. Not the caller's conditions. */
+export function stagnationConditions(job: Job): HeatConditions {
+  const { irradiance, air } = job.site.hottest ?? stagnation;
+  return {
+    irradiance,
+    beamShare: designConditions.beamShare,
+    groundShare,
+    incidence: 0,
+    air,
+    surroundings: surroundings(job, air, undefined),
+    wind: stagnation.wind,
+    inlet: air,
+    massFlow: 0,
+    tilt: tiltOf(job),
+  };
+}

@@ -1,0 +1,46 @@
+import { formatLength, type Habit } from '../quantity';
+import { type Part, planShop, type ShopPlan, writeCsv } from '../shop';
+import { jobParts, type OpenJob } from './open';
+
+/** Parts and what they are cut from, for the whole job, by the fast planners. */
+export function jobShop(open: OpenJob): { parts: Part[]; plan: ShopPlan } {
+  const { parts, purchases } = jobParts(open);
+  return { parts, plan: planShop(parts, purchases, open.job.shop) };
+}
+
+/** The cut list as CSV: a row a part, sizes in the unit of the habit, holes as running dimensions. */
+export function cutListCsv(parts: readonly Part[], habit: Habit): string {
+  const size = (value: number) =>
+    habit === 'metric' ? Math.round(value * 10000) / 10 : formatLength(value, habit, { inchesOnly: true }).text;
+  const unit = habit === 'metric' ? 'mm' : 'in';
+  const header = ['part', 'name', 'material', 'count', `length ${unit}`, `width ${unit}`, `holes ${unit}`, 'holes from', 'work'];
+  return writeCsv([
+    header,
+    ...parts.map((part) => [
+      part.id,
+      part.name,
+      part.item,
+      part.count,
+      size(part.kind === 'length' ? part.length : part.height),
+      part.kind === 'length' ? '' : size(part.width),
+      part.holes ? part.holes.positions.map(size).join(' ') : '',
+      part.holes?.datum ?? '',
+      part.operations.join('; '),
+    ]),
+  ]);
+}
+
+/** The buy list as CSV. */
+export function buyListCsv(plan: ShopPlan, currency: string): string {
+  return writeCsv([
+    ['what', 'how many', 'unit', `price ${currency}`, 'rule'],
+    ...plan.buy.map((line) => [
+      line.name,
+      Math.round(line.quantity * 1000) / 1000,
+      line.unit,
+      line.price === undefined ? 'no price' : Math.round(line.price * 100) / 100,
+      line.rule,
+    ]),
+    ['in all', '', '', Math.round(plan.cost * 100) / 100, plan.unpriced.length > 0 ? `without: ${plan.unpriced.join(', ')}` : ''],
+  ]);
+}

@@ -1,0 +1,48 @@
+import { memberOf } from '../catalogue';
+import { families } from '../families';
+import type { Habit } from '../quantity';
+import { guidePrices } from '../shop';
+import { type Job, jobFormat, jobVersion } from './schema';
+
+/** Ids of every kind of heater. */
+export const familyIds: string[] = Object.keys(families);
+
+/**
+ * A complete job with one panel of that kind, buildable as it stands. Stands nowhere in particular: 45° from the equator,
+ * aimed at it, tilted by the latitude. Throws UnknownMember on an unknown kind.
+ */
+export function defaultJob(familyId: string, options: { units?: Habit } = {}): Job {
+  const units = options.units ?? 'metric';
+  const family = memberOf(families, 'kind of heater', familyId);
+  return {
+    format: jobFormat,
+    version: jobVersion,
+    name: `New ${family.name.toLowerCase()}`,
+    units,
+    currency: '$',
+    site: {
+      latitude: 45,
+      longitude: 0,
+      elevation: 100,
+      zone: 'Etc/UTC',
+      standing: { aim: 180, tilts: [{ name: 'all year', tilt: 45 }] },
+      horizon: [],
+      exposure: { windShare: 0.45, albedo: 0.2 },
+      climate: null,
+      mains: null,
+      hottest: null,
+    },
+    need: { kind: 'showers', volumePerDay: 0.15, target: 45, drinking: false, frost: true },
+    panels: [{ id: 'panel-a', ...family.standard(units) }],
+    stores: [{ id: 'tank-a', kind: 'tank', volume: 0.15 }],
+    loop: { kind: 'drain-back', connection: 'parallel', specificFlow: 0.02, pressurised: false },
+    shop: {
+      ...guidePrices(units),
+      onHand: [],
+      kerfs: { tube: 0, timber: 0.003, sheet: 0.003 },
+      spares: { consumables: 0.15 },
+    },
+    decisions: { ticks: {}, acknowledged: [] },
+    asBuilt: [],
+  };
+}

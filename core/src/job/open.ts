@@ -1,0 +1,39 @@
+import { memberOf } from '../catalogue';
+import { families, type PanelDesign, type PanelDocument } from '../families';
+import type { Part, Purchase } from '../shop';
+import type { PanelGroup } from '../loop';
+import { withValueAt } from './changes';
+import type { Job } from './schema';
+
+/** A job with its panels opened. */
+export interface OpenJob {
+  job: Job;
+  panels: { document: PanelDocument; design: PanelDesign }[];
+  groups: PanelGroup[];
+}
+
+/** Opens every panel. The job has been through `parseJob`. */
+export function openJob(job: Job): OpenJob {
+  const panels = job.panels.map((document, index) => ({
+    document: document as PanelDocument,
+    design: memberOf(families, 'kind of heater', document.family).open(document as PanelDocument, `panels.${index}`),
+  }));
+  return { job, panels, groups: panels.map(({ document, design }) => ({ heat: design.heat, count: document.count })) };
+}
+
+/** Everything to make, for every panel of every kind. */
+export function jobParts(open: OpenJob): { parts: Part[]; purchases: Purchase[] } {
+  return {
+    parts: open.panels.flatMap(({ document, design }) =>
+      design.parts.map((part) => ({ ...part, count: part.count * document.count })),
+    ),
+    purchases: open.panels.flatMap(({ document, design }) =>
+      design.purchases.map((one) => ({ ...one, quantity: one.quantity * document.count, mass: one.mass * document.count })),
+    ),
+  };
+}
+
+/** The job as it was built: what was measured laid over what was drawn. */
+export function asBuilt(job: Job): Job {
+  return job.asBuilt.reduce((built, { path, value }) => withValueAt(built, path, value), { ...job, asBuilt: [] });
+}

@@ -1,0 +1,147 @@
+import * as z from 'zod';
+import { families, type PanelDocument } from '../families';
+
+export const jobFormat = 'north-pane/job';
+export const jobVersion = 1;
+
+const id = z
+  .string()
+  .regex(/^[a-z][a-z0-9-]{0,40}$/, 'must be small letters, digits and dashes, beginning with a letter');
+const name = z.string().trim().min(1, 'must not be empty').max(120, 'must be at most 120 characters');
+const money = z.number().min(0, 'a price is not below 0').max(1e6, 'a price is at most 1 000 000');
+const metres = z.number().gt(0, 'must be above 0').max(100, 'must be at most 100 m');
+const share = z.number().min(0, 'must be 0 to 1').max(1, 'must be 0 to 1');
+const celsius = z.number().min(-60, 'must be at least -60 °C').max(200, 'must be at most 200 °C');
+
+const chosen = z.strictObject({ kind: z.string(), parameters: z.record(z.string(), z.unknown()) });
+
+const panel = z
+  .strictObject({
+    id,
+    family: z.string(),
+    parameters: z.record(z.string(), z.unknown()),
+    absorber: chosen.optional(),
+    box: chosen.optional(),
+    glazing: chosen.optional(),
+    count: z.int('must be a whole number').min(1, 'must be at least 1').max(24, 'must be at most 24'),
+    turned: z.boolean(),
+  })
+  .superRefine((value, context) => {
+    const family = Object.hasOwn(families, value.family) ? families[value.family as keyof typeof families] : undefined;
+    if (!family) {
+      context.addIssue({
+        code: 'custom',
+        path: ['family'],
+        message: `“${value.family}” is no kind of heater here; known: ${Object.keys(families).join(', ')}`,
+      });
+      return;
+    }
+    for (const problem of family.problems(value as PanelDocument))
+      context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
+  });
+
+function zoneKnown(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+const site = z.strictObject({
+  latitude: z.number('must be a number').min(-90, 'latitude is -90 to 90').max(90, 'latitude is -90 to 90'),
+  longitude: z.number('must be a number').min(-180, 'longitude is -180 to 180').max(180, 'longitude is -180 to 180'),
+  /** m. */
+  elevation: z.number('must be a number').min(-450, 'at least -450 m').max(6000, 'at most 6 000 m'),
+  /** IANA time zone of the site. */
+  zone: z.string().refine(zoneKnown, 'no such time zone; write it as Region/City'),
+  /** The one source of tilt and aim. Degrees; aim clockwise from true north. */
+  standing: z.strictObject({
+    aim: z.number('must be a number').min(0, 'aim is 0 to 360').lt(360, 'aim is 0 to below 360'),
+    tilts: z
+      .array(
+        z.strictObject({
+          name,
+          tilt: z.number('must be a number').min(0, 'tilt is 0 to 90').max(90, 'tilt is 0 to 90'),
+          months: z.array(z.int().min(1).max(12)).optional(),
+        }),
+      )
+      .min(1, 'one tilt at least'),
+  }),
+  /** Degrees. */
+  horizon: z.array(z.strictObject({ azimuth: z.number().min(0).max(360), elevation: z.number().min(0).max(90) })),
+  exposure: z.strictObject({ windShare: share, albedo: share }),
+  climate: z.null(),
+  mains: z.null(),
+  /** Hottest clear hour where it is known. */
+  hottest: z
+    .strictObject({ air: celsius, irradiance: z.number().min(200).max(1400) })
+    .nullable(),
+});
+
+const lengthOrSheet = [
+  z.strictObject({ id: z.string(), item: z.string(), price: money, length: metres }),
+  z.strictObject({ id: z.string(), item: z.string(), price: money, width: metres, height: metres }),
+] as const;
+const count = z.int().min(0).max(999);
+const onHand = [
+  z.strictObject({ id: z.string(), item: z.string(), count, length: metres }),
+  z.strictObject({ id: z.string(), item: z.string(), count, width: metres, height: metres }),
+] as const;
+const kerf = z.number().min(0, 'a kerf is 0 to 10 mm').max(0.01, 'a kerf is 0 to 10 mm');
+
+/** The job document: the only design state there is. SI throughout. */
+export const jobSchema = z.strictObject({
+  format: z.literal(jobFormat, 'this is not a North Pane job'),
+  version: z.literal(jobVersion),
+  name,
+  units: z.enum(['metric', 'imperial']),
+  currency: z.string().min(1).max(4),
+  site,
+  need: z.strictObject({
+    kind: z.enum(['showers', 'washing', 'growing', 'pool', 'other']),
+    /** m³. */
+    volumePerDay: z.number().min(0).max(100),
+    target: celsius,
+    drinking: z.boolean(),
+    frost: z.boolean(),
+  }),
+  panels: z.array(panel).min(1, 'a job has at least one panel').max(12),
+  stores: z.array(z.strictObject({ id, kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) })),
+  loop: z.strictObject({
+    kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath']),
+    connection: z.enum(['parallel', 'series']),
+    /** kg/s per m² of aperture. */
+    specificFlow: z.number().gt(0, 'flow must be above 0').max(0.2, 'flow is at most 0.2 kg/s per m²'),
+    /** Under mains pressure, or open to the air somewhere. */
+    pressurised: z.boolean(),
+  }),
+  shop: z.strictObject({
+    prices: z.record(z.string(), money),
+    sold: z.array(z.union(lengthOrSheet)),
+    onHand: z.array(z.union(onHand)),
+    kerfs: z.strictObject({ tube: kerf, timber: kerf, sheet: kerf }),
+    spares: z.strictObject({ consumables: share }),
+  }),
+  decisions: z.strictObject({
+    /** Pieces made, by part id: how many are ticked off. */
+    ticks: z.record(z.string(), count),
+    /** Codes of cautions that the builder has acknowledged. */
+    acknowledged: z.array(z.string()),
+  }),
+  asBuilt: z.array(
+    z.strictObject({
+      path: z.array(z.union([z.string(), z.number()])).min(1),
+      value: z.unknown(),
+      source: z.string(),
+    }),
+  ),
+});
+
+export type Job = z.infer<typeof jobSchema>;
+
+/** JSON Schema of the document, for those who write jobs with other tools. Family parameters are open in it. */
+export function jobJsonSchema(): unknown {
+  return z.toJSONSchema(jobSchema, { unrepresentable: 'any', io: 'input' });
+}

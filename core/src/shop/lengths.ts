@@ -1,0 +1,224 @@
+/** Pieces wanted of one material. Lengths in metres. */
+export interface LengthPiece {
+  id: string;
+  length: number;
+  count: number;
+}
+
+/** A length to be had. On-hand pieces are stock with a price of nought and a number available. */
+export interface LengthStock {
+  id: string;
+  length: number;
+  price: number;
+  available?: number;
+}
+
+export interface LengthQuery {
+  pieces: readonly LengthPiece[];
+  stock: readonly LengthStock[];
+  /** m lost at each cut. */
+  kerf: number;
+  /** m cut off each end to square it; 0 by default. */
+  trim?: number;
+}
+
+export interface Bar {
+  stock: string;
+  /** How many bars are cut alike. */
+  count: number;
+  pieces: { id: string; length: number }[];
+  /** m left over on each, kerf taken off. */
+  offcut: number;
+}
+
+export interface LengthPlan {
+  bars: Bar[];
+  cost: number;
+  /** m of bought and used bars that are in no piece. */
+  waste: number;
+  proof: { status: 'proved' | 'gap'; /** Money: no plan can cost less. */ bound: number };
+  /** Pieces that no bar to be had can hold, with how many. */
+  unplaced: LengthPiece[];
+}
+
+const tiny = 1e-7;
+
+/**
+ * Plans pieces on bars, at once: several greedy fillings, the cheapest kept, then each bar swapped for the cheapest
+ * that holds its pieces. The bound is what the bare material costs at the best price per usable metre.
+ *
+ * A bar of length L holds pieces while their lengths and the kerf between them fit in L less both trims.
+ * Throws RangeError on a length that is not above nought.
+ */
+export function planLengthsFast(query: LengthQuery): LengthPlan {
+  for (const { length } of [...query.pieces, ...query.stock])
+    if (!(length > 0)) throw new RangeError('lengths must be above nought');
+  const { kerf } = query;
+  const trim = query.trim ?? 0;
+  // Each piece takes its length and a kerf; the last needs none, so a bar is longer by one kerf.
+  const stock = query.stock
+    .map((one) => ({ ...one, room: one.length - 2 * trim + kerf, left: one.available ?? Number.POSITIVE_INFINITY }))
+    .filter((one) => one.left > 0);
+  const longest = Math.max(0, ...stock.map((one) => one.room));
+  const unplaced = query.pieces.filter((piece) => piece.count > 0 && piece.length + kerf > longest + tiny);
+  const pieces = query.pieces
+    .filter((piece) => piece.count > 0 && piece.length + kerf <= longest + tiny)
+    .sort((a, b) => b.length - a.length);
+  const bought = new Set(stock.map((one) => one.id));
+  const fillings =
+    stock.length > 1
+      ? [stock, ...[...bought].map((id) => stock.filter((one) => one.id === id || one.price === 0))]
+      : [stock];
+  let best: { bars: OneBar[]; cost: number; waste: number; short: Map<string, number> } | undefined;
+  for (const choice of fillings) {
+    const filled = fill(pieces, choice, kerf);
+    const bars = filled.bars.map((bar) => ({ ...bar, stock: cheapestFor(bar, stock, filled.taken, kerf) }));
+    const cost = bars.reduce((sum, bar) => sum + bar.stock.price, 0);
+    const waste = bars.reduce((sum, bar) => sum + bar.stock.length - bar.pieces.reduce((all, piece) => all + piece.length, 0), 0);
+    const missing = (at: Map<string, number>) => [...at.values()].reduce((sum, count) => sum + count, 0);
+    const better =
+      !best ||
+      missing(filled.short) < missing(best.short) ||
+      (missing(filled.short) === missing(best.short) &&
+        (cost < best.cost - 1e-9 || (cost < best.cost + 1e-9 && waste < best.waste - tiny)));
+    if (better) best = { bars, cost, waste, short: filled.short };
+  }
+  const { bars, cost, waste, short } = best ?? { bars: [], cost: 0, waste: 0, short: new Map<string, number>() };
+  const bound = materialBound(pieces, stock, kerf);
+  return {
+    bars: gather(bars, kerf, trim),
+    cost,
+    waste,
+    proof: { status: cost <= bound + 1e-6 ? 'proved' : 'gap', bound },
+    unplaced: [
+      ...unplaced,
+      ...pieces.filter((piece) => short.has(piece.id)).map((piece) => ({ ...piece, count: short.get(piece.id) ?? 0 })),
+    ],
+  };
+}
+
+/** The same as a promise: the exact planner will stand behind this name. */
+export async function planLengths(query: LengthQuery): Promise<LengthPlan> {
+  return planLengthsFast(query);
+}
+
+type Choice = LengthStock & { room: number; left: number };
+interface OneBar {
+  stock: Choice;
+  pieces: { id: string; length: number }[];
+  used: number;
+}
+
+/** Bar after bar, each time the stock whose best filling costs least per metre used. */
+function fill(
+  pieces: readonly LengthPiece[],
+  stock: readonly Choice[],
+  kerf: number,
+): { bars: OneBar[]; taken: Map<string, number>; short: Map<string, number> } {
+  const left = pieces.map((piece) => piece.count);
+  const taken = new Map<string, number>();
+  const bars: OneBar[] = [];
+  while (left.some((count) => count > 0)) {
+    let best: { stock: Choice; take: number[]; used: number; rate: number } | undefined;
+    for (const one of stock) {
+      if ((taken.get(one.id) ?? 0) >= one.left) continue;
+      const { take, used } = fullest(pieces, left, one.room, kerf);
+      if (used <= 0) continue;
+      const rate = one.price / used;
+      if (!best || rate < best.rate - 1e-12 || (rate < best.rate + 1e-12 && used / one.room > best.used / best.stock.room))
+        best = { stock: one, take, used, rate };
+    }
+    if (!best) break;
+    const chosen: { id: string; length: number }[] = [];
+    best.take.forEach((count, index) => {
+      left[index] = (left[index] ?? 0) - count;
+      const piece = pieces[index];
+      if (piece) for (let copy = 0; copy < count; copy += 1) chosen.push({ id: piece.id, length: piece.length });
+    });
+    taken.set(best.stock.id, (taken.get(best.stock.id) ?? 0) + 1);
+    bars.push({ stock: best.stock, pieces: chosen, used: best.used });
+  }
+  const short = new Map<string, number>();
+  pieces.forEach((piece, index) => {
+    if ((left[index] ?? 0) > 0) short.set(piece.id, left[index] ?? 0);
+  });
+  return { bars, taken, short };
+}
+
+/** The filling of one bar that uses most of it: longest first with a bounded search back. */
+function fullest(
+  pieces: readonly LengthPiece[],
+  left: readonly number[],
+  room: number,
+  kerf: number,
+): { take: number[]; used: number } {
+  let best = { take: pieces.map(() => 0), used: 0 };
+  const take = pieces.map(() => 0);
+  let budget = 400;
+  const search = (index: number, used: number): void => {
+    budget -= 1;
+    if (used > best.used + tiny) best = { take: [...take], used };
+    if (index >= pieces.length || budget <= 0 || best.used >= room - tiny) return;
+    const size = (pieces[index]?.length ?? 0) + kerf;
+    const most = Math.min(left[index] ?? 0, Math.floor((room - used + tiny) / size));
+    for (let count = most; count >= 0 && budget > 0; count -= 1) {
+      take[index] = count;
+      search(index + 1, used + count * size);
+    }
+    take[index] = 0;
+  };
+  search(0, 0);
+  return best;
+}
+
+/** The cheapest stock that holds what a bar holds, if one of it is still to be had. */
+function cheapestFor(bar: OneBar, stock: readonly Choice[], taken: Map<string, number>, kerf: number): Choice {
+  const used = bar.pieces.reduce((sum, piece) => sum + piece.length + kerf, 0);
+  let best = bar.stock;
+  for (const one of stock) {
+    const fits = one.room + tiny >= used;
+    const toHave = (taken.get(one.id) ?? 0) < one.left;
+    if (fits && toHave && (one.price < best.price || (one.price === best.price && one.length < best.length))) best = one;
+  }
+  if (best !== bar.stock) {
+    taken.set(bar.stock.id, (taken.get(bar.stock.id) ?? 1) - 1);
+    taken.set(best.id, (taken.get(best.id) ?? 0) + 1);
+  }
+  return best;
+}
+
+function materialBound(pieces: readonly LengthPiece[], stock: readonly Choice[], kerf: number): number {
+  let wanted = pieces.reduce((sum, piece) => sum + piece.count * (piece.length + kerf), 0);
+  const first = stock[0];
+  if (stock.length === 1 && first && first.left === Number.POSITIVE_INFINITY) {
+    // One length only: whole bars, and no bar holds more of the longest pieces than fit.
+    const halves = pieces.filter((piece) => piece.length + kerf > first.room / 2 + tiny);
+    const big = halves.reduce((sum, piece) => sum + piece.count, 0);
+    return Math.max(Math.ceil(wanted / first.room - 1e-9), big) * first.price;
+  }
+  let bound = 0;
+  for (const one of [...stock].sort((a, b) => a.price / a.room - b.price / b.room)) {
+    if (wanted <= 0) break;
+    const used = Math.min(wanted, one.room * one.left);
+    bound += (used / one.room) * one.price;
+    wanted -= used;
+  }
+  return bound;
+}
+
+/** Bars that are cut alike, together. */
+function gather(bars: readonly OneBar[], kerf: number, trim: number): Bar[] {
+  const alike = new Map<string, Bar>();
+  for (const bar of bars) {
+    const key = `${bar.stock.id}|${bar.pieces.map((piece) => piece.id).join('|')}`;
+    const known = alike.get(key);
+    if (known) {
+      known.count += 1;
+      continue;
+    }
+    const used = bar.pieces.reduce((sum, piece) => sum + piece.length + kerf, 0);
+    const offcut = Math.max(0, bar.stock.length - 2 * trim - used);
+    alike.set(key, { stock: bar.stock.id, count: 1, pieces: bar.pieces, offcut });
+  }
+  return [...alike.values()];
+}

@@ -1,0 +1,50 @@
+/** Holes along a piece, from one datum and from the middle, so that no error adds up. */
+export interface HoleSchedule {
+  /** Words for where the tape is hooked, for instance `closed end`. */
+  datum: string;
+  /** m from the datum to the middle of the row. */
+  middle: number;
+  /** m from the datum to each hole's centre, ascending. */
+  positions: readonly number[];
+  /** m. Finished hole. */
+  diameter: number;
+  /** m. Pilot drill. */
+  pilot: number;
+  /** Words for which face or line, for instance `on the scribed centre line`. */
+  where: string;
+  /** Set off that line from an edge. */
+  across?: { from: string; distance: number };
+}
+
+/** Something to make: `length` pieces come off a bar, `sheet` pieces off a sheet. */
+export type Part = {
+  /** From its role, for instance `panel-a/riser`: ticks and locks hang on it through design changes. */
+  id: string;
+  name: string;
+  /** Catalogue id of what it is made of. */
+  item: string;
+  count: number;
+  /** Other work on it, a few words each. */
+  operations: readonly string[];
+  holes?: HoleSchedule;
+  /** kg each. */
+  mass: number;
+} & (
+  | { kind: 'length'; stuff: 'tube' | 'timber' | 'track'; length: number }
+  | { kind: 'sheet'; width: number; height: number; turn: boolean }
+);
+
+/** Something to buy that is not cut from a bar or sheet. */
+export interface Purchase {
+  id: string;
+  name: string;
+  /** How many or how much, spare allowance included. */
+  quantity: number;
+  unit: 'each' | 'm' | 'm²' | 'kg' | 'L';
+  /** Key in the job's prices, money per unit. */
+  priceKey: string;
+  /** How the quantity comes about, in words. */
+  rule: string;
+  /** kg in all, where it ends up in the panel. */
+  mass: number;
+}

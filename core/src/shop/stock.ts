@@ -1,0 +1,67 @@
+import { bore, entries, entry, findEntry, materials, type Tube } from '../catalogue';
+import type { Habit } from '../quantity';
+
+/** A length or a sheet that the shop sells, with its price. */
+export type Sold = { id: string; item: string; price: number } & (
+  | { length: number }
+  | { width: number; height: number }
+);
+
+/** A length or a sheet in the builder's own shed. */
+export type OnHand = { id: string; item: string; count: number } & ({ length: number } | { width: number; height: number });
+
+/**
+ * A price list to begin with, in round figures that stand for no shop and no country: copper at 24 a kilogram, planed
+ * board at 5 000 a cubic metre, sheet by the square metre. The builder's own prices take its place.
+ */
+export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string, number> } {
+  const sold: Sold[] = [];
+  const american = (id: string) => /^(astm|ps20)|-\d+_\d+$|-\d+oz$|^(polyiso|wool)-[12]$|^track-4$/.test(id);
+  const wanted = (id: string) => american(id) === (habit === 'imperial');
+  for (const tube of entries('tube'))
+    if (wanted(tube.id))
+      for (const length of tube.lengths)
+        sold.push({ id: soldId(tube.id, length), item: tube.id, length, price: round(tubeMass(tube) * length * 24) });
+  for (const board of entries('timber'))
+    if (wanted(board.id))
+      for (const length of board.lengths)
+        sold.push({
+          id: soldId(board.id, length),
+          item: board.id,
+          length,
+          price: round(board.width * board.thickness * length * 5000),
+        });
+  for (const track of entries('track'))
+    if (wanted(track.id)) sold.push({ id: track.id, item: track.id, length: track.length, price: 7 });
+  const perArea = { back: 22, insulation: 18, plate: 62 };
+  for (const sheet of entries('sheet')) {
+    if (!wanted(sheet.id)) continue;
+    const weight = sheet.use === 'plate' ? sheet.thickness / 0.0003 : sheet.use === 'back' ? sheet.thickness / 0.012 : sheet.thickness / 0.05;
+    const price = round(perArea[sheet.use] * weight * sheet.width * sheet.height);
+    sold.push({ id: sheet.id, item: sheet.id, width: sheet.width, height: sheet.height, price });
+  }
+  const prices: Record<string, number> = { cap: 3.5, union: 9, solder: 60, flux: 40, paint: 30, silicone: 12, screw: 0.12, gasket: 1.4 };
+  for (const pane of entries('pane')) prices[`pane/${pane.id}`] = pane.material === 'glass' ? 55 : 32;
+  return { sold, prices };
+}
+
+function soldId(item: string, length: number): string {
+  return `${item}@${Math.round(length * 1000)}`;
+}
+
+function round(price: number): number {
+  return price < 20 ? Math.round(price * 2) / 2 : Math.round(price);
+}
+
+/** kg/m of tube. */
+export function tubeMass(tube: Tube): number {
+  return (Math.PI / 4) * (tube.outerDiameter ** 2 - bore(tube) ** 2) * materials.copper.density;
+}
+
+/** Lengths of a thing as usually sold, priceless, for a job whose list does not have it. */
+export function usualLengths(item: string): number[] {
+  const kind = (['tube', 'timber'] as const).find((one) => findEntry(one, item));
+  if (kind) return [...entry(kind, item).lengths];
+  const track = findEntry('track', item);
+  return track ? [track.length] : [];
+}

@@ -1,12 +1,14 @@
 // The front door of core: everything that is computed, and the words for it. No interface, no network, no files.
-export { bore, entries, entry, entryName, findEntry } from './catalogue';
-export type { CatalogueKind, FieldMeta, Range } from './catalogue';
+
 export type { Finding, Severity, Wording } from './care';
-export { dimensionLine, direction, extent, writeSvg } from './draw';
+export type { CatalogueKind, FieldMeta, Range } from './catalogue';
+export { bore, entries, entry, entryName, findEntry } from './catalogue';
 export type { Dimension, Drawing, Edit, Extent, Label, Layer, Point, Shape, SvgOptions } from './draw';
-export { families, standardChoice } from './families';
+export { dimensionLine, direction, extent, writeSvg } from './draw';
 export type { Chosen, Family, FamilyId, Field, PanelDesign, PanelDocument, View, WaterDescription } from './families';
+export { families, standardChoice } from './families';
 export { manifoldFlow, pressureDrop } from './flow';
+export type { CollectorDescription, CollectorState, HeatConditions } from './heat';
 export {
   coverOptics,
   efficiencyFactor,
@@ -21,13 +23,13 @@ export {
   tubeFilm,
   volumeFlow,
 } from './heat';
-export type { CollectorDescription, CollectorState, HeatConditions } from './heat';
 export * from './job';
 export { panelsState, totalAperture } from './loop';
 export * from './proof';
 export * from './quantity';
-export { planLengths, planSheets, writeCsv } from './shop';
 export type { Bar, BuyLine, LengthPlan, MaterialPlan, OnHand, Part, Purchase, SheetPlan, ShopPlan, Sold } from './shop';
+export { planLengths, planSheets, writeCsv } from './shop';
+export type { PathPoint, SunPosition } from './sky';
 export {
   clearSky,
   clearSkyTemperature,
@@ -39,4 +41,3 @@ export {
   sunPosition,
   tiltedIrradiance,
 } from './sky';
-export type { PathPoint, SunPosition } from './sky';

@@ -1,5 +1,5 @@
-import type { Range, Tube } from '../catalogue';
 import type { Finding } from '../care';
+import type { Range, Tube } from '../catalogue';
 import type { Part, Purchase } from '../shop';
 
 /** The tubes a plate lies on. */

@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { choiceField, defineMember, entry, entryField, materials, type Range, range } from '../catalogue';
 import type { Words } from '../care';
+import { choiceField, defineMember, entry, entryField, materials, type Range, range } from '../catalogue';
 import type { Part } from '../shop';
 import type { AbsorberDesign } from './absorber';
 

@@ -18,7 +18,9 @@ export const solderedFoil = defineMember({
   name: 'Copper sheet, soldered on',
   meaning: 'Strips of thin copper sheet sweated along each tube.',
   schema: z.strictObject({
-    sheet: entryField('sheet', 'copper-0.3', 'Sheet', 'Copper sheet the strips are cut from.', (id) => id.startsWith('copper-')),
+    sheet: entryField('sheet', 'copper-0.3', 'Sheet', 'Copper sheet the strips are cut from.', (id) =>
+      id.startsWith('copper-'),
+    ),
     seam: choiceField(
       { continuous: 'soldered all along', skipped: 'soldered in places' },
       'continuous',

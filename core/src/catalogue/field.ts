@@ -26,7 +26,8 @@ export function fieldMeta(field: z.core.$ZodType): FieldMeta | undefined {
 
 /** A length in metres with its range, default and meaning. */
 export function lengthField(low: number, high: number, standard: number, label: string, meaning: string) {
-  const words = (value: number) => `${formatLength(value, 'metric', { decimals: 1 }).text.replace('.0', '')} (${formatLength(value, 'imperial').text})`;
+  const words = (value: number) =>
+    `${formatLength(value, 'metric', { decimals: 1 }).text.replace('.0', '')} (${formatLength(value, 'imperial').text})`;
   return z
     .number(`${label} must be a number`)
     .min(low, `${label} must be at least ${words(low)}`)

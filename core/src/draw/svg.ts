@@ -1,5 +1,14 @@
 import { formatLength, type Habit } from '../quantity';
-import { type Dimension, type Drawing, direction, dimensionLine, extent, type Layer, type Point, type Shape } from './model';
+import {
+  type Dimension,
+  type Drawing,
+  dimensionLine,
+  direction,
+  extent,
+  type Layer,
+  type Point,
+  type Shape,
+} from './model';
 
 /** Line and fill of each layer on white paper. */
 const ink: Record<Layer, { stroke: string; fill: string }> = {

@@ -1,5 +1,15 @@
 // Kinds of heater, one folder each, all with the same duties. Nothing outside a folder knows a kind by its id.
-export type { Chosen, Family, Field, MaterialInPanel, PanelDesign, PanelDocument, PanelProblem, View, WaterDescription } from './family';
+export type {
+  Chosen,
+  Family,
+  Field,
+  MaterialInPanel,
+  PanelDesign,
+  PanelDocument,
+  PanelProblem,
+  View,
+  WaterDescription,
+} from './family';
 export { standardChoice } from './plateFamily';
-export { families } from './registry';
 export type { FamilyId } from './registry';
+export { families } from './registry';

@@ -5,7 +5,16 @@ import type { Words } from '../care';
 import { type Member, memberOf } from '../catalogue';
 import { type GlazingDesign, glazings } from '../glazings';
 import type { Habit } from '../quantity';
-import { type Chosen, type Family, type Field, fieldsOf, type PanelDesign, type PanelDocument, type PanelProblem, problemsOf } from './family';
+import {
+  type Chosen,
+  type Family,
+  type Field,
+  fieldsOf,
+  type PanelDesign,
+  type PanelDocument,
+  type PanelProblem,
+  problemsOf,
+} from './family';
 
 /** What a tube-and-plate family is made of, opened. */
 export interface PlateBuild<P> {
@@ -75,7 +84,10 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
         const member = part && Object.hasOwn(registry, part.kind) ? registry[part.kind] : undefined;
         if (!part) problems.push({ path: [name], message: `A ${family.name} needs its ${name}.` });
         else if (!member)
-          problems.push({ path: [name, 'kind'], message: `${name} must be one of: ${Object.keys(registry).join(', ')}` });
+          problems.push({
+            path: [name, 'kind'],
+            message: `${name} must be one of: ${Object.keys(registry).join(', ')}`,
+          });
         else problems.push(...problemsOf(member.schema, [name, 'parameters'], part.parameters));
       }
       return problems;
@@ -91,7 +103,12 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
           {
             path: `${name}.kind`,
             value: part.kind,
-            meta: { label: `${name[0]?.toUpperCase()}${name.slice(1)}`, meaning: member.meaning, kind: 'choice', choices },
+            meta: {
+              label: `${name[0]?.toUpperCase()}${name.slice(1)}`,
+              meaning: member.meaning,
+              kind: 'choice',
+              choices,
+            },
           },
           ...fieldsOf(member.schema, `${name}.parameters`, part.parameters),
         ];
@@ -112,7 +129,14 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
   };
 }
 
-/** Parameters to begin with when a builder takes another absorber, box or glazing. */
-export function standardChoice(name: Shared, kind: string, habit: Habit): Chosen {
-  return { kind, parameters: memberOf<Member<unknown>>(shared[name], name, kind).standard(habit) };
+/** Sizes that stay when a builder takes another kind of pane: the hole in the box is what it is. */
+const staying = ['length', 'width'];
+
+/** Parameters to begin with when a builder takes another absorber, box or glazing in the place of one. */
+export function standardChoice(name: Shared, kind: string, habit: Habit, before?: Chosen): Chosen {
+  const member = memberOf<Member<unknown>>(shared[name], name, kind);
+  const parameters = member.standard(habit);
+  for (const field of staying)
+    if (field in parameters && before && field in before.parameters) parameters[field] = before.parameters[field];
+  return { kind, parameters };
 }

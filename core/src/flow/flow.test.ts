@@ -51,7 +51,12 @@ describe('flow: headers and risers', () => {
     }
   });
   it('is the riser alone when there is one', () => {
-    const { fractions, pressureDrop: drop } = manifoldFlow({ ...panel, risers: 1, massFlow: 0.0043, connection: 'diagonal' });
+    const { fractions, pressureDrop: drop } = manifoldFlow({
+      ...panel,
+      risers: 1,
+      massFlow: 0.0043,
+      connection: 'diagonal',
+    });
     expect(fractions).deep.equal([1]);
     const one = pressureDrop({ ...tube, length: 1.886, massFlow: 0.0043, temperature: 30, minorLoss: 1.5 });
     expect(drop).closeTo(one, one * 1e-6);

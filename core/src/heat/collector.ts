@@ -1,6 +1,6 @@
 import type { Range } from '../catalogue';
-import { efficiencyFactor, finEfficiency, heatRemovalFactor } from './fin';
 import { tubeFilm } from './film';
+import { efficiencyFactor, finEfficiency, heatRemovalFactor } from './fin';
 import { fluidState } from './fluids';
 import { topFlux, windCoefficient } from './losses';
 import { NotConverged } from './notConverged';
@@ -91,7 +91,7 @@ export type Deviates = Partial<Record<UncertainInput, number>>;
 /** m/s at the panel, times what was said: judgement, from the spread of panel wind to station wind in `sky`. */
 const windSpread: Range = { low: 0.67, likely: 1, high: 1.55, spread: 'log-normal', kind: 'judgement' };
 /** Sun, times what was said: a good instrument, or a chosen design condition, read again on the day. */
-export const sunSpread: Range = { low: 0.95, likely: 1, high: 1.05, spread: 'normal', kind: 'data sheet' };
+const sunSpread: Range = { low: 0.95, likely: 1, high: 1.05, spread: 'normal', kind: 'data sheet' };
 
 /** The description with one value for each uncertain input. */
 interface Built {
@@ -205,7 +205,8 @@ export function collectorState(
   const limit = 100;
   for (let pass = 0; pass < limit; pass += 1) {
     const rise = plate - conditions.air;
-    const secant = Math.abs(rise) > 0.5 ? (total(plate) - atAir) / rise : total(conditions.air + 0.5) - total(conditions.air - 0.5);
+    const secant =
+      Math.abs(rise) > 0.5 ? (total(plate) - atAir) / rise : total(conditions.air + 0.5) - total(conditions.air - 0.5);
     const lossCoefficient = Math.max(0.05, secant);
     const mean = conditions.inlet + heat / Math.max(1e-9, 2 * conditions.massFlow * 4190);
     const film = tubeFilm({
@@ -290,8 +291,7 @@ export interface EfficiencyLine {
 
 /** Fits the line over inlets from air temperature to 40 K above it, at the conditions' own sun and flow. */
 export function efficiencyLine(description: CollectorDescription, conditions: HeatConditions): EfficiencyLine {
-  const at = (rise: number) =>
-    collectorState(description, { ...conditions, inlet: conditions.air + rise }).efficiency;
+  const at = (rise: number) => collectorState(description, { ...conditions, inlet: conditions.air + rise }).efficiency;
   const cold = at(0);
   const warm = at(40);
   return { intercept: cold, slope: ((cold - warm) * conditions.irradiance) / 40 };

@@ -23,15 +23,15 @@ export function fluidState(fluid: Fluid, temperature: number): FluidState {
   const t = Math.min(100, Math.max(0, temperature));
   const kelvin = t + 273.15;
   const density =
-    (999.83952 +
-      t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))))) /
+    (999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))))) /
     (1 + 16.87985e-3 * t);
   const reduced = kelvin / 298.15;
   return {
     density,
     viscosity: 2.414e-5 * 10 ** (247.8 / (kelvin - 140)),
     conductivity: 0.6065 * (-1.48445 + 4.12292 * reduced - 1.63866 * reduced ** 2),
-    heatCapacity: 4217.489 + t * (-3.491806 + t * (0.1161767 + t * (-1.861029e-3 + t * (1.51792e-5 - t * 4.711538e-8)))),
+    heatCapacity:
+      4217.489 + t * (-3.491806 + t * (0.1161767 + t * (-1.861029e-3 + t * (1.51792e-5 - t * 4.711538e-8)))),
   };
 }
 

@@ -191,15 +191,26 @@ describe('heat: a whole panel', () => {
     const line = efficiencyLine(glazedPanel(), fairDay);
     expect(line.intercept).within(0.68, 0.78);
     expect(line.slope).within(4.5, 7);
-    const dry = stagnationTemperature(glazedPanel(), { ...fairDay, irradiance: 1000, air: 30, surroundings: 20, wind: 0.5, massFlow: 0 });
+    const dry = stagnationTemperature(glazedPanel(), {
+      ...fairDay,
+      irradiance: 1000,
+      air: 30,
+      surroundings: 20,
+      wind: 0.5,
+      massFlow: 0,
+    });
     expect(dry).within(120, 155);
   });
   it('stands hotter with a selective coat', () => {
     const coat = { ...entry('coating', 'selective-paint'), emittance: range(0.05, 0.1, 0.15, 'data sheet') };
-    const dry = stagnationTemperature(
-      glazedPanel({ absorptance: coat.absorptance, emittance: coat.emittance }),
-      { ...fairDay, irradiance: 1000, air: 30, surroundings: 20, wind: 0.5, massFlow: 0 },
-    );
+    const dry = stagnationTemperature(glazedPanel({ absorptance: coat.absorptance, emittance: coat.emittance }), {
+      ...fairDay,
+      irradiance: 1000,
+      air: 30,
+      surroundings: 20,
+      wind: 0.5,
+      massFlow: 0,
+    });
     expect(dry).within(160, 205);
   });
   it('lies in the envelope of a bare panel', () => {
@@ -211,14 +222,29 @@ describe('heat: a whole panel', () => {
   });
   it('loses no heat on the way: water and losses add up to the sun', () => {
     fc.assert(
-      fc.property(any(100, 1100), any(-10, 40), any(0, 80), any(0.005, 0.2), any(0, 8), (irradiance, air, inlet, massFlow, wind) => {
-        const state = collectorState(glazedPanel(), { ...fairDay, irradiance, air, inlet, massFlow, wind, surroundings: air - 10 });
-        const { water, optical, top, back, edge } = state.paths;
-        expect(water + optical + top + back + edge).closeTo(irradiance * 2.06, 1e-6);
-        // Optics alone: what the plate keeps is the rest.
-        expect(optical).closeTo(irradiance * 2.06 - state.opticalShare * irradiance * 2, 0.05);
-        expect(state.efficiencyFactor).within(0, 1);
-      }),
+      fc.property(
+        any(100, 1100),
+        any(-10, 40),
+        any(0, 80),
+        any(0.005, 0.2),
+        any(0, 8),
+        (irradiance, air, inlet, massFlow, wind) => {
+          const state = collectorState(glazedPanel(), {
+            ...fairDay,
+            irradiance,
+            air,
+            inlet,
+            massFlow,
+            wind,
+            surroundings: air - 10,
+          });
+          const { water, optical, top, back, edge } = state.paths;
+          expect(water + optical + top + back + edge).closeTo(irradiance * 2.06, 1e-6);
+          // Optics alone: what the plate keeps is the rest.
+          expect(optical).closeTo(irradiance * 2.06 - state.opticalShare * irradiance * 2, 0.05);
+          expect(state.efficiencyFactor).within(0, 1);
+        },
+      ),
     );
   });
   it('gains more with a better bond, a closer pitch of tubes and a colder inlet', () => {

@@ -116,13 +116,18 @@ export function absorptanceAtAngle(incidence: number): number {
       (-1.5879e-3 +
         angle *
           (2.7314e-4 +
-            angle * (-2.3026e-5 + angle * (9.0244e-7 + angle * (-1.8e-8 + angle * (1.7734e-10 - angle * 6.9937e-13))))));
+            angle *
+              (-2.3026e-5 + angle * (9.0244e-7 + angle * (-1.8e-8 + angle * (1.7734e-10 - angle * 6.9937e-13))))));
   if (incidence <= 80) return Math.min(1, curve(Math.max(0, incidence)));
   return (curve(80) * (90 - Math.min(90, incidence))) / 10;
 }
 
 /** Sun that the plate keeps of the sun that arrives, with the light thrown back and forth under the covers. D&B 5.5.1. */
-export function transmittanceAbsorptance(covers: readonly CoverSheet[], incidence: number, absorptance: number): number {
+export function transmittanceAbsorptance(
+  covers: readonly CoverSheet[],
+  incidence: number,
+  absorptance: number,
+): number {
   const atAngle = absorptance * absorptanceAtAngle(incidence);
   if (covers.length === 0) return atAngle;
   const through = coverOptics({ covers, incidence }).transmittance;

@@ -18,7 +18,9 @@ export function same(a: unknown, b: unknown): boolean {
   const keys = Object.keys(a);
   return (
     keys.length === Object.keys(b).length &&
-    keys.every((key) => Object.hasOwn(b, key) && same((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]))
+    keys.every(
+      (key) => Object.hasOwn(b, key) && same((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
+    )
   );
 }
 
@@ -38,7 +40,8 @@ export function withValueAt<T>(document: T, path: readonly (string | number)[], 
   if (step === undefined) return value as T;
   if (!isContainer(document) || step === '__proto__') throw new RangeError(`no field at ${path.join('.')}`);
   const copy: Container = Array.isArray(document) ? [...document] : { ...document };
-  const inner = rest.length > 0 ? withValueAt((document as Record<string | number, unknown>)[step], rest, value) : value;
+  const inner =
+    rest.length > 0 ? withValueAt((document as Record<string | number, unknown>)[step], rest, value) : value;
   if (inner === undefined && !Array.isArray(copy)) delete copy[String(step)];
   else (copy as Record<string | number, unknown>)[step] = inner;
   return copy as T;

@@ -23,7 +23,14 @@ export interface Conditions {
   massFlow?: number;
 }
 
-export const designConditions: Conditions = { irradiance: 800, beamShare: 0.85, incidence: 0, air: 15, wind: 2, inlet: 20 };
+export const designConditions: Conditions = {
+  irradiance: 800,
+  beamShare: 0.85,
+  incidence: 0,
+  air: 15,
+  wind: 2,
+  inlet: 20,
+};
 /** Dry and full sun, nothing flowing, hardly a breath of wind. */
 const stagnation = { irradiance: 1000, air: 30, wind: 0.5 };
 /** Of the sun that is not beam, what comes off the ground: judgement for grass before a tilted pane. */

@@ -13,7 +13,17 @@ export function cutListCsv(parts: readonly Part[], habit: Habit): string {
   const size = (value: number) =>
     habit === 'metric' ? Math.round(value * 10000) / 10 : formatLength(value, habit, { inchesOnly: true }).text;
   const unit = habit === 'metric' ? 'mm' : 'in';
-  const header = ['part', 'name', 'material', 'count', `length ${unit}`, `width ${unit}`, `holes ${unit}`, 'holes from', 'work'];
+  const header = [
+    'part',
+    'name',
+    'material',
+    'count',
+    `length ${unit}`,
+    `width ${unit}`,
+    `holes ${unit}`,
+    'holes from',
+    'work',
+  ];
   return writeCsv([
     header,
     ...parts.map((part) => [
@@ -41,6 +51,12 @@ export function buyListCsv(plan: ShopPlan, currency: string): string {
       line.price === undefined ? 'no price' : Math.round(line.price * 100) / 100,
       line.rule,
     ]),
-    ['in all', '', '', Math.round(plan.cost * 100) / 100, plan.unpriced.length > 0 ? `without: ${plan.unpriced.join(', ')}` : ''],
+    [
+      'in all',
+      '',
+      '',
+      Math.round(plan.cost * 100) / 100,
+      plan.unpriced.length > 0 ? `without: ${plan.unpriced.join(', ')}` : '',
+    ],
   ]);
 }

@@ -1,8 +1,16 @@
 import { manifoldFlow } from '../flow';
-import { type CollectorState, collectorState, type HeatConditions, normals, stagnationTemperature, uncertainInputs, type Deviates } from '../heat';
+import {
+  type CollectorState,
+  collectorState,
+  type Deviates,
+  fluidState,
+  type HeatConditions,
+  normals,
+  stagnationTemperature,
+  uncertainInputs,
+} from '../heat';
 import { panelsState, totalAperture } from '../loop';
 import { planShop, type ShopPlan } from '../shop';
-import { fluidState } from '../heat';
 import { type Conditions, heatConditions, stagnationConditions } from './conditions';
 import { jobParts, type OpenJob, openJob } from './open';
 import type { Job } from './schema';
@@ -154,7 +162,13 @@ export function evaluateBands(
   const dry = stagnationConditions(job);
   const samples = Math.max(20, options.samples ?? 200);
   const normal = normals(options.seed ?? 1);
-  const rows: Record<BandedFigure, number[]> = { usefulHeat: [], gain: [], outletTemperature: [], efficiency: [], stagnationTemperature: [] };
+  const rows: Record<BandedFigure, number[]> = {
+    usefulHeat: [],
+    gain: [],
+    outletTemperature: [],
+    efficiency: [],
+    stagnationTemperature: [],
+  };
   const figures = (deviates: Deviates): Record<BandedFigure, number> => ({
     ...panelsState(open.groups, job.loop.connection, at, deviates),
     stagnationTemperature: Math.max(...open.groups.map(({ heat }) => stagnationTemperature(heat, dry, deviates))),

@@ -54,8 +54,10 @@ const jobWords: Record<string, Words> = {
   }),
   'soft-joints-under-pressure': () => ({
     headline: 'soft-soldered joints under mains pressure',
-    detail: 'A riser let into a drilled header is a butt of wall thickness, no capillary joint: soft solder there holds an open, low-pressure loop and no more.',
-    remedy: 'Keep this panel off mains pressure, or braze it, or use formed fittings. Your local code and a licensed plumber stand above this.',
+    detail:
+      'A riser let into a drilled header is a butt of wall thickness, no capillary joint: soft solder there holds an open, low-pressure loop and no more.',
+    remedy:
+      'Keep this panel off mains pressure, or braze it, or use formed fittings. Your local code and a licensed plumber stand above this.',
   }),
 };
 

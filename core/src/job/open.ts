@@ -1,7 +1,7 @@
 import { memberOf } from '../catalogue';
 import { families, type PanelDesign, type PanelDocument } from '../families';
-import type { Part, Purchase } from '../shop';
 import type { PanelGroup } from '../loop';
+import type { Part, Purchase } from '../shop';
 import { withValueAt } from './changes';
 import type { Job } from './schema';
 
@@ -28,7 +28,11 @@ export function jobParts(open: OpenJob): { parts: Part[]; purchases: Purchase[] 
       design.parts.map((part) => ({ ...part, count: part.count * document.count })),
     ),
     purchases: open.panels.flatMap(({ document, design }) =>
-      design.purchases.map((one) => ({ ...one, quantity: one.quantity * document.count, mass: one.mass * document.count })),
+      design.purchases.map((one) => ({
+        ...one,
+        quantity: one.quantity * document.count,
+        mass: one.mass * document.count,
+      })),
     ),
   };
 }

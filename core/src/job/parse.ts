@@ -1,8 +1,6 @@
 import { type Job, jobFormat, jobSchema, jobVersion } from './schema';
 
-export type ParsedJob =
-  | { ok: true; job: Job }
-  | { ok: false; errors: { path: string; message: string }[] };
+export type ParsedJob = { ok: true; job: Job } | { ok: false; errors: { path: string; message: string }[] };
 
 /** Steps from one version of the document to the next, by the version they start from. None yet: 1 is the first. */
 const migrations: Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>> = {};
@@ -17,18 +15,27 @@ export function parseJob(input: unknown): ParsedJob {
     return { ok: false, errors: [{ path: '', message: 'a job is an object' }] };
   let document = input as Record<string, unknown>;
   if (document.format !== jobFormat)
-    return { ok: false, errors: [{ path: 'format', message: `this is not a North Pane job (format must be “${jobFormat}”)` }] };
+    return {
+      ok: false,
+      errors: [{ path: 'format', message: `this is not a North Pane job (format must be “${jobFormat}”)` }],
+    };
   let version = document.version;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return { ok: false, errors: [{ path: 'version', message: 'the version must be a whole number from 1' }] };
   if (version > jobVersion)
     return {
       ok: false,
-      errors: [{ path: 'version', message: `this job was written by a newer North Pane (version ${version}; this one reads up to ${jobVersion})` }],
+      errors: [
+        {
+          path: 'version',
+          message: `this job was written by a newer North Pane (version ${version}; this one reads up to ${jobVersion})`,
+        },
+      ],
     };
   while (version < jobVersion) {
     const step = migrations[version];
-    if (!step) return { ok: false, errors: [{ path: 'version', message: `no way from version ${version} to ${jobVersion}` }] };
+    if (!step)
+      return { ok: false, errors: [{ path: 'version', message: `no way from version ${version} to ${jobVersion}` }] };
     document = step(document);
     version += 1;
   }

@@ -75,9 +75,7 @@ const site = z.strictObject({
   climate: z.null(),
   mains: z.null(),
   /** Hottest clear hour where it is known. */
-  hottest: z
-    .strictObject({ air: celsius, irradiance: z.number().min(200).max(1400) })
-    .nullable(),
+  hottest: z.strictObject({ air: celsius, irradiance: z.number().min(200).max(1400) }).nullable(),
 });
 
 const lengthOrSheet = [

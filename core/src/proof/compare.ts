@@ -1,6 +1,6 @@
 import { fluidState, massFlowOf } from '../heat';
 import { type Plant, type Prediction, predict } from './predict';
-import { type Reading, sensorErrors, type Sensors, skyShares } from './reading';
+import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 import { steadyReadings } from './steady';
 
 /** How measured stands to expected, by combined standard uncertainties. */
@@ -51,7 +51,9 @@ function judge(score: number): Judgement {
 /** W. Heat that the water carried by its own readings. */
 function measuredHeat(reading: Reading): number {
   const mean = (reading.inlet + reading.outlet) / 2;
-  return massFlowOf(reading.flow, reading.inlet) * fluidState('water', mean).heatCapacity * (reading.outlet - reading.inlet);
+  return (
+    massFlowOf(reading.flow, reading.inlet) * fluidState('water', mean).heatCapacity * (reading.outlet - reading.inlet)
+  );
 }
 
 /** Every reading against the drawing. Those without sun or flow are left out; `left` says how many. */
@@ -83,7 +85,11 @@ export function compareReadings(
     });
   }
   const steady = steadyReadings(
-    rows.map(({ reading, predicted }) => ({ ...reading, irradiance: predicted.irradiance, incidence: predicted.incidence })),
+    rows.map(({ reading, predicted }) => ({
+      ...reading,
+      irradiance: predicted.irradiance,
+      incidence: predicted.incidence,
+    })),
   );
   rows.forEach((row, index) => {
     row.steady = steady[index] ?? false;
@@ -100,7 +106,8 @@ export function verdictOf(rows: readonly Comparison[]): Verdict {
   const held = fit.filter((row) => row.steady);
   const used = held.length > 0 ? held : fit;
   const count = used.length;
-  const mean = (of: (row: Comparison) => number) => (count === 0 ? 0 : used.reduce((sum, row) => sum + of(row), 0) / count);
+  const mean = (of: (row: Comparison) => number) =>
+    count === 0 ? 0 : used.reduce((sum, row) => sum + of(row), 0) / count;
   const base = {
     count,
     steady: held.length > 0,
@@ -116,7 +123,9 @@ export function verdictOf(rows: readonly Comparison[]): Verdict {
   const difference = base.measured - base.expected;
   const scatter =
     count > 1
-      ? used.reduce((sum, row) => sum + (row.measuredGain - row.predicted.gain - difference) ** 2, 0) / (count - 1) / count
+      ? used.reduce((sum, row) => sum + (row.measuredGain - row.predicted.gain - difference) ** 2, 0) /
+        (count - 1) /
+        count
       : 0;
   const uncertainty = Math.sqrt(systematic + scatter);
   const score = difference / uncertainty;

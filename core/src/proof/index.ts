@@ -1,8 +1,10 @@
 // Holding the forecast against what was measured: readings, prediction, steadiness, verdict.
-export { compareReadings, verdictOf } from './compare';
+export { parseFlow } from './bucket';
 export type { Comparison, Judgement, Verdict } from './compare';
-export { clearOnPane, predict, readingConditions } from './predict';
+export { compareReadings, verdictOf } from './compare';
 export type { Plant, Prediction } from './predict';
+export { clearOnPane, predict, readingConditions } from './predict';
+export type { ReadFile, ReadingMapping } from './readFile';
 export {
   type ColumnName,
   columnKinds,
@@ -13,9 +15,17 @@ export {
   readReadings,
   readTime,
 } from './readFile';
-export type { ReadFile, ReadingMapping } from './readFile';
-export { flowMeters, sensorErrors, sensorsSchema, skyShares, skyWords, sunMeters, thermometers } from './reading';
-export type { Reading, SensorErrors, Sensors, SkyWord } from './reading';
-export { steadyReadings } from './steady';
+export type { Reading, SensorErrors, Sensors, SkyWord, WindWord } from './reading';
+export {
+  flowMeters,
+  sensorErrors,
+  sensorsSchema,
+  skyShares,
+  skyWords,
+  sunMeters,
+  thermometers,
+  windWords,
+} from './reading';
 export type { SteadyInput } from './steady';
+export { steadyReadings } from './steady';
 export { sayVerdict } from './words';

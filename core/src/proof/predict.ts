@@ -1,4 +1,4 @@
-import { type Deviates, type HeatConditions, massFlowOf, sunSpread, type UncertainInput, uncertainInputs } from '../heat';
+import { type Deviates, type HeatConditions, massFlowOf, uncertainInputs } from '../heat';
 import { type Connection, type PanelGroup, panelsState } from '../loop';
 import {
   airPressure,
@@ -49,7 +49,10 @@ const humidity = 0.5;
 const ninety = 1.645;
 
 /** Sun on the pane from a cloudless sky at that moment, and the angle of the beam. */
-export function clearOnPane(plant: Plant, time: number): { total: number; beam: number; ground: number; incidence: number } {
+export function clearOnPane(
+  plant: Plant,
+  time: number,
+): { total: number; beam: number; ground: number; incidence: number } {
   const at = new Date(time);
   const { latitude, longitude, elevation, tilt, aim, albedo } = plant;
   const sun = sunPosition({ at, latitude, longitude, elevation });
@@ -92,8 +95,8 @@ export function readingConditions(plant: Plant, reading: Reading): HeatCondition
 }
 
 /**
- * Predicts a reading from the drawing. Each uncertain input and each instrument is moved by one standard uncertainty
- * both ways; half the difference it makes to the gain is its share of the doubt.
+ * Predicts a reading from the drawing. Each uncertain input and each instrument is moved by one standard uncertainty;
+ * the difference it makes to the gain is its share of the doubt (one side only: the other is as large within a tenth).
  * Undefined when the sun is not known or nothing flows.
  */
 export function predict(plant: Plant, reading: Reading, errors: SensorErrors): Prediction | undefined {
@@ -106,18 +109,17 @@ export function predict(plant: Plant, reading: Reading, errors: SensorErrors): P
   let drawn = 0;
   for (const input of uncertainInputs) {
     if (input === 'sun') continue;
-    const half = (gain({}, { [input]: 1 }) - gain({}, { [input]: -1 })) / 2;
-    shared[input] = half;
-    drawn += half ** 2;
+    const part = gain({}, { [input]: 1 }) - likely.gain;
+    shared[input] = part;
+    drawn += part ** 2;
   }
   const word = reading.irradiance === undefined && reading.sky ? skyShares[reading.sky] : undefined;
   const sunShare = word ? (word.high - word.low) / (2 * ninety * word.likely) : errors.sun;
-  const sunHalf = (gain({ irradiance: conditions.irradiance * (1 + sunShare) }) - gain({ irradiance: conditions.irradiance * (1 - sunShare) })) / 2;
-  shared.sun = sunHalf;
-  shared.flow =
-    (gain({ massFlow: conditions.massFlow * (1 + errors.flow) }) - gain({ massFlow: conditions.massFlow * (1 - errors.flow) })) / 2;
+  const bySun = gain({ irradiance: conditions.irradiance * (1 + sunShare) }) - likely.gain;
+  shared.sun = bySun;
+  shared.flow = gain({ massFlow: conditions.massFlow * (1 + errors.flow) }) - likely.gain;
   shared.thermometers = errors.difference;
-  const spread = ninety * Math.sqrt(drawn + sunHalf ** 2);
+  const spread = ninety * Math.sqrt(drawn + bySun ** 2);
   return {
     irradiance: conditions.irradiance,
     incidence: conditions.incidence,
@@ -129,7 +131,3 @@ export function predict(plant: Plant, reading: Reading, errors: SensorErrors): P
     shared,
   };
 }
-
-/** The spread that design figures take for the sun, for those who explain a band. */
-export const designSunSpread = sunSpread;
-export type { UncertainInput };

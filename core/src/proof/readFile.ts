@@ -1,7 +1,7 @@
 import { tz } from '@date-fns/tz';
 import { dsvFormat } from 'd3-dsv';
 import * as z from 'zod';
-import { habitUnit, toSI, unitOf, type QuantityKind } from '../quantity';
+import { habitUnit, type QuantityKind, toSI, unitOf } from '../quantity';
 import type { Reading } from './reading';
 
 /** Columns that readings are made of, with the kind of quantity each is. */
@@ -30,7 +30,10 @@ const believable: Record<ColumnName, [low: number, high: number]> = {
 /** Which column is what, in which unit. Columns by their heading. */
 export const mappingSchema = z.strictObject({
   time: z.strictObject({ column: z.string().min(1), zone: z.enum(['site', 'utc']) }),
-  columns: z.partialRecord(z.enum(columnNames as [ColumnName, ...ColumnName[]]), z.strictObject({ column: z.string().min(1), unit: z.string() })),
+  columns: z.partialRecord(
+    z.enum(columnNames as [ColumnName, ...ColumnName[]]),
+    z.strictObject({ column: z.string().min(1), unit: z.string() }),
+  ),
 });
 export type ReadingMapping = z.infer<typeof mappingSchema>;
 
@@ -53,7 +56,10 @@ export function previewFile(text: string): { headings: string[]; rows: string[][
 /** The sign that parts the heading line most: comma, semicolon or tab. */
 function delimiterOf(text: string): string {
   const line = text.slice(0, text.search(/\r?\n|$/));
-  return [',', ';', '\t'].reduce((best, sign) => (line.split(sign).length > line.split(best).length ? sign : best), ',');
+  return [',', ';', '\t'].reduce(
+    (best, sign) => (line.split(sign).length > line.split(best).length ? sign : best),
+    ',',
+  );
 }
 
 const guesses: Record<ColumnName | 'time', RegExp> = {
@@ -67,7 +73,9 @@ const guesses: Record<ColumnName | 'time', RegExp> = {
 };
 
 /** The mapping that the headings suggest, units read from the heading where they stand there. */
-export function proposeMapping(headings: readonly string[]): Partial<ReadingMapping> & { columns: ReadingMapping['columns'] } {
+export function proposeMapping(
+  headings: readonly string[],
+): Partial<ReadingMapping> & { columns: ReadingMapping['columns'] } {
   const free = new Set(headings);
   const take = (name: ColumnName | 'time') => {
     const found = [...free].find((heading) => guesses[name].test(heading));
@@ -108,9 +116,17 @@ export function readTime(text: string, zone: string): number | undefined {
   const match = stamp.exec(text.trim());
   if (!match) return undefined;
   const [, year, month, day, hour, minute, second, offset] = match;
-  const parts = [year, month, day, hour, minute, second ?? '0'].map(Number) as [number, number, number, number, number, number];
+  const parts = [year, month, day, hour, minute, second ?? '0'].map(Number) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
   const [y, mo, d, h, mi, s] = parts;
-  if (mo < 1 || mo > 12 || d < 1 || d > new Date(Date.UTC(y, mo, 0)).getUTCDate() || h > 23 || mi > 59 || s > 59) return undefined;
+  if (mo < 1 || mo > 12 || d < 1 || d > new Date(Date.UTC(y, mo, 0)).getUTCDate() || h > 23 || mi > 59 || s > 59)
+    return undefined;
   const utc = Date.UTC(y, mo - 1, d, h, mi, s);
   if (offset) {
     if (/z/i.test(offset)) return utc;
@@ -124,7 +140,14 @@ export function readTime(text: string, zone: string): number | undefined {
   let guess = utc;
   for (let pass = 0; pass < 2; pass += 1) {
     const seen = inZone(new Date(guess));
-    const wall = Date.UTC(seen.getFullYear(), seen.getMonth(), seen.getDate(), seen.getHours(), seen.getMinutes(), seen.getSeconds());
+    const wall = Date.UTC(
+      seen.getFullYear(),
+      seen.getMonth(),
+      seen.getDate(),
+      seen.getHours(),
+      seen.getMinutes(),
+      seen.getSeconds(),
+    );
     guess += utc - wall;
   }
   return guess;
@@ -155,7 +178,9 @@ export function readReadings(text: string, mapping: ReadingMapping, zone: string
   const timeZone = mapping.time.zone === 'utc' ? 'UTC' : zone;
   const columns = columnNames.flatMap((name) => {
     const mapped = mapping.columns[name];
-    return mapped ? [{ name, at: place(mapped.column), unit: unitOf(columnKinds[name], mapped.unit), symbol: mapped.unit }] : [];
+    return mapped
+      ? [{ name, at: place(mapped.column), unit: unitOf(columnKinds[name], mapped.unit), symbol: mapped.unit }]
+      : [];
   });
   const readings: Reading[] = [];
   const refused: ReadFile['refused'] = [];

@@ -56,11 +56,17 @@ const ninety = (half: number) => half / 1.645;
  */
 export function sensorErrors(sensors: Sensors): SensorErrors {
   return {
-    difference: ninety({ 'two digital': 0.7, 'matched pair': 0.15, glass: 1.4, 'strapped on bare': 1.5 }[sensors.thermometers]),
+    difference: ninety(
+      { 'two digital': 0.7, 'matched pair': 0.15, glass: 1.4, 'strapped on bare': 1.5 }[sensors.thermometers],
+    ),
     flow: ninety({ 'marked bucket': 0.04, 'weighed bucket': 0.01, meter: 0.03 }[sensors.flow]),
     sun: ninety({ pyranometer: 0.04, 'own cell': 0.05, phone: 0.25, words: 0.05 }[sensors.sun]),
   };
 }
+
+/** m/s at the panel that a look at the trees stands for, after the Beaufort scale, less the shelter near the ground. */
+export const windWords = { still: 0.3, 'leaves stir': 1.5, 'branches move': 4 } as const;
+export type WindWord = keyof typeof windWords;
 
 /** Share of the clear-sky sun that each word stands for, and whether a verdict may rest on it. Judgement. */
 export const skyShares: Record<SkyWord, { low: number; likely: number; high: number; judge: boolean }> = {

@@ -112,3 +112,25 @@ export function formatMoney(value: number, currency: string, digits?: number): s
   const decimals = digits ?? (Math.abs(value) < 100 && !Number.isInteger(value) ? 2 : 0);
   return `${currency}${thin}${formatNumber(value, decimals)}`;
 }
+
+/**
+ * A change of a quantity with its sign, in the habit's unit and without it: `+0.4`, `−18`. Offsets of temperature scales
+ * fall away. Undefined when nothing is left at those decimals.
+ *
+ * @param difference SI
+ */
+export function formatChange(
+  kind: QuantityKind,
+  difference: number,
+  habit: Habit,
+  digits?: number,
+): string | undefined {
+  const unit = habitUnit(kind, habit);
+  return signed(difference / unit.factor, digits ?? definitions[kind][habit].digits);
+}
+
+/** A plain number with its sign; undefined when it rounds to nought. */
+export function signed(value: number, digits: number): string | undefined {
+  const text = formatNumber(Math.abs(value), digits);
+  return Number(text.replaceAll(thin, '')) === 0 ? undefined : `${value > 0 ? '+' : '−'}${text}`;
+}

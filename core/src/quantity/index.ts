@@ -1,8 +1,19 @@
 // Units, and reading and writing them as people do. The only place that converts; everything else is SI
 // (metres, kilograms, seconds, pascals, watts; °C for temperatures, degrees for angles).
-export { formatIn, formatLength, formatMoney, formatNumber, formatQuantity } from './format';
+
 export type { LengthOptions, LengthReading, Written } from './format';
-export { parseNumber, parseQuantity } from './parse';
+export { formatChange, formatIn, formatLength, formatMoney, formatNumber, formatQuantity, signed } from './format';
 export type { Parsed } from './parse';
-export { fromSI, habitUnit, nudgeLength, quantityKinds, tapeMark, toSI, toTapeMark, unitOf } from './units';
+export { parseNumber, parseQuantity } from './parse';
 export type { Habit, QuantityKind, Unit } from './units';
+export {
+  fromSI,
+  habitUnit,
+  nudgeLength,
+  quantityKinds,
+  tapeMark,
+  toSI,
+  toTapeMark,
+  unitOf,
+  unitSymbols,
+} from './units';

@@ -16,7 +16,7 @@ const vulgar: Record<string, number> = {
 };
 const vulgarClass = `[${Object.keys(vulgar).join('')}]`;
 const gap = '[\\s\\u00a0\\u202f\\u2009]';
-const thousands = new RegExp(`^\\d{1,3}(?:[ \\u00a0\\u202f\\u2009]\\d{3})+(?:[.,]\\d+)?(?!\\d)`);
+const thousands = /^\d{1,3}(?:[ \u00a0\u202f\u2009]\d{3})+(?:[.,]\d+)?(?!\d)/;
 const mixed = new RegExp(`^(\\d+)(?:${gap}+|${gap}*[-–]${gap}*)(\\d+)${gap}*[/⁄]${gap}*(\\d+)`);
 const mixedVulgar = new RegExp(`^(\\d+)?(?:${gap}*[-–]?${gap}*)(${vulgarClass})`);
 const fraction = new RegExp(`^(\\d+)${gap}*[/⁄]${gap}*(\\d+)`);
@@ -148,7 +148,6 @@ export function parseNumber(text: string): Parsed {
   const number = readNumber(text, skipGap(text, negative ? start + 1 : start));
   if ('message' in number) return { ok: false, ...number };
   const end = skipGap(text, number.end);
-  if (end < text.length)
-    return { ok: false, message: `“${text.slice(end)}” is not part of a number.`, at: end };
+  if (end < text.length) return { ok: false, message: `“${text.slice(end)}” is not part of a number.`, at: end };
   return { ok: true, value: negative ? -number.value : number.value };
 }

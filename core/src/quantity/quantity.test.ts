@@ -64,7 +64,7 @@ describe('quantity: reading what people write', () => {
     ['1,032', 1, /1032 or 1\.032/],
     ['3 4', 2, /two numbers/],
     ['3/0', 2, /0 below the line/],
-    ["4\" 3'", 3, /cannot follow/],
+    ['4" 3\'', 3, /cannot follow/],
     ['1 m 5', 4, /Which unit/],
     ['10 mmm', 3, /no unit here/],
   ];

@@ -8,6 +8,7 @@ export type Habit = 'metric' | 'imperial';
 
 export const quantityKinds = [
   'length',
+  'height',
   'area',
   'volume',
   'mass',
@@ -61,6 +62,15 @@ export const definitions: Record<QuantityKind, KindDefinition> = {
     ],
     metric: { symbol: 'mm', digits: 0 },
     imperial: { symbol: 'in', digits: 3 },
+  },
+  /** Height above the sea, distances on the ground. */
+  height: {
+    units: [
+      { symbol: 'm', names: ['metre', 'metres', 'meter', 'meters'], factor: 1 },
+      { symbol: 'ft', names: ["'", '′', 'foot', 'feet'], factor: foot },
+    ],
+    metric: { symbol: 'm', digits: 0 },
+    imperial: { symbol: 'ft', digits: 0 },
   },
   area: {
     units: [
@@ -238,4 +248,10 @@ export function toTapeMark(value: number, habit: Habit): number {
 /** Removes the binary tail of a sum of marks (0.10400000000000001), to a hundredth of a micrometre. */
 function fixed(value: number): number {
   return Math.round(value * 1e8) / 1e8;
+}
+
+/** Symbols of all units of a kind, the metric habit's first. */
+export function unitSymbols(kind: QuantityKind): string[] {
+  const first = definitions[kind].metric.symbol;
+  return [first, ...definitions[kind].units.map((unit) => unit.symbol).filter((symbol) => symbol !== first)];
 }

@@ -27,8 +27,12 @@ export interface BuyLine {
   name: string;
   quantity: number;
   unit: Purchase['unit'];
-  /** Money for all of it; absent when no price is known. */
+  /** Money for one; absent when no price is known. */
+  each?: number;
+  /** Money for all of it. */
   price?: number;
+  /** Where the price stands in the shop of the job (`sold.3.price`, `prices.cap`); absent for what is on hand. */
+  priceField?: string;
   rule: string;
 }
 
@@ -45,13 +49,14 @@ export function planShop(parts: readonly Part[], purchases: readonly Purchase[],
   const byItem = new Map<string, Part[]>();
   for (const part of parts) byItem.set(part.item, [...(byItem.get(part.item) ?? []), part]);
   const materials = [...byItem].map(([item, pieces]) => planMaterial(item, pieces, shop));
-  const buy: BuyLine[] = materials.flatMap(stockLines);
+  const buy: BuyLine[] = materials.flatMap((material) => stockLines(material, shop));
   for (const purchase of purchases) {
     const { id, name, unit, rule } = purchase;
     const unitPrice = shop.prices[purchase.priceKey];
     const quantity =
       unit === 'each' || unit === 'm²' ? purchase.quantity : purchase.quantity * (1 + shop.spares.consumables);
-    buy.push({ id, name, quantity, unit, rule, ...(unitPrice === undefined ? {} : { price: unitPrice * quantity }) });
+    const price = unitPrice === undefined ? {} : { each: unitPrice, price: unitPrice * quantity };
+    buy.push({ id, name, quantity, unit, rule, priceField: `prices.${purchase.priceKey}`, ...price });
   }
   return {
     materials,
@@ -70,11 +75,16 @@ function planMaterial(item: string, parts: Part[], shop: Shop): MaterialPlan {
     const stuff = lengths[0]?.stuff ?? 'tube';
     const kerf = stuff === 'timber' ? shop.kerfs.timber : shop.kerfs.tube;
     const stock: LengthStock[] = [
-      ...hand.flatMap((one) => ('length' in one ? [{ id: one.id, length: one.length, price: 0, available: one.count }] : [])),
+      ...hand.flatMap((one) =>
+        'length' in one ? [{ id: one.id, length: one.length, price: 0, available: one.count }] : [],
+      ),
       ...sold.flatMap((one) => ('length' in one ? [{ id: one.id, length: one.length, price: one.price }] : [])),
     ];
     const priced = stock.some((one) => one.available === undefined);
-    if (!priced) stock.push(...usualLengths(item).map((length) => ({ id: `${item}@${Math.round(length * 1000)}`, length, price: 0 })));
+    if (!priced)
+      stock.push(
+        ...usualLengths(item).map((length) => ({ id: `${item}@${Math.round(length * 1000)}`, length, price: 0 })),
+      );
     const pieces = lengths.map(({ id, length, count }) => ({ id, length, count }));
     const plan = planLengthsFast({ pieces, stock, kerf });
     return { kind: 'length', item, name, parts, priced, stock, plan };
@@ -84,7 +94,9 @@ function planMaterial(item: string, parts: Part[], shop: Shop): MaterialPlan {
     ...hand.flatMap((one) =>
       'width' in one ? [{ id: one.id, width: one.width, height: one.height, price: 0, available: one.count }] : [],
     ),
-    ...sold.flatMap((one) => ('width' in one ? [{ id: one.id, width: one.width, height: one.height, price: one.price }] : [])),
+    ...sold.flatMap((one) =>
+      'width' in one ? [{ id: one.id, width: one.width, height: one.height, price: one.price }] : [],
+    ),
   ];
   const priced = stock.some((one) => one.available === undefined);
   const usual = findEntry('sheet', item);
@@ -95,7 +107,7 @@ function planMaterial(item: string, parts: Part[], shop: Shop): MaterialPlan {
 }
 
 /** What to carry home of one material, a line a length or sheet. */
-function stockLines(material: MaterialPlan): BuyLine[] {
+function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
   const counts = new Map<string, number>();
   if (material.kind === 'length')
     for (const bar of material.plan.bars) counts.set(bar.stock, (counts.get(bar.stock) ?? 0) + bar.count);
@@ -103,13 +115,16 @@ function stockLines(material: MaterialPlan): BuyLine[] {
   return [...counts].map(([id, count]): BuyLine => {
     const stock = (material.stock as (LengthStock | SheetStock)[]).find((one) => one.id === id);
     const onHand = stock?.available !== undefined;
+    const listed = shop.sold.findIndex((one) => one.id === id);
+    const each = stock?.price ?? 0;
     return {
       id,
       name: material.name,
       quantity: count,
       unit: 'each',
       rule: onHand ? 'on hand' : 'stock',
-      ...(material.priced || onHand ? { price: count * (stock?.price ?? 0) } : {}),
+      ...(material.priced || onHand ? { each, price: count * each } : {}),
+      ...(!onHand && listed >= 0 ? { priceField: `sold.${listed}.price` } : {}),
     };
   });
 }

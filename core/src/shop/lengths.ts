@@ -36,7 +36,7 @@ export interface LengthPlan {
   cost: number;
   /** m of bought and used bars that are in no piece. */
   waste: number;
-  proof: { status: 'proved' | 'gap'; /** Money: no plan can cost less. */ bound: number };
+  proof: { status: 'proved' | 'gap' /** Money: no plan can cost less. */; bound: number };
   /** Pieces that no bar to be had can hold, with how many. */
   unplaced: LengthPiece[];
 }
@@ -74,7 +74,10 @@ export function planLengthsFast(query: LengthQuery): LengthPlan {
     const filled = fill(pieces, choice, kerf);
     const bars = filled.bars.map((bar) => ({ ...bar, stock: cheapestFor(bar, stock, filled.taken, kerf) }));
     const cost = bars.reduce((sum, bar) => sum + bar.stock.price, 0);
-    const waste = bars.reduce((sum, bar) => sum + bar.stock.length - bar.pieces.reduce((all, piece) => all + piece.length, 0), 0);
+    const waste = bars.reduce(
+      (sum, bar) => sum + bar.stock.length - bar.pieces.reduce((all, piece) => all + piece.length, 0),
+      0,
+    );
     const missing = (at: Map<string, number>) => [...at.values()].reduce((sum, count) => sum + count, 0);
     const better =
       !best ||
@@ -125,7 +128,11 @@ function fill(
       const { take, used } = fullest(pieces, left, one.room, kerf);
       if (used <= 0) continue;
       const rate = one.price / used;
-      if (!best || rate < best.rate - 1e-12 || (rate < best.rate + 1e-12 && used / one.room > best.used / best.stock.room))
+      if (
+        !best ||
+        rate < best.rate - 1e-12 ||
+        (rate < best.rate + 1e-12 && used / one.room > best.used / best.stock.room)
+      )
         best = { stock: one, take, used, rate };
     }
     if (!best) break;
@@ -178,7 +185,8 @@ function cheapestFor(bar: OneBar, stock: readonly Choice[], taken: Map<string, n
   for (const one of stock) {
     const fits = one.room + tiny >= used;
     const toHave = (taken.get(one.id) ?? 0) < one.left;
-    if (fits && toHave && (one.price < best.price || (one.price === best.price && one.length < best.length))) best = one;
+    if (fits && toHave && (one.price < best.price || (one.price === best.price && one.length < best.length)))
+      best = one;
   }
   if (best !== bar.stock) {
     taken.set(bar.stock.id, (taken.get(bar.stock.id) ?? 1) - 1);

@@ -90,13 +90,16 @@ export function planSheetsFast(query: SheetQuery): SheetPlan {
           !best ||
           layout.left.length < best.left.length ||
           (layout.left.length === best.left.length &&
-            (layout.cost < best.cost - 1e-9 || (layout.cost < best.cost + 1e-9 && layout.biggest > best.biggest + tiny)));
+            (layout.cost < best.cost - 1e-9 ||
+              (layout.cost < best.cost + 1e-9 && layout.biggest > best.biggest + tiny)));
         if (better || !best) best = layout;
         else best.tries = layout.tries;
       }
   const layout = best ?? { sheets: [], cost: 0, left: [], biggest: 0 };
   const sheetArea = layout.sheets.reduce((sum, sheet) => sum + sheet.width * sheet.height, 0);
-  const placedArea = layout.sheets.flatMap((sheet) => sheet.placed).reduce((sum, piece) => sum + piece.width * piece.height, 0);
+  const placedArea = layout.sheets
+    .flatMap((sheet) => sheet.placed)
+    .reduce((sum, piece) => sum + piece.width * piece.height, 0);
   const short = placeable
     .map((piece) => ({ ...piece, count: layout.left.filter((one) => one.id === piece.id).length }))
     .filter((piece) => piece.count > 0);
@@ -122,13 +125,21 @@ interface Layout {
   biggest: number;
 }
 
-function lay(pieces: readonly One[], stock: readonly SheetStock[], kerf: number, split: 'along' | 'across' | 'short'): Layout {
+function lay(
+  pieces: readonly One[],
+  stock: readonly SheetStock[],
+  kerf: number,
+  split: 'along' | 'across' | 'short',
+): Layout {
   const sheets: Layout['sheets'] = [];
   const taken = new Map<string, number>();
   const left: One[] = [];
   let cost = 0;
   for (const piece of pieces) {
-    let spot = tightest(piece, sheets.flatMap((sheet) => sheet.free.map((room) => ({ sheet, room }))));
+    let spot = tightest(
+      piece,
+      sheets.flatMap((sheet) => sheet.free.map((room) => ({ sheet, room }))),
+    );
     if (!spot) {
       const open = stock
         .filter((one) => (taken.get(one.id) ?? 0) < (one.available ?? Number.POSITIVE_INFINITY))

@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { guidePrices, type LengthQuery, planLengths, planLengthsFast, planSheets, planSheetsFast, planShop, writeCsv } from '.';
+import {
+  guidePrices,
+  type LengthQuery,
+  planLengths,
+  planLengthsFast,
+  planSheets,
+  planSheetsFast,
+  planShop,
+  writeCsv,
+} from '.';
 
 /** Checks a plan without trusting it: every piece once, no bar overfull, the money adds up. */
 function checkLengths(query: LengthQuery): void {
@@ -64,7 +73,11 @@ describe('shop: lengths', () => {
     expect(plan.bars.map((bar) => bar.stock).sort()).deep.equal(['offcut', 'short']);
   });
   it('names the piece that no bar can hold', () => {
-    const plan = planLengthsFast({ pieces: [{ id: 'mast', length: 7, count: 2 }], stock: [{ id: 'bar', length: 5, price: 1 }], kerf: 0 });
+    const plan = planLengthsFast({
+      pieces: [{ id: 'mast', length: 7, count: 2 }],
+      stock: [{ id: 'bar', length: 5, price: 1 }],
+      kerf: 0,
+    });
     expect(plan.unplaced).deep.equal([{ id: 'mast', length: 7, count: 2 }]);
     expect(plan.bars).deep.equal([]);
   });
@@ -142,23 +155,38 @@ describe('shop: lengths', () => {
 describe('shop: sheets', () => {
   it('lays a back on its sheet and four bays side by side', async () => {
     const stock = [{ id: 'ply', width: 1.2, height: 2.4, price: 40 }];
-    const back = await planSheets({ pieces: [{ id: 'back', width: 2, height: 1.1, count: 1, turn: true }], stock, kerf: 0.003 });
+    const back = await planSheets({
+      pieces: [{ id: 'back', width: 2, height: 1.1, count: 1, turn: true }],
+      stock,
+      kerf: 0.003,
+    });
     expect(back.sheets).length(1);
     expect(back.sheets[0]?.placed[0]).include({ id: 'back', turned: true });
     expect(back.waste).closeTo(2.88 - 2.2, 1e-9);
-    const bays = await planSheets({ pieces: [{ id: 'bay', width: 0.48, height: 1.09, count: 4, turn: true }], stock, kerf: 0 });
+    const bays = await planSheets({
+      pieces: [{ id: 'bay', width: 0.48, height: 1.09, count: 4, turn: true }],
+      stock,
+      kerf: 0,
+    });
     expect(bays.sheets).length(1);
   });
   it('keeps the grain: a long piece that may not turn is not laid crosswise', () => {
     const stock = [{ id: 'ply', width: 1.2, height: 2.4, price: 40 }];
-    const plan = planSheetsFast({ pieces: [{ id: 'door', width: 2, height: 1, count: 1, turn: false }], stock, kerf: 0 });
+    const plan = planSheetsFast({
+      pieces: [{ id: 'door', width: 2, height: 1, count: 1, turn: false }],
+      stock,
+      kerf: 0,
+    });
     expect(plan.unplaced.map((piece) => piece.id)).deep.equal(['door']);
   });
   it('never overlaps, leaves the sheet, or loses a piece, and every layout parts by saw cuts', () => {
     const side = fc.integer({ min: 100, max: 1300 }).map((mm) => mm / 1000);
     fc.assert(
       fc.property(
-        fc.array(fc.record({ width: side, height: side, count: fc.integer({ min: 1, max: 4 }), turn: fc.boolean() }), { minLength: 1, maxLength: 5 }),
+        fc.array(fc.record({ width: side, height: side, count: fc.integer({ min: 1, max: 4 }), turn: fc.boolean() }), {
+          minLength: 1,
+          maxLength: 5,
+        }),
         (wanted) => {
           const pieces = wanted.map((piece, index) => ({ ...piece, id: `${index}` }));
           const stock = [{ id: 'sheet', width: 1.2, height: 2.4, price: 40 }];
@@ -198,9 +226,32 @@ function parts(rects: readonly Rect[]): boolean {
 }
 
 describe('shop: buying', () => {
-  const shop = { ...guidePrices('metric'), onHand: [], kerfs: { tube: 0, timber: 0.003, sheet: 0.003 }, spares: { consumables: 0.1 } };
-  const riser = { id: 'panel-a/riser', name: 'Riser', item: 'en-1057-15x0.7', count: 4, operations: [], mass: 0.5, kind: 'length' as const, stuff: 'tube' as const, length: 1.884 };
-  const cap = { id: 'caps', name: 'End caps', quantity: 2, unit: 'each' as const, priceKey: 'cap', rule: 'one a closed end', mass: 0.1 };
+  const shop = {
+    ...guidePrices('metric'),
+    onHand: [],
+    kerfs: { tube: 0, timber: 0.003, sheet: 0.003 },
+    spares: { consumables: 0.1 },
+  };
+  const riser = {
+    id: 'panel-a/riser',
+    name: 'Riser',
+    item: 'en-1057-15x0.7',
+    count: 4,
+    operations: [],
+    mass: 0.5,
+    kind: 'length' as const,
+    stuff: 'tube' as const,
+    length: 1.884,
+  };
+  const cap = {
+    id: 'caps',
+    name: 'End caps',
+    quantity: 2,
+    unit: 'each' as const,
+    priceKey: 'cap',
+    rule: 'one a closed end',
+    mass: 0.1,
+  };
   it('adds up bars and bought things', () => {
     const plan = planShop([riser], [cap], shop);
     const bars = plan.buy.find((line) => line.id.startsWith('en-1057-15x0.7@5000'));

@@ -8,7 +8,10 @@ export type Sold = { id: string; item: string; price: number } & (
 );
 
 /** A length or a sheet in the builder's own shed. */
-export type OnHand = { id: string; item: string; count: number } & ({ length: number } | { width: number; height: number });
+export type OnHand = { id: string; item: string; count: number } & (
+  | { length: number }
+  | { width: number; height: number }
+);
 
 /**
  * A price list to begin with, in round figures that stand for no shop and no country: copper at 24 a kilogram, planed
@@ -36,11 +39,25 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
   const perArea = { back: 22, insulation: 18, plate: 62 };
   for (const sheet of entries('sheet')) {
     if (!wanted(sheet.id)) continue;
-    const weight = sheet.use === 'plate' ? sheet.thickness / 0.0003 : sheet.use === 'back' ? sheet.thickness / 0.012 : sheet.thickness / 0.05;
+    const weight =
+      sheet.use === 'plate'
+        ? sheet.thickness / 0.0003
+        : sheet.use === 'back'
+          ? sheet.thickness / 0.012
+          : sheet.thickness / 0.05;
     const price = round(perArea[sheet.use] * weight * sheet.width * sheet.height);
     sold.push({ id: sheet.id, item: sheet.id, width: sheet.width, height: sheet.height, price });
   }
-  const prices: Record<string, number> = { cap: 3.5, union: 9, solder: 60, flux: 40, paint: 30, silicone: 12, screw: 0.12, gasket: 1.4 };
+  const prices: Record<string, number> = {
+    cap: 3.5,
+    union: 9,
+    solder: 60,
+    flux: 40,
+    paint: 30,
+    silicone: 12,
+    screw: 0.12,
+    gasket: 1.4,
+  };
   for (const pane of entries('pane')) prices[`pane/${pane.id}`] = pane.material === 'glass' ? 55 : 32;
   return { sold, prices };
 }

@@ -36,8 +36,7 @@ describe('sky: the sun', () => {
   it('is at 35° to the pane of D&B example 1.6.1 (recalled): 43° N, 13 Feb, 10:30 solar, 45°, 15° west of south', () => {
     // Declination -14°, hour angle -22.5°: height and azimuth by spherical trigonometry.
     const r = Math.PI / 180;
-    const up =
-      Math.sin(43 * r) * Math.sin(-14 * r) + Math.cos(43 * r) * Math.cos(-14 * r) * Math.cos(-22.5 * r);
+    const up = Math.sin(43 * r) * Math.sin(-14 * r) + Math.cos(43 * r) * Math.cos(-14 * r) * Math.cos(-22.5 * r);
     const zenith = Math.acos(up) / r;
     const fromSouth = Math.asin((Math.cos(-14 * r) * Math.sin(-22.5 * r)) / Math.sin(zenith * r)) / r;
     expect(incidenceAngle({ zenith, azimuth: 180 + fromSouth, tilt: 45, aim: 195 })).closeTo(35, 0.2);
@@ -101,25 +100,73 @@ describe('sky: the light', () => {
   const model = fc.constantFrom('isotropic' as const, 'hdkr' as const, 'perez' as const);
   it('loses and makes nothing on a flat pane, whatever the model', () => {
     fc.assert(
-      fc.property(model, fc.double({ min: 0, max: 84, noNaN: true }), fc.double({ min: 1, max: 900, noNaN: true }), fc.double({ min: 1, max: 400, noNaN: true }), (name, zenith, beamNormal, diffuse) => {
-        const global = beamNormal * Math.cos((zenith * Math.PI) / 180) + diffuse;
-        const pane = tiltedIrradiance({ model: name, beamNormal, diffuse, global, zenith, azimuth: 120, tilt: 0, aim: 0, dayOfYear: 100, albedo: 0.2 });
-        expect(pane.total).closeTo(global, global * 1e-9);
-      }),
+      fc.property(
+        model,
+        fc.double({ min: 0, max: 84, noNaN: true }),
+        fc.double({ min: 1, max: 900, noNaN: true }),
+        fc.double({ min: 1, max: 400, noNaN: true }),
+        (name, zenith, beamNormal, diffuse) => {
+          const global = beamNormal * Math.cos((zenith * Math.PI) / 180) + diffuse;
+          const pane = tiltedIrradiance({
+            model: name,
+            beamNormal,
+            diffuse,
+            global,
+            zenith,
+            azimuth: 120,
+            tilt: 0,
+            aim: 0,
+            dayOfYear: 100,
+            albedo: 0.2,
+          });
+          expect(pane.total).closeTo(global, global * 1e-9);
+        },
+      ),
     );
   });
   it('stays finite and not below nought anywhere', () => {
     const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
-      fc.property(model, any(0, 120), any(0, 360), any(0, 90), any(0, 360), any(0, 1000), any(0, 500), (name, zenith, azimuth, tilt, aim, beamNormal, diffuse) => {
-        const global = beamNormal * Math.max(0, Math.cos((zenith * Math.PI) / 180)) + diffuse;
-        const pane = tiltedIrradiance({ model: name, beamNormal, diffuse, global, zenith, azimuth, tilt, aim, dayOfYear: 200, albedo: 0.2 });
-        for (const part of Object.values(pane)) expect(Number.isFinite(part) && part >= 0).equal(true);
-      }),
+      fc.property(
+        model,
+        any(0, 120),
+        any(0, 360),
+        any(0, 90),
+        any(0, 360),
+        any(0, 1000),
+        any(0, 500),
+        (name, zenith, azimuth, tilt, aim, beamNormal, diffuse) => {
+          const global = beamNormal * Math.max(0, Math.cos((zenith * Math.PI) / 180)) + diffuse;
+          const pane = tiltedIrradiance({
+            model: name,
+            beamNormal,
+            diffuse,
+            global,
+            zenith,
+            azimuth,
+            tilt,
+            aim,
+            dayOfYear: 200,
+            albedo: 0.2,
+          });
+          for (const part of Object.values(pane)) expect(Number.isFinite(part) && part >= 0).equal(true);
+        },
+      ),
     );
   });
   it('gives isotropic sky and ground by their view factors (derived: tilt 60°, sky 3/4, ground 1/4)', () => {
-    const pane = tiltedIrradiance({ model: 'isotropic', beamNormal: 0, diffuse: 200, global: 200, zenith: 40, azimuth: 180, tilt: 60, aim: 180, dayOfYear: 100, albedo: 0.2 });
+    const pane = tiltedIrradiance({
+      model: 'isotropic',
+      beamNormal: 0,
+      diffuse: 200,
+      global: 200,
+      zenith: 40,
+      azimuth: 180,
+      tilt: 60,
+      aim: 180,
+      dayOfYear: 100,
+      albedo: 0.2,
+    });
     expect(pane.sky).closeTo(150, 1e-9);
     expect(pane.ground).closeTo(10, 1e-9);
   });

@@ -37,8 +37,7 @@ export function sunCoordinates(at: Date): { declination: number; rightAscension:
     0.000289 * sin(3 * anomaly);
   const node = 125.04 - 1934.136 * century;
   const apparent = meanLongitude + centre - 0.00569 - 0.00478 * sin(node);
-  const obliquity =
-    23.439291 - century * (0.0130042 + century * (1.64e-7 - century * 5.04e-7)) + 0.00256 * cos(node);
+  const obliquity = 23.439291 - century * (0.0130042 + century * (1.64e-7 - century * 5.04e-7)) + 0.00256 * cos(node);
   return {
     declination: asin(sin(obliquity) * sin(apparent)),
     rightAscension: turn(atan2(cos(obliquity) * sin(apparent), cos(apparent))),

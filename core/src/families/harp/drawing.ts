@@ -28,10 +28,34 @@ function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing {
   const crownHot = headers.hot - headerTube.outerDiameter / 2;
   const shapes: Shape[] = [
     { kind: 'rect', layer: 'timber', part: part('side-low'), x: 0, y: 0, width: length, height: box.wall },
-    { kind: 'rect', layer: 'timber', part: part('side-high'), x: 0, y: width - box.wall, width: length, height: box.wall },
+    {
+      kind: 'rect',
+      layer: 'timber',
+      part: part('side-high'),
+      x: 0,
+      y: width - box.wall,
+      width: length,
+      height: box.wall,
+    },
     { kind: 'rect', layer: 'timber', part: part('end'), x: 0, y: box.wall, width: box.wall, height: box.inside.width },
-    { kind: 'rect', layer: 'timber', part: part('end'), x: length - box.wall, y: box.wall, width: box.wall, height: box.inside.width },
-    { kind: 'rect', layer: 'insulation', part: part('insulation'), x: box.wall, y: box.wall, width: box.inside.length, height: box.inside.width },
+    {
+      kind: 'rect',
+      layer: 'timber',
+      part: part('end'),
+      x: length - box.wall,
+      y: box.wall,
+      width: box.wall,
+      height: box.inside.width,
+    },
+    {
+      kind: 'rect',
+      layer: 'insulation',
+      part: part('insulation'),
+      x: box.wall,
+      y: box.wall,
+      width: box.inside.length,
+      height: box.inside.width,
+    },
   ];
   if (box.cleat > 0)
     for (const x of [box.wall, length - box.wall - box.cleat])
@@ -118,7 +142,14 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
   const count = parameters.riserCount;
   const riserRange = fieldRange('riserClear');
   const pitchRange = fieldRange('pitch');
-  const leastPitch = build.absorber.on({ prefix: '', path: '', tube: layout.riserTube, count, pitch: parameters.pitch, length: parameters.riserClear }).leastPitch;
+  const leastPitch = build.absorber.on({
+    prefix: '',
+    path: '',
+    tube: layout.riserTube,
+    count,
+    pitch: parameters.pitch,
+    length: parameters.riserClear,
+  }).leastPitch;
   const mostPitch = (box.inside.width - 0.006) / count;
   const crownCold = headers.cold + headerTube.outerDiameter / 2;
   const crownHot = headers.hot - headerTube.outerDiameter / 2;
@@ -236,8 +267,24 @@ function section(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing
   const cut = Math.min(lastShown + parameters.pitch / 2, box.outside.width - box.wall);
   const seat = 0.5 * (glazing.pane.width + 2 * glazing.clearance - box.inside.width);
   const shapes: Shape[] = [
-    { kind: 'rect', layer: 'back', part: `${prefix}/back`, x: box.wall - 0.007, y: 0, width: cut - box.wall + 0.007, height: box.back },
-    { kind: 'rect', layer: 'insulation', part: `${prefix}/insulation`, x: box.wall, y: box.back, width: cut - box.wall, height: box.insulation },
+    {
+      kind: 'rect',
+      layer: 'back',
+      part: `${prefix}/back`,
+      x: box.wall - 0.007,
+      y: 0,
+      width: cut - box.wall + 0.007,
+      height: box.back,
+    },
+    {
+      kind: 'rect',
+      layer: 'insulation',
+      part: `${prefix}/insulation`,
+      x: box.wall,
+      y: box.back,
+      width: cut - box.wall,
+      height: box.insulation,
+    },
     {
       kind: 'path',
       layer: 'timber',
@@ -276,8 +323,20 @@ function section(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing
       width: layout.finWidth,
       height: Math.max(0.0015, build.absorber.thickness),
     });
-    shapes.push({ kind: 'circle', layer: 'tube', part: `${prefix}/riser`, centre: { x: y, y: heights.centre }, radius: riserTube.outerDiameter / 2 });
-    shapes.push({ kind: 'circle', layer: 'hole', part: `${prefix}/riser`, centre: { x: y, y: heights.centre }, radius: riserTube.outerDiameter / 2 - riserTube.wall });
+    shapes.push({
+      kind: 'circle',
+      layer: 'tube',
+      part: `${prefix}/riser`,
+      centre: { x: y, y: heights.centre },
+      radius: riserTube.outerDiameter / 2,
+    });
+    shapes.push({
+      kind: 'circle',
+      layer: 'hole',
+      part: `${prefix}/riser`,
+      centre: { x: y, y: heights.centre },
+      radius: riserTube.outerDiameter / 2 - riserTube.wall,
+    });
   }
   shapes.push({
     kind: 'rect',
@@ -297,7 +356,14 @@ function section(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing
     shapes,
     labels: stackLabels(layout, cut),
     dimensions: [
-      { id: 'board-depth', label: 'board', from: { x: 0, y: 0 }, to: { x: 0, y: box.depth }, offset: 0.03, value: box.depth },
+      {
+        id: 'board-depth',
+        label: 'board',
+        from: { x: 0, y: 0 },
+        to: { x: 0, y: box.depth },
+        offset: 0.03,
+        value: box.depth,
+      },
       {
         id: 'air-gap',
         label: 'plate to pane',

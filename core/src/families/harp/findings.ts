@@ -75,7 +75,8 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
 
   const plateWidth = (parameters.riserCount - 1) * parameters.pitch + layout.finWidth;
   if (plateWidth > box.inside.width - 2 * growth + 1e-9) {
-    const fits = (box.inside.width - 2 * growth - Math.min(layout.finWidth, parameters.pitch)) / (parameters.riserCount - 1);
+    const fits =
+      (box.inside.width - 2 * growth - Math.min(layout.finWidth, parameters.pitch)) / (parameters.riserCount - 1);
     const pitch = layout.finWidth < parameters.pitch ? fits : (box.inside.width - 2 * growth) / parameters.riserCount;
     found.push({
       code: 'array-too-wide',
@@ -142,7 +143,17 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
         at: where,
       });
   }
-  return [...found, ...build.absorber.on({ prefix: build.id, path: build.path, tube: riserTube, count: parameters.riserCount, pitch: parameters.pitch, length: parameters.riserClear }).findings];
+  return [
+    ...found,
+    ...build.absorber.on({
+      prefix: build.id,
+      path: build.path,
+      tube: riserTube,
+      count: parameters.riserCount,
+      pitch: parameters.pitch,
+      length: parameters.riserClear,
+    }).findings,
+  ];
 }
 
 export const harpWords: Record<string, Words> = {

@@ -1,13 +1,16 @@
-import { coatings, dirt, entry, range } from '../../catalogue';
+import { bore, coatings, dirt, entry, range } from '../../catalogue';
 import type { CollectorDescription } from '../../heat';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, rowOf } from './layout';
 import type { HarpParameters } from './parameters';
 import { plateArea, tubeHeatCapacity } from './parts';
-import { bore } from '../../catalogue';
 
 /** The panel as heat sees it. The headers lie in the sun, painted like the plate, and count as plate. */
-export function harpHeat(build: PlateBuild<HarpParameters>, layout: HarpLayout, waterVolume: number): CollectorDescription {
+export function harpHeat(
+  build: PlateBuild<HarpParameters>,
+  layout: HarpLayout,
+  waterVolume: number,
+): CollectorDescription {
   const { box, riserTube, headerTube, parameters } = layout;
   const plate = build.absorber.on(rowOf(build, riserTube));
   const paint = entry('coating', coatings[0]?.id ?? 'flat-black');

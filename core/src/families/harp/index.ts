@@ -51,7 +51,12 @@ export const harp = definePlateFamily({
       materials: [
         { name: build.absorber.name, place: 'plate', limit: 200, path: `${build.path}.absorber.kind` },
         { ...box.limits.insulation, place: 'insulation face', path: `${build.path}.box.parameters.insulation` },
-        { name: glazing.name, place: 'cover', limit: glazing.serviceLimit, path: `${build.path}.glazing.parameters.pane` },
+        {
+          name: glazing.name,
+          place: 'cover',
+          limit: glazing.serviceLimit,
+          path: `${build.path}.glazing.parameters.pane`,
+        },
       ],
       findings: harpFindings(build, layout),
       dryMass: mass(parts) + mass(purchases),

@@ -10,7 +10,10 @@ const fillet = 0.003;
 /** kg/m³. */
 const solderDensity = 7400;
 
-export function harpParts(build: PlateBuild<HarpParameters>, layout: HarpLayout): { parts: Part[]; purchases: Purchase[] } {
+export function harpParts(
+  build: PlateBuild<HarpParameters>,
+  layout: HarpLayout,
+): { parts: Part[]; purchases: Purchase[] } {
   const { id: prefix } = build;
   const { riserTube, headerTube, riserCut, box, parameters } = layout;
   const header = (which: 'cold' | 'hot'): Part => {
@@ -43,7 +46,10 @@ export function harpParts(build: PlateBuild<HarpParameters>, layout: HarpLayout)
         stuff: 'tube',
         length: riserCut,
         count: parameters.riserCount,
-        operations: ['square and ream both ends', `clean ${Math.round((parameters.entry + 0.005) * 1000)} mm at each end`],
+        operations: [
+          'square and ream both ends',
+          `clean ${Math.round((parameters.entry + 0.005) * 1000)} mm at each end`,
+        ],
         mass: tubeMass(riserTube) * riserCut,
       },
       header('cold'),
@@ -55,9 +61,27 @@ export function harpParts(build: PlateBuild<HarpParameters>, layout: HarpLayout)
       ...build.glazing.purchases(prefix),
       ...bought(prefix, 'caps', 'End caps for the headers', 2, 'each', 'cap', 'one a closed end', 0.06),
       ...bought(prefix, 'unions', 'Unions for the headers', 2, 'each', 'union', 'one a way out', 0.3),
-      ...bought(prefix, 'joint-solder', 'Solder for the joints', solder, 'kg', 'solder', `a 3 mm fillet round ${joints} riser joints`, solder),
+      ...bought(
+        prefix,
+        'joint-solder',
+        'Solder for the joints',
+        solder,
+        'kg',
+        'solder',
+        `a 3 mm fillet round ${joints} riser joints`,
+        solder,
+      ),
       ...bought(prefix, 'flux', 'Flux', joints * 0.002, 'kg', 'flux', '2 g a joint', 0),
-      ...bought(prefix, 'black', 'Flat black paint', (2 * paintArea) / 10, 'L', 'paint', 'two coats, 10 m² to the litre', 0.2),
+      ...bought(
+        prefix,
+        'black',
+        'Flat black paint',
+        (2 * paintArea) / 10,
+        'L',
+        'paint',
+        'two coats, 10 m² to the litre',
+        0.2,
+      ),
       ...plate.purchases,
       ...box.purchases(prefix),
     ],

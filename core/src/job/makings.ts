@@ -1,0 +1,141 @@
+import type { PanelDesign } from '../families';
+import type { QuantityKind } from '../quantity';
+import type { Figures } from './evaluate';
+
+/** How a figure comes about: enough to check it with a pencil. */
+export interface Making {
+  name: string;
+  formula: string;
+  source: string;
+  inputs: { label: string; value: number; kind: QuantityKind | 'number'; digits?: number }[];
+}
+
+export const madeFigures = [
+  'gain',
+  'efficiency',
+  'fin',
+  'factor',
+  'riserFlow',
+  'pressureDrop',
+  'dry',
+  'aperture',
+  'water',
+  'weight',
+] as const;
+export type MadeFigure = (typeof madeFigures)[number];
+
+/** Makings of the figures of one panel of a job. */
+export function panelMakings(figures: Figures, design: PanelDesign, index: number): Record<MadeFigure, Making> {
+  const panel = figures.perPanel[index];
+  if (!panel) throw new RangeError(`no panel ${index}`);
+  const { conditions } = figures;
+  const { state } = panel;
+  const { heat, water } = design;
+  const sun = { label: 'sun on the pane', value: conditions.irradiance, kind: 'irradiance' } as const;
+  const aperture = { label: 'pane area', value: panel.apertureArea, kind: 'area' } as const;
+  const loss = { label: 'loss of the plate, U', value: state.lossCoefficient, kind: 'heatLoss' } as const;
+  return {
+    gain: {
+      name: 'Gain',
+      formula: 'useful heat ÷ (flow × heat capacity of water)',
+      source: 'heat balance of the water',
+      inputs: [
+        { label: 'useful heat', value: panel.usefulHeat, kind: 'power' },
+        { label: 'flow, kg/s', value: panel.massFlow, kind: 'number', digits: 4 },
+        { label: 'water in', value: conditions.inlet, kind: 'temperature' },
+      ],
+    },
+    efficiency: {
+      name: 'Efficiency on the pane',
+      formula:
+        'plate area × F_R × (share kept × sun − loss at air temperature − U × (water in − air)) ÷ (sun × pane area)',
+      source: 'Hottel, Whillier and Bliss; Duffie and Beckman, Solar Engineering of Thermal Processes, chapter 6',
+      inputs: [
+        { label: 'plate area', value: panel.absorberArea, kind: 'area' },
+        { label: 'F_R', value: state.heatRemovalFactor, kind: 'number', digits: 3 },
+        { label: 'share of the sun that the plate keeps', value: state.opticalShare, kind: 'number', digits: 3 },
+        sun,
+        loss,
+        { label: 'water in', value: conditions.inlet, kind: 'temperature' },
+        { label: 'air', value: conditions.air, kind: 'temperature' },
+        { label: 'sky and ground look like', value: conditions.surroundings, kind: 'temperature' },
+        aperture,
+      ],
+    },
+    fin: {
+      name: 'Fin between risers, F',
+      formula: 'tanh(m x) ÷ (m x), m² = U ÷ (conductivity × thickness), x = half of the plate beside the tube',
+      source: 'Duffie and Beckman, equation 6.5.12',
+      inputs: [
+        loss,
+        { label: 'conductivity × thickness, W/K', value: heat.plateConductance, kind: 'number', digits: 4 },
+        { label: 'plate on one tube', value: heat.finWidth, kind: 'length' },
+        { label: 'tube, outside', value: heat.tube.outerDiameter, kind: 'length' },
+      ],
+    },
+    factor: {
+      name: 'Tube to plate, F′',
+      formula: '(1/U) ÷ pitch × (1/(U(D + (pitch − D)F)) + 1/bond + 1/(π d h)), inverted',
+      source: 'Duffie and Beckman, equation 6.5.18; film by VDI Heat Atlas G1 and Gnielinski',
+      inputs: [
+        { label: 'F', value: state.finEfficiency, kind: 'number', digits: 3 },
+        { label: 'bond, W/mK', value: heat.bond.likely, kind: 'number', digits: 0 },
+        { label: 'bond, from', value: heat.bond.low, kind: 'number', digits: 0 },
+        { label: 'bond, to', value: heat.bond.high, kind: 'number', digits: 0 },
+        { label: 'film in the tube, h', value: state.filmCoefficient, kind: 'heatLoss', digits: 0 },
+        { label: 'Reynolds number', value: state.reynolds, kind: 'number', digits: 0 },
+        loss,
+      ],
+    },
+    riserFlow: {
+      name: 'Riser flow, least to most',
+      formula: 'pressure round every pair of risers is nought: friction, header speed, and the lift of warm water',
+      source: 'Darcy and Weisbach; Bernoulli and momentum along the headers (derived)',
+      inputs: [
+        { label: 'riser bore', value: water.riserBore, kind: 'length' },
+        { label: 'header bore', value: water.headerBore, kind: 'length' },
+        { label: 'risers', value: water.risers, kind: 'number', digits: 0 },
+      ],
+    },
+    pressureDrop: {
+      name: 'Pressure drop',
+      formula: 'along the feeding header and through the last riser, less the lift of warm water',
+      source: 'Darcy and Weisbach; Colebrook and White where turbulent',
+      inputs: [
+        { label: 'riser length', value: water.riserLength, kind: 'length' },
+        { label: 'flow, kg/s', value: panel.massFlow, kind: 'number', digits: 4 },
+      ],
+    },
+    dry: {
+      name: 'Dry in sun',
+      formula: 'the plate temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, no flow',
+      source: 'top loss by Hollands (1976) and an iterated balance; Duffie and Beckman, section 6.4',
+      inputs: [
+        { label: 'share of the sun that the plate keeps', value: state.opticalShare, kind: 'number', digits: 3 },
+        { label: 'emittance of the plate', value: heat.emittance.likely, kind: 'number', digits: 2 },
+        { label: 'back, W/m²K', value: heat.back * heat.backFactor.likely, kind: 'heatLoss' },
+      ],
+    },
+    aperture: {
+      name: 'Pane area',
+      formula: 'clear length × clear width between the bearings',
+      source: 'aperture as in ISO 9488',
+      inputs: [aperture],
+    },
+    water: {
+      name: 'Holds',
+      formula: 'bores × lengths of risers and headers, less what the risers’ ends take up in the headers',
+      source: 'geometry',
+      inputs: [{ label: 'water', value: panel.waterVolume, kind: 'volume' }],
+    },
+    weight: {
+      name: 'Weight',
+      formula: 'every part and bought thing by its size and density; wet with the water in it',
+      source: 'densities in the catalogue',
+      inputs: [
+        { label: 'dry', value: panel.dryMass, kind: 'mass' },
+        { label: 'wet', value: panel.wetMass, kind: 'mass' },
+      ],
+    },
+  };
+}

@@ -1,0 +1,116 @@
+import {
+  compareJob,
+  cutListCsv,
+  evaluateBands,
+  evaluateJob,
+  type Habit,
+  type Job,
+  jobFindings,
+  jobShop,
+  openJob,
+  parseJob,
+  previewFile,
+  proposeMapping,
+  readReadings,
+  type Sensors,
+  sayFinding,
+  sayVerdict,
+  writeSvg,
+} from '@north-pane/core';
+
+/** What a verb needs of the world outside. */
+export interface World {
+  read(path: string): string;
+}
+
+/** Something the caller can mend: one line, and exit 2. */
+export class Complaint extends Error {}
+
+interface Call {
+  job: Job;
+  options: Readonly<Record<string, string>>;
+  world: World;
+}
+
+const verbs: Record<string, (call: Call) => unknown> = {
+  figures: ({ job }) => evaluateJob(job),
+  bands: ({ job, options }) => evaluateBands(job, {}, { seed: Number(options.seed ?? 1) }),
+  parts: ({ job }) => jobShop(openJob(job)).parts,
+  cuts: ({ job, options }) => {
+    const { parts, plan } = jobShop(openJob(job));
+    return options.format === 'csv' ? cutListCsv(parts, job.units) : plan;
+  },
+  cautions: ({ job }) =>
+    jobFindings(openJob(job)).map((finding) => ({ ...finding, words: sayFinding(finding, job.units) })),
+  draw: ({ job, options }) => {
+    const view = options.view ?? 'plan';
+    if (view !== 'plan' && view !== 'section')
+      throw new Complaint(`--view: “${view}” is no view of this heater; it has plan and section`);
+    if ((options.format ?? 'svg') !== 'svg')
+      throw new Complaint(`--format: “${options.format}” is not written yet; svg is`);
+    const panel = openJob(job).panels[0];
+    if (!panel) throw new Complaint('panels: the job has none');
+    return writeSvg(panel.design.drawing(view), { habit: unitsOf(options, job) });
+  },
+  compare: ({ job, options, world }) => {
+    if (!options.readings) throw new Complaint('--readings: name a CSV file of readings');
+    const text = world.read(options.readings);
+    const proposal = proposeMapping(previewFile(text).headings);
+    if (!proposal.time)
+      throw new Complaint(`--readings: no time column found among ${previewFile(text).headings.join(', ')}`);
+    const file = readReadings(text, { time: proposal.time, columns: proposal.columns }, job.site.zone);
+    if (file.trouble) throw new Complaint(`--readings: ${file.trouble}`);
+    const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
+    const { rows, left, verdict } = compareJob(job, file.readings, sensors);
+    return {
+      verdict: { ...verdict, words: sayVerdict(verdict, job.units) },
+      sensors,
+      readings: rows.map(({ reading, predicted, ...row }) => ({
+        time: new Date(reading.time).toISOString(),
+        ...row,
+        predictedGain: predicted.gain,
+        predictedOutlet: predicted.outlet,
+        predictedHeat: predicted.heat,
+        low: predicted.low,
+        high: predicted.high,
+      })),
+      withoutSunOrFlow: left,
+      refused: file.refused,
+    };
+  },
+};
+
+function unitsOf(options: Readonly<Record<string, string>>, job: Job): Habit {
+  const units = options.units ?? job.units;
+  if (units !== 'metric' && units !== 'imperial')
+    throw new Complaint(`--units: “${units}” is neither metric nor imperial`);
+  return units;
+}
+
+/** Runs one call and returns what to print. Throws Complaint for what the caller can mend. */
+export function run(args: readonly string[], world: World): string {
+  const [verb, path, ...rest] = args;
+  const usage = `np <${Object.keys(verbs).join('|')}> job.json [--option value]`;
+  const act = verb && Object.hasOwn(verbs, verb) ? verbs[verb] : undefined;
+  if (!act) throw new Complaint(verb ? `“${verb}” is no verb; ${usage}` : usage);
+  if (!path) throw new Complaint(`which job? ${usage}`);
+  const options: Record<string, string> = {};
+  for (let index = 0; index < rest.length; index += 2) {
+    const [name, value] = [rest[index], rest[index + 1]];
+    if (!name?.startsWith('--') || value === undefined)
+      throw new Complaint(`“${name}” is no option with a value; ${usage}`);
+    options[name.slice(2)] = value;
+  }
+  let document: unknown;
+  try {
+    document = JSON.parse(world.read(path));
+  } catch (error) {
+    if (error instanceof SyntaxError) throw new Complaint(`${path}: not JSON (${error.message})`);
+    throw error;
+  }
+  const parsed = parseJob(document);
+  if (!parsed.ok)
+    throw new Complaint(`${path}: ${parsed.errors.map((one) => `${one.path}: ${one.message}`).join('; ')}`);
+  const result = act({ job: parsed.job, options, world });
+  return typeof result === 'string' ? result : `${JSON.stringify(result, null, 2)}\n`;
+}

@@ -1,0 +1,44 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { expect } from 'chai';
+import { breaches } from './rooms';
+
+describe('rooms', () => {
+  let root = '';
+  beforeEach(() => {
+    root = mkdtempSync(join(tmpdir(), 'north-pane-rooms-'));
+    for (const workspace of ['core/src', 'np/src', 'server/src', 'web/src'])
+      mkdirSync(join(root, workspace), { recursive: true });
+  });
+  afterEach(() => rmSync(root, { recursive: true }));
+  const plant = (file: string, text: string) => {
+    mkdirSync(dirname(join(root, file)), { recursive: true });
+    writeFileSync(join(root, file), text);
+    return breaches(root).map((breach) => breach.why);
+  };
+
+  const refused: [file: string, text: string, why: RegExp][] = [
+    ['core/src/heat/a.ts', `import { x } from '../job';`, /heat may not know job/],
+    ['core/src/sky/a.ts', `export * from '../heat/fin';`, /sky may not know heat/],
+    ['core/src/heat/a.ts', `import { x } from '..';`, /front door/],
+    ['core/src/heat/a.ts', `import fs from 'node:fs';`, /core may not use node:fs/],
+    ['core/src/heat/a.ts', `const d3 = await import("d3");`, /core may not use d3/],
+    ['core/src/heat/a.ts', `import { x } from '../../../web/src/a';`, /by path/],
+    ['core/src/heat/a.ts', `import { x } from '@north-pane/server/client';`, /core may not know server/],
+    ['core/src/den/a.ts', `import { x } from '../heat';`, /no room/],
+    ['server/src/a.ts', `import { x } from '@north-pane/web';`, /server may not know web/],
+    ['web/src/a.tsx', `import { x } from '@north-pane/server/src/db';`, /only through its client/],
+  ];
+  for (const [file, text, why] of refused)
+    it(`refuses ${text} in ${file}`, () => {
+      const found = plant(file, text);
+      expect(found).length(1);
+      expect(found[0]).match(why);
+    });
+
+  it('lets through what the plan allows', () => {
+    expect(plant('core/src/job/a.ts', `import { x } from '../heat';\nimport * as z from 'zod';`)).deep.equal([]);
+    expect(plant('web/src/a.ts', `import type { A } from '@north-pane/server/client';`)).deep.equal([]);
+  });
+});

@@ -1,0 +1,105 @@
+import { type Change, type Conflict, type Job, mergeChanges, parseJob } from '@north-pane/core';
+import { desc, eq } from 'drizzle-orm';
+import type { Database } from './database';
+import { builds, jobs, revisions } from './schema';
+
+export async function listJobs({ orm }: Database) {
+  return orm.select().from(jobs).orderBy(desc(jobs.updatedAt));
+}
+
+export async function findJob({ orm }: Database, id: string) {
+  const [found] = await orm.select().from(jobs).where(eq(jobs.id, id));
+  return found;
+}
+
+/** Letters, digits and dashes of a name, for the address bar. */
+export function slugOf(name: string): string {
+  const plain = name
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 48);
+  return plain || 'job';
+}
+
+/** Puts a new job on the shelf under a free id made from its name. */
+export async function createJob({ orm }: Database, document: Job) {
+  const slug = slugOf(document.name);
+  return orm.transaction(async (tx) => {
+    for (let attempt = 1; ; attempt += 1) {
+      const id = attempt === 1 ? slug : `${slug}-${attempt}`;
+      const [made] = await tx.insert(jobs).values({ id, document, version: 1 }).onConflictDoNothing().returning();
+      if (made) return made;
+    }
+  });
+}
+
+export type SaveResult =
+  | { kind: 'saved'; version: number; document: Job; merged: boolean }
+  | { kind: 'conflict'; version: number; document: Job; conflicts: Conflict[] }
+  | { kind: 'refused'; errors: { path: string; message: string }[] }
+  | { kind: 'unknown' };
+
+/**
+ * Lays changes over a job. When somebody else saved since `base`, each field that is still as the sender saw it is set;
+ * one field that is not makes the whole save a conflict and nothing is written.
+ */
+export async function saveChanges({ orm }: Database, id: string, base: number, changes: Change[]): Promise<SaveResult> {
+  return orm.transaction(async (tx): Promise<SaveResult> => {
+    const [current] = await tx.select().from(jobs).where(eq(jobs.id, id)).for('update');
+    if (!current) return { kind: 'unknown' };
+    const merge = mergeChanges(current.document, changes);
+    if (!merge.ok)
+      return { kind: 'conflict', version: current.version, document: current.document, conflicts: merge.conflicts };
+    const parsed = parseJob(merge.document);
+    if (!parsed.ok) return { kind: 'refused', errors: parsed.errors };
+    const version = current.version + 1;
+    await tx.update(jobs).set({ document: parsed.job, version, updatedAt: new Date() }).where(eq(jobs.id, id));
+    return { kind: 'saved', version, document: parsed.job, merged: current.version !== base };
+  });
+}
+
+export async function listRevisions({ orm }: Database, jobId: string) {
+  return orm.select().from(revisions).where(eq(revisions.jobId, jobId)).orderBy(desc(revisions.number));
+}
+
+/** Keeps the job as it stands, under the next number. Undefined when there is no such job. */
+export async function keepRevision({ orm }: Database, jobId: string, note: string) {
+  return orm.transaction(async (tx) => {
+    const [job] = await tx.select().from(jobs).where(eq(jobs.id, jobId)).for('update');
+    if (!job) return undefined;
+    const [last] = await tx
+      .select({ number: revisions.number })
+      .from(revisions)
+      .where(eq(revisions.jobId, jobId))
+      .orderBy(desc(revisions.number))
+      .limit(1);
+    const [kept] = await tx
+      .insert(revisions)
+      .values({ jobId, number: (last?.number ?? 0) + 1, note, document: job.document })
+      .returning();
+    return kept;
+  });
+}
+
+export async function listBuilds({ orm }: Database, jobId: string) {
+  return orm
+    .select({
+      id: builds.id,
+      revisionId: builds.revisionId,
+      number: revisions.number,
+      note: revisions.note,
+      installedFrom: builds.installedFrom,
+      document: revisions.document,
+    })
+    .from(builds)
+    .innerJoin(revisions, eq(builds.revisionId, revisions.id))
+    .where(eq(builds.jobId, jobId))
+    .orderBy(desc(builds.installedFrom));
+}
+
+export async function recordBuild({ orm }: Database, jobId: string, revisionId: number, installedFrom: Date) {
+  const [made] = await orm.insert(builds).values({ jobId, revisionId, installedFrom }).returning();
+  return made;
+}

@@ -1,0 +1,83 @@
+import type { Job, Sensors } from '@north-pane/core';
+import { doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp, unique } from 'drizzle-orm/pg-core';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true });
+
+/** One heater project each: its document as it stands, with a version that every change moves on. */
+export const jobs = pgTable('jobs', {
+  /** Made from the name; stands in the address bar. */
+  id: text('id').primaryKey(),
+  document: jsonb('document').$type<Job>().notNull(),
+  version: integer('version').notNull(),
+  createdAt: moment('created_at').notNull().defaultNow(),
+  updatedAt: moment('updated_at').notNull().defaultNow(),
+});
+
+/** A document kept as it was; never changed. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    /** From 1 in each job. */
+    number: integer('number').notNull(),
+    note: text('note').notNull(),
+    document: jsonb('document').$type<Job>().notNull(),
+    keptAt: moment('kept_at').notNull().defaultNow(),
+  },
+  (table) => [unique().on(table.jobId, table.number)],
+);
+
+/** Which revision stood on the roof from when: tells which design a reading belongs to. */
+export const builds = pgTable('builds', {
+  id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
+  jobId: text('job_id')
+    .notNull()
+    .references(() => jobs.id, { onDelete: 'cascade' }),
+  revisionId: integer('revision_id')
+    .notNull()
+    .references(() => revisions.id),
+  installedFrom: moment('installed_from').notNull(),
+});
+
+/** Where readings come from: by hand, or a file or logger by name, with what they were taken with. */
+export const sources = pgTable(
+  'sources',
+  {
+    id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    sensors: jsonb('sensors').$type<Sensors>().notNull(),
+  },
+  (table) => [unique().on(table.jobId, table.name)],
+);
+
+/** One quantity of a source. */
+export const channels = pgTable(
+  'channels',
+  {
+    id: integer('id').primaryKey().generatedAlwaysAsIdentity(),
+    sourceId: integer('source_id')
+      .notNull()
+      .references(() => sources.id, { onDelete: 'cascade' }),
+    quantity: text('quantity').notNull(),
+  },
+  (table) => [unique().on(table.sourceId, table.quantity)],
+);
+
+/** SI values; °C. The sky said in words is its place in the list of words. */
+export const readings = pgTable(
+  'readings',
+  {
+    channelId: integer('channel_id')
+      .notNull()
+      .references(() => channels.id, { onDelete: 'cascade' }),
+    time: moment('time').notNull(),
+    value: doublePrecision('value').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.channelId, table.time] })],
+);

@@ -1,0 +1,71 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { serve } from '@hono/node-server';
+import { serveStatic } from '@hono/node-server/serve-static';
+import { createApp } from './app';
+import { MigrationFailed, openDatabase, prepareDatabase } from './db/database';
+import { seedDemo } from './seed';
+
+/** Reads the world, opens pool and port, and closes both when told to. */
+async function main(): Promise<void> {
+  const root = process.env.NORTH_PANE_ROOT ?? process.cwd();
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error('DATABASE_URL is not set; start North Pane with: npm start');
+  const port = Number(process.env.PORT ?? 4170);
+
+  const database = openDatabase(url);
+  const { fresh } = await prepareDatabase(database, join(root, 'server/migrations'));
+  if (fresh && process.env.NORTH_PANE_EMPTY !== '1') {
+    const names = await seedDemo(database, join(root, 'demo'));
+    console.log(`  demo on the shelf: ${names.join(', ')}`);
+  }
+
+  const app = createApp({ database, report: (error) => console.error(error) });
+  const web = join(root, 'web/dist');
+  if (existsSync(web)) {
+    app.use(
+      '/assets/*',
+      serveStatic({
+        root: web,
+        onFound: (_path, context) => context.header('cache-control', 'public, max-age=31536000, immutable'),
+      }),
+    );
+    app.use('*', serveStatic({ root: web }));
+    // Every other address is a place in the application: the page itself finds it.
+    app.get('*', serveStatic({ root: web, path: 'index.html' }));
+  }
+
+  const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, () => {
+    console.log(`North Pane is open at http://localhost:${port}`);
+    process.send?.('open');
+  });
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    console.error(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is taken by another program. Start on another one: PORT=${port + 1} npm start`
+        : error.message,
+    );
+    process.exit(1);
+  });
+
+  let closing = false;
+  const close = () => {
+    if (closing) return;
+    closing = true;
+    server.close(() => database.close().then(() => process.exit(0)));
+    // Browsers keep connections open; what is under way has two seconds.
+    setTimeout(() => process.exit(0), 2000).unref();
+  };
+  process.on('SIGINT', close);
+  process.on('SIGTERM', close);
+  process.on('disconnect', close);
+}
+
+main().catch((error: unknown) => {
+  if (error instanceof MigrationFailed)
+    console.error(
+      `The database could not be brought up to date: ${error.message}\nNothing was changed in it. Go back to the version of North Pane that wrote it, or start on an empty database: DATABASE_URL=… npm start`,
+    );
+  else console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});

@@ -1,0 +1,161 @@
+import {
+  defaultJob,
+  evaluateJob,
+  familyIds,
+  type Job,
+  jobFindings,
+  openJob,
+  parseJob,
+  writeSvg,
+} from '@north-pane/core';
+import { Hono } from 'hono';
+import * as z from 'zod';
+import type { Database } from '../db/database';
+import {
+  createJob,
+  findJob,
+  keepRevision,
+  listBuilds,
+  listJobs,
+  listRevisions,
+  recordBuild,
+  saveChanges,
+} from '../db/jobs';
+import { limitBody } from '../security';
+import { body, noJob } from './answers';
+
+const path = z
+  .array(z.union([z.string(), z.number()]))
+  .min(1)
+  .max(12);
+const changesBody = z.strictObject({
+  base: z.int().min(1),
+  changes: z
+    .array(z.strictObject({ path, before: z.unknown().optional(), after: z.unknown().optional() }))
+    .min(1)
+    .max(500),
+});
+const newJobBody = z.union([
+  z.strictObject({
+    name: z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.'),
+    family: z.enum(familyIds as [string, ...string[]]).default(familyIds[0] ?? ''),
+    units: z.enum(['metric', 'imperial']),
+  }),
+  z.strictObject({ document: z.unknown() }),
+]);
+const noteBody = z.strictObject({ note: z.string().trim().max(200) });
+const buildBody = z.strictObject({ revisionId: z.int(), installedFrom: z.iso.datetime() });
+
+/** What the shelf shows of a job without opening it. */
+function summary(document: Job) {
+  const figures = evaluateJob(document);
+  const findings = jobFindings(openJob(document));
+  return {
+    name: document.name,
+    units: document.units,
+    currency: document.currency,
+    latitude: document.site.latitude,
+    longitude: document.site.longitude,
+    panels: document.panels.reduce((sum, panel) => sum + panel.count, 0),
+    apertureArea: figures.apertureArea,
+    gain: figures.gain,
+    cost: figures.cost,
+    clashes: findings.filter((finding) => finding.severity === 'clash' || finding.severity === 'stop').length,
+  };
+}
+
+export function jobRoutes(database: Database) {
+  return new Hono()
+    .use(limitBody(2))
+    .get('/', async (context) => {
+      const all = await listJobs(database);
+      return context.json(
+        all.map((job) => ({
+          id: job.id,
+          version: job.version,
+          updatedAt: job.updatedAt.toISOString(),
+          ...summary(job.document),
+        })),
+      );
+    })
+    .post('/', body(newJobBody), async (context) => {
+      const asked = context.req.valid('json');
+      const document =
+        'document' in asked
+          ? asked.document
+          : { ...defaultJob(asked.family, { units: asked.units }), name: asked.name };
+      const parsed = parseJob(document);
+      if (!parsed.ok)
+        return context.json({ message: 'This is not a job that can be opened.', errors: parsed.errors }, 422);
+      const made = await createJob(database, parsed.job);
+      return context.json({ id: made.id, version: made.version }, 201);
+    })
+    .get('/:id', async (context) => {
+      const id = context.req.param('id');
+      const job = await findJob(database, id);
+      if (!job) return context.json(noJob(id), 404);
+      return context.json({ id, version: job.version, document: job.document }, 200);
+    })
+    .get('/:id/plan.svg', async (context) => {
+      const id = context.req.param('id');
+      const job = await findJob(database, id);
+      const panel = job ? openJob(job.document).panels[0] : undefined;
+      if (!job || !panel) return context.json(noJob(id), 404);
+      const drawing = { ...panel.design.drawing('plan'), dimensions: [], labels: [] };
+      context.header('content-type', 'image/svg+xml');
+      return context.body(writeSvg(drawing, { habit: job.document.units }));
+    })
+    .post('/:id/changes', body(changesBody), async (context) => {
+      const id = context.req.param('id');
+      const { base, changes } = context.req.valid('json');
+      const result = await saveChanges(database, id, base, changes);
+      switch (result.kind) {
+        case 'unknown':
+          return context.json(noJob(id), 404);
+        case 'refused':
+          return context.json(
+            { message: 'The change does not make a sound job; nothing was saved.', errors: result.errors },
+            422,
+          );
+        case 'conflict': {
+          const { version, document, conflicts } = result;
+          return context.json({ message: 'Somebody else changed the same fields.', version, document, conflicts }, 409);
+        }
+        case 'saved':
+          return context.json({ version: result.version, document: result.document, merged: result.merged }, 200);
+        default:
+          return result satisfies never;
+      }
+    })
+    .get('/:id/revisions', async (context) => {
+      const kept = await listRevisions(database, context.req.param('id'));
+      return context.json(
+        kept.map(({ id, number, note, keptAt, document }) => ({
+          id,
+          number,
+          note,
+          keptAt: keptAt.toISOString(),
+          document,
+        })),
+      );
+    })
+    .post('/:id/revisions', body(noteBody), async (context) => {
+      const id = context.req.param('id');
+      const kept = await keepRevision(database, id, context.req.valid('json').note);
+      if (!kept) return context.json(noJob(id), 404);
+      return context.json({ id: kept.id, number: kept.number }, 201);
+    })
+    .get('/:id/builds', async (context) => {
+      const found = await listBuilds(database, context.req.param('id'));
+      return context.json(found.map((build) => ({ ...build, installedFrom: build.installedFrom.toISOString() })));
+    })
+    .post('/:id/builds', body(buildBody), async (context) => {
+      const id = context.req.param('id');
+      const { revisionId, installedFrom } = context.req.valid('json');
+      const kept = await listRevisions(database, id);
+      if (!kept.some((revision) => revision.id === revisionId))
+        return context.json({ message: 'That revision does not belong to this job.' }, 422);
+      const made = await recordBuild(database, id, revisionId, new Date(installedFrom));
+      return context.json({ id: made?.id }, 201);
+    });
+}

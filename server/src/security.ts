@@ -1,0 +1,53 @@
+import type { MiddlewareHandler } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import { secureHeaders } from 'hono/secure-headers';
+
+const loopback = new Set(['localhost', '127.0.0.1', '[::1]']);
+
+function hostnameOf(host: string): string {
+  return host.replace(/:\d+$/, '');
+}
+
+/**
+ * Refuses callers that did not mean this machine: a Host that is no loopback name (a strange page that has made its own
+ * name point here), and a write whose Origin is another site.
+ */
+export const knownCallers: MiddlewareHandler = async (context, next) => {
+  const host = context.req.header('host') ?? '';
+  if (!loopback.has(hostnameOf(host)))
+    return context.json({ message: 'North Pane answers on this machine only: open it as http://localhost.' }, 403);
+  const origin = context.req.header('origin');
+  const reading = context.req.method === 'GET' || context.req.method === 'HEAD';
+  if (!reading && origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== host))
+    return context.json({ message: 'This came from another site and was refused.' }, 403);
+  return next();
+};
+
+/** Nothing from elsewhere; styles inline because the component library writes them; WASM for the solver. */
+export const headers = secureHeaders({
+  contentSecurityPolicy: {
+    defaultSrc: ["'self'"],
+    scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    fontSrc: ["'self'", 'data:'],
+    connectSrc: ["'self'"],
+    workerSrc: ["'self'", 'blob:'],
+    objectSrc: ["'none'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+  },
+  strictTransportSecurity: false,
+});
+
+export function limitBody(megabytes: number): MiddlewareHandler {
+  return bodyLimit({
+    maxSize: megabytes * 1024 * 1024,
+    onError: (context) =>
+      context.json(
+        { message: `That is larger than ${megabytes} MB. Cut the file into parts and send them one by one.` },
+        413,
+      ),
+  });
+}

@@ -1,0 +1,35 @@
+import { area, line } from 'd3';
+import { ink } from '../theme/ink';
+import type { Scales } from './Chart';
+
+export interface BandPoint {
+  x: number;
+  low: number;
+  likely: number;
+  high: number;
+}
+
+/** What is expected: the likely line and the span that nine in ten lie in. Gaps part it. */
+export function Band({ points, scales, broken }: { points: readonly BandPoint[]; scales: Scales; broken?: number }) {
+  const { x, y } = scales;
+  const runs: BandPoint[][] = [];
+  for (const point of points) {
+    const run = runs[runs.length - 1];
+    const last = run?.[run.length - 1];
+    if (run && last && (broken === undefined || point.x - last.x <= broken)) run.push(point);
+    else runs.push([point]);
+  }
+  const span = area<BandPoint>()
+    .x((point) => x(point.x))
+    .y0((point) => y(point.low))
+    .y1((point) => y(point.high));
+  const middle = line<BandPoint>()
+    .x((point) => x(point.x))
+    .y((point) => y(point.likely));
+  return runs.map((run) => (
+    <g key={run[0]?.x}>
+      <path d={span(run) ?? ''} fill={ink('copper')} opacity={0.24} />
+      <path d={middle(run) ?? ''} fill="none" stroke={ink('copperText')} strokeWidth={2} />
+    </g>
+  ));
+}

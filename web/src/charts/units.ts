@@ -1,0 +1,15 @@
+import { fromSI, type Habit, habitUnit, type QuantityKind } from '@north-pane/core';
+
+/** How a chart writes a quantity: its axis runs in the reader's unit so that its numbers are round there. */
+export interface ChartUnit {
+  symbol: string;
+  write(value: number): number;
+}
+
+export function chartUnit(kind: QuantityKind, habit: Habit): ChartUnit {
+  const unit = habitUnit(kind, habit);
+  return { symbol: unit.symbol, write: (value) => fromSI(value, unit) };
+}
+
+/** Differences have no offset; efficiencies and the like have no unit. */
+export const plain: ChartUnit = { symbol: '', write: (value) => value };

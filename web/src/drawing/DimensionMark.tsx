@@ -1,0 +1,102 @@
+import { type Dimension, dimensionLine, direction, type Habit } from '@north-pane/core';
+import { ink } from '../theme/ink';
+import type { Placing } from './ShapeMark';
+import { SvgLength } from './SvgLength';
+
+export interface DimensionMarkProps {
+  dimension: Dimension;
+  place: Placing;
+  habit: Habit;
+  chosen: boolean;
+  onChoose?(): void;
+}
+
+/** Witness lines, oblique ticks and the number, read from below or from the right. A number that can be set is a button. */
+export function DimensionMark({ dimension, place, habit, chosen, onChoose }: DimensionMarkProps) {
+  const own = dimensionLine(dimension);
+  const from = { x: place.x(own.from.x), y: place.y(own.from.y) };
+  const to = { x: place.x(own.to.x), y: place.y(own.to.y) };
+  const { along } = direction(from, to);
+  const upright = Math.abs(along.y) > Math.abs(along.x);
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+  const tick = (at: { x: number; y: number }) => {
+    const [dx, dy] = [(along.x - along.y) * 5, (along.y + along.x) * 5];
+    return `M${at.x - dx} ${at.y - dy}L${at.x + dx} ${at.y + dy}`;
+  };
+  // A number wider than its line stands beside it, past the end nearer the page's edge.
+  const wide = habit === 'imperial' ? 78 : 52;
+  const beside = length < wide + 14;
+  const room = beside ? wide / 2 + length / 2 + 8 : 0;
+  const at = upright ? { x: middle.x, y: middle.y - room } : { x: middle.x + room, y: middle.y };
+  const colour = chosen ? 'white' : ink('ink');
+  const editable = dimension.edit !== undefined && onChoose !== undefined;
+  const number = (
+    <g transform={`translate(${at.x} ${at.y})${upright ? ' rotate(-90)' : ''}`}>
+      <rect
+        x={-wide / 2}
+        y={-11}
+        width={wide}
+        height={22}
+        rx={2}
+        fill={chosen ? ink('paneFill') : ink('ground')}
+        stroke={editable && !chosen ? ink('line') : 'none'}
+      />
+      <text
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontSize={16}
+        fontWeight={600}
+        fontFamily="var(--np-fonts-heading)"
+        fill={colour}
+      >
+        <SvgLength value={dimension.value} habit={habit} />
+      </text>
+    </g>
+  );
+  const witness = [
+    [dimension.from, own.from],
+    [dimension.to, own.to],
+  ]
+    .map(([a, b]) => (a && b ? `M${place.x(a.x)} ${place.y(a.y)}L${place.x(b.x)} ${place.y(b.y)}` : ''))
+    .join('');
+  return (
+    <g>
+      <path
+        d={witness}
+        stroke={ink('soft')}
+        strokeWidth={0.75}
+        strokeDasharray={dimension.offset ? '2 3' : undefined}
+        fill="none"
+      />
+      <path
+        d={`M${from.x} ${from.y}L${to.x} ${to.y}${tick(from)}${tick(to)}`}
+        stroke={chosen ? ink('paneText') : ink('ink')}
+        strokeWidth={chosen ? 2 : 1.25}
+        fill="none"
+      />
+      {editable ? (
+        // biome-ignore lint/a11y/useSemanticElements: a button inside an SVG drawing cannot be an HTML button
+        <g
+          role="button"
+          tabIndex={0}
+          aria-label={`${dimension.label}: set`}
+          aria-pressed={chosen}
+          style={{ cursor: 'pointer' }}
+          data-dimension={dimension.id}
+          onClick={onChoose}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' && event.key !== ' ') return;
+            event.preventDefault();
+            onChoose();
+          }}
+        >
+          <title>{dimension.label}</title>
+          {number}
+        </g>
+      ) : (
+        number
+      )}
+    </g>
+  );
+}

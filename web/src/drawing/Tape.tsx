@@ -1,0 +1,258 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core';
+import { drag, select } from 'd3';
+import { useEffect, useId, useRef } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { LengthText } from '../parts/LengthText';
+import { useSize } from '../parts/useSize';
+import { ink } from '../theme/ink';
+
+export interface TapeMark {
+  /** m. */
+  value: number;
+  words: string;
+}
+
+export interface TapeProps {
+  label: string;
+  /** m. */
+  value: number;
+  habit: Habit;
+  /** m. Outside these the size cannot be; the tape is hatched there and goes no further. */
+  low: number;
+  high: number;
+  lowReason: string;
+  highReason: string;
+  /** Sizes worth stopping at, drawn as copper points. */
+  marks?: readonly TapeMark[];
+  /** What the size comes to, in a few words. */
+  note?: string;
+  onBegin(): void;
+  onValue(value: number): void;
+  onEnd(): void;
+  /** Opens typing. */
+  onType(): void;
+}
+
+/** px per metre of tape: a millimetre is 9 px, a sixteenth 14. */
+const scale = 9000;
+const height = 58;
+
+/**
+ * The chosen dimension as a tape measure under a fixed pointer: dragged, nudged by the comma and full stop keys (with
+ * Shift by ten), or typed. Limits are hatched, copper points mark sizes worth stopping at.
+ */
+export function Tape(props: TapeProps) {
+  const {
+    label,
+    value,
+    habit,
+    low,
+    high,
+    lowReason,
+    highReason,
+    marks = [],
+    note,
+    onBegin,
+    onValue,
+    onEnd,
+    onType,
+  } = props;
+  const [ref, { width }] = useSize<HTMLDivElement>();
+  const hatch = useId();
+  const latest = useRef(props);
+  latest.current = props;
+
+  const within = (wanted: number) => Math.min(Math.max(wanted, low), high);
+  const nudge = (count: number) => {
+    onBegin();
+    onValue(within(nudgeLength(value, habit, count)));
+    onEnd();
+  };
+  useHotkeys('comma', () => nudge(-1));
+  useHotkeys('period', () => nudge(1));
+  useHotkeys('shift+comma', () => nudge(-10));
+  useHotkeys('shift+period', () => nudge(10));
+
+  const svg = useRef<SVGSVGElement>(null);
+  useEffect(() => {
+    const element = svg.current;
+    if (!element) return;
+    let begun = 0;
+    let from = 0;
+    const pull = drag<SVGSVGElement, unknown>()
+      .on('start', (event: { x: number }) => {
+        begun = latest.current.value;
+        from = event.x;
+        latest.current.onBegin();
+      })
+      .on('drag', (event: { x: number }) => {
+        const { habit: unit, low: least, high: most, onValue: set } = latest.current;
+        const wanted = toTapeMark(begun - (event.x - from) / scale, unit);
+        set(Math.min(Math.max(wanted, least), most));
+      })
+      .on('end', () => latest.current.onEnd());
+    select(element).call(pull);
+    return () => {
+      select(element).on('.drag', null);
+    };
+  }, []);
+
+  const middle = width / 2;
+  const x = (metres: number) => middle + (metres - value) * scale;
+  const step = tapeMark(habit);
+  const first = Math.ceil((value - middle / scale) / step);
+  const last = Math.floor((value + middle / scale) / step);
+  const ticks: number[] = [];
+  for (let mark = Math.max(0, first); mark <= last; mark += 1) ticks.push(mark);
+  const shown = marks.filter((mark) => Math.abs(mark.value - value) < middle / scale);
+  const lowEdge = Math.max(0, x(Math.max(0, low)));
+  const highEdge = Math.min(width, x(high));
+
+  return (
+    <Box bg="card" borderTopWidth="1px" borderColor="line" position="relative" flexShrink={0} data-testid="tape">
+      <Flex
+        justify="space-between"
+        px="4"
+        pt="1.5"
+        pb={shown.length > 0 ? '0' : '1.5'}
+        fontSize="13px"
+        color="soft"
+        gap="4"
+      >
+        <Text lineClamp={1}>Drag the tape, type a size, or nudge with the comma and full-stop keys.</Text>
+        {note && (
+          <Text whiteSpace="nowrap" display={{ base: 'none', md: 'block' }}>
+            {note}
+          </Text>
+        )}
+      </Flex>
+      <Box ref={ref} h={shown.length > 0 ? `${height + 40}px` : `${height}px`} position="relative">
+        <svg
+          ref={svg}
+          width={width}
+          height={height + (shown.length > 0 ? 40 : 0)}
+          style={{ display: 'block', cursor: 'grab', touchAction: 'pan-y' }}
+          role="slider"
+          tabIndex={0}
+          aria-label={label}
+          aria-valuenow={Math.round(value * 10000) / 10}
+          aria-valuemin={Math.round(low * 10000) / 10}
+          aria-valuemax={Math.round(high * 10000) / 10}
+          aria-valuetext={formatLength(value, habit).text}
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowLeft') nudge(-1);
+            else if (event.key === 'ArrowRight') nudge(1);
+            else if (event.key === 'Enter') onType();
+          }}
+        >
+          <defs>
+            <pattern id={hatch} width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <rect width="9" height="9" fill={ink('tape')} />
+              <rect width="4" height="9" fill="#22303A" opacity="0.28" />
+            </pattern>
+          </defs>
+          {shown.map((mark) => (
+            <g key={mark.value} transform={`translate(${x(mark.value)} 0)`}>
+              <text textAnchor="middle" y={14} fontSize={13} fill={ink('copperText')}>
+                {mark.words}
+              </text>
+              <path d="M-7 24h14l-7 12z" fill={ink('copper')} />
+            </g>
+          ))}
+          <g transform={`translate(0 ${shown.length > 0 ? 40 : 0})`}>
+            <rect width={width} height={height} fill={ink('tape')} />
+            {lowEdge > 0 && <rect width={lowEdge} height={height} fill={`url(#${hatch})`} />}
+            {highEdge < width && <rect x={highEdge} width={width - highEdge} height={height} fill={`url(#${hatch})`} />}
+            <path d={`M0 .5H${width}M0 ${height - 0.5}H${width}`} stroke="#22303A" />
+            {ticks.map((mark) => (
+              <Tick key={mark} mark={mark} habit={habit} x={x(mark * step)} />
+            ))}
+          </g>
+        </svg>
+        <Box
+          position="absolute"
+          top="0"
+          bottom="0"
+          left={`${middle - 1}px`}
+          w="3px"
+          bg="paneFill"
+          pointerEvents="none"
+        />
+      </Box>
+      <Flex align="center" px="4" h="38px" position="relative" fontSize="13px" color="soft">
+        <Text flex="1" lineClamp={1}>
+          {lowEdge > 0 ? lowReason : ''}
+        </Text>
+        <Box
+          as="button"
+          onClick={onType}
+          bg="paneFill"
+          color="white"
+          borderRadius="3px"
+          px="4"
+          h="28px"
+          fontFamily="heading"
+          fontWeight="600"
+          fontSize="17px"
+          whiteSpace="nowrap"
+          cursor="text"
+          data-testid="tape-value"
+        >
+          {label} <LengthText value={value} habit={habit} />
+        </Box>
+        <Text flex="1" textAlign="right" lineClamp={1}>
+          {highEdge < width ? highReason : ''}
+        </Text>
+      </Flex>
+    </Box>
+  );
+}
+
+/** One mark of the tape: longer at halves and tens, numbered where a tape is numbered. */
+function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
+  if (habit === 'metric') {
+    const ten = mark % 10 === 0;
+    const length = ten ? 30 : mark % 5 === 0 ? 20 : 13;
+    return (
+      <>
+        <line x1={x} x2={x} y1={0} y2={length} stroke="#22303A" strokeWidth={ten ? 1.75 : 1} />
+        {ten && (
+          <text
+            x={x}
+            y={50}
+            textAnchor="middle"
+            fontSize={18}
+            fontWeight={600}
+            fontFamily="var(--np-fonts-heading)"
+            fill="#22303A"
+          >
+            {formatLength(mark / 1000, 'metric', { bare: true }).text}
+          </text>
+        )}
+      </>
+    );
+  }
+  const whole = mark % 16 === 0;
+  const length = whole ? 32 : mark % 8 === 0 ? 24 : mark % 4 === 0 ? 18 : mark % 2 === 0 ? 13 : 9;
+  const inches = mark / 16;
+  const foot = whole && inches % 12 === 0 && inches > 0;
+  return (
+    <>
+      <line x1={x} x2={x} y1={0} y2={length} stroke="#22303A" strokeWidth={whole ? 1.75 : 1} />
+      {whole && (
+        <text
+          x={x}
+          y={51}
+          textAnchor="middle"
+          fontSize={18}
+          fontWeight={600}
+          fontFamily="var(--np-fonts-heading)"
+          fill={foot ? '#7A3516' : '#22303A'}
+        >
+          {foot ? `${inches / 12}′ 0″` : `${inches >= 12 ? `${Math.floor(inches / 12)}′ ` : ''}${inches % 12}″`}
+        </text>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,132 @@
+import { Box, Input, Text } from '@chakra-ui/react';
+import {
+  formatQuantity,
+  type Habit,
+  type Parsed,
+  parseNumber,
+  parseQuantity,
+  type QuantityKind,
+} from '@north-pane/core';
+import { type KeyboardEvent, useId, useState } from 'react';
+
+interface EntryProps {
+  label: string;
+  /** SI; undefined shows an empty field. */
+  value: number | undefined;
+  kind: QuantityKind | 'number';
+  habit: Habit;
+  digits?: number;
+  /** Takes the SI value; a message means that it was not taken, and why. */
+  onValue(value: number): string | undefined;
+  onDone?(): void;
+  autoFocus?: boolean;
+  /** The label is for readers of the page only. */
+  bareLabel?: boolean;
+  width?: string;
+  size?: 'sm' | 'md' | 'lg';
+  unitAfter?: string;
+  /** Reads more ways of writing than the kind alone. */
+  parse?(text: string, habit: Habit): Parsed;
+}
+
+/**
+ * A quantity written as people write it. It is read on Enter or on leaving; what cannot be read stays as typed, with
+ * the reason under it and the cursor at the character that is wrong.
+ */
+export function Entry(props: EntryProps) {
+  const {
+    label,
+    value,
+    kind,
+    habit,
+    digits,
+    onValue,
+    onDone,
+    autoFocus,
+    bareLabel,
+    width = '100%',
+    size = 'sm',
+    unitAfter,
+  } = props;
+  const id = useId();
+  const shown = value === undefined ? '' : written(kind, value, habit, digits);
+  const [typed, setTyped] = useState<string | undefined>(undefined);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+
+  const take = (input: HTMLInputElement, finish: boolean) => {
+    if (typed === undefined || typed === shown) {
+      setTyped(undefined);
+      setTrouble(undefined);
+      if (finish) onDone?.();
+      return;
+    }
+    const parsed: Parsed = props.parse
+      ? props.parse(typed, habit)
+      : kind === 'number'
+        ? parseNumber(typed)
+        : parseQuantity(kind, typed, habit);
+    const message = parsed.ok ? onValue(parsed.value) : parsed.message;
+    if (message) {
+      setTrouble(message);
+      if (!parsed.ok) input.setSelectionRange(parsed.at, typed.length);
+      return;
+    }
+    setTyped(undefined);
+    setTrouble(undefined);
+    if (finish) onDone?.();
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') take(event.currentTarget, true);
+    if (event.key === 'Escape') {
+      setTyped(undefined);
+      setTrouble(undefined);
+      onDone?.();
+    }
+  };
+
+  return (
+    <Box width={width}>
+      <label
+        htmlFor={id}
+        style={
+          bareLabel
+            ? { position: 'absolute', clip: 'rect(0 0 0 0)', width: 1, height: 1, overflow: 'hidden' }
+            : undefined
+        }
+      >
+        <Text as="span" fontSize="14px" color="soft">
+          {label}
+          {unitAfter ? `, ${unitAfter}` : ''}
+        </Text>
+      </label>
+      <Input
+        id={id}
+        size={size}
+        bg="card"
+        borderColor={trouble ? 'brick' : 'line'}
+        color="ink"
+        autoComplete="off"
+        inputMode="text"
+        value={typed ?? shown}
+        aria-invalid={trouble !== undefined}
+        aria-describedby={trouble ? `${id}-trouble` : undefined}
+        // biome-ignore lint/a11y/noAutofocus: opened by a click on the very dimension that is to be typed
+        autoFocus={autoFocus}
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={(event) => setTyped(event.currentTarget.value)}
+        onBlur={(event) => take(event.currentTarget, false)}
+        onKeyDown={onKeyDown}
+      />
+      {trouble && (
+        <Text id={`${id}-trouble`} role="alert" fontSize="13px" color="brickText" mt="1" bg="card">
+          {trouble}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+function written(kind: EntryProps['kind'], value: number, habit: Habit, digits?: number): string {
+  if (kind === 'number') return digits === undefined ? String(value) : value.toFixed(digits);
+  return formatQuantity(kind, value, habit, digits).text.replaceAll('\u202f', ' ');
+}

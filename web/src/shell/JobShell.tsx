@@ -1,0 +1,102 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import type { Job } from '@north-pane/core';
+import { useQuery } from '@tanstack/react-query';
+import { Suspense, useEffect } from 'react';
+import { Link, useParams } from 'react-router';
+import { answered, api } from '../state/api';
+import { startAutosave, takeLaidBy } from '../state/autosave';
+import { useJob } from '../state/job';
+import { ConflictDialog } from './ConflictDialog';
+import { Rail } from './Rail';
+import { Shortcuts } from './Shortcuts';
+import { Slate } from './Slate';
+import { stations } from './stations';
+
+/** One job open: slate on top, rail beside, and the station that the address names. */
+export function JobShell() {
+  const { jobId = '', station: stationId = '' } = useParams();
+  const loaded = useQuery({
+    queryKey: ['job', jobId],
+    queryFn: () => answered(api.api.jobs[':id'].$get({ param: { id: jobId } })),
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 0,
+    refetchOnWindowFocus: false,
+  });
+  const openId = useJob((state) => state.id);
+  const trouble = useJob((state) => state.trouble);
+  useEffect(() => {
+    if (!loaded.data) return;
+    const kept = { version: loaded.data.version, document: loaded.data.document as Job };
+    useJob.getState().open(jobId, kept);
+    const laidBy = takeLaidBy(jobId, kept);
+    if (laidBy) useJob.getState().adopt({ document: laidBy });
+  }, [loaded.data, jobId]);
+  useEffect(() => startAutosave(), []);
+  useEffect(() => {
+    const wait = window.setTimeout(() => {
+      for (const one of stations) void one.load();
+    }, 600);
+    return () => window.clearTimeout(wait);
+  }, []);
+
+  const station = stations.find((one) => one.id === stationId);
+  if (loaded.isError) return <Notice headline={loaded.error.message} />;
+  if (!station)
+    return <Notice headline={`There is no station “${stationId}”.`} to={`/jobs/${jobId}/size`} words="To the bench" />;
+  if (openId !== jobId || !loaded.data)
+    return (
+      <Box bg="slate" h="64px" color="chalkSoft" px="6" py="5">
+        Opening…
+      </Box>
+    );
+  const { Screen } = station;
+  return (
+    <Flex direction="column" h="100dvh" overflow="hidden">
+      <Slate />
+      {trouble && (
+        <Box role="alert" bg="brick" color="white" px="6" py="2" fontSize="14px">
+          {trouble}
+        </Box>
+      )}
+      <Flex flex="1" minH="0" direction={{ base: 'column-reverse', md: 'row' }}>
+        <Rail current={station.id} jobId={jobId} />
+        <Box as="main" flex="1" minW="0" minH="0" overflow="auto" aria-label={station.name}>
+          <Suspense
+            fallback={
+              <Text p="6" color="soft">
+                Setting out…
+              </Text>
+            }
+          >
+            <Screen />
+          </Suspense>
+        </Box>
+      </Flex>
+      <Shortcuts jobId={jobId} />
+      <ConflictDialog />
+    </Flex>
+  );
+}
+
+function Notice({
+  headline,
+  to = '/',
+  words = 'Back to the shelf of jobs',
+}: {
+  headline: string;
+  to?: string;
+  words?: string;
+}) {
+  return (
+    <Box as="main" maxW="34rem" mx="auto" mt="20vh" px="6" role="alert">
+      <Text as="h1" fontFamily="heading" fontWeight="600" fontSize="26px" mb="3">
+        {headline}
+      </Text>
+      <Link to={to}>
+        <Text as="span" color="paneText" fontWeight="600">
+          {words}
+        </Text>
+      </Link>
+    </Box>
+  );
+}

@@ -1,0 +1,89 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import { type Mark, useMarks } from './marks';
+import { stations } from './stations';
+
+const words: Record<Mark['state'], string> = {
+  untouched: 'not begun',
+  'under way': 'under way',
+  settled: 'settled',
+  matters: 'to look at',
+};
+
+/** The stations in job order, each with its state. On a phone it lies along the bottom. */
+export function Rail({ current, jobId }: { current: string; jobId: string }) {
+  const marks = useMarks();
+  return (
+    <Flex
+      as="nav"
+      aria-label="Stations"
+      direction={{ base: 'row', md: 'column' }}
+      bg="well"
+      borderColor="line"
+      borderRightWidth={{ base: '0', md: '1px' }}
+      borderTopWidth={{ base: '1px', md: '0' }}
+      w={{ base: '100%', md: '92px' }}
+      flexShrink={0}
+    >
+      {stations.map(({ id, number, name }) => {
+        const here = id === current;
+        const mark = marks[id] ?? { state: 'untouched' };
+        return (
+          <Link
+            key={id}
+            to={`/jobs/${jobId}/${id}`}
+            aria-current={here ? 'page' : undefined}
+            aria-label={`${number} ${name}, ${mark.count ? `${mark.count} ` : ''}${words[mark.state]}`}
+            style={{ flex: '1 1 0', maxHeight: 64 }}
+          >
+            <Flex
+              h={{ base: '54px', md: '64px' }}
+              px={{ base: '1', md: '3' }}
+              align="center"
+              justify={{ base: 'center', md: 'space-between' }}
+              gap="1"
+              bg={here ? 'ground' : 'transparent'}
+              boxShadow={here ? { base: 'inset 0 3px 0 {colors.copper}', md: 'inset 4px 0 0 {colors.copper}' } : 'none'}
+              _hover={{ bg: 'ground' }}
+            >
+              <Box>
+                <Text fontSize="11px" color="soft" lineHeight="1.1">
+                  {number}
+                </Text>
+                <Text
+                  fontFamily="heading"
+                  fontWeight="600"
+                  fontSize="15px"
+                  lineHeight="1.2"
+                  color={here ? 'ink' : 'soft'}
+                >
+                  {name}
+                </Text>
+              </Box>
+              <Sign mark={mark} />
+            </Flex>
+          </Link>
+        );
+      })}
+    </Flex>
+  );
+}
+
+/** Empty, half and full round; a triangle with a number where something is to be looked at. */
+function Sign({ mark }: { mark: Mark }) {
+  if (mark.state === 'matters')
+    return (
+      <Text as="span" color="ochreText" fontSize="12px" fontWeight="600" aria-hidden whiteSpace="nowrap">
+        ▲{mark.count}
+      </Text>
+    );
+  const fill = { untouched: 'none', 'under way': 'url(#half)', settled: 'currentColor' }[mark.state];
+  return (
+    <Box as="span" color="pane" flexShrink={0} aria-hidden>
+      <svg width="10" height="10" viewBox="0 0 10 10" role="presentation">
+        <circle cx="5" cy="5" r="4.2" fill={fill === 'url(#half)' ? 'none' : fill} stroke="currentColor" />
+        {fill === 'url(#half)' && <path d="M5 .8a4.2 4.2 0 0 0 0 8.4z" fill="currentColor" />}
+      </svg>
+    </Box>
+  );
+}

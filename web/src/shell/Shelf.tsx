@@ -1,0 +1,165 @@
+import { Box, Button, Flex, Grid, Heading, Image, Text } from '@chakra-ui/react';
+import { formatMoney, formatQuantity, type Habit } from '@north-pane/core';
+import { useQuery } from '@tanstack/react-query';
+import { Plus } from 'lucide-react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { answered, api } from '../state/api';
+import { useView } from '../state/view';
+import { LightSwitch } from './LightSwitch';
+import { UnitFlip } from './UnitFlip';
+
+const NewJob = lazy(() => import('./NewJob').then(({ NewJob }) => ({ default: NewJob })));
+
+/** The bench shelf: every job with its drawing and vital figures. */
+export function Shelf() {
+  const jobs = useQuery({ queryKey: ['jobs'], queryFn: () => answered(api.api.jobs.$get()) });
+  const [beginning, setBeginning] = useState(false);
+  useEffect(() => {
+    // The first job opened needs core and the bench: fetched while the shelf is looked at.
+    const wait = window.setTimeout(() => void import('./JobShell'), 800);
+    return () => window.clearTimeout(wait);
+  }, []);
+
+  return (
+    <Flex direction="column" minH="100%">
+      <Flex
+        as="header"
+        bg="slate"
+        color="chalk"
+        px={{ base: '4', md: '6' }}
+        h="64px"
+        align="center"
+        justify="space-between"
+      >
+        <Heading as="h1" fontSize="22px" letterSpacing="0.01em">
+          North Pane
+        </Heading>
+        <Flex gap="2">
+          <UnitFlip own="metric" />
+          <LightSwitch />
+        </Flex>
+      </Flex>
+      <Box as="main" px={{ base: '4', md: '6' }} py="6" maxW="1280px" w="100%" mx="auto">
+        <Flex align="center" justify="space-between" mb="5" gap="4" wrap="wrap">
+          <Box>
+            <Heading as="h2" fontSize="24px">
+              Jobs on the shelf
+            </Heading>
+            <Text color="soft">One job is one heater, from the pane in hand to the water it warmed.</Text>
+          </Box>
+          <Button variant="solid" size="md" onClick={() => setBeginning(true)}>
+            <Plus size={18} aria-hidden /> Begin a job
+          </Button>
+        </Flex>
+        {jobs.isPending && <Text color="soft">Looking along the shelf…</Text>}
+        {jobs.isError && (
+          <Box role="alert" borderLeftWidth="4px" borderColor="brick" bg="card" p="4">
+            <Text fontWeight="600" color="brickText">
+              {jobs.error.message}
+            </Text>
+            <Button mt="2" variant="outline" size="sm" onClick={() => jobs.refetch()}>
+              Look again
+            </Button>
+          </Box>
+        )}
+        {jobs.data?.length === 0 && (
+          <Box bg="card" borderWidth="1px" borderColor="line" p="8" maxW="36rem">
+            <Heading as="h3" fontSize="20px" mb="2">
+              The shelf is empty.
+            </Heading>
+            <Text color="soft">Begin a job with the pane you have: its size sets the box, the box the tubes.</Text>
+          </Box>
+        )}
+        <Grid templateColumns="repeat(auto-fill, minmax(300px, 1fr))" gap="5">
+          {jobs.data?.map((job) => (
+            <JobCard key={job.id} job={job} />
+          ))}
+        </Grid>
+      </Box>
+      {beginning && (
+        <Suspense fallback={null}>
+          <NewJob onClose={() => setBeginning(false)} />
+        </Suspense>
+      )}
+    </Flex>
+  );
+}
+
+interface Card {
+  id: string;
+  version: number;
+  name: string;
+  units: Habit;
+  currency: string;
+  panels: number;
+  apertureArea: number;
+  gain: number;
+  cost: number;
+  clashes: number;
+  updatedAt: string;
+}
+
+function JobCard({ job }: { job: Card }) {
+  const habit = useView((view) => view.habit) ?? job.units;
+  const figures: [string, string][] = [
+    ['pane', formatQuantity('area', job.apertureArea, habit).text],
+    ['gain', formatQuantity('temperatureDifference', job.gain, habit).text],
+    ['so far', formatMoney(job.cost, job.currency, 0)],
+  ];
+  return (
+    <Link to={`/jobs/${job.id}/size`}>
+      <Box
+        as="article"
+        bg="card"
+        borderWidth="1px"
+        borderColor="line"
+        borderRadius="3px"
+        overflow="hidden"
+        _hover={{ borderColor: 'pane' }}
+      >
+        <Flex bg="well" h="170px" align="center" justify="center" p="4">
+          <Image
+            src={`/api/jobs/${job.id}/plan.svg?v=${job.version}`}
+            alt=""
+            maxH="100%"
+            maxW="100%"
+            w="100%"
+            objectFit="contain"
+          />
+        </Flex>
+        <Box p="4">
+          <Heading as="h3" fontSize="19px">
+            {job.name}
+          </Heading>
+          <Text color="soft" fontSize="14px" mb="3">
+            {job.panels === 1 ? 'one panel' : `${job.panels} panels`}, last worked on{' '}
+            {new Date(job.updatedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}
+          </Text>
+          <Flex gap="6">
+            {figures.map(([label, value]) => (
+              <Box key={label}>
+                <Text fontSize="13px" color="soft">
+                  {label}
+                </Text>
+                <Text fontFamily="heading" fontWeight="600" fontSize="19px">
+                  {value}
+                </Text>
+              </Box>
+            ))}
+            {job.clashes > 0 && (
+              <Box>
+                <Text fontSize="13px" color="soft">
+                  clashes
+                </Text>
+                <Text fontFamily="heading" fontWeight="600" fontSize="19px" color="ochreText">
+                  {job.clashes}
+                </Text>
+              </Box>
+            )}
+          </Flex>
+        </Box>
+      </Box>
+    </Link>
+  );
+}

@@ -1,0 +1,65 @@
+import { Dialog, Portal, Table } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useNavigate } from 'react-router';
+import { useHabit } from '../state/habit';
+import { useJob } from '../state/job';
+import { useKeepRevision } from '../state/kept';
+import { useView } from '../state/view';
+import { stations } from './stations';
+
+const list: [keys: string, what: string][] = [
+  [stations.map((one) => one.number).join(' '), 'go to a station'],
+  ['u', 'flip units'],
+  [', and .', 'nudge the chosen dimension by one tape mark, with Shift by ten'],
+  ['Ctrl Z, Shift Ctrl Z', 'undo, redo'],
+  ['k', 'keep a revision'],
+  ['?', 'this list'],
+];
+
+/** Keys that work on every station. None of them fires while something is being typed. */
+export function Shortcuts({ jobId }: { jobId: string }) {
+  const navigate = useNavigate();
+  const habit = useHabit();
+  const keep = useKeepRevision();
+  const [shown, setShown] = useState(false);
+  useHotkeys('1,2,3,4,5,6,7,8', (event) => {
+    const station = stations.find((one) => String(one.number) === event.key);
+    if (station) void navigate(`/jobs/${jobId}/${station.id}`);
+  });
+  useHotkeys('u', () => useView.getState().setHabit(habit === 'metric' ? 'imperial' : 'metric'));
+  useHotkeys('k', () => keep.mutate());
+  useHotkeys('mod+z', () => useJob.getState().undo(), { preventDefault: true });
+  useHotkeys('mod+shift+z', () => useJob.getState().redo(), { preventDefault: true });
+  useHotkeys('?', () => setShown(true), { useKey: true });
+  return (
+    <Dialog.Root open={shown} onOpenChange={({ open }) => setShown(open)} size="sm">
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content bg="card" borderRadius="3px">
+            <Dialog.Header>
+              <Dialog.Title fontFamily="heading" fontSize="22px">
+                Keys
+              </Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body pb="6">
+              <Table.Root size="sm">
+                <Table.Body>
+                  {list.map(([keys, what]) => (
+                    <Table.Row key={keys} bg="transparent">
+                      <Table.Cell fontFamily="heading" fontWeight="600" whiteSpace="nowrap">
+                        {keys}
+                      </Table.Cell>
+                      <Table.Cell>{what}</Table.Cell>
+                    </Table.Row>
+                  ))}
+                </Table.Body>
+              </Table.Root>
+            </Dialog.Body>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}

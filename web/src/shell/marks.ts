@@ -1,0 +1,29 @@
+import { defaultJob } from '@north-pane/core';
+import { useDerived } from '../state/derived';
+import { useDocument } from '../state/job';
+import { useSources } from '../state/readings';
+
+export interface Mark {
+  state: 'untouched' | 'under way' | 'settled' | 'matters';
+  count?: number;
+}
+
+/** How far each station is, from the document and what was measured. */
+export function useMarks(): Record<string, Mark> {
+  const document = useDocument();
+  const { parts, findings } = useDerived();
+  const sources = useSources();
+  const standard = defaultJob(document.panels[0]?.family ?? '', { units: document.units });
+  const placed =
+    document.site.latitude !== standard.site.latitude || document.site.longitude !== standard.site.longitude;
+  const wanted = parts.reduce((sum, part) => sum + part.count, 0);
+  const done = parts.reduce((sum, part) => sum + Math.min(part.count, document.decisions.ticks[part.id] ?? 0), 0);
+  const read = sources.data?.reduce((sum, source) => sum + source.count, 0) ?? 0;
+  return {
+    place: { state: placed ? 'settled' : 'untouched' },
+    size: findings.length > 0 ? { state: 'matters', count: findings.length } : { state: 'settled' },
+    cut: { state: done === 0 ? 'untouched' : done < wanted ? 'under way' : 'settled' },
+    forecast: { state: placed ? 'settled' : 'under way' },
+    prove: { state: read > 0 ? 'under way' : 'untouched' },
+  };
+}

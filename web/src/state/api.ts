@@ -1,0 +1,50 @@
+import { createClient } from '@north-pane/server/client';
+import { QueryClient } from '@tanstack/react-query';
+
+export const api = createClient(window.location.origin);
+export const queries = new QueryClient({
+  defaultOptions: { queries: { staleTime: 10_000, retry: 1, refetchOnWindowFocus: true } },
+});
+
+/** An answer that was no success: its status, and the server's own words. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly details: unknown,
+  ) {
+    super(message);
+    this.name = 'Refusal';
+  }
+}
+
+interface Answer {
+  ok: boolean;
+  status: number;
+  json(): Promise<unknown>;
+}
+
+/**
+ * The body of a successful answer. Throws Refusal with the server's message otherwise, and with plain words when there
+ * was no answer at all.
+ */
+export async function answered<R extends Answer>(
+  request: Promise<R>,
+): Promise<Exclude<Awaited<ReturnType<R['json']>>, { message: string }>> {
+  let answer: R;
+  try {
+    answer = await request;
+  } catch {
+    throw new Refusal(0, 'North Pane’s server does not answer. Is it still running?', undefined);
+  }
+  const details = await answer.json().catch(() => undefined);
+  if (!answer.ok) {
+    const message = (details as { message?: unknown } | undefined)?.message;
+    throw new Refusal(
+      answer.status,
+      typeof message === 'string' ? message : `The server answered ${answer.status}.`,
+      details,
+    );
+  }
+  return details as Exclude<Awaited<ReturnType<R['json']>>, { message: string }>;
+}

@@ -1,0 +1,39 @@
+import type { Habit } from '@north-pane/core';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+
+interface View {
+  /** The unit habit that figures are read in; none chosen yet means the job's own. */
+  habit: Habit | undefined;
+  /** By day, by night, or as the machine is set. */
+  light: 'day' | 'night' | 'machine';
+  setHabit(habit: Habit): void;
+  setLight(light: View['light']): void;
+}
+
+/** How this person looks at things: kept in the browser, in no job. */
+export const useView = create<View>()(
+  persist(
+    (set) => ({
+      habit: undefined,
+      light: 'machine',
+      setHabit: (habit) => set({ habit }),
+      setLight: (light) => set({ light }),
+    }),
+    { name: 'north-pane-view' },
+  ),
+);
+
+/** Follows the choice and the machine: puts the class that the theme's night colours hang on. */
+export function followLight(): void {
+  const machine = window.matchMedia('(prefers-color-scheme: dark)');
+  const apply = () => {
+    const { light } = useView.getState();
+    const night = light === 'night' || (light === 'machine' && machine.matches);
+    document.documentElement.classList.toggle('dark', night);
+    document.documentElement.style.colorScheme = night ? 'dark' : 'light';
+  };
+  apply();
+  useView.subscribe(apply);
+  machine.addEventListener('change', apply);
+}

@@ -1,0 +1,200 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { entryName, formatNumber, type Habit, type Part } from '@north-pane/core';
+import { Check } from 'lucide-react';
+import { LengthText } from '../../parts/LengthText';
+import { useDocument, useJob } from '../../state/job';
+import { ink } from '../../theme/ink';
+
+/** One piece in shop-size figures: what to cut, where the holes are from one datum, and a tick for each. */
+export function MarkOutCard({
+  part,
+  habit,
+  lit,
+  onLit,
+}: {
+  part: Part;
+  habit: Habit;
+  lit: boolean;
+  onLit(part: string | undefined): void;
+}) {
+  const { holes } = part;
+  return (
+    <Box
+      as="article"
+      aria-label={part.name}
+      bg="card"
+      borderWidth="1px"
+      borderColor={lit ? 'pane' : 'line'}
+      borderRadius="3px"
+      p="3"
+      mb="3"
+      onMouseEnter={() => onLit(part.id)}
+      onMouseLeave={() => onLit(undefined)}
+    >
+      <Flex justify="space-between" align="baseline" gap="2">
+        <Text as="h3" fontFamily="heading" fontWeight="600" fontSize="17px">
+          {part.name}
+        </Text>
+        <Text fontSize="14px" color="soft" textAlign="right">
+          {part.count > 1 ? `${part.count} alike, ` : ''}
+          {entryName(part.item)}
+        </Text>
+      </Flex>
+      <Text
+        fontFamily="heading"
+        fontWeight="600"
+        fontSize={{ base: '44px', md: '38px' }}
+        lineHeight="1.15"
+        data-testid={`cut-${part.id}`}
+      >
+        {part.kind === 'length' ? (
+          <LengthText value={part.length} habit={habit} inchesOnly={part.length < 1} />
+        ) : (
+          <>
+            <LengthText value={part.height} habit={habit} bare /> × <LengthText value={part.width} habit={habit} />
+          </>
+        )}
+      </Text>
+      {part.kind === 'length' && holes && <HoleStrip part={part} />}
+      {holes && (
+        <Box mb="2">
+          <Text color="soft" fontSize="14px">
+            {holes.positions.length === 1 ? 'Hole' : 'Holes'} from the {holes.datum}
+            {holes.positions.length > 1 && (
+              <>
+                , middle at <LengthText value={holes.middle} habit={habit} bare />
+              </>
+            )}
+          </Text>
+          <Flex wrap="wrap" columnGap="4" fontFamily="heading" fontWeight="600" fontSize="21px" lineHeight="1.35">
+            {holes.positions.map((position) => (
+              <Text as="span" key={position}>
+                <LengthText value={position} habit={habit} bare inchesOnly />
+              </Text>
+            ))}
+          </Flex>
+          {holes.positions.length > 2 && (
+            <Text color="soft" fontSize="14px">
+              out from the middle:{' '}
+              {fromMiddle(holes.positions, holes.middle).map((offset, index) => (
+                <span key={offset}>
+                  {index > 0 && ', '}
+                  {offset > 1e-6 ? '± ' : ''}
+                  <LengthText
+                    value={offset}
+                    habit={habit}
+                    bare
+                    inchesOnly
+                    decimals={habit === 'metric' && Math.abs(offset * 1000 - Math.round(offset * 1000)) > 0.2 ? 1 : 0}
+                  />
+                </span>
+              ))}
+            </Text>
+          )}
+          <Text color="soft" fontSize="14px">
+            pilot <LengthText value={holes.pilot} habit={habit} fraction={64} />, then{' '}
+            <LengthText value={holes.diameter} habit={habit} decimals={1} fraction={64} /> {holes.where}
+            {holes.across && (
+              <>
+                , <LengthText value={holes.across.distance} habit={habit} /> up from the {holes.across.from}
+              </>
+            )}
+          </Text>
+        </Box>
+      )}
+      {part.operations.length > 0 && (
+        <Text fontSize="14px" mb="2">
+          {part.operations.join('; ')}
+        </Text>
+      )}
+      <Ticks part={part} />
+    </Box>
+  );
+}
+
+/** m from the middle of a row, each once, ascending. */
+function fromMiddle(positions: readonly number[], middle: number): number[] {
+  const offsets = positions.map((position) => Math.round(Math.abs(position - middle) * 1e5) / 1e5);
+  return [...new Set(offsets)].sort((a, b) => a - b);
+}
+
+function HoleStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
+  const { length, holes } = part;
+  if (!holes) return null;
+  const width = 1000;
+  const x = (metres: number) => (metres / length) * width;
+  const timber = part.stuff === 'timber';
+  return (
+    <svg
+      viewBox={`-4 -12 ${width + 8} 74`}
+      width="100%"
+      aria-hidden="true"
+      style={{ display: 'block', margin: '4px 0' }}
+    >
+      <rect
+        width={width}
+        height={50}
+        rx={timber ? 0 : 6}
+        fill={timber ? ink('timber') : 'color-mix(in srgb, var(--np-colors-copper) 60%, var(--np-colors-card))'}
+        stroke={ink('ink')}
+        strokeWidth={3}
+      />
+      {holes.positions.map((position) => (
+        <circle
+          key={position}
+          cx={x(position)}
+          cy={25}
+          r={timber ? 15 : 11}
+          fill={ink('card')}
+          stroke={ink('ink')}
+          strokeWidth={3}
+        />
+      ))}
+      {holes.positions.length > 1 && (
+        <path d={`M${x(holes.middle)} -10V60`} stroke={ink('paneText')} strokeWidth={4} strokeDasharray="10 7" />
+      )}
+    </svg>
+  );
+}
+
+/** Beyond this many, ticks are counted by buttons and not drawn one by one. */
+const mostTicks = 24;
+
+function Ticks({ part }: { part: Part }) {
+  const done = useDocument().decisions.ticks[part.id] ?? 0;
+  const change = useJob((state) => state.change);
+  const set = (count: number) => change(`decisions.ticks.${part.id}`, count === 0 ? undefined : count);
+  const boxes = Math.min(part.count, mostTicks);
+  return (
+    <Flex wrap="wrap" gap="1.5" role="group" aria-label={`Made: ${part.name}`}>
+      {Array.from({ length: boxes }, (_, index) => {
+        const ticked = index < done;
+        return (
+          <Box
+            as="button"
+            // biome-ignore lint/suspicious/noArrayIndexKey: the boxes are nothing but their places
+            key={index}
+            role="checkbox"
+            aria-checked={ticked}
+            aria-label={`${part.name} ${index + 1} of ${formatNumber(part.count)}`}
+            w={{ base: '44px', md: '32px' }}
+            h={{ base: '44px', md: '32px' }}
+            display="flex"
+            alignItems="center"
+            justifyContent="center"
+            borderWidth="1.5px"
+            borderColor={ticked ? 'paneFill' : 'ink'}
+            borderRadius="3px"
+            bg={ticked ? 'paneFill' : 'card'}
+            color="white"
+            cursor="pointer"
+            onClick={() => set(ticked && index === done - 1 ? index : index + 1)}
+          >
+            {ticked && <Check size={20} aria-hidden />}
+          </Box>
+        );
+      })}
+      {part.count > mostTicks && <Text alignSelf="center">and {part.count - mostTicks} more</Text>}
+    </Flex>
+  );
+}

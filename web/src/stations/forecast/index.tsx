@@ -1,0 +1,247 @@
+import { Box, Flex, SimpleGrid, Stack, Text } from '@chakra-ui/react';
+import {
+  designConditions,
+  evaluateJob,
+  formatNumber,
+  formatQuantity,
+  massFlowOf,
+  type QuantityKind,
+  volumeFlow,
+} from '@north-pane/core';
+import { useMemo, useState } from 'react';
+import { Band } from '../../charts/Band';
+import { Chart, type Scales } from '../../charts/Chart';
+import { chartUnit } from '../../charts/units';
+import { Entry } from '../../parts/Entry';
+import { Section } from '../../parts/Section';
+import { useHabit } from '../../state/habit';
+import { useDocument, useJob } from '../../state/job';
+import { ink } from '../../theme/ink';
+import { useHeavy } from '../../workers/useHeavy';
+
+interface Weather {
+  irradiance: number;
+  air: number;
+  inlet: number;
+  wind: number;
+}
+
+const limits: Record<keyof Weather, { label: string; kind: QuantityKind; low: number; high: number }> = {
+  irradiance: { label: 'Sun on the pane', kind: 'irradiance', low: 50, high: 1300 },
+  air: { label: 'Air', kind: 'temperature', low: -30, high: 50 },
+  inlet: { label: 'Water in', kind: 'temperature', low: 1, high: 90 },
+  wind: { label: 'Wind at the panel', kind: 'speed', low: 0, high: 15 },
+};
+
+/** Flows looked at, as shares of the design flow. */
+const flowShares = [0.2, 0.3, 0.4, 0.5, 0.65, 0.8, 1, 1.25, 1.5, 1.8, 2.2, 2.6, 3];
+/** K of inlet over air. */
+const rises = [0, 8, 16, 24, 32, 40, 48, 56, 64];
+
+/** How hot and how much: gain and heat against flow at a chosen sun and air, and the panel's efficiency line. */
+export default function Forecast() {
+  const document = useDocument();
+  const habit = useHabit();
+  const change = useJob((state) => state.change);
+  const [weather, setWeather] = useState<Weather>({
+    irradiance: designConditions.irradiance,
+    air: designConditions.air,
+    inlet: designConditions.inlet,
+    wind: designConditions.wind,
+  });
+  const now = useMemo(() => evaluateJob(document, weather), [document, weather]);
+  const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
+  const flows = flowShares.map((share) => share * now.massFlow);
+  const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, flows));
+  const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather, rises));
+
+  const flowUnit = chartUnit('flow', habit);
+  const flow = (massFlow: number) => flowUnit.write(volumeFlow(massFlow, weather.inlet));
+  const gainUnit = chartUnit('temperatureDifference', habit);
+  const heatUnit = chartUnit('power', habit);
+  const here = flow(now.massFlow);
+  const reach: [number, number] = [0, here * 3];
+  const setFlow = (volume: number): string | undefined => {
+    const perArea = (document.loop.specificFlow * massFlowOf(volume, weather.inlet)) / now.massFlow;
+    const outcome = change('loop.specificFlow', Math.round(perArea * 1e6) / 1e6);
+    return outcome.ok ? undefined : outcome.message;
+  };
+  const points = (of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
+    (overFlow.value ?? []).map((row) => ({
+      x: flow(row.massFlow),
+      low: write(row[of].low),
+      likely: write(row[of].likely),
+      high: write(row[of].high),
+    }));
+  const gains = points('gain', gainUnit.write);
+  const heats = points('usefulHeat', heatUnit.write);
+  const most = (rows: { high: number }[], least: number) => Math.max(least, ...rows.map((row) => row.high));
+  const line = (overInlet.value ?? []).map(({ rise, efficiency }) => ({ x: rise / weather.irradiance, ...efficiency }));
+  const slope =
+    line.length > 5 ? ((line[0]?.likely ?? 0) - (line[5]?.likely ?? 0)) / ((line[5]?.x ?? 1) - (line[0]?.x ?? 0)) : 0;
+  const text = (kind: QuantityKind, value: number) => formatQuantity(kind, value, habit).text;
+
+  return (
+    <Flex direction={{ base: 'column', lg: 'row' }} minH="100%" p="5" gap="6">
+      <Box w={{ base: '100%', lg: '250px' }} flexShrink={0}>
+        <Section title="At this sun and air">
+          <Stack gap="3">
+            {(Object.keys(limits) as (keyof Weather)[]).map((name) => {
+              const { label, kind, low, high } = limits[name];
+              return (
+                <Entry
+                  key={name}
+                  label={label}
+                  value={weather[name]}
+                  kind={kind}
+                  habit={habit}
+                  onValue={(value) => {
+                    if (value < low || value > high) return `Between ${text(kind, low)} and ${text(kind, high)}.`;
+                    setWeather({ ...weather, [name]: value });
+                    return undefined;
+                  }}
+                />
+              );
+            })}
+            <Entry
+              label="Flow, all panels"
+              value={volumeFlow(now.massFlow, weather.inlet)}
+              kind="flow"
+              habit={habit}
+              digits={habit === 'metric' ? 2 : 3}
+              onValue={setFlow}
+            />
+          </Stack>
+        </Section>
+        <Section title="The design point">
+          <Text fontFamily="heading" fontWeight="600" fontSize="34px" lineHeight="1.1" data-testid="forecast-gain">
+            {text('temperatureDifference', now.gain)}
+          </Text>
+          <Text color="soft" mb="2">
+            warmer: in at {text('temperature', weather.inlet)}, out at {text('temperature', now.outletTemperature)}
+          </Text>
+          <Text fontFamily="heading" fontWeight="600" fontSize="34px" lineHeight="1.1">
+            {text('power', now.usefulHeat)}
+          </Text>
+          <Text color="soft">of heat, {formatNumber(100 * now.efficiency)} % of the sun on the pane</Text>
+        </Section>
+        <Text fontSize="14px" color="soft">
+          Slow water comes out hotter; fast water carries more. The heat hardly grows past the design flow, while the
+          gain keeps falling.
+        </Text>
+      </Box>
+      <Stack flex="1" minW="0" gap="2">
+        <SimpleGrid columns={{ base: 1, xl: 2 }} gap="4">
+          <ChartBox title="Gain against flow" fresh={overFlow.fresh}>
+            <Chart
+              label={`Gain against flow; ${text('temperatureDifference', now.gain)} at ${text('flow', volumeFlow(now.massFlow, weather.inlet))}`}
+              xDomain={reach}
+              yDomain={[0, most(gains, 1)]}
+              xTitle={`flow, ${flowUnit.symbol}`}
+              yTitle={`gain, ${gainUnit.symbol}`}
+            >
+              {(scales) => (
+                <>
+                  <Band points={gains} scales={scales} />
+                  <DesignPoint scales={scales} x={here} y={gainUnit.write(now.gain)} />
+                </>
+              )}
+            </Chart>
+          </ChartBox>
+          <ChartBox title="Heat against flow" fresh={overFlow.fresh}>
+            <Chart
+              label={`Heat against flow; ${text('power', now.usefulHeat)} at the design flow`}
+              xDomain={reach}
+              yDomain={[0, most(heats, 100)]}
+              xTitle={`flow, ${flowUnit.symbol}`}
+              yTitle={`heat, ${heatUnit.symbol}`}
+              yTick={(value) => formatNumber(value)}
+            >
+              {(scales) => (
+                <>
+                  <Band points={heats} scales={scales} />
+                  <DesignPoint scales={scales} x={here} y={heatUnit.write(now.usefulHeat)} />
+                </>
+              )}
+            </Chart>
+          </ChartBox>
+        </SimpleGrid>
+        <ChartBox
+          title="The panel’s efficiency line"
+          fresh={overInlet.fresh}
+          aside={
+            line.length > 0
+              ? `${formatNumber(line[0]?.likely ?? 0, 2)} at air temperature, falling by ${formatNumber(slope, 1)} W/m²K`
+              : ''
+          }
+          tall
+        >
+          <Chart
+            label="Efficiency against water in less air over sun, with its band"
+            xDomain={[0, (rises[rises.length - 1] ?? 64) / weather.irradiance]}
+            yDomain={[0, 0.8]}
+            xTitle="(water in less air) / sun, K m²/W"
+            yTitle="efficiency on the pane"
+            xTick={(value) => formatNumber(value, 2)}
+            yTick={(value) => formatNumber(value, 1)}
+          >
+            {(scales) => (
+              <>
+                <Band points={line} scales={scales} />
+                <DesignPoint
+                  scales={scales}
+                  x={(weather.inlet - weather.air) / weather.irradiance}
+                  y={now.efficiency}
+                />
+              </>
+            )}
+          </Chart>
+        </ChartBox>
+        <Text fontSize="13px" color="soft">
+          The band holds nine in ten panels drawn like this and well made: bond, pane, dirt, paint, back, rim, wind and
+          sun each within their spread. Verified against worked cases; no band is proved until you measure.
+        </Text>
+      </Stack>
+    </Flex>
+  );
+}
+
+function ChartBox({
+  title,
+  aside,
+  fresh,
+  tall,
+  children,
+}: {
+  title: string;
+  aside?: string;
+  fresh: boolean;
+  tall?: boolean;
+  children: React.ReactNode;
+}) {
+  return (
+    <Box as="section" aria-label={title}>
+      <Flex justify="space-between" align="baseline" gap="3">
+        <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
+          {title}
+        </Text>
+        <Text fontSize="13px" color="soft">
+          {fresh ? aside : 'working out the band…'}
+        </Text>
+      </Flex>
+      <Box h={tall ? '300px' : '260px'}>{children}</Box>
+    </Box>
+  );
+}
+
+/** Where the job stands now. */
+function DesignPoint({ scales, x, y }: { scales: Scales; x: number; y: number }) {
+  const [px, py] = [scales.x(x), scales.y(y)];
+  if (px < 0 || px > scales.width) return null;
+  return (
+    <g>
+      <path d={`M${px} ${scales.height}V${py}H0`} stroke={ink('paneText')} strokeDasharray="4 4" fill="none" />
+      <circle cx={px} cy={py} r={7} fill={ink('pane')} stroke={ink('card')} strokeWidth={2} />
+    </g>
+  );
+}

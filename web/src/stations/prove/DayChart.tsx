@@ -1,0 +1,99 @@
+import { tz } from '@date-fns/tz';
+import { type Comparison, formatNumber, type Habit } from '@north-pane/core';
+import { Band } from '../../charts/Band';
+import { Chart, type Scales } from '../../charts/Chart';
+import { chartUnit } from '../../charts/units';
+import { ink } from '../../theme/ink';
+
+/** h. A longer silence parts the band. */
+const silence = 0.6;
+
+/** Hours of the site's own clock. */
+function hourOf(time: number, zone: string): number {
+  const at = tz(zone)(new Date(time));
+  return at.getHours() + at.getMinutes() / 60 + at.getSeconds() / 3600;
+}
+
+/** Gain through one day: what was measured, on the span that was to be expected; steady stretches shaded. */
+export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; zone: string; habit: Habit }) {
+  const unit = chartUnit('temperatureDifference', habit);
+  const points = rows.map((row) => ({
+    x: hourOf(row.reading.time, zone),
+    low: unit.write(row.predicted.low),
+    likely: unit.write(row.predicted.gain),
+    high: unit.write(row.predicted.high),
+    measured: unit.write(row.measuredGain),
+    half: unit.write(row.measuredHalf),
+    steady: row.steady,
+  }));
+  const from = Math.floor(Math.min(...points.map((point) => point.x)) - 0.25);
+  const to = Math.ceil(Math.max(...points.map((point) => point.x)) + 0.25);
+  const top = Math.max(1, ...points.map((point) => Math.max(point.high, point.measured + point.half)));
+  const bottom = Math.min(0, ...points.map((point) => point.measured));
+  const few = points.length <= 12;
+  return (
+    <Chart
+      label={`Gain through the day: ${points.length} readings against the expected band`}
+      xDomain={[from, to]}
+      yDomain={[bottom, top]}
+      xTitle="hour of the day"
+      yTitle={`gain, ${unit.symbol}`}
+      xTick={(value) => formatNumber(value, Number.isInteger(value) ? 0 : 1)}
+    >
+      {(scales) => (
+        <>
+          <Steady points={points} scales={scales} />
+          <Band points={points} scales={scales} broken={silence} />
+          {points.map((point) => (
+            <g key={point.x}>
+              {few && (
+                <line
+                  x1={scales.x(point.x)}
+                  x2={scales.x(point.x)}
+                  y1={scales.y(point.measured - point.half)}
+                  y2={scales.y(point.measured + point.half)}
+                  stroke={ink('ink')}
+                />
+              )}
+              <circle cx={scales.x(point.x)} cy={scales.y(point.measured)} r={few ? 5 : 2.8} fill={ink('ink')} />
+            </g>
+          ))}
+          <g fontSize={14}>
+            <text x={scales.width} y={14} textAnchor="end" fill={ink('copperText')}>
+              expected, line and span
+            </text>
+            <text x={scales.width} y={32} textAnchor="end" fill={ink('ink')}>
+              ● measured
+            </text>
+          </g>
+        </>
+      )}
+    </Chart>
+  );
+}
+
+function Steady({ points, scales }: { points: readonly { x: number; steady: boolean }[]; scales: Scales }) {
+  const runs: [number, number][] = [];
+  points.forEach((point, index) => {
+    if (!point.steady) return;
+    const run = runs[runs.length - 1];
+    if (run && points[index - 1]?.steady) run[1] = point.x;
+    else runs.push([point.x, point.x]);
+  });
+  return runs.map(([from, to]) => (
+    <g key={from}>
+      <rect
+        x={scales.x(from) - 3}
+        width={scales.x(to) - scales.x(from) + 6}
+        height={scales.height}
+        fill={ink('pane')}
+        opacity={0.18}
+      />
+      {to - from > 0.6 && (
+        <text x={scales.x(from)} y={scales.height - 8} fontSize={13} fill={ink('paneText')}>
+          steady
+        </text>
+      )}
+    </g>
+  ));
+}

@@ -1,0 +1,371 @@
+import { Box, Button, Dialog, Flex, Input, NativeSelect, Portal, Stack, Table, Text } from '@chakra-ui/react';
+import {
+  type ColumnName,
+  columnKinds,
+  columnNames,
+  formatNumber,
+  previewFile,
+  proposeMapping,
+  type QuantityKind,
+  type ReadingMapping,
+  type Sensors,
+  unitSymbols,
+} from '@north-pane/core';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Choice } from '../../parts/Choice';
+import { answered, api } from '../../state/api';
+import { useJob } from '../../state/job';
+import { refreshSources } from '../../state/readings';
+import { SensorChoices } from './SensorChoices';
+
+const mostBytes = 20 * 1024 * 1024;
+const columnWords: Record<ColumnName, string> = {
+  inlet: 'water in',
+  outlet: 'water out',
+  air: 'air',
+  flow: 'flow',
+  irradiance: 'sun on the pane',
+  wind: 'wind',
+};
+const nothing = '';
+
+interface Loaded {
+  name: string;
+  text: string;
+  headings: string[];
+  rows: string[][];
+}
+
+/** A file of readings: its columns named, looked through, and only then kept or not. */
+export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors; onClose(): void }) {
+  const id = useJob((state) => state.id) ?? '';
+  const [file, setFile] = useState<Loaded | undefined>(undefined);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const [mapping, setMapping] = useState<Partial<ReadingMapping> & { columns: ReadingMapping['columns'] }>({
+    columns: {},
+  });
+  const [source, setSource] = useState('');
+  const [sensors, setSensors] = useState<Sensors>(standard);
+
+  const send = useMutation({
+    mutationFn: (keep: 'nothing' | 'good rows') => {
+      if (!file || !mapping.time) throw new Error('Choose a file and say which column holds the time.');
+      return answered(
+        api.api.jobs[':id'].readings.import.$post({
+          param: { id },
+          json: {
+            text: file.text,
+            mapping: { time: mapping.time, columns: mapping.columns },
+            source: source || file.name,
+            sensors,
+            keep,
+          },
+        }),
+      );
+    },
+    onSuccess: async (report) => {
+      if (report.kept) await refreshSources(id);
+    },
+  });
+
+  const load = async (chosen: File | undefined) => {
+    send.reset();
+    setFile(undefined);
+    setTrouble(undefined);
+    if (!chosen) return;
+    if (chosen.size > mostBytes) {
+      setTrouble(
+        `${chosen.name} is ${formatNumber(chosen.size / 1048576)} MB; at most 20 MB go in one piece. Cut it into parts, for instance a month each.`,
+      );
+      return;
+    }
+    const text = await chosen.text();
+    if (text.includes('\0')) {
+      setTrouble(`${chosen.name} is no text file. Save the table as CSV and take that.`);
+      return;
+    }
+    const { headings, rows } = previewFile(text);
+    if (headings.length < 2) {
+      setTrouble(
+        `${chosen.name} has no columns that can be told apart. A CSV file has a heading line, and commas, semicolons or tabs between its cells.`,
+      );
+      return;
+    }
+    setFile({ name: chosen.name, text, headings, rows });
+    setMapping(proposeMapping(headings));
+    setSource(chosen.name.replace(/\.[^.]+$/, ''));
+  };
+  const setColumn = (name: ColumnName, column: string) => {
+    send.reset();
+    const columns = { ...mapping.columns };
+    if (column === nothing) delete columns[name];
+    else columns[name] = { column, unit: columns[name]?.unit ?? unitSymbols(columnKinds[name])[0] ?? '' };
+    setMapping({ ...mapping, columns });
+  };
+  const report = send.data;
+
+  return (
+    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()} size="xl" scrollBehavior="inside">
+      <Portal>
+        <Dialog.Backdrop />
+        <Dialog.Positioner>
+          <Dialog.Content bg="card" borderRadius="3px" maxW="860px">
+            <Dialog.Header>
+              <Dialog.Title fontFamily="heading" fontSize="22px">
+                Take in a file of readings
+              </Dialog.Title>
+            </Dialog.Header>
+            <Dialog.Body>
+              <Stack gap="4">
+                <Box>
+                  <label htmlFor="readings-file">CSV from a logger or a spreadsheet</label>
+                  <Input
+                    id="readings-file"
+                    type="file"
+                    accept=".csv,.txt,.tsv,text/csv"
+                    mt="1"
+                    py="1.5"
+                    onChange={(event) => void load(event.currentTarget.files?.[0])}
+                  />
+                </Box>
+                {trouble && (
+                  <Text role="alert" color="brickText" fontWeight="600">
+                    {trouble}
+                  </Text>
+                )}
+                {file && !report?.kept && (
+                  <>
+                    <Preview file={file} />
+                    <Columns
+                      file={file}
+                      mapping={mapping}
+                      onColumn={setColumn}
+                      onMapping={(next) => {
+                        send.reset();
+                        setMapping(next);
+                      }}
+                    />
+                    <Flex gap="3" wrap="wrap" align="end">
+                      <Box>
+                        <label htmlFor="source-name">
+                          <Text as="span" fontSize="14px" color="soft">
+                            Where they come from
+                          </Text>
+                        </label>
+                        <Input
+                          id="source-name"
+                          size="sm"
+                          value={source}
+                          onChange={(event) => setSource(event.currentTarget.value)}
+                        />
+                      </Box>
+                      <SensorChoices sensors={sensors} onSensors={setSensors} />
+                    </Flex>
+                  </>
+                )}
+                {send.isError && (
+                  <Text role="alert" color="brickText" fontWeight="600">
+                    {send.error.message}
+                  </Text>
+                )}
+                {report && <Report report={report} />}
+              </Stack>
+            </Dialog.Body>
+            <Dialog.Footer>
+              <Button variant="outline" onClick={onClose}>
+                {report?.kept ? 'Done' : 'Cancel, keep nothing'}
+              </Button>
+              {file && !report && (
+                <Button
+                  variant="solid"
+                  disabled={send.isPending || !mapping.time}
+                  onClick={() => send.mutate('nothing')}
+                >
+                  {send.isPending ? 'Looking through it…' : 'Look through it'}
+                </Button>
+              )}
+              {report && !report.kept && (
+                <Button
+                  variant="solid"
+                  disabled={send.isPending || report.added === 0}
+                  onClick={() => send.mutate('good rows')}
+                >
+                  {send.isPending ? 'Keeping…' : `Keep the ${formatNumber(report.added)} good rows`}
+                </Button>
+              )}
+            </Dialog.Footer>
+          </Dialog.Content>
+        </Dialog.Positioner>
+      </Portal>
+    </Dialog.Root>
+  );
+}
+
+function Preview({ file }: { file: Loaded }) {
+  return (
+    <Box
+      overflowX="auto"
+      borderWidth="1px"
+      borderColor="line"
+      tabIndex={0}
+      role="region"
+      aria-label="First rows of the file"
+    >
+      <Table.Root size="sm">
+        <Table.Header>
+          <Table.Row bg="well">
+            {file.headings.map((heading) => (
+              <Table.ColumnHeader key={heading} whiteSpace="nowrap">
+                {heading}
+              </Table.ColumnHeader>
+            ))}
+          </Table.Row>
+        </Table.Header>
+        <Table.Body>
+          {file.rows.slice(0, 3).map((row) => (
+            <Table.Row key={row.join('|')} bg="transparent">
+              {file.headings.map((heading, index) => (
+                <Table.Cell key={heading} whiteSpace="nowrap">
+                  {row[index]}
+                </Table.Cell>
+              ))}
+            </Table.Row>
+          ))}
+        </Table.Body>
+      </Table.Root>
+    </Box>
+  );
+}
+
+function Columns(props: {
+  file: Loaded;
+  mapping: Partial<ReadingMapping> & { columns: ReadingMapping['columns'] };
+  onColumn(name: ColumnName, column: string): void;
+  onMapping(mapping: Partial<ReadingMapping> & { columns: ReadingMapping['columns'] }): void;
+}) {
+  const { file, mapping, onColumn, onMapping } = props;
+  const choices = [
+    { value: nothing, words: 'not in the file' },
+    ...file.headings.map((heading) => ({ value: heading, words: heading })),
+  ];
+  return (
+    <Flex gap="3" wrap="wrap">
+      <Box w="190px">
+        <Choice
+          label="time"
+          value={mapping.time?.column ?? nothing}
+          choices={choices}
+          onValue={(column) =>
+            onMapping({
+              ...mapping,
+              ...(column ? { time: { column, zone: mapping.time?.zone ?? 'site' } } : { time: undefined }),
+            })
+          }
+        />
+        <NativeSelect.Root size="sm" mt="1">
+          <NativeSelect.Field
+            aria-label="clock of the times"
+            bg="card"
+            borderColor="line"
+            value={mapping.time?.zone ?? 'site'}
+            onChange={(event) =>
+              mapping.time &&
+              onMapping({ ...mapping, time: { ...mapping.time, zone: event.currentTarget.value as 'site' | 'utc' } })
+            }
+          >
+            <option value="site">the site’s own clock</option>
+            <option value="utc">UTC</option>
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+      </Box>
+      {columnNames.map((name) => {
+        const mapped = mapping.columns[name];
+        return (
+          <Box key={name} w="190px">
+            <Choice
+              label={columnWords[name]}
+              value={mapped?.column ?? nothing}
+              choices={choices}
+              onValue={(column) => onColumn(name, column)}
+            />
+            {mapped && (
+              <NativeSelect.Root size="sm" mt="1">
+                <NativeSelect.Field
+                  aria-label={`unit of ${columnWords[name]}`}
+                  bg="card"
+                  borderColor="line"
+                  value={mapped.unit}
+                  onChange={(event) =>
+                    onMapping({
+                      ...mapping,
+                      columns: { ...mapping.columns, [name]: { ...mapped, unit: event.currentTarget.value } },
+                    })
+                  }
+                >
+                  {unitSymbols(columnKinds[name] as QuantityKind).map((symbol) => (
+                    <option key={symbol} value={symbol}>
+                      {symbol}
+                    </option>
+                  ))}
+                </NativeSelect.Field>
+                <NativeSelect.Indicator />
+              </NativeSelect.Root>
+            )}
+          </Box>
+        );
+      })}
+    </Flex>
+  );
+}
+
+interface ReportData {
+  kept: boolean;
+  added: number;
+  known: number;
+  differing: { count: number; times: number[] };
+  refused: { count: number; lines: { line: number; reason: string }[] };
+}
+
+function Report({ report }: { report: ReportData }) {
+  const { kept, added, known, differing, refused } = report;
+  return (
+    <Box
+      borderLeftWidth="6px"
+      borderColor={refused.count + differing.count > 0 ? 'ochre' : 'pane'}
+      bg="ground"
+      p="3"
+      role="status"
+    >
+      <Text fontFamily="heading" fontWeight="600" fontSize="18px">
+        {kept
+          ? `${formatNumber(added)} readings kept.`
+          : `${formatNumber(added)} readings can be kept. Nothing is kept yet.`}
+      </Text>
+      {known > 0 && <Text>{formatNumber(known)} stand here already, value for value, and are passed over.</Text>}
+      {differing.count > 0 && (
+        <Text color="ochreText">
+          {formatNumber(differing.count)} have a time at which other values stand already; those are refused.
+        </Text>
+      )}
+      {refused.count > 0 && (
+        <>
+          <Text color="ochreText" fontWeight="600">
+            {formatNumber(refused.count)} {refused.count === 1 ? 'line' : 'lines'} cannot be read:
+          </Text>
+          <Box maxH="160px" overflowY="auto" fontSize="14px" tabIndex={0} role="region" aria-label="Refused lines">
+            {refused.lines.map(({ line, reason }) => (
+              <Text key={line}>
+                line {line}: {reason}
+              </Text>
+            ))}
+            {refused.count > refused.lines.length && (
+              <Text>and {formatNumber(refused.count - refused.lines.length)} more</Text>
+            )}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}

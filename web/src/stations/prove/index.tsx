@@ -1,0 +1,219 @@
+import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
+import { tz } from '@date-fns/tz';
+import { type Comparison, formatNumber, plantOf, type Sensors, sayVerdict, totalAperture } from '@north-pane/core';
+import { format } from 'date-fns';
+import { FileUp } from 'lucide-react';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Choice } from '../../parts/Choice';
+import { Section } from '../../parts/Section';
+import { useBuilt, useSayBuilt } from '../../state/built';
+import { useHabit } from '../../state/habit';
+import { type Source, useSources } from '../../state/readings';
+import { useHeavy } from '../../workers/useHeavy';
+import { DayChart } from './DayChart';
+import { PlaneChart } from './PlaneChart';
+import { ReadingPad } from './ReadingPad';
+import { SensorChoices } from './SensorChoices';
+
+const ImportDialog = lazy(() => import('./ImportDialog').then(({ ImportDialog }) => ({ default: ImportDialog })));
+const standardSensors: Sensors = { thermometers: 'two digital', flow: 'marked bucket', sun: 'pyranometer' };
+
+/** Did it do what it should: readings by hand and by file, held against the drawing, with a verdict in words. */
+export default function Prove() {
+  const habit = useHabit();
+  const built = useBuilt();
+  const sources = useSources();
+  const [sourceId, setSourceId] = useState<number | undefined>(undefined);
+  const [importing, setImporting] = useState(false);
+  const [handSensors, setHandSensors] = useState<Sensors>({ ...standardSensors, sun: 'words' });
+  const all = sources.data ?? [];
+  const largest = all.reduce<Source | undefined>(
+    (best, source) => (!best || source.count > best.count ? source : best),
+    undefined,
+  );
+  const source = all.find((one) => one.id === sourceId) ?? largest;
+  const byHand = all.find((one) => one.name === 'by hand');
+  const newest = all.flatMap((one) => one.readings.slice(-1)).sort((a, b) => b.time - a.time)[0];
+
+  return (
+    <Flex direction={{ base: 'column', lg: 'row' }} minH="100%" p="5" gap="6">
+      <Box w={{ base: '100%', lg: '290px' }} flexShrink={0}>
+        <ReadingPad
+          key={newest?.time}
+          built={built.document}
+          habit={habit}
+          sensors={handSensors}
+          last={byHand?.readings[byHand.readings.length - 1] ?? newest}
+        />
+        <Section title="Taken with">
+          <SimpleGrid columns={2} gap="3">
+            <SensorChoices sensors={handSensors} onSensors={setHandSensors} withoutSun />
+          </SimpleGrid>
+        </Section>
+        <Button variant="outline" size="md" w="100%" onClick={() => setImporting(true)}>
+          <FileUp size={17} aria-hidden /> Take in a file
+        </Button>
+      </Box>
+      {sources.isPending && <Text color="soft">Fetching what was measured…</Text>}
+      {sources.isError && (
+        <Text role="alert" color="brickText">
+          {sources.error.message}
+        </Text>
+      )}
+      {sources.isSuccess && !source && (
+        <Box maxW="34rem">
+          <Heading as="h2" fontSize="22px" mb="2">
+            Nothing measured yet.
+          </Heading>
+          <Text color="soft">
+            About noon, under a clear sky, with the water running for a quarter of an hour: read water in and out, time
+            a bucket, tap the sky. Or take in a logger’s file.
+          </Text>
+        </Box>
+      )}
+      {source && source.count > 0 && <Proof key={source.id} source={source} all={all} onSource={setSourceId} />}
+      {importing && (
+        <Suspense fallback={null}>
+          <ImportDialog sensors={{ ...standardSensors, flow: 'meter' }} onClose={() => setImporting(false)} />
+        </Suspense>
+      )}
+    </Flex>
+  );
+}
+
+/** Days of a set of comparisons, by the site's own calendar. */
+function daysOf(rows: readonly Comparison[], zone: string): Map<string, Comparison[]> {
+  const inZone = tz(zone);
+  const days = new Map<string, Comparison[]>();
+  for (const row of rows) {
+    const day = format(inZone(new Date(row.reading.time)), 'yyyy-MM-dd');
+    days.set(day, [...(days.get(day) ?? []), row]);
+  }
+  return days;
+}
+
+/** One source against the design that was built. */
+function Proof({ source, all, onSource }: { source: Source; all: readonly Source[]; onSource(id: number): void }) {
+  const habit = useHabit();
+  const built = useBuilt();
+  const sayBuilt = useSayBuilt();
+  const { document } = built;
+  const zone = document.site.zone;
+  const key = `${source.id} ${source.count} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify([document.panels, document.site, document.loop, document.asBuilt])}`;
+  const compared = useHeavy(key, (heavy) => heavy.compare(document, source.readings, source.sensors));
+  const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
+  const [chosenDay, setDay] = useState<string | undefined>(undefined);
+  const names = [...days.keys()];
+  // The day with most steady readings says most.
+  const best = names.reduce<string | undefined>((most, day) => {
+    const steady = (name: string | undefined) =>
+      name ? (days.get(name) ?? []).filter((row) => row.steady).length : -1;
+    return steady(day) > steady(most) ? day : most;
+  }, undefined);
+  const day = chosenDay && days.has(chosenDay) ? chosenDay : best;
+  const rows = day ? (days.get(day) ?? []) : [];
+  const aperture = useMemo(() => totalAperture(plantOf(document).groups), [document]);
+  if (!compared.value)
+    return (
+      <Text color="soft" aria-live="polite">
+        Holding {formatNumber(source.count)} readings against the drawing…
+      </Text>
+    );
+  const { verdict, left } = compared.value;
+  const words = sayVerdict(verdict, habit);
+  const dayWords = (name: string) => format(new Date(`${name}T12:00:00`), 'd MMMM yyyy');
+  const colour = verdict.judgement === 'agrees' ? 'pane' : verdict.judgement === 'cannot tell' ? 'line' : 'copper';
+  return (
+    <Flex flex="1" minW="0" direction={{ base: 'column-reverse', xl: 'row' }} gap="6">
+      <Box flex="1" minW="0">
+        <Flex justify="space-between" align="end" gap="4" wrap="wrap" mb="1">
+          <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
+            Gain through {day ? dayWords(day) : 'the day'}
+            {built.revision ? `, revision ${built.revision.number} as built` : ', as drawn now'}
+          </Text>
+          {names.length > 1 && day && (
+            <Box w="190px">
+              <Choice
+                label="Day"
+                value={day}
+                choices={names.map((name) => ({ value: name, words: dayWords(name) }))}
+                onValue={setDay}
+              />
+            </Box>
+          )}
+        </Flex>
+        <Box h={{ base: '260px', md: '310px' }} data-testid="day-chart">
+          {rows.length > 0 && <DayChart rows={rows} zone={zone} habit={habit} />}
+        </Box>
+        <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px" mt="3">
+          {verdict.steady ? 'Steady stretches on the efficiency plane' : 'Readings on the efficiency plane'}
+        </Text>
+        <Box h={{ base: '240px', md: '270px' }}>
+          <PlaneChart rows={compared.value.rows} aperture={aperture} steadyOnly={verdict.steady} />
+        </Box>
+      </Box>
+      <Box w={{ base: '100%', xl: '280px' }} flexShrink={0}>
+        <Box borderLeftWidth="6px" borderColor={colour} bg="card" p="4" mb="5" data-testid="verdict">
+          <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="24px" lineHeight="1.2" mb="2">
+            {words.headline}
+          </Text>
+          <Text mb="2">{words.judgement}</Text>
+          <Text fontSize="14px" color="soft">
+            {words.basis}
+          </Text>
+        </Box>
+        <Section title="Measured" aside={`${formatNumber(source.count)} readings`}>
+          {all.length > 1 && (
+            <Choice
+              label="From"
+              value={String(source.id)}
+              choices={all.map((one) => ({ value: String(one.id), words: `${one.name}, ${formatNumber(one.count)}` }))}
+              onValue={(id) => onSource(Number(id))}
+            />
+          )}
+          <Text fontSize="14px" mt="1">
+            Thermometers: {source.sensors.thermometers}. Flow: {source.sensors.flow}. Sun: {source.sensors.sun}.
+          </Text>
+          {left > 0 && (
+            <Text fontSize="14px" color="soft">
+              {formatNumber(left)} without sun or flow are left out.
+            </Text>
+          )}
+          {source.count > source.readings.length && (
+            <Text fontSize="14px" color="ochreText">
+              Only the newest {formatNumber(source.readings.length)} are shown and judged.
+            </Text>
+          )}
+        </Section>
+        <Section title="Held against">
+          {built.revision ? (
+            <Text fontSize="14px">
+              Revision {built.revision.number}, built {format(built.revision.from, 'd MMMM yyyy')}
+              {built.revision.note ? `: ${built.revision.note}` : ''}.
+            </Text>
+          ) : (
+            <Text fontSize="14px">Nobody has said what was built, so it is the design as drawn now.</Text>
+          )}
+          <Button
+            size="xs"
+            variant="outline"
+            mt="2"
+            disabled={sayBuilt.isPending}
+            onClick={() => sayBuilt.mutate(new Date(source.readings[0]?.time ?? Date.now()))}
+          >
+            It was built as drawn now
+          </Button>
+          {sayBuilt.isError && (
+            <Text role="alert" color="brickText">
+              {sayBuilt.error.message}
+            </Text>
+          )}
+        </Section>
+        <Text fontSize="13px" color="soft">
+          The span is that of a panel as drawn and well made. Bond, pane, sun, flow and thermometers err the same way in
+          every reading, so many readings do not shrink them.
+        </Text>
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,34 @@
+import { type Remote, wrap } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { Heavy } from './heavy.worker';
+
+let worker: Remote<Heavy> | undefined;
+
+function heavy(): Remote<Heavy> {
+  worker ??= wrap<Heavy>(new Worker(new URL('./heavy.worker.ts', import.meta.url), { type: 'module' }));
+  return worker;
+}
+
+/**
+ * Something worked out in the worker, again whenever `key` changes, after a moment of quiet. The last answer stays up
+ * while the next is worked out; `fresh` says whether it is for this key.
+ */
+export function useHeavy<T>(
+  key: string,
+  work: (heavy: Remote<Heavy>) => Promise<T>,
+): { value: T | undefined; fresh: boolean } {
+  const [state, setState] = useState<{ key: string; value: T } | undefined>(undefined);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for everything that the work reads
+  useEffect(() => {
+    let wanted = true;
+    const wait = window.setTimeout(async () => {
+      const value = await work(heavy());
+      if (wanted) setState({ key, value });
+    }, 120);
+    return () => {
+      wanted = false;
+      window.clearTimeout(wait);
+    };
+  }, [key]);
+  return { value: state?.value, fresh: state?.key === key };
+}

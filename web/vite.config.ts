@@ -1,0 +1,10 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react()],
+  // changeOrigin stays off: the server checks that Host and Origin are the same.
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:4170' } } },
+  build: { target: 'es2023', sourcemap: false, chunkSizeWarningLimit: 800, manifest: true },
+  worker: { format: 'es' },
+});

@@ -50,14 +50,14 @@ export function writeSvg(drawing: Drawing, options: SvgOptions): string {
   });
   const parts = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${n(width)}mm" height="${n(height)}mm" viewBox="0 0 ${n(width)} ${n(height)}" font-family="sans-serif" font-size="${textHeight}">`,
-    `<title>${escape(drawing.title)}</title>`,
+    `<title>${escaped(drawing.title)}</title>`,
     ...drawing.shapes.map((shape) => shapeSvg(shape, place, scale)),
     ...drawing.dimensions.map((dimension) => dimensionSvg(dimension, place, options.habit)),
     ...drawing.labels.map((label) => {
       const from = place(label.at);
       const to = place(label.to);
       const words = label.size === undefined ? label.words : `${label.words} ${size(label.size, options.habit)}`;
-      return `<g class="label"><path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/><text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escape(words)}</text></g>`;
+      return `<g class="label"><path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/><text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escaped(words)}</text></g>`;
     }),
     '</svg>',
   ];
@@ -66,7 +66,7 @@ export function writeSvg(drawing: Drawing, options: SvgOptions): string {
 
 function shapeSvg(shape: Shape, place: (point: Point) => Point, scale: number): string {
   const { stroke, fill } = ink[shape.layer];
-  const look = `stroke="${stroke}" stroke-width=".35" fill="${shape.hidden ? 'none' : fill}"${shape.hidden ? ' stroke-dasharray="1.6 1"' : ''}${shape.part ? ` data-part="${escape(shape.part)}"` : ''}`;
+  const look = `stroke="${stroke}" stroke-width=".35" fill="${shape.hidden ? 'none' : fill}"${shape.hidden ? ' stroke-dasharray="1.6 1"' : ''}${shape.part ? ` data-part="${escaped(shape.part)}"` : ''}`;
   switch (shape.kind) {
     case 'rect': {
       const corner = place({ x: shape.x, y: shape.y + shape.height });
@@ -100,7 +100,7 @@ function dimensionSvg(dimension: Dimension, place: (point: Point) => Point, habi
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   const upright = Math.abs(along.y) > Math.abs(along.x);
   const turn = upright ? ` transform="rotate(-90 ${n(middle.x)} ${n(middle.y)})"` : '';
-  return `<g class="dimension"><path d="${witness}" stroke="#5A6469" stroke-width=".12" fill="none"/><path d="${path([from, to], false)}${tick(from)}${tick(to)}" stroke="#22303A" stroke-width=".25" fill="none"/><text x="${n(middle.x)}" y="${n(middle.y - 0.9)}"${turn} text-anchor="middle" fill="#22303A">${escape(size(dimension.value, habit))}</text></g>`;
+  return `<g class="dimension"><path d="${witness}" stroke="#5A6469" stroke-width=".12" fill="none"/><path d="${path([from, to], false)}${tick(from)}${tick(to)}" stroke="#22303A" stroke-width=".25" fill="none"/><text x="${n(middle.x)}" y="${n(middle.y - 0.9)}"${turn} text-anchor="middle" fill="#22303A">${escaped(size(dimension.value, habit))}</text></g>`;
 }
 
 function size(value: number, habit: Habit): string {
@@ -115,6 +115,6 @@ function n(value: number): string {
   return String(Math.round(value * 100) / 100);
 }
 
-function escape(text: string): string {
+function escaped(text: string): string {
   return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
 }

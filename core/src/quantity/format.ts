@@ -24,15 +24,15 @@ export interface LengthOptions {
   bare?: boolean;
 }
 
-/** Narrow no-break space: thousands are parted, as on a drawing, and the number does not wrap. */
-const thin = '\u202f';
+/** No-break space: thousands are parted, as on a drawing, and no number wraps or parts from its unit. */
+const hard = '\u00a0';
 const inch = 0.0254;
 
 /** Writes a number with grouped thousands and a real minus. */
 export function formatNumber(value: number, digits = 0): string {
   const rounded = Math.abs(value).toFixed(digits);
   const [whole = '0', decimals] = rounded.split('.');
-  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, thin);
+  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, hard);
   const minus = value < 0 && Number(rounded) !== 0 ? '−' : '';
   return `${minus}${grouped}${decimals ? `.${decimals}` : ''}`;
 }
@@ -46,7 +46,7 @@ export function formatNumber(value: number, digits = 0): string {
 export function formatLength(value: number, habit: Habit, options: LengthOptions = {}): LengthReading {
   if (habit === 'metric') {
     const number = formatNumber(value * 1000, options.decimals ?? 0);
-    return { negative: number.startsWith('−'), number, text: options.bare ? number : `${number}${thin}mm` };
+    return { negative: number.startsWith('−'), number, text: options.bare ? number : `${number}${hard}mm` };
   }
   const finest = options.fraction ?? 16;
   const marks = Math.round((Math.abs(value) / inch) * finest);
@@ -104,18 +104,18 @@ export function formatIn(kind: QuantityKind, value: number, symbol: string, digi
 }
 
 function written(number: string, unit: string): Written {
-  return { number, unit, text: unit === '°' ? `${number}${unit}` : `${number}${thin}${unit}` };
+  return { number, unit, text: unit === '°' ? `${number}${unit}` : `${number}${hard}${unit}` };
 }
 
 /** Money with its label, whole units unless below 100. The currency is a label; North Pane converts none. */
 export function formatMoney(value: number, currency: string, digits?: number): string {
   const decimals = digits ?? (Math.abs(value) < 100 && !Number.isInteger(value) ? 2 : 0);
-  return `${currency}${thin}${formatNumber(value, decimals)}`;
+  return `${currency}${hard}${formatNumber(value, decimals)}`;
 }
 
 /**
  * A change of a quantity with its sign, in the habit's unit and without it: `+0.4`, `−18`. Offsets of temperature scales
- * fall away. Undefined when nothing is left at those decimals.
+ * fall away. Undefined when nohardg is left at those decimals.
  *
  * @param difference SI
  */
@@ -132,5 +132,5 @@ export function formatChange(
 /** A plain number with its sign; undefined when it rounds to nought. */
 export function signed(value: number, digits: number): string | undefined {
   const text = formatNumber(Math.abs(value), digits);
-  return Number(text.replaceAll(thin, '')) === 0 ? undefined : `${value > 0 ? '+' : '−'}${text}`;
+  return Number(text.replaceAll(hard, '')) === 0 ? undefined : `${value > 0 ? '+' : '−'}${text}`;
 }

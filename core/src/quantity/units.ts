@@ -132,6 +132,8 @@ export const definitions: Record<QuantityKind, KindDefinition> = {
       { symbol: 'Pa', names: ['pa'], factor: 1 },
       { symbol: 'bar', names: [], factor: 1e5 },
       { symbol: 'psi', names: [], factor: psi },
+      // Conventional inch of water, for what a panel drops.
+      { symbol: 'inH₂O', names: ['inh2o', 'in h2o'], factor: 249.08891 },
     ],
     metric: { symbol: 'kPa', digits: 2 },
     imperial: { symbol: 'psi', digits: 3 },

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { type ScaleLinear, scaleLinear } from 'd3';
 import type { ReactNode } from 'react';
+import { SvgText } from '../drawing/SvgText';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
 
@@ -49,30 +50,30 @@ export function Chart({ label, xDomain, yDomain, xTitle, yTitle, xTick, yTick, x
             onPick?.(x.invert(event.clientX - event.currentTarget.getBoundingClientRect().left - margin.left))
           }
         >
-          <g transform={`translate(${margin.left} ${margin.top})`} fontSize={13}>
+          <g transform={`translate(${margin.left} ${margin.top})`}>
             {y.ticks(5).map((tick) => (
               <g key={tick} transform={`translate(0 ${y(tick)})`}>
                 <line x2={width} stroke={ink('line')} />
-                <text x={-8} textAnchor="end" dominantBaseline="central" fill={ink('soft')}>
+                <SvgText size={13} x={-8} textAnchor="end" dominantBaseline="central" fill={ink('soft')}>
                   {yTick ? yTick(tick) : String(tick)}
-                </text>
+                </SvgText>
               </g>
             ))}
             {acrossTicks.map((tick) => (
               <g key={tick} transform={`translate(${x(tick)} ${height})`}>
                 <line y2={5} stroke={ink('soft')} />
-                <text y={19} textAnchor="middle" fill={ink('soft')}>
+                <SvgText size={13} y={19} textAnchor="middle" fill={ink('soft')}>
                   {xTick ? xTick(tick) : String(tick)}
-                </text>
+                </SvgText>
               </g>
             ))}
             <line x2={width} y1={height} y2={height} stroke={ink('soft')} />
-            <text x={-margin.left + 6} y={-12} fill={ink('soft')}>
+            <SvgText size={13} x={-margin.left + 6} y={-12} fill={ink('soft')}>
               {yTitle}
-            </text>
-            <text x={width} y={height + 36} textAnchor="end" fill={ink('soft')}>
+            </SvgText>
+            <SvgText size={13} x={width} y={height + 36} textAnchor="end" fill={ink('soft')}>
               {xTitle}
-            </text>
+            </SvgText>
             {children({ x, y, width, height })}
           </g>
         </svg>

@@ -2,6 +2,7 @@ import { type Dimension, dimensionLine, direction, type Habit } from '@north-pan
 import { ink } from '../theme/ink';
 import type { Placing } from './ShapeMark';
 import { SvgLength } from './SvgLength';
+import { SvgText } from './SvgText';
 
 export interface DimensionMarkProps {
   dimension: Dimension;
@@ -24,15 +25,22 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose }: Dim
     const [dx, dy] = [(along.x - along.y) * 5, (along.y + along.x) * 5];
     return `M${at.x - dx} ${at.y - dy}L${at.x + dx} ${at.y + dy}`;
   };
-  // A number wider than its line stands beside it, past the end nearer the page's edge.
+  // A number wider than its line stands beside it, and is then read from below.
   const wide = habit === 'imperial' ? 78 : 52;
   const beside = length < wide + 14;
-  const room = beside ? wide / 2 + length / 2 + 8 : 0;
-  const at = upright ? { x: middle.x, y: middle.y - room } : { x: middle.x + room, y: middle.y };
+  // Away from what is measured: to the left of a line that stands left of it, else to the right.
+  const left = upright && own.from.x < dimension.from.x - 1e-9;
+  const aside = wide / 2 + 9;
+  const at = !beside
+    ? middle
+    : upright
+      ? { x: middle.x + (left ? -aside : aside), y: middle.y }
+      : { x: Math.max(from.x, to.x) + aside, y: middle.y };
+  const turned = upright && !beside;
   const colour = chosen ? 'white' : ink('ink');
   const editable = dimension.edit !== undefined && onChoose !== undefined;
   const number = (
-    <g transform={`translate(${at.x} ${at.y})${upright ? ' rotate(-90)' : ''}`}>
+    <g transform={`translate(${at.x} ${at.y})${turned ? ' rotate(-90)' : ''}`}>
       <rect
         x={-wide / 2}
         y={-11}
@@ -42,16 +50,9 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose }: Dim
         fill={chosen ? ink('paneFill') : ink('ground')}
         stroke={editable && !chosen ? ink('line') : 'none'}
       />
-      <text
-        textAnchor="middle"
-        dominantBaseline="central"
-        fontSize={16}
-        fontWeight={600}
-        fontFamily="var(--np-fonts-heading)"
-        fill={colour}
-      >
+      <SvgText textAnchor="middle" dominantBaseline="central" size={16} bold heading fill={colour}>
         <SvgLength value={dimension.value} habit={habit} />
-      </text>
+      </SvgText>
     </g>
   );
   const witness = [

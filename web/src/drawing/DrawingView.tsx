@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { type Dimension, type Drawing, extent, type Finding, type Habit } from '@north-pane/core';
+import { type Dimension, type Drawing, dimensionLine, extent, type Finding, type Habit } from '@north-pane/core';
 import type { ReactNode } from 'react';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
 import { DimensionMark } from './DimensionMark';
 import { type Placing, ShapeMark } from './ShapeMark';
 import { SvgLength } from './SvgLength';
+import { SvgText } from './SvgText';
 
 interface DrawingViewProps {
   drawing: Drawing;
@@ -20,7 +21,7 @@ interface DrawingViewProps {
   /** More marks, in the drawing's own places. */
   over?(place: Placing): ReactNode;
   /** px round the drawing for words. */
-  margin?: { x: number; y: number };
+  margin?: { left: number; right: number; top: number; bottom: number };
 }
 
 /** A drawing from the model, as large as its room allows. */
@@ -33,13 +34,14 @@ export function DrawingView({
   findings = [],
   onFinding,
   over,
-  margin = { x: 34, y: 26 },
+  margin = { left: 24, right: 56, top: 20, bottom: 16 },
 }: DrawingViewProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const box = extent(drawing);
-  const scale = Math.max(1, Math.min((width - 2 * margin.x) / box.width, (height - 2 * margin.y) / box.height));
-  const left = (width - box.width * scale) / 2;
-  const bottom = (height - box.height * scale) / 2;
+  const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
+  const scale = Math.max(1, Math.min(room.x / box.width, room.y / box.height));
+  const left = margin.left + (room.x - box.width * scale) / 2;
+  const bottom = margin.bottom + (room.y - box.height * scale) / 2;
   const place: Placing = {
     scale,
     x: (metres) => left + (metres - box.left) * scale,
@@ -47,42 +49,25 @@ export function DrawingView({
   };
   const held = drawing.dimensions.find((dimension) => dimension.id === chosen);
   return (
-    <Box ref={ref} position="relative" w="100%" h="100%" minH="0" overflow="hidden">
+    <Box
+      as="figure"
+      aria-label={drawing.title}
+      ref={ref}
+      position="relative"
+      w="100%"
+      h="100%"
+      minH="0"
+      overflow="hidden"
+    >
       {width > 0 && (
-        <svg width={width} height={height} role="group" aria-label={drawing.title} style={{ display: 'block' }}>
+        // biome-ignore lint/a11y/noSvgWithoutTitle: the figure round it has the name; a title here would follow the mouse
+        <svg width={width} height={height} style={{ display: 'block' }}>
           {drawing.shapes.map((shape, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no names of their own and are drawn in order
             <ShapeMark key={index} shape={shape} place={place} />
           ))}
           {over?.(place)}
-          {drawing.labels.map((label) => (
-            <g key={`${label.words}-${label.at.x}-${label.at.y}`}>
-              <line
-                x1={place.x(label.at.x)}
-                y1={place.y(label.at.y)}
-                x2={place.x(label.to.x)}
-                y2={place.y(label.to.y)}
-                stroke={ink('soft')}
-                strokeWidth={0.75}
-              />
-              <text
-                x={place.x(label.to.x) + (label.anchor === 'start' ? 4 : 0)}
-                y={place.y(label.to.y)}
-                textAnchor={label.anchor}
-                dominantBaseline="central"
-                fontSize={14}
-                fill={ink(label.words === 'hot out' ? 'copperText' : 'ink')}
-              >
-                {label.words}
-                {label.size !== undefined && (
-                  <>
-                    {' '}
-                    <SvgLength value={label.size} habit={habit} />
-                  </>
-                )}
-              </text>
-            </g>
-          ))}
+          <Labels drawing={drawing} place={place} habit={habit} />
           {drawing.dimensions
             .filter((dimension) => dimension !== held)
             .map((dimension) => (
@@ -107,10 +92,66 @@ export function DrawingView({
           <Flags findings={findings} place={place} width={width} onFinding={onFinding} />
         </svg>
       )}
-      {entry}
+      {entry && held && (
+        <Box position="absolute" zIndex={2} w={`${entryWidth}px`} {...beside(held, place, width, height)}>
+          {entry}
+        </Box>
+      )}
     </Box>
   );
 }
+
+/** px. */
+const entryWidth = 250;
+const entryHeight = 96;
+
+/** Where the entry stands: over its dimension, inside the drawing. */
+function beside(dimension: Dimension, place: Placing, width: number, height: number): { left: string; top: string } {
+  const { from, to } = dimensionLine(dimension);
+  const x = place.x((from.x + to.x) / 2) - entryWidth / 2;
+  const y = place.y((from.y + to.y) / 2) - entryHeight / 2;
+  const within = (wanted: number, most: number) => Math.max(4, Math.min(wanted, most - 4));
+  return { left: `${within(x, width - entryWidth)}px`, top: `${within(y, height - entryHeight)}px` };
+}
+
+/** px between two lines of words, at the least. */
+const lineStep = 17;
+
+/** Words on leaders. Those in one column are parted when the drawing is too small to part them by itself. */
+function Labels({ drawing, place, habit }: { drawing: Drawing; place: Placing; habit: Habit }) {
+  const columns = new Map<string, number>();
+  return drawing.labels.map((label) => {
+    const x = place.x(label.to.x);
+    const column = `${label.anchor}${Math.round(x)}`;
+    const above = columns.get(column);
+    const y = Math.max(place.y(label.to.y), above === undefined ? Number.NEGATIVE_INFINITY : above + lineStep);
+    columns.set(column, y);
+    return (
+      <g key={`${label.words}-${label.at.x}-${label.at.y}`}>
+        <line x1={place.x(label.at.x)} y1={place.y(label.at.y)} x2={x} y2={y} stroke={ink('soft')} strokeWidth={0.75} />
+        <SvgText
+          x={x + (label.anchor === 'start' ? 4 : 0)}
+          y={y}
+          textAnchor={label.anchor}
+          dominantBaseline="central"
+          size={14}
+          fill={ink(label.words === 'hot out' ? 'copperText' : 'ink')}
+        >
+          {label.words}
+          {label.size !== undefined && (
+            <>
+              {' '}
+              <SvgLength value={label.size} habit={habit} />
+            </>
+          )}
+        </SvgText>
+      </g>
+    );
+  });
+}
+
+/** px. Below this width a clash is a sign alone; its words stand in the list. */
+const narrow = 520;
 
 /** Clashes where they are: a round sign with its words beside it. Signs that would cover each other stand in a row. */
 function Flags({
@@ -125,6 +166,7 @@ function Flags({
   onFinding?(finding: Finding): void;
 }) {
   const taken: number[] = [];
+  const brief = width < narrow;
   return findings.map(({ finding, headline }) => {
     if (!finding.at) return null;
     const x = place.x(finding.at.x);
@@ -145,30 +187,34 @@ function Flags({
         onClick={() => onFinding?.(finding)}
         onKeyDown={(event) => event.key === 'Enter' && onFinding?.(finding)}
       >
-        <rect
-          x={toLeft ? x - 16 - headline.length * 7 : x - 11}
-          y={y - 11}
-          width={headline.length * 7 + 27}
-          height={22}
-          rx={11}
-          fill={ink('card')}
-          stroke={ink(stop ? 'brick' : 'ochre')}
-        />
+        {!brief && (
+          <rect
+            x={toLeft ? x - 16 - headline.length * 7 : x - 11}
+            y={y - 11}
+            width={headline.length * 7 + 27}
+            height={22}
+            rx={11}
+            fill={ink('card')}
+            stroke={ink(stop ? 'brick' : 'ochre')}
+          />
+        )}
         <circle cx={x} cy={y} r={9} fill={ink(stop ? 'brick' : 'ochre')} />
-        <text x={x} y={y} textAnchor="middle" dominantBaseline="central" fontSize={13} fontWeight={600} fill="#22303A">
+        <SvgText x={x} y={y} textAnchor="middle" dominantBaseline="central" size={13} bold fill="#22303A">
           !
-        </text>
-        <text
-          x={toLeft ? x - 14 : x + 13}
-          y={y}
-          textAnchor={toLeft ? 'end' : 'start'}
-          dominantBaseline="central"
-          fontSize={13}
-          fontWeight={600}
-          fill={ink(stop ? 'brickText' : 'ochreText')}
-        >
-          {headline}
-        </text>
+        </SvgText>
+        {!brief && (
+          <SvgText
+            x={toLeft ? x - 14 : x + 13}
+            y={y}
+            textAnchor={toLeft ? 'end' : 'start'}
+            dominantBaseline="central"
+            size={13}
+            bold
+            fill={ink(stop ? 'brickText' : 'ochreText')}
+          >
+            {headline}
+          </SvgText>
+        )}
       </g>
     );
   });

@@ -1,11 +1,12 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core';
 import { drag, select } from 'd3';
-import { useEffect, useId, useRef } from 'react';
+import { type KeyboardEvent, useEffect, useId, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { LengthText } from '../parts/LengthText';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
+import { SvgText } from './SvgText';
 
 export interface TapeMark {
   /** m. */
@@ -127,24 +128,29 @@ export function Tape(props: TapeProps) {
           </Text>
         )}
       </Flex>
-      <Box ref={ref} h={shown.length > 0 ? `${height + 40}px` : `${height}px`} position="relative">
+      <Box
+        ref={ref}
+        h={shown.length > 0 ? `${height + 40}px` : `${height}px`}
+        position="relative"
+        role="slider"
+        tabIndex={0}
+        aria-label={label}
+        aria-valuenow={Math.round(value * 10000) / 10}
+        aria-valuemin={Math.round(low * 10000) / 10}
+        aria-valuemax={Math.round(high * 10000) / 10}
+        aria-valuetext={formatLength(value, habit).text}
+        onKeyDown={(event: KeyboardEvent) => {
+          if (event.key === 'ArrowLeft') nudge(-1);
+          else if (event.key === 'ArrowRight') nudge(1);
+          else if (event.key === 'Enter') onType();
+        }}
+      >
         <svg
           ref={svg}
           width={width}
           height={height + (shown.length > 0 ? 40 : 0)}
           style={{ display: 'block', cursor: 'grab', touchAction: 'pan-y' }}
-          role="slider"
-          tabIndex={0}
-          aria-label={label}
-          aria-valuenow={Math.round(value * 10000) / 10}
-          aria-valuemin={Math.round(low * 10000) / 10}
-          aria-valuemax={Math.round(high * 10000) / 10}
-          aria-valuetext={formatLength(value, habit).text}
-          onKeyDown={(event) => {
-            if (event.key === 'ArrowLeft') nudge(-1);
-            else if (event.key === 'ArrowRight') nudge(1);
-            else if (event.key === 'Enter') onType();
-          }}
+          aria-hidden="true"
         >
           <defs>
             <pattern id={hatch} width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -154,9 +160,9 @@ export function Tape(props: TapeProps) {
           </defs>
           {shown.map((mark) => (
             <g key={mark.value} transform={`translate(${x(mark.value)} 0)`}>
-              <text textAnchor="middle" y={14} fontSize={13} fill={ink('copperText')}>
+              <SvgText textAnchor="middle" y={14} size={13} fill={ink('copperText')}>
                 {mark.words}
-              </text>
+              </SvgText>
               <path d="M-7 24h14l-7 12z" fill={ink('copper')} />
             </g>
           ))}
@@ -218,17 +224,9 @@ function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
       <>
         <line x1={x} x2={x} y1={0} y2={length} stroke="#22303A" strokeWidth={ten ? 1.75 : 1} />
         {ten && (
-          <text
-            x={x}
-            y={50}
-            textAnchor="middle"
-            fontSize={18}
-            fontWeight={600}
-            fontFamily="var(--np-fonts-heading)"
-            fill="#22303A"
-          >
+          <SvgText x={x} y={50} textAnchor="middle" size={18} bold heading fill="#22303A">
             {formatLength(mark / 1000, 'metric', { bare: true }).text}
-          </text>
+          </SvgText>
         )}
       </>
     );
@@ -241,17 +239,9 @@ function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
     <>
       <line x1={x} x2={x} y1={0} y2={length} stroke="#22303A" strokeWidth={whole ? 1.75 : 1} />
       {whole && (
-        <text
-          x={x}
-          y={51}
-          textAnchor="middle"
-          fontSize={18}
-          fontWeight={600}
-          fontFamily="var(--np-fonts-heading)"
-          fill={foot ? '#7A3516' : '#22303A'}
-        >
+        <SvgText x={x} y={51} textAnchor="middle" size={18} bold heading fill={foot ? '#7A3516' : '#22303A'}>
           {foot ? `${inches / 12}′ 0″` : `${inches >= 12 ? `${Math.floor(inches / 12)}′ ` : ''}${inches % 12}″`}
-        </text>
+        </SvgText>
       )}
     </>
   );

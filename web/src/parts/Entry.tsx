@@ -7,7 +7,7 @@ import {
   parseQuantity,
   type QuantityKind,
 } from '@north-pane/core';
-import { type KeyboardEvent, useId, useState } from 'react';
+import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
 
 interface EntryProps {
   label: string;
@@ -49,11 +49,15 @@ export function Entry(props: EntryProps) {
     unitAfter,
   } = props;
   const id = useId();
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (autoFocus) input.current?.focus();
+  }, [autoFocus]);
   const shown = value === undefined ? '' : written(kind, value, habit, digits);
   const [typed, setTyped] = useState<string | undefined>(undefined);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
 
-  const take = (input: HTMLInputElement, finish: boolean) => {
+  const take = (field: HTMLInputElement, finish: boolean) => {
     if (typed === undefined || typed === shown) {
       setTyped(undefined);
       setTrouble(undefined);
@@ -68,7 +72,7 @@ export function Entry(props: EntryProps) {
     const message = parsed.ok ? onValue(parsed.value) : parsed.message;
     if (message) {
       setTrouble(message);
-      if (!parsed.ok) input.setSelectionRange(parsed.at, typed.length);
+      if (!parsed.ok) field.setSelectionRange(parsed.at, typed.length);
       return;
     }
     setTyped(undefined);
@@ -100,6 +104,7 @@ export function Entry(props: EntryProps) {
         </Text>
       </label>
       <Input
+        ref={input}
         id={id}
         size={size}
         bg="card"
@@ -110,8 +115,6 @@ export function Entry(props: EntryProps) {
         value={typed ?? shown}
         aria-invalid={trouble !== undefined}
         aria-describedby={trouble ? `${id}-trouble` : undefined}
-        // biome-ignore lint/a11y/noAutofocus: opened by a click on the very dimension that is to be typed
-        autoFocus={autoFocus}
         onFocus={(event) => event.currentTarget.select()}
         onChange={(event) => setTyped(event.currentTarget.value)}
         onBlur={(event) => take(event.currentTarget, false)}
@@ -128,5 +131,5 @@ export function Entry(props: EntryProps) {
 
 function written(kind: EntryProps['kind'], value: number, habit: Habit, digits?: number): string {
   if (kind === 'number') return digits === undefined ? String(value) : value.toFixed(digits);
-  return formatQuantity(kind, value, habit, digits).text.replaceAll('\u202f', ' ');
+  return formatQuantity(kind, value, habit, digits).text.replaceAll(/[\u202f\u00a0]/g, ' ');
 }

@@ -1,44 +1,30 @@
 import { formatLength, type Habit, type LengthOptions } from '@north-pane/core';
 
-/** Written-out fraction: numerator over denominator, as on a tape. */
-function Fraction({ numerator, denominator }: { numerator: number; denominator: number }) {
-  return (
-    <span style={{ fontSize: '0.68em', whiteSpace: 'nowrap' }}>
-      <span style={{ position: 'relative', top: '-0.42em' }}>{numerator}</span>⁄
-      <span style={{ position: 'relative', top: '0.12em' }}>{denominator}</span>
-    </span>
-  );
-}
-
-/** A length as the tape reads it, with real fractions. The unit is small and can be left out. */
+/** A length as the tape reads it, with real fractions. The unit can be left out, and is small in big figures. */
 export function LengthText({
   value,
   habit,
   bare,
+  big,
   ...options
-}: { value: number; habit: Habit; bare?: boolean } & LengthOptions) {
+}: { value: number; habit: Habit; bare?: boolean; big?: boolean } & LengthOptions) {
   const reading = formatLength(value, habit, options);
   if (reading.number !== undefined)
     return (
-      <span aria-label={reading.text} role="text" style={{ whiteSpace: 'nowrap' }}>
+      <span style={{ whiteSpace: 'nowrap' }}>
         {reading.number}
-        {!bare && <span style={{ fontSize: '0.62em', opacity: 0.8 }}>&#8239;mm</span>}
+        {!bare && <span style={big ? { fontSize: '0.6em' } : undefined}>&nbsp;mm</span>}
       </span>
     );
   const { negative, feet = 0, inches = 0, numerator, denominator } = reading;
   const showInches = inches > 0 || (feet === 0 && numerator === undefined);
   return (
-    <span aria-label={reading.text} role="text" style={{ whiteSpace: 'nowrap' }}>
+    <span style={{ whiteSpace: 'nowrap' }}>
       {negative && '−'}
       {feet > 0 && `${feet}′`}
       {feet > 0 && (showInches || numerator !== undefined) && '\u2009'}
       {showInches && inches}
-      {numerator !== undefined && denominator !== undefined && (
-        <>
-          {showInches && '\u200a'}
-          <Fraction numerator={numerator} denominator={denominator} />
-        </>
-      )}
+      {numerator !== undefined && <span style={{ fontSize: '1.15em' }}>{`${numerator}\u2044${denominator}`}</span>}
       {(showInches || numerator !== undefined) && '″'}
     </span>
   );

@@ -46,21 +46,23 @@ export function Rail({ current, jobId }: { current: string; jobId: string }) {
               boxShadow={here ? { base: 'inset 0 3px 0 {colors.copper}', md: 'inset 4px 0 0 {colors.copper}' } : 'none'}
               _hover={{ bg: 'ground' }}
             >
-              <Box>
-                <Text fontSize="11px" color="soft" lineHeight="1.1">
-                  {number}
-                </Text>
+              <Box flex="1">
+                <Flex justify="space-between" align="center" gap="1">
+                  <Text fontSize="12px" color="soft" lineHeight="1.1">
+                    {number}
+                  </Text>
+                  <Sign mark={mark} />
+                </Flex>
                 <Text
                   fontFamily="heading"
                   fontWeight="600"
                   fontSize="15px"
-                  lineHeight="1.2"
+                  lineHeight="1.3"
                   color={here ? 'ink' : 'soft'}
                 >
                   {name}
                 </Text>
               </Box>
-              <Sign mark={mark} />
             </Flex>
           </Link>
         );

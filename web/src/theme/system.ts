@@ -1,10 +1,12 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import {
+  breakpoints,
   buttonRecipe,
   dialogSlotRecipe,
   inputRecipe,
   nativeSelectSlotRecipe,
   tableSlotRecipe,
+  tokens,
 } from '@chakra-ui/react/theme';
 
 /** A colour by day and by night. */
@@ -16,6 +18,7 @@ const pair = (day: string, night: string) => ({ value: { base: day, _dark: night
  */
 const config = defineConfig({
   cssVarsPrefix: 'np',
+  preflight: true,
   globalCss: {
     'html, body, #root': { height: '100%' },
     body: {
@@ -27,11 +30,19 @@ const config = defineConfig({
       fontVariantNumeric: 'tabular-nums',
     },
     'h1, h2, h3': { fontFamily: 'heading', fontWeight: 600 },
+    a: { color: 'inherit', textDecoration: 'none' },
     '*:focus-visible': { outline: '2px solid {colors.pane}', outlineOffset: '2px' },
     '::selection': { background: '{colors.pane}', color: 'white' },
   },
   theme: {
+    breakpoints,
     tokens: {
+      spacing: tokens.spacing,
+      sizes: tokens.sizes,
+      fontSizes: tokens.fontSizes,
+      fontWeights: tokens.fontWeights,
+      lineHeights: tokens.lineHeights,
+      zIndex: tokens.zIndex,
       fonts: {
         heading: { value: '"Barlow Semi Condensed", "Arial Narrow", sans-serif' },
         body: { value: '"Source Sans 3", "Segoe UI", sans-serif' },

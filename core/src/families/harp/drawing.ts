@@ -1,5 +1,5 @@
 import { fieldMeta } from '../../catalogue';
-import type { Dimension, Drawing, Edit, Label, Shape } from '../../draw';
+import type { Dimension, Drawing, Label, Shape } from '../../draw';
 import type { View } from '../family';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
@@ -124,13 +124,14 @@ function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing {
   const label = (which: 'cold' | 'hot', words: string): Label => {
     const span = spans[which];
     const x = headers[which];
-    return { at: { x, y: span.open }, to: { x, y: span.open + span.out * 0.03 }, words, anchor: 'middle' };
+    const beside = { x: x + 0.035, y: span.open - span.out * 0.012 };
+    return { at: beside, to: beside, words, anchor: 'start' };
   };
   return {
     title: `Plan of ${prefix}`,
     shapes,
     dimensions: planDimensions(build, layout),
-    labels: [label('cold', 'cold in'), label('hot', 'hot out')],
+    labels: [label('cold', 'cold in'), label('hot', 'hot out'), upLabel(build.turned, length, width)],
   };
 }
 
@@ -156,8 +157,6 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
   const middle = Math.max(1, Math.floor(count / 2));
   const lower = risers[middle - 1] ?? 0;
   const upper = risers[middle] ?? 0;
-  const hotSpan = layout.spans.hot;
-  const hotSide = hotSpan.out > 0 ? width : 0;
   return [
     {
       id: 'outside-length',
@@ -227,35 +226,40 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
         highReason: 'the plate would meet the side boards',
       },
     },
+  ];
+}
+
+/** m. Of the arrow that shows which way is up. */
+const arrow = 0.11;
+
+/** Where the up arrow begins, and the way it points: along the risers, or across them when the panel is turned. */
+function upFrom(turned: boolean, length: number, width: number) {
+  const way = turned ? { x: 0, y: 1 } : { x: 1, y: 0 };
+  return { way, tail: turned ? { x: length + 0.06, y: width - 0.15 } : { x: length + 0.04, y: 0.05 } };
+}
+
+function upArrow(turned: boolean, length: number, width: number): Shape[] {
+  const { way, tail } = upFrom(turned, length, width);
+  const at = (along: number, aside: number) => ({
+    x: tail.x + way.x * along - way.y * aside,
+    y: tail.y + way.y * along + way.x * aside,
+  });
+  return [
+    { kind: 'path', layer: 'note', points: [at(0, 0), at(arrow, 0)], closed: false },
     {
-      id: 'stub',
-      label: 'stub',
-      from: { x: headers.hot - headerTube.outerDiameter / 2, y: hotSide },
-      to: { x: headers.hot - headerTube.outerDiameter / 2, y: hotSpan.open },
-      offset: hotSpan.out > 0 ? 0.05 : -0.05,
-      value: parameters.stub,
-      edit: edit('stub', 'parameters.stub', 'nothing to fix a union to', 'it would catch on everything'),
+      kind: 'path',
+      layer: 'note',
+      points: [at(arrow - 0.03, 0.016), at(arrow, 0), at(arrow - 0.03, -0.016)],
+      closed: false,
     },
   ];
 }
 
-function edit(name: keyof HarpParameters, path: string, lowReason: string, highReason: string): Edit {
-  return { path, ...fieldRange(name), scale: 1, offset: 0, lowReason, highReason };
-}
-
-/** Which way is up on the roof: along the risers, or across them when the panel is turned. */
-function upArrow(turned: boolean, length: number, width: number): Shape[] {
-  const tip = turned ? { x: length + 0.06, y: width - 0.02 } : { x: length + 0.1, y: 0.06 };
-  const way = turned ? { x: 0, y: 1 } : { x: 1, y: 0 };
-  const side = { x: -way.y, y: way.x };
-  const point = (back: number, aside: number) => ({
-    x: tip.x - way.x * back + side.x * aside,
-    y: tip.y - way.y * back + side.y * aside,
-  });
-  return [
-    { kind: 'path', layer: 'note', points: [point(0.09, 0), point(0, 0)], closed: false },
-    { kind: 'path', layer: 'note', points: [point(0.025, 0.014), point(0, 0), point(0.025, -0.014)], closed: false },
-  ];
+function upLabel(turned: boolean, length: number, width: number): Label {
+  const { way, tail } = upFrom(turned, length, width);
+  const tip = { x: tail.x + way.x * arrow, y: tail.y + way.y * arrow };
+  const to = turned ? { x: tip.x, y: tip.y + 0.03 } : { x: tail.x + arrow / 2, y: tail.y - 0.035 };
+  return { at: to, to, words: 'up', anchor: 'middle' };
 }
 
 /** Cut across the risers through the low side board and the first few risers, seen toward the hot end. */

@@ -46,10 +46,7 @@ export function harpParts(
         stuff: 'tube',
         length: riserCut,
         count: parameters.riserCount,
-        operations: [
-          'square and ream both ends',
-          `clean ${Math.round((parameters.entry + 0.005) * 1000)} mm at each end`,
-        ],
+        operations: ['square and ream both ends', 'clean both ends bright, a little past the entry'],
         mass: tubeMass(riserTube) * riserCut,
       },
       header('cold'),

@@ -93,7 +93,7 @@ export function Bars({
                 overflow="hidden"
                 whiteSpace="nowrap"
               >
-                {bar.offcut / length > 0.09 && (
+                {bar.offcut / longest > 0.09 && (
                   <>
                     left&nbsp;
                     <LengthText value={bar.offcut} habit={habit} bare />

@@ -48,10 +48,10 @@ export function MarkOutCard({
         data-testid={`cut-${part.id}`}
       >
         {part.kind === 'length' ? (
-          <LengthText value={part.length} habit={habit} inchesOnly={part.length < 1} />
+          <LengthText value={part.length} habit={habit} inchesOnly={part.length < 1} big />
         ) : (
           <>
-            <LengthText value={part.height} habit={habit} bare /> × <LengthText value={part.width} habit={habit} />
+            <LengthText value={part.height} habit={habit} bare /> × <LengthText value={part.width} habit={habit} big />
           </>
         )}
       </Text>

@@ -8,6 +8,7 @@ import {
   type SheetPlan,
 } from '@north-pane/core';
 import { SvgLength } from '../../drawing/SvgLength';
+import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';
 
@@ -53,8 +54,8 @@ export function Sheets({
       </Flex>
       <Flex gap="4" wrap="wrap">
         {[...alike.values()].map(({ sheet, count }, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: sheets have no names; they stand in order
           <SheetFigure
+            // biome-ignore lint/suspicious/noArrayIndexKey: sheets have no names; they stand in order
             key={index}
             sheet={sheet}
             count={count}
@@ -133,18 +134,18 @@ function SheetFigure({
                 strokeWidth={lit === piece.id ? 3 : 1}
               />
               {wide && (
-                <text
+                <SvgText
                   x={(x + w / 2) * scale}
                   y={(y + h / 2) * scale}
                   textAnchor="middle"
                   dominantBaseline="central"
-                  fontSize={14}
-                  fontWeight={600}
-                  fontFamily="var(--np-fonts-heading)"
+                  size={14}
+                  bold
+                  heading
                   fill={ink('ink')}
                 >
                   <SvgLength value={w} habit={habit} /> × <SvgLength value={h} habit={habit} />
-                </text>
+                </SvgText>
               )}
             </g>
           );

@@ -229,7 +229,7 @@ function ChartBox({
           {fresh ? aside : 'working out the band…'}
         </Text>
       </Flex>
-      <Box h={tall ? '300px' : '260px'}>{children}</Box>
+      <Box h={tall ? 'max(300px, calc(50dvh - 110px))' : 'max(250px, calc(50dvh - 150px))'}>{children}</Box>
     </Box>
   );
 }

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { type PathPoint, type SunPosition, sunPath } from '@north-pane/core';
 import { arc, line } from 'd3';
 import { useMemo } from 'react';
+import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';
 
@@ -56,9 +57,9 @@ export function SunDome({ site, aim, tilt, today }: { site: Site; aim: number; t
             {[30, 60].map((zenith) => (
               <g key={zenith}>
                 <circle r={(radius * zenith) / 90} fill="none" stroke={ink('line')} />
-                <text x={4} y={(-radius * zenith) / 90 + 4} fontSize={12} fill={ink('soft')}>
+                <SvgText x={4} y={(radius * zenith) / 90 - 4} size={12} fill={ink('soft')}>
                   {90 - zenith}°
-                </text>
+                </SvgText>
               </g>
             ))}
             <path d={`M0 ${-radius}V${radius}M${-radius} 0H${radius}`} stroke={ink('line')} />
@@ -70,19 +71,19 @@ export function SunDome({ site, aim, tilt, today }: { site: Site; aim: number; t
             ].map(([letter, azimuth]) => {
               const [x, y] = at({ zenith: 90 + 1100 / radius, azimuth: Number(azimuth) });
               return (
-                <text
+                <SvgText
                   key={letter}
                   x={x}
                   y={y}
                   textAnchor="middle"
                   dominantBaseline="central"
-                  fontSize={15}
-                  fontWeight={600}
-                  fontFamily="var(--np-fonts-heading)"
+                  size={15}
+                  bold
+                  heading
                   fill={ink('ink')}
                 >
                   {letter}
-                </text>
+                </SvgText>
               );
             })}
             {/* What the pane can see of the sky: the half of it on its own side. */}
@@ -107,17 +108,17 @@ export function SunDome({ site, aim, tilt, today }: { site: Site; aim: number; t
               if (!noon) return null;
               const [x, y] = at(noon);
               return (
-                <text
+                <SvgText
                   key={key}
                   x={x}
-                  y={y - 7}
+                  y={colour === 'hot' ? y + 18 : y - 8}
                   textAnchor="middle"
-                  fontSize={13}
-                  fontWeight={600}
+                  size={13}
+                  bold
                   fill={ink(colour === 'hot' ? 'copperText' : 'paneText')}
                 >
                   {words}
-                </text>
+                </SvgText>
               );
             })}
             <HourTicks path={paths.today} at={at} />

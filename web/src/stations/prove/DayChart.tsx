@@ -3,6 +3,7 @@ import { type Comparison, formatNumber, type Habit } from '@north-pane/core';
 import { Band } from '../../charts/Band';
 import { Chart, type Scales } from '../../charts/Chart';
 import { chartUnit } from '../../charts/units';
+import { SvgText } from '../../drawing/SvgText';
 import { ink } from '../../theme/ink';
 
 /** h. A longer silence parts the band. */
@@ -29,7 +30,9 @@ export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; z
   const from = Math.floor(Math.min(...points.map((point) => point.x)) - 0.25);
   const to = Math.ceil(Math.max(...points.map((point) => point.x)) + 0.25);
   const top = Math.max(1, ...points.map((point) => Math.max(point.high, point.measured + point.half)));
-  const bottom = Math.min(0, ...points.map((point) => point.measured));
+  const lowest = Math.min(...points.map((point) => point.measured));
+  // A reading a hair below nought is no reason for an axis that goes there.
+  const bottom = lowest < -0.05 * top ? lowest : 0;
   const few = points.length <= 12;
   return (
     <Chart
@@ -58,13 +61,13 @@ export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; z
               <circle cx={scales.x(point.x)} cy={scales.y(point.measured)} r={few ? 5 : 2.8} fill={ink('ink')} />
             </g>
           ))}
-          <g fontSize={14}>
-            <text x={scales.width} y={14} textAnchor="end" fill={ink('copperText')}>
+          <g>
+            <SvgText size={13} x={scales.width} y={14} textAnchor="end" fill={ink('copperText')}>
               expected, line and span
-            </text>
-            <text x={scales.width} y={32} textAnchor="end" fill={ink('ink')}>
+            </SvgText>
+            <SvgText size={13} x={scales.width} y={32} textAnchor="end" fill={ink('ink')}>
               ● measured
-            </text>
+            </SvgText>
           </g>
         </>
       )}
@@ -90,9 +93,9 @@ function Steady({ points, scales }: { points: readonly { x: number; steady: bool
         opacity={0.18}
       />
       {to - from > 0.6 && (
-        <text x={scales.x(from)} y={scales.height - 8} fontSize={13} fill={ink('paneText')}>
+        <SvgText x={scales.x(from)} y={scales.height - 8} size={13} fill={ink('paneText')}>
           steady
-        </text>
+        </SvgText>
       )}
     </g>
   ));

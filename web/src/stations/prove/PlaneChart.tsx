@@ -1,5 +1,6 @@
 import { type Comparison, formatNumber } from '@north-pane/core';
 import { Chart } from '../../charts/Chart';
+import { SvgText } from '../../drawing/SvgText';
 import { ink } from '../../theme/ink';
 
 /** Dots beyond this many are thinned out evenly. */
@@ -54,13 +55,13 @@ export function PlaneChart({
           {points.map((point) => (
             <circle key={point.time} cx={x(point.x)} cy={y(point.measured)} r={3} fill={ink('ink')} />
           ))}
-          <g fontSize={14}>
-            <text x={width} y={14} textAnchor="end" fill={ink('copperText')}>
+          <g>
+            <SvgText size={13} x={width} y={14} textAnchor="end" fill={ink('copperText')}>
               – expected of the drawing
-            </text>
-            <text x={width} y={32} textAnchor="end" fill={ink('ink')}>
+            </SvgText>
+            <SvgText size={13} x={width} y={32} textAnchor="end" fill={ink('ink')}>
               ● measured
-            </text>
+            </SvgText>
           </g>
         </>
       )}

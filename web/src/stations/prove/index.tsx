@@ -33,7 +33,9 @@ export default function Prove() {
   );
   const source = all.find((one) => one.id === sourceId) ?? largest;
   const byHand = all.find((one) => one.name === 'by hand');
-  const newest = all.flatMap((one) => one.readings.slice(-1)).sort((a, b) => b.time - a.time)[0];
+  const newest = all
+    .flatMap((one) => one.readings.filter((reading) => reading.flow > 0).slice(-1))
+    .sort((a, b) => b.time - a.time)[0];
 
   return (
     <Flex direction={{ base: 'column', lg: 'row' }} minH="100%" p="5" gap="6">
@@ -142,13 +144,13 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             </Box>
           )}
         </Flex>
-        <Box h={{ base: '260px', md: '310px' }} data-testid="day-chart">
+        <Box h={{ base: '260px', md: 'max(280px, calc(50dvh - 110px))' }} data-testid="day-chart">
           {rows.length > 0 && <DayChart rows={rows} zone={zone} habit={habit} />}
         </Box>
         <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px" mt="3">
           {verdict.steady ? 'Steady stretches on the efficiency plane' : 'Readings on the efficiency plane'}
         </Text>
-        <Box h={{ base: '240px', md: '270px' }}>
+        <Box h={{ base: '240px', md: 'max(240px, calc(50dvh - 150px))' }}>
           <PlaneChart rows={compared.value.rows} aperture={aperture} steadyOnly={verdict.steady} />
         </Box>
       </Box>

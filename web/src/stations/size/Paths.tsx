@@ -44,13 +44,13 @@ export function Paths({ paths }: { paths: CollectorState['paths'] }) {
             borderRightWidth="1px"
             borderColor="ground"
           >
-            {percent > 17 ? `${words} ${formatNumber(percent)} %` : ''}
+            {percent > 26 ? `${words} ${formatNumber(percent)} %` : ''}
           </Flex>
         ))}
       </Flex>
       <Text fontSize="13px" color="soft" mt="1">
         {shares
-          .filter(({ percent }) => percent <= 17)
+          .filter(({ percent }) => percent <= 26)
           .map(({ words, percent }) => `${words} ${formatNumber(percent)} %`)
           .join(', ')}
       </Text>

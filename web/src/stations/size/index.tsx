@@ -1,6 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import {
   type Dimension,
+  formatIn,
   formatLength,
   formatNumber,
   formatQuantity,
@@ -67,20 +68,7 @@ export default function Size() {
   const drawn = new Set(dimensions.flatMap((dimension) => (dimension.edit ? [dimension.edit.path] : [])));
   const entry = (place: 'plan' | 'section') =>
     typing && held && (place === 'plan' ? plan : section).dimensions.includes(held) ? (
-      <Box
-        position="absolute"
-        left="50%"
-        top="12px"
-        transform="translateX(-50%)"
-        w="300px"
-        bg="card"
-        borderWidth="2px"
-        borderColor="pane"
-        borderRadius="3px"
-        p="3"
-        zIndex={2}
-        boxShadow="md"
-      >
+      <Box bg="card" borderWidth="2px" borderColor="pane" borderRadius="3px" p="3" boxShadow="md">
         <Entry
           label={held.label}
           value={held.value}
@@ -117,7 +105,7 @@ export default function Size() {
               ))}
             </Flex>
           )}
-          <Box flex={{ base: 'none', md: '1 1 0' }} h={{ base: '300px', md: 'auto' }} minH="0" data-testid="plan">
+          <Box flex={{ base: 'none', md: '1 1 0' }} h={{ base: '236px', md: 'auto' }} minH="0" data-testid="plan">
             <DrawingView
               drawing={plan}
               habit={habit}
@@ -131,7 +119,7 @@ export default function Size() {
               over={(place) => <RiserBars place={place} shares={mine.riserShares} plan={plan} />}
             />
           </Box>
-          <Flex h={{ base: '170px', md: '178px' }} minH="0" align="stretch">
+          <Flex h={{ base: '150px', md: '178px' }} minH="0" align="stretch">
             <Box flex="1" minW="0" data-testid="section">
               <DrawingView
                 drawing={section}
@@ -139,7 +127,7 @@ export default function Size() {
                 chosen={held?.id}
                 onChoose={choose}
                 entry={entry('section')}
-                margin={{ x: 74, y: 18 }}
+                margin={{ left: 66, right: 130, top: 14, bottom: 22 }}
               />
             </Box>
             <Box w="170px" pt="4" flexShrink={0} display={{ base: 'none', lg: 'block' }} fontSize="14px">
@@ -236,20 +224,22 @@ export default function Size() {
         </Box>
       </Flex>
       {held && edit && (
-        <Tape
-          label={held.label}
-          value={held.value}
-          habit={habit}
-          low={edit.low}
-          high={edit.high}
-          lowReason={edit.lowReason}
-          highReason={edit.highReason}
-          note={`${mine.riserShares.length} risers, ${formatQuantity('area', mine.absorberArea, habit).text} of plate`}
-          onBegin={beginDrag}
-          onValue={set}
-          onEnd={endDrag}
-          onType={() => setTyping(true)}
-        />
+        <Box position={{ base: 'sticky', md: 'static' }} bottom="0" zIndex={3}>
+          <Tape
+            label={held.label}
+            value={held.value}
+            habit={habit}
+            low={edit.low}
+            high={edit.high}
+            lowReason={edit.lowReason}
+            highReason={edit.highReason}
+            note={`${mine.riserShares.length} risers, ${formatQuantity('area', mine.absorberArea, habit).text} of plate`}
+            onBegin={beginDrag}
+            onValue={set}
+            onEnd={endDrag}
+            onType={() => setTyping(true)}
+          />
+        </Box>
       )}
     </Flex>
   );
@@ -261,7 +251,6 @@ function range(band: { low: number; high: number }, write: (value: number) => st
 
 /** Panels drop a few pascals: too little for kPa or psi to show. */
 function pressure(value: number, habit: Habit): string {
-  return habit === 'metric' && Math.abs(value) < 1000
-    ? `${formatNumber(value, 1)} Pa`
-    : formatQuantity('pressure', value, habit).text;
+  if (Math.abs(value) >= 1000) return formatQuantity('pressure', value, habit).text;
+  return habit === 'metric' ? formatIn('pressure', value, 'Pa').text : formatIn('pressure', value, 'inH₂O', 3).text;
 }

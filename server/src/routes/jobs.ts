@@ -46,6 +46,9 @@ const newJobBody = z.union([
 const noteBody = z.strictObject({ note: z.string().trim().max(200) });
 const buildBody = z.strictObject({ revisionId: z.int(), installedFrom: z.iso.datetime() });
 
+/** A job document is some tens of kilobytes. */
+const small = limitBody(2);
+
 /** What the shelf shows of a job without opening it. */
 function summary(document: Job) {
   const figures = evaluateJob(document);
@@ -66,7 +69,6 @@ function summary(document: Job) {
 
 export function jobRoutes(database: Database) {
   return new Hono()
-    .use(limitBody(2))
     .get('/', async (context) => {
       const all = await listJobs(database);
       return context.json(
@@ -78,7 +80,7 @@ export function jobRoutes(database: Database) {
         })),
       );
     })
-    .post('/', body(newJobBody), async (context) => {
+    .post('/', small, body(newJobBody), async (context) => {
       const asked = context.req.valid('json');
       const document =
         'document' in asked
@@ -105,7 +107,7 @@ export function jobRoutes(database: Database) {
       context.header('content-type', 'image/svg+xml');
       return context.body(writeSvg(drawing, { habit: job.document.units }));
     })
-    .post('/:id/changes', body(changesBody), async (context) => {
+    .post('/:id/changes', small, body(changesBody), async (context) => {
       const id = context.req.param('id');
       const { base, changes } = context.req.valid('json');
       const result = await saveChanges(database, id, base, changes);
@@ -139,7 +141,7 @@ export function jobRoutes(database: Database) {
         })),
       );
     })
-    .post('/:id/revisions', body(noteBody), async (context) => {
+    .post('/:id/revisions', small, body(noteBody), async (context) => {
       const id = context.req.param('id');
       const kept = await keepRevision(database, id, context.req.valid('json').note);
       if (!kept) return context.json(noJob(id), 404);
@@ -149,7 +151,7 @@ export function jobRoutes(database: Database) {
       const found = await listBuilds(database, context.req.param('id'));
       return context.json(found.map((build) => ({ ...build, installedFrom: build.installedFrom.toISOString() })));
     })
-    .post('/:id/builds', body(buildBody), async (context) => {
+    .post('/:id/builds', small, body(buildBody), async (context) => {
       const id = context.req.param('id');
       const { revisionId, installedFrom } = context.req.valid('json');
       const kept = await listRevisions(database, id);

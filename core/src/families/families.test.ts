@@ -1,0 +1,231 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { wordFinding } from '../care';
+import { entries } from '../catalogue';
+import { writeSvg } from '../draw';
+import { collectorState } from '../heat';
+import { fairDay } from '../heat/collector.fixture';
+import { families, type PanelDocument, standardChoice } from '.';
+import { withParameters } from './harp/harp.fixture';
+
+const habits = ['metric', 'imperial'] as const;
+
+describe('families: every kind has the same duties', () => {
+  for (const family of Object.values(families))
+    for (const habit of habits) {
+      const panel: PanelDocument = { id: 'panel-a', ...family.standard(habit) };
+      describe(`${family.id}, ${habit}`, () => {
+        it('begins with a panel that opens and does not clash', () => {
+          expect(family.problems(panel)).deep.equal([]);
+          expect(family.open(panel, 'panels.0').findings).deep.equal([]);
+        });
+        it('has parts above nought, from its own prefix, each id once', () => {
+          const { parts, purchases, dryMass } = family.open(panel, 'panels.0');
+          const ids = [...parts, ...purchases].map((one) => one.id);
+          expect(new Set(ids).size).equal(ids.length);
+          for (const part of parts) {
+            expect(part.id).match(/^panel-a\//);
+            expect(part.count, part.id).above(0);
+            expect(part.mass, part.id).above(0);
+            for (const size of part.kind === 'length' ? [part.length] : [part.width, part.height])
+              expect(size, part.id).above(0);
+          }
+          for (const one of purchases) expect(one.quantity, one.id).above(0);
+          expect(dryMass).within(20, 200);
+        });
+        it('draws every view to SVG without a NaN, and every editable dimension solves back', () => {
+          const design = family.open(panel, 'panels.0');
+          for (const view of ['plan', 'section'] as const) {
+            const drawing = design.drawing(view);
+            const svg = writeSvg(drawing, { habit });
+            expect(svg).match(/^<svg[\s\S]*<\/svg>\n$/);
+            expect(svg).not.match(/NaN|undefined|Infinity/);
+            for (const dimension of drawing.dimensions) {
+              const { edit } = dimension;
+              if (!edit) continue;
+              expect(edit.low, dimension.id).at.most(dimension.value + 1e-9);
+              expect(edit.high, dimension.id).at.least(dimension.value - 1e-9);
+              const wanted = (dimension.value + edit.high) / 2;
+              const changed = JSON.parse(JSON.stringify(panel)) as Record<string, unknown>;
+              const steps = edit.path.split('.');
+              const last = steps.pop() ?? '';
+              const holder = steps.reduce((node, step) => node[step] as Record<string, unknown>, changed);
+              holder[last] = wanted * edit.scale + edit.offset;
+              const again = family.open(changed as unknown as PanelDocument, 'panels.0').drawing(view);
+              const moved = again.dimensions.find((one) => one.id === dimension.id);
+              expect(moved?.value, dimension.id).closeTo(wanted, 1e-9);
+            }
+          }
+        });
+        it('has heat and water that make sense together', () => {
+          const { heat, water, areas } = family.open(panel, 'panels.0');
+          expect(areas.absorber).below(areas.aperture);
+          expect(areas.aperture).below(areas.gross);
+          expect(water.volume).within(0.0005, 0.05);
+          const state = collectorState(heat, { ...fairDay, massFlow: 0.02 * heat.apertureArea });
+          expect(state.efficiency).within(0.4, 0.75);
+        });
+        it('names every field it offers, with a value that its schema takes', () => {
+          for (const field of family.fields(panel)) {
+            expect(field.meta.label, field.path).not.equal('');
+            expect(field.value, field.path).not.equal(undefined);
+          }
+        });
+        it('finds what is wrong with a panel and says where', () => {
+          const wrong = { ...panel, parameters: { ...panel.parameters, pitch: -0.1 }, glazing: undefined };
+          const paths = family.problems(wrong).map((problem) => problem.path.join('.'));
+          expect(paths).include.members(['parameters.pitch', 'glazing']);
+        });
+      });
+    }
+});
+
+describe('families: the shared choices', () => {
+  const panel: PanelDocument = { id: 'panel-a', ...families.harp.standard('metric') };
+  it('keep the size of the pane when its kind is changed', () => {
+    const glazing = { kind: 'tempered-glass', parameters: { ...panel.glazing?.parameters, length: 1.7, width: 0.9 } };
+    const twin = standardChoice('glazing', 'twin-wall', 'metric', glazing);
+    expect(twin.parameters).include({ length: 1.7, width: 0.9, pane: 'twin-wall-10', clearance: 0.006 });
+  });
+  it('open with every absorber, box, glazing and catalogue entry they offer', () => {
+    for (const field of families.harp.fields(panel))
+      for (const { value } of field.meta.choices ?? []) {
+        const [head = '', ...rest] = field.path.split('.');
+        const changed = JSON.parse(JSON.stringify(panel)) as Record<string, Record<string, unknown>>;
+        if (rest[0] === 'kind') changed[head] = standardChoice(head as 'absorber', value, 'metric') as never;
+        else if (rest.length === 2) (changed[head]?.parameters as Record<string, unknown>)[rest[1] ?? ''] = value;
+        else if (changed[head]) changed[head][rest[0] ?? ''] = value;
+        const document = changed as unknown as PanelDocument;
+        expect(families.harp.problems(document), `${field.path} ${value}`).deep.equal([]);
+        const design = families.harp.open(document, 'panels.0');
+        // Whatever clashes has its words, in both habits.
+        for (const finding of design.findings)
+          for (const habit of habits) {
+            const words = wordFinding(finding, families.harp.words, habit);
+            expect(`${words.headline}${words.detail}${words.remedy}`).not.match(/NaN|undefined|Infinity/);
+          }
+      }
+  });
+});
+
+describe('harp: a panel worked by hand', () => {
+  // Pane 2 000 × 1 100, clearance 3, bearing 10, boards 19: inside 2 000 + 6 − 20 = 1 986 by 1 086; outside 2 024 by 1 124.
+  // Ten risers at 106, 1 880 clear, entry 7, headers 28: riser 1 880 + 14 = 1 894.
+  const design = withParameters({ riserCount: 10, pitch: 0.106, riserClear: 1.88, entry: 0.007 });
+  const part = (id: string) => design.parts.find((one) => one.id === `panel-a/${id}`);
+  const length = (id: string) => {
+    const found = part(id);
+    return found?.kind === 'length' ? found.length : Number.NaN;
+  };
+  it('has box, boards and back to size', () => {
+    expect(design.areas.gross).closeTo(2.024 * 1.124, 1e-9);
+    expect(design.areas.aperture).closeTo(1.986 * 1.086, 1e-9);
+    expect(length('side-low')).closeTo(2.024, 1e-9);
+    expect(length('end')).closeTo(1.086, 1e-9);
+    expect(part('back')).deep.include({ width: 2, height: 1.1 });
+  });
+  it('cuts risers to the gap and two entries', () => {
+    expect(length('riser')).closeTo(1.894, 1e-9);
+    expect(part('riser')?.count).equal(10);
+  });
+  it('drills headers from the closed end, alike on both sides of the middle', () => {
+    // Closed end 25 before the first hole; nine pitches of 106 are 954, so the middle is at 25 + 477 = 502.
+    const holes = part('header-cold')?.holes;
+    expect(holes?.positions.map((at) => Math.round(at * 1000))).deep.equal([
+      25, 131, 237, 343, 449, 555, 661, 767, 873, 979,
+    ]);
+    expect(holes?.middle).closeTo(0.502, 1e-9);
+    // From there to the outside of the box, and the stub: (1 124 − 954)/2 = 85, 25 + 954 + 85 + 50 = 1 114.
+    expect(length('header-cold')).closeTo(1.114, 1e-9);
+    expect(length('header-hot')).closeTo(1.114, 1e-9);
+  });
+  it('lets the headers out where they are', () => {
+    // Headers stand (1 986 − 1 880 − 56)/2 = 25 from the end board, so their centre is at 19 + 25 + 14 = 58.
+    expect(part('side-low')?.holes?.positions[0]).closeTo(0.058, 1e-9);
+    expect(part('side-high')?.holes?.positions[0]).closeTo(2.024 - 0.058, 1e-9);
+  });
+  it('holds π/4 × bore² × length, less the riser ends in the headers', () => {
+    // Headers 2 × 1.114 m of 26.2 mm: 1.2012 L; risers 10 × 1.894 of 13.6: 2.7514 L; 20 ends of 15 mm, 6.1 mm in: 0.0216 L.
+    expect(design.water.volume * 1000).closeTo(1.2012 + 2.7514 - 0.0216, 0.0005);
+  });
+  it('stacks 9 + 50 + 14 + 7.5 + 0.3 + 25 + 4 = 109.8 on a board of 115', () => {
+    expect(design.stack.needed).closeTo(0.1098, 1e-9);
+    expect(design.stack.available).closeTo(0.115, 1e-9);
+  });
+});
+
+describe('harp: clashes', () => {
+  const codes = (change: Parameters<typeof withParameters>[0], others?: Parameters<typeof withParameters>[1]) =>
+    withParameters(change, others).findings.map((finding) => finding.code);
+  it('knows how far a riser must go in: 15 into 28 × 0.9 is 14 − √(13.1² − 7.5²) + 1 = 4.26 mm', () => {
+    const short = withParameters({ entry: 0.004 }).findings[0];
+    expect(short?.code).equal('riser-entry-short');
+    expect(Number(short?.values.least) * 1000).closeTo(4.26, 0.005);
+    expect(codes({ entry: 0.0045 })).deep.equal([]);
+    // A third of the header's bore of 26.2.
+    expect(codes({ entry: 0.0088 })).deep.equal(['riser-entry-deep']);
+  });
+  it('says each thing that cannot be built', () => {
+    expect(codes({ headerTube: 'en-1057-15x0.7' })).include('riser-too-wide');
+    expect(codes({ riserClear: 2.2 })).include('array-too-long');
+    expect(codes({ riserClear: 1.92 })).include('header-meets-cleat');
+    expect(codes({ riserCount: 14, pitch: 0.089 })).include('array-too-wide');
+    expect(codes({ closedEnd: 0.09 })).include('closed-end-meets-side');
+    expect(codes({ airGap: 0.01 })).include('pane-too-close');
+    expect(codes({}, { box: { board: 'planed-90x19' } })).include('board-too-shallow');
+    expect(codes({ riserClear: 1.906 }, { box: { cleat: 0.045 } })).include('exit-hole-meets-screw');
+    expect(codes({ airGap: 0.05 }, { box: { board: 'planed-115x19' } })).include('board-too-shallow');
+  });
+  it('is mended by the fix that it offers', () => {
+    for (const change of [
+      { entry: 0.004 },
+      { entry: 0.012 },
+      { riserClear: 2.2 },
+      { riserClear: 1.92 },
+      { riserCount: 14 },
+      { closedEnd: 0.09 },
+    ]) {
+      const [finding] = withParameters(change).findings;
+      if (finding?.fix === undefined) throw new Error(`no fix for ${JSON.stringify(change)}`);
+      const name = finding.path.split('.').pop() ?? '';
+      expect(codes({ ...change, [name]: finding.fix }), finding.code).not.include(finding.code);
+    }
+  });
+  it('never makes a part of no size, a hole outside its board, or words with holes in them, over the whole range', () => {
+    const tube = fc.constantFrom(
+      ...entries('tube')
+        .filter((one) => one.temper === 'hard')
+        .map((one) => one.id),
+    );
+    fc.assert(
+      fc.property(
+        tube,
+        tube,
+        fc.integer({ min: 2, max: 60 }),
+        fc.double({ min: 0.03, max: 0.4, noNaN: true }),
+        fc.double({ min: 0.2, max: 3, noNaN: true }),
+        fc.double({ min: 0.001, max: 0.03, noNaN: true }),
+        fc.constantFrom('diagonal' as const, 'same-side' as const),
+        (riserTube, headerTube, riserCount, pitch, riserClear, entry, connection) => {
+          const { parts, findings } = withParameters({
+            riserTube,
+            headerTube,
+            riserCount,
+            pitch,
+            riserClear,
+            entry,
+            connection,
+          });
+          for (const one of parts) {
+            const sizes = one.kind === 'length' ? [one.length] : [one.width, one.height];
+            for (const size of sizes) expect(size, one.id).above(0);
+            if (findings.length > 0 || one.kind !== 'length') continue;
+            for (const at of one.holes?.positions ?? []) expect(at, one.id).within(0, one.length);
+          }
+          for (const finding of findings) wordFinding(finding, families.harp.words, 'imperial');
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+});

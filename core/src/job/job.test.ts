@@ -1,0 +1,272 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { families } from '../families';
+import { efficiencyLine } from '../heat';
+import {
+  allWords,
+  asBuilt,
+  buyListCsv,
+  type Change,
+  changesBetween,
+  cutListCsv,
+  defaultJob,
+  evaluateBands,
+  evaluateJob,
+  familyIds,
+  heatConditions,
+  type Job,
+  jobFindings,
+  jobJsonSchema,
+  jobShop,
+  mergeChanges,
+  openJob,
+  panelMakings,
+  parseJob,
+  pathSteps,
+  sayFinding,
+  stagnationConditions,
+  valueAtPath,
+  withValueAt,
+} from '.';
+
+const job = defaultJob('harp');
+const set = (path: string, value: unknown): Job => withValueAt(job, pathSteps(path), value);
+const errors = (document: unknown) => {
+  const parsed = parseJob(document);
+  return parsed.ok ? [] : parsed.errors;
+};
+
+describe('job: the document', () => {
+  it('begins complete for every kind of heater, in both habits, and survives JSON', () => {
+    for (const id of familyIds)
+      for (const units of ['metric', 'imperial'] as const) {
+        const document = defaultJob(id, { units });
+        const parsed = parseJob(JSON.parse(JSON.stringify(document)));
+        if (!parsed.ok) throw new Error(JSON.stringify(parsed.errors));
+        expect(parsed.job).deep.equal(document);
+        expect(jobFindings(openJob(document))).deep.equal([]);
+        expect(evaluateJob(document).unpriced, 'everything has a guide price').deep.equal([]);
+      }
+  });
+  const wrong: [path: string, value: unknown, message: RegExp][] = [
+    ['panels.0.parameters.pitch', -0.1, /at least 30 mm/],
+    ['panels.0.parameters.pitch', 'wide', /must be a number/],
+    ['panels.0.parameters.riserCount', 2.5, /whole number/],
+    ['panels.0.parameters.riserTube', 'garden-hose', /no such tube/],
+    ['panels.0.family', 'kettle', /no kind of heater/],
+    ['panels.0.absorber.kind', 'toast', /must be one of: soldered-foil, snap-tracks/],
+    ['panels.0.glazing.parameters.length', 9, /at most 3 200 mm/],
+    ['site.latitude', 91, /-90 to 90/],
+    ['site.zone', 'Atlantis/Capital', /no such time zone/],
+    ['site.standing.tilts', [], /one tilt/],
+    ['shop.kerfs.timber', 0.5, /0 to 10 mm/],
+    ['name', '   ', /not be empty/],
+    ['version', 99, /newer North Pane/],
+    ['format', 'something/else', /not a North Pane job/],
+  ];
+  for (const [path, value, message] of wrong)
+    it(`names ${path} when it is ${JSON.stringify(value)}`, () => {
+      const [first] = errors(set(path, value));
+      expect(first?.path).equal(path);
+      expect(first?.message.replaceAll('\u00a0', ' ')).match(message);
+    });
+  it('refuses fields that it does not know, and things that are no job', () => {
+    expect(errors({ ...job, colour: 'red' })).length(1);
+    for (const thing of [null, 7, 'job', [], {}]) expect(errors(thing)).length(1);
+    expect(errors(set('panels.0.parameters.wings', 2))[0]?.path).equal('panels.0.parameters');
+  });
+  it('publishes a JSON Schema', () => {
+    expect(jobJsonSchema()).property('properties').include.keys('panels', 'site', 'shop');
+  });
+  it('lays what was built over what was drawn', () => {
+    const built = asBuilt({
+      ...job,
+      asBuilt: [{ path: ['panels', 0, 'parameters', 'pitch'], value: 0.088, source: 'measured' }],
+    });
+    expect(valueAtPath(built, ['panels', 0, 'parameters', 'pitch'])).equal(0.088);
+    expect(valueAtPath(job, ['panels', 0, 'parameters', 'pitch'])).equal(0.089);
+  });
+});
+
+describe('job: changes', () => {
+  const value = fc.jsonValue({ maxDepth: 3 });
+  it('are found and laid on again, whatever the documents', () => {
+    fc.assert(
+      fc.property(value, value, (before, after) => {
+        const merged = mergeChanges(before, changesBetween(before, after));
+        if (!merged.ok) throw new Error('a conflict with itself');
+        expect(JSON.stringify(sorted(merged.document))).equal(JSON.stringify(sorted(after)));
+      }),
+    );
+  });
+  it('to different fields of two people both stand', () => {
+    const mine = changesBetween(job, set('panels.0.parameters.pitch', 0.1));
+    const theirs = set('site.standing.aim', 190);
+    const merged = mergeChanges(theirs, mine);
+    if (!merged.ok) throw new Error('conflict');
+    expect(valueAtPath(merged.document, pathSteps('panels.0.parameters.pitch'))).equal(0.1);
+    expect(merged.document.site.standing.aim).equal(190);
+  });
+  it('to the same field are a conflict that names it, and nothing is set', () => {
+    const mine: Change[] = [
+      ...changesBetween(job, set('panels.0.parameters.pitch', 0.1)),
+      ...changesBetween(job, set('name', 'Mine')),
+    ];
+    const merged = mergeChanges(set('panels.0.parameters.pitch', 0.08), mine);
+    expect(merged).deep.equal({
+      ok: false,
+      conflicts: [{ path: ['panels', 0, 'parameters', 'pitch'], yours: 0.1, theirs: 0.08 }],
+    });
+  });
+  it('to the same value are none', () => {
+    const same = set('panels.0.parameters.pitch', 0.1);
+    expect(mergeChanges(same, changesBetween(job, same))).deep.equal({ ok: true, document: same });
+  });
+  it('share what they do not touch, and refuse a path through nothing', () => {
+    const next = set('panels.0.parameters.pitch', 0.1);
+    expect(next.shop).equal(job.shop);
+    expect(() => withValueAt(job, ['name', 'first'], 1)).throw(RangeError);
+    expect(() => withValueAt(job, ['__proto__', 'x'], 1)).throw(RangeError);
+  });
+});
+
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (typeof value !== 'object' || value === null) return Object.is(value, -0) ? 0 : value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, one]) => [key, sorted(one)]),
+  );
+}
+
+describe('job: figures', () => {
+  const figures = evaluateJob(job);
+  it('stand at the design conditions: 800 W/m², 0.85 beam, 15 °C, 2 m/s, 20 °C in, 0.02 kg/s m²', () => {
+    expect(figures.conditions).include({ irradiance: 800, beamShare: 0.85, air: 15, wind: 2, inlet: 20 });
+    expect(figures.massFlow).closeTo(0.02 * figures.apertureArea, 1e-12);
+    // A clear sky is colder than the air, and so is what the pane looks at.
+    expect(figures.conditions.surroundings).within(-12, 5);
+  });
+  it('agree with each other', () => {
+    expect(figures.outletTemperature).closeTo(20 + figures.gain, 1e-9);
+    expect(figures.efficiency).closeTo(figures.usefulHeat / (800 * figures.apertureArea), 1e-9);
+    expect(figures.usefulHeat / (figures.massFlow * 4182 * figures.gain)).closeTo(1, 0.002);
+    expect(figures.wetMass - figures.dryMass).closeTo(998 * figures.waterVolume, 0.01);
+    for (const name of ['apertureArea', 'cost', 'stagnationTemperature', 'pressureDrop'] as const)
+      expect(Number.isFinite(figures[name]), name).equal(true);
+  });
+  it('lie in the sanity envelope for every glazed default', () => {
+    for (const id of familyIds)
+      for (const units of ['metric', 'imperial'] as const) {
+        const one = defaultJob(id, { units });
+        const open = openJob(one);
+        const group = open.groups[0];
+        if (!group) throw new Error('no panel');
+        const line = efficiencyLine(group.heat, heatConditions(one, open.groups, {}));
+        // Against the mean of the water, as laboratories give it: F′ in the place of F_R.
+        const { state } = evaluateJob(one).perPanel[0] ?? {};
+        const toMean = (state?.efficiencyFactor ?? 1) / (state?.heatRemovalFactor ?? 1);
+        expect(line.intercept * toMean, `${id} ${units}`).within(0.68, 0.78);
+        expect(line.slope * toMean).within(4.5, 7);
+        expect(evaluateJob(one).stagnationTemperature).within(120, 155);
+      }
+  });
+  it('double for two panels alike, gain and pressure apart', () => {
+    const two = evaluateJob(set('panels.0.count', 2));
+    for (const name of ['apertureArea', 'usefulHeat', 'waterVolume', 'dryMass', 'massFlow'] as const)
+      expect(two[name], name).closeTo(2 * figures[name], 1e-6 * Math.abs(figures[name]));
+    expect(two.gain).closeTo(figures.gain, 1e-9);
+    expect(two.pressureDrop).closeTo(figures.pressureDrop, 1e-9);
+  });
+  it('in series come out hotter and less efficient at the same flow through each', () => {
+    const two = set('panels.0.count', 2);
+    const series = evaluateJob({ ...two, loop: { ...two.loop, connection: 'series' } });
+    expect(series.gain).within(1.8 * figures.gain, 2 * figures.gain);
+    expect(series.efficiency).below(figures.efficiency);
+  });
+  it('move as they must', () => {
+    expect(evaluateJob(job, { irradiance: 1000 }).gain).above(figures.gain);
+    expect(evaluateJob(job, { air: 0 }).gain).below(figures.gain);
+    expect(evaluateJob(job, { skyTemperature: 15 }).gain).above(figures.gain);
+    expect(evaluateJob(job, { massFlow: figures.massFlow / 2 }).gain).above(figures.gain);
+    // Dry in sun is not the caller's weather.
+    expect(evaluateJob(job, { air: -10, irradiance: 100 }).stagnationTemperature).equal(figures.stagnationTemperature);
+    expect(evaluateJob(set('site.hottest', { air: 40, irradiance: 1050 })).stagnationTemperature).above(
+      figures.stagnationTemperature,
+    );
+  });
+  it('count what has no price apart from the cost', () => {
+    const bare = evaluateJob({ ...job, shop: { ...job.shop, prices: {}, sold: [] } });
+    expect(bare.cost).equal(0);
+    expect(bare.unpriced.length).above(5);
+  });
+  it('open to makings, every input a number', () => {
+    const open = openJob(job);
+    const design = open.panels[0]?.design;
+    if (!design) throw new Error('no panel');
+    for (const making of Object.values(panelMakings(figures, design, 0))) {
+      expect(making.source, making.name).not.equal('');
+      for (const input of making.inputs)
+        expect(Number.isFinite(input.value), `${making.name}: ${input.label}`).equal(true);
+    }
+  });
+});
+
+describe('job: bands', () => {
+  const bands = evaluateBands(job, {}, { samples: 120, seed: 3 });
+  it('hold the figure between low and high, the same for the same seed', () => {
+    const figures = evaluateJob(job);
+    for (const [name, band] of Object.entries(bands)) {
+      expect(band.low, name).below(band.likely);
+      expect(band.likely, name).below(band.high);
+    }
+    expect(bands.gain.likely).closeTo(figures.gain, 1e-9);
+    expect(evaluateBands(job, {}, { samples: 120, seed: 3 })).deep.equal(bands);
+    expect(evaluateBands(job, {}, { samples: 120, seed: 4 })).not.deep.equal(bands);
+  });
+  it('are wider for a bond that nobody can be sure of', () => {
+    const loose = evaluateBands(
+      set('panels.0.absorber', { kind: 'snap-tracks', parameters: { track: 'track-100', bed: 'dry' } }),
+      {},
+      { samples: 120, seed: 3 },
+    );
+    const width = (band: { low: number; high: number; likely: number }) => (band.high - band.low) / band.likely;
+    expect(width(loose.efficiency)).above(width(bands.efficiency) * 1.3);
+  });
+});
+
+describe('job: things to look at', () => {
+  it('have words for every code, in both habits', () => {
+    for (const family of Object.values(families))
+      for (const code of Object.keys(family.words)) expect(allWords).property(code);
+  });
+  it('warn of foam that cooks and of soft joints under pressure', () => {
+    const foam = set('panels.0.box.parameters.insulation', 'polyiso-50');
+    const [cooks] = jobFindings(openJob(foam));
+    expect(cooks?.code).equal('material-cooks');
+    if (cooks) expect(sayFinding(cooks, 'metric').detail).match(/reaches 1[23]\d.*stands 120/s);
+    const pressed = jobFindings(openJob(set('loop.pressurised', true)));
+    expect(pressed.map((one) => [one.code, one.severity])).deep.equal([['soft-joints-under-pressure', 'stop']]);
+    const [stop] = pressed;
+    if (stop) expect(sayFinding(stop, 'imperial').remedy).match(/licensed plumber/);
+  });
+  it('stagnate with no flow', () =>
+    expect(stagnationConditions(job)).include({ massFlow: 0, irradiance: 1000, air: 30, wind: 0.5 }));
+});
+
+describe('job: lists for the shop', () => {
+  const { parts, plan } = jobShop(openJob(job));
+  it('writes a row a part, holes as running dimensions', () => {
+    const lines = cutListCsv(parts, 'metric').split('\r\n');
+    expect(lines).length(parts.length + 2);
+    expect(lines.find((line) => line.startsWith('panel-a/riser,'))).match(
+      /^panel-a\/riser,Riser,en-1057-15x0\.7,12,1896,/,
+    );
+    expect(cutListCsv(parts, 'imperial')).match(/74 5\/8″/);
+  });
+  it('adds the buy list up to the cost', () => {
+    const lines = buyListCsv(plan, '$').trim().split('\r\n');
+    expect(lines[lines.length - 1]).include(String(Math.round(plan.cost * 100) / 100));
+  });
+});

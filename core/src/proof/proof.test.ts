@@ -1,0 +1,244 @@
+import { expect } from 'chai';
+import { entry } from '../catalogue';
+import { glazedPanel } from '../heat/collector.fixture';
+import { panelsState } from '../loop';
+import {
+  clearOnPane,
+  compareReadings,
+  type Plant,
+  parseFlow,
+  previewFile,
+  proposeMapping,
+  type Reading,
+  type ReadingMapping,
+  readingConditions,
+  readReadings,
+  readTime,
+  type Sensors,
+  sayVerdict,
+  steadyReadings,
+} from '.';
+
+const plant: Plant = {
+  groups: [{ heat: glazedPanel(), count: 1 }],
+  connection: 'parallel',
+  latitude: -40.9,
+  longitude: 172.9,
+  elevation: 4,
+  tilt: 41,
+  aim: 0,
+  albedo: 0.2,
+};
+const sensors: Sensors = { thermometers: 'matched pair', flow: 'meter', sun: 'pyranometer' };
+/** About solar noon on a summer's day there. */
+const noon = Date.UTC(2026, 1, 9, 0, 40);
+
+/** Readings that the drawing itself would give, the gain then changed by a factor. */
+function readings(count: number, factor: number, change: Partial<Reading> = {}): Reading[] {
+  return Array.from({ length: count }, (_, index) => {
+    const bare = {
+      time: noon + index * 300_000,
+      inlet: 18,
+      outlet: 18,
+      air: 20,
+      flow: 4.2e-5,
+      irradiance: 950,
+      wind: 1.5,
+      ...change,
+    };
+    const conditions = readingConditions(plant, bare);
+    if (!conditions) throw new Error('no sun');
+    return { ...bare, outlet: bare.inlet + factor * panelsState(plant.groups, 'parallel', conditions).gain };
+  });
+}
+
+describe('proof: measured against predicted', () => {
+  it('agrees with a panel that does what was drawn', () => {
+    const { verdict, rows } = compareReadings(plant, readings(12, 1), sensors);
+    expect(verdict.judgement).equal('agrees');
+    expect(Math.abs(verdict.score)).below(0.05);
+    for (const row of rows) expect(row.measuredHeat / row.predicted.heat).closeTo(1, 0.003);
+  });
+  it('calls a quarter less colder, a quarter more hotter, and says so in words', () => {
+    const colder = compareReadings(plant, readings(12, 0.75), sensors).verdict;
+    expect(colder.judgement).equal('colder');
+    const words = sayVerdict(colder, 'metric');
+    expect(words.headline.replaceAll('\u00a0', ' ')).match(/^\d\.\d K of gain\. Expected \d\.\d to \d\.\d\.$/);
+    expect(words.judgement).match(/^Colder/);
+    expect(compareReadings(plant, readings(12, 1.25), sensors).verdict.judgement).equal('hotter');
+  });
+  it('does not let many readings shrink what errs the same way in all of them', () => {
+    const few = compareReadings(plant, readings(8, 0.9), sensors).verdict;
+    const many = compareReadings(plant, readings(60, 0.9, { irradiance: 950 }), sensors).verdict;
+    expect(many.uncertainty).above(few.uncertainty * 0.9);
+  });
+  it('forgives more when the thermometers are worse', () => {
+    const score = (thermometers: Sensors['thermometers']) =>
+      Math.abs(compareReadings(plant, readings(12, 0.88), { ...sensors, thermometers }).verdict.score);
+    expect(score('glass')).below(score('two digital'));
+    expect(score('two digital')).below(score('matched pair'));
+  });
+  it('takes the sun from a word, and rests no verdict on broken cloud', () => {
+    const clear = clearOnPane(plant, noon).total;
+    expect(clear).within(850, 1150);
+    const said = (sky: Reading['sky']): Reading => ({ time: noon, inlet: 18, outlet: 24, air: 20, flow: 4.2e-5, sky });
+    const [row] = compareReadings(plant, [said('clear')], sensors).rows;
+    expect(row?.predicted.irradiance).closeTo(0.98 * clear, 0.5);
+    expect(compareReadings(plant, [said('broken cloud')], sensors).verdict.judgement).equal('cannot tell');
+    expect(sayVerdict(compareReadings(plant, [], sensors).verdict, 'metric').headline).match(/No verdict/);
+  });
+  it('leaves out readings without sun or flow, and tells how many', () => {
+    const still = { ...readings(1, 1)[0], flow: 0 } as Reading;
+    const { rows, left } = compareReadings(plant, [still, ...readings(2, 1)], sensors);
+    expect([rows.length, left]).deep.equal([2, 1]);
+  });
+  it('expects more of a clearer pane', () => {
+    const clear = entry('pane', 'tempered-low-iron-4').transmittance;
+    const dim: Plant = {
+      ...plant,
+      groups: [
+        {
+          count: 1,
+          heat: glazedPanel({
+            covers: glazedPanel().covers.map((cover) => ({ ...cover, transmittance: { ...clear, likely: 0.7 } })),
+          }),
+        },
+      ],
+    };
+    const [one] = readings(1, 1);
+    if (!one) throw new Error('no reading');
+    const expected = (which: Plant) => compareReadings(which, [one], sensors).rows[0]?.predicted.gain ?? 0;
+    expect(expected(dim)).below(expected(plant) * 0.85);
+  });
+});
+
+describe('proof: steadiness', () => {
+  const steadyOne = (minute: number) => ({
+    time: minute * 60_000,
+    inlet: 18,
+    air: 20,
+    flow: 4e-5,
+    irradiance: 900,
+    incidence: 12,
+  });
+  const row = (change: (minute: number) => object = () => ({})) =>
+    Array.from({ length: 13 }, (_, index) => ({ ...steadyOne(index * 5), ...change(index * 5) }));
+  it('asks for 25 minutes', () => {
+    expect(steadyReadings(row()).indexOf(true)).equal(5);
+  });
+  const broken: [string, (minute: number) => object][] = [
+    ['sun below 700', () => ({ irradiance: 690 })],
+    ['sun that jumps by 120', (minute) => ({ irradiance: minute % 20 === 0 ? 1020 : 900 })],
+    ['an inlet that drifts 3 K an hour', (minute) => ({ inlet: 18 + minute / 20 })],
+    ['flow that swings by a fifth', (minute) => ({ flow: minute % 20 === 0 ? 4.8e-5 : 4e-5 })],
+    ['air that jumps by 5 K', (minute) => ({ air: minute % 20 === 0 ? 25 : 20 })],
+    ['a sun from the side', () => ({ incidence: 35 })],
+  ];
+  for (const [what, change] of broken)
+    it(`refuses ${what}`, () => expect(steadyReadings(row(change))).not.include(true));
+  it('begins again after a silence', () => {
+    const parted = row().map((one) => (one.time >= 1_800_000 ? { ...one, time: one.time + 3_600_000 } : one));
+    expect(steadyReadings(parted).slice(6, 11)).not.include(true);
+  });
+});
+
+describe('proof: a bucket and a watch', () => {
+  it('reads both ways of saying a flow', () => {
+    const bucket = parseFlow('9 L in 3:51', 'metric');
+    expect(bucket.ok && bucket.value).closeTo(0.009 / 231, 1e-12);
+    expect(parseFlow('2 gal in 95 s', 'imperial')).deep.include({ ok: true });
+    expect(parseFlow('2.4 L/min', 'metric')).deep.equal({ ok: true, value: 2.4e-3 / 60 });
+  });
+  it('points at what it cannot read', () => {
+    expect(parseFlow('9 L in soon', 'metric')).include({ ok: false, at: 7 });
+    expect(parseFlow('9 L in 0:00', 'metric')).include({ ok: false });
+    expect(parseFlow('a bucket in 3:51', 'metric')).include({ ok: false, at: 0 });
+  });
+});
+
+describe('proof: times', () => {
+  it('reads the site’s own clock, summer and winter, and zones written out', () => {
+    const zone = 'Pacific/Auckland';
+    expect(readTime('2026-02-09 13:40', zone)).equal(Date.UTC(2026, 1, 9, 0, 40));
+    expect(readTime('2026-07-09 13:40', zone)).equal(Date.UTC(2026, 6, 9, 1, 40));
+    expect(readTime('2026-02-09T13:40:30Z', zone)).equal(Date.UTC(2026, 1, 9, 13, 40, 30));
+    expect(readTime('2026-02-09 13:40+05:30', zone)).equal(Date.UTC(2026, 1, 9, 8, 10));
+    expect(readTime('2026-02-09 13:40', 'UTC')).equal(Date.UTC(2026, 1, 9, 13, 40));
+  });
+  it('refuses dates that are none', () => {
+    for (const text of [
+      'yesterday',
+      '2026-02-30 10:00',
+      '2026-13-01 10:00',
+      '2026-02-09 25:00',
+      '09/02/2026 10:00',
+      '',
+    ])
+      expect(readTime(text, 'UTC'), text).equal(undefined);
+  });
+});
+
+describe('proof: files', () => {
+  const mapping: ReadingMapping = {
+    time: { column: 'time', zone: 'utc' },
+    columns: {
+      inlet: { column: 'in', unit: '°C' },
+      outlet: { column: 'out', unit: '°F' },
+      air: { column: 'air', unit: '°C' },
+      flow: { column: 'flow', unit: 'gpm' },
+      irradiance: { column: 'sun', unit: 'W/m²' },
+    },
+  };
+  const head = 'time,in,out,air,flow,sun';
+  const read = (...lines: string[]) => readReadings([head, ...lines].join('\n'), mapping, 'UTC');
+  it('reads each column in its own unit', () => {
+    const { readings: rows, refused } = read('2026-02-09 10:00,18,77,20,1,900');
+    expect(refused).deep.equal([]);
+    expect(rows[0]).deep.include({ time: Date.UTC(2026, 1, 9, 10), inlet: 18, air: 20, irradiance: 900 });
+    expect(rows[0]?.outlet).closeTo(25, 1e-9);
+    expect(rows[0]?.flow).closeTo(6.309e-5, 1e-8);
+  });
+  const bad: [line: string, reason: RegExp][] = [
+    ['2026-02-09 10:00,warm,77,20,1,900', /inlet “warm” is not a number/],
+    ['nonsense,18,77,20,1,900', /time “nonsense”/],
+    ['2026-02-09 10:00,18,,20,1,900', /outlet is empty/],
+    ['2026-02-09 10:00,18,77,20,1,99999', /irradiance 99999 W\/m² is not believable/],
+    ['2026-02-09 10:00,18,77,20,-1,900', /flow -1 gpm is not believable/],
+  ];
+  for (const [line, reason] of bad)
+    it(`refuses “${line}” by its number and reason, and keeps the rest`, () => {
+      const { readings: rows, refused } = read('2026-02-09 09:55,18,77,20,1,900', line);
+      expect(rows).length(1);
+      expect(refused).length(1);
+      expect(refused[0]?.line).equal(3);
+      expect(refused[0]?.reason).match(reason);
+    });
+  it('refuses a time that stands twice, passes blank lines, takes a missing sun', () => {
+    const { readings: rows, refused } = read('2026-02-09 10:00,18,77,20,1,', '', '2026-02-09 10:00,18,77,20,1,900');
+    expect(rows).length(1);
+    expect(rows[0]).not.property('irradiance');
+    expect(refused[0]?.reason).match(/line 2/);
+  });
+  it('says what is wrong with a whole file', () => {
+    expect(readReadings('a,b\n1,2', mapping, 'UTC').trouble).match(/no column “time”, “in”|no column “time”/);
+    expect(readReadings(head, mapping, 'UTC').trouble).match(/no rows/);
+    expect(readReadings('\0\0PK', mapping, 'UTC').trouble).match(/no text file/);
+    expect(readReadings(`${head}\n1,2,3,4,5,6`, { ...mapping, columns: {} }, 'UTC').trouble).match(
+      /inlet, outlet, air, flow/,
+    );
+  });
+  it('reads semicolons and decimal commas', () => {
+    const text = [head.replaceAll(',', ';'), '2026-02-09 10:00;18,5;77;20;1;900'].join('\r\n');
+    expect(readReadings(text, mapping, 'UTC').readings[0]?.inlet).equal(18.5);
+  });
+  it('proposes a mapping from headings, with their units', () => {
+    const { headings } = previewFile(
+      'Time (UTC),Water in °F,Water out °F,Air °F,Sun W/m²,Flow gpm,Wind mph\n1,2,3,4,5,6,7\n',
+    );
+    const proposal = proposeMapping(headings);
+    expect(proposal.time).deep.equal({ column: 'Time (UTC)', zone: 'utc' });
+    expect(proposal.columns.inlet).deep.equal({ column: 'Water in °F', unit: '°F' });
+    expect(proposal.columns.flow).deep.equal({ column: 'Flow gpm', unit: 'gpm' });
+    expect(proposal.columns.wind?.unit).equal('mph');
+  });
+});

@@ -1,0 +1,60 @@
+import { defaultJob } from '@north-pane/core';
+import { expect } from 'chai';
+import { Complaint, run } from './run';
+
+const files: Record<string, string> = {
+  'job.json': JSON.stringify(defaultJob('harp')),
+  'broken.json': '{"format":',
+  'wrong.json': JSON.stringify({ ...defaultJob('harp'), units: 'cubits' }),
+  'readings.csv': [
+    'time,water in °C,water out °C,air °C,sun W/m²,flow L/min',
+    '2026-06-09 12:00,18,23.5,20,900,2.6',
+    '2026-06-09 12:05,warm,23.5,20,900,2.6',
+  ].join('\n'),
+};
+const world = {
+  read(path: string): string {
+    const text = files[path];
+    if (text === undefined) throw new Complaint(`${path}: cannot be read (ENOENT)`);
+    return text;
+  },
+};
+const np = (line: string) => run(line.split(' '), world);
+const json = (line: string) => JSON.parse(np(line));
+
+describe('np', () => {
+  it('gives figures, bands, parts, cuts and cautions as JSON', () => {
+    expect(json('figures job.json').apertureArea).closeTo(2.157, 0.001);
+    expect(json('bands job.json --seed 2').gain).keys('low', 'likely', 'high');
+    expect(json('parts job.json').map((part: { id: string }) => part.id)).include('panel-a/header-cold');
+    expect(json('cuts job.json').materials[0].plan.bars.length).above(0);
+    expect(np('cuts job.json --format csv')).match(/^part,name,/);
+    expect(json('cautions job.json')).deep.equal([]);
+  });
+  it('draws', () => {
+    expect(np('draw job.json --view section --format svg')).match(/^<svg/);
+    expect(np('draw job.json --units imperial')).include('1/2″');
+  });
+  it('compares readings and names the lines it refused', () => {
+    const answer = json('compare job.json --readings readings.csv');
+    expect(answer.readings).length(1);
+    expect(answer.refused).deep.equal([{ line: 3, reason: 'inlet “warm” is not a number' }]);
+    expect(answer.verdict.words.headline).match(/of gain/);
+  });
+  const complaints: [line: string, words: RegExp][] = [
+    ['', /np </],
+    ['fly job.json', /“fly” is no verb/],
+    ['figures', /which job/],
+    ['figures gone.json', /gone\.json: cannot be read/],
+    ['figures broken.json', /not JSON/],
+    ['figures wrong.json', /units: /],
+    ['figures job.json --seed', /no option with a value/],
+    ['draw job.json --view inside', /--view: “inside”/],
+    ['draw job.json --format dxf', /--format: “dxf”/],
+    ['compare job.json', /--readings: name a CSV/],
+  ];
+  for (const [line, words] of complaints)
+    it(`complains in one line about “${line}”`, () => {
+      expect(() => np(line)).throw(Complaint, words);
+    });
+});

@@ -1,0 +1,205 @@
+import { type ChildProcess, fork } from 'node:child_process';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import { defaultJob, type Reading, type ReadingMapping, type Sensors } from '@north-pane/core';
+import { expect } from 'chai';
+import pg from 'pg';
+import { createJob } from './db/jobs';
+import { writeReadings } from './db/readings';
+import { type Bench, emptyDatabase, openBench } from './testing';
+
+const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
+const mapping: ReadingMapping = {
+  time: { column: 'time', zone: 'utc' },
+  columns: {
+    inlet: { column: 'in', unit: '°C' },
+    outlet: { column: 'out', unit: '°C' },
+    air: { column: 'air', unit: '°C' },
+    flow: { column: 'flow', unit: 'L/min' },
+    irradiance: { column: 'sun', unit: 'W/m²' },
+  },
+};
+const head = 'time,in,out,air,flow,sun';
+
+/** A file of so many minutes. */
+function file(rows: number, out = 24): string {
+  const start = Date.UTC(2026, 0, 1);
+  const lines = Array.from({ length: rows }, (_, minute) => {
+    const time = new Date(start + minute * 60_000).toISOString().slice(0, 16).replace('T', ' ');
+    return `${time},18,${out},20,2.4,900`;
+  });
+  return [head, ...lines].join('\n');
+}
+
+describe('server: readings', () => {
+  let bench: Bench;
+  before(async () => {
+    bench = await openBench();
+    await createJob(bench.database, { ...defaultJob('harp'), name: 'Shed' });
+  });
+  after(async () => {
+    expect(bench.troubles).deep.equal([]);
+    await bench.close();
+  });
+  const send = async (text: string, keep: 'nothing' | 'good rows', source = 'logger') => {
+    const answer = await bench.client.api.jobs[':id'].readings.import.$post({
+      param: { id: 'shed' },
+      json: { text, mapping, source, sensors, keep },
+    });
+    return {
+      status: answer.status as number,
+      body: (await answer.json()) as {
+        added: number;
+        known: number;
+        message: string;
+        refused: { count: number; lines: unknown[] };
+        differing: { count: number };
+      },
+    };
+  };
+  const count = async (source: string) => {
+    const found = await (await bench.client.api.jobs[':id'].readings.$get({ param: { id: 'shed' } })).json();
+    return (found as { name: string; count: number }[]).find((one) => one.name === source)?.count ?? 0;
+  };
+  const one: Reading = {
+    time: Date.UTC(2026, 1, 9),
+    inlet: 18,
+    outlet: 24,
+    air: 20,
+    flow: 4e-5,
+    sky: 'thin cloud',
+    wind: 1.5,
+  };
+  const post = (reading: object) =>
+    bench.request('/api/jobs/shed/readings', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ reading, sensors }),
+    });
+
+  it('keeps one by hand, word for the sky and all, and gives it back', async () => {
+    expect((await post(one)).status).equal(201);
+    const found = (await (await bench.client.api.jobs[':id'].readings.$get({ param: { id: 'shed' } })).json()) as {
+      readings: Reading[];
+    }[];
+    expect(found[0]?.readings).deep.equal([one]);
+    expect((await post({ ...one, outlet: 25 })).status).equal(409);
+  });
+  it('refuses one that cannot be true, or says nothing of the sun', async () => {
+    for (const change of [{ outlet: 900 }, { sky: undefined }, { flow: -1 }, { inlet: 'warm' }]) {
+      const answer = await post({ ...one, time: one.time + 1000, ...change });
+      expect(answer.status, JSON.stringify(change)).equal(422);
+    }
+  });
+  it('looks through a file and keeps nothing, then keeps the good rows', async () => {
+    const text = `${file(20)}\n2026-01-02 00:00,warm,24,20,2.4,900`;
+    const look = await send(text, 'nothing', 'dry');
+    expect(look.body).deep.include({ added: 20, known: 0 });
+    expect(look.body.refused).deep.equal({ count: 1, lines: [{ line: 22, reason: 'inlet “warm” is not a number' }] });
+    expect(await count('dry')).equal(0);
+    expect((await send(text, 'good rows', 'dry')).body.added).equal(20);
+    expect(await count('dry')).equal(20);
+  });
+  it('passes over the same rows again and refuses other values at the same times', async () => {
+    await send(file(30), 'good rows', 'again');
+    expect((await send(file(40), 'good rows', 'again')).body).deep.include({ added: 10, known: 30 });
+    const other = await send(file(50, 25), 'good rows', 'again');
+    expect(other.body).deep.include({ added: 10, known: 0 });
+    expect(other.body.differing.count).equal(40);
+    expect(await count('again')).equal(50);
+  });
+  it('refuses a row that measured other things at a time that is known', async () => {
+    const reading: Reading = { time: 0, inlet: 18, outlet: 24, air: 20, flow: 4e-5, irradiance: 900 };
+    const write = (change: Partial<Reading>) =>
+      writeReadings(bench.database, {
+        jobId: 'shed',
+        source: 'more',
+        sensors,
+        readings: [{ ...reading, ...change }],
+        dryRun: false,
+      });
+    await write({});
+    expect((await write({ wind: 2 })).differing).deep.equal([0]);
+  });
+  it('says what is wrong with a file as a whole', async () => {
+    expect(await send('a,b\n1,2', 'nothing')).deep.include({ status: 422 });
+    expect((await send('a,b\n1,2', 'nothing')).body.message).match(/no column “time”/);
+  });
+  it('takes a year of minutes in one go', async () => {
+    const { body } = await send(file(60_000), 'good rows', 'large');
+    expect(body.added).equal(60_000);
+  }).timeout(60_000);
+});
+
+/** A port that nobody listens on. */
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+describe('server: killed in the middle', () => {
+  it('has all rows of an import or none after it', async () => {
+    const { url, drop } = await emptyDatabase();
+    const root = join(import.meta.dirname, '../..');
+    const port = await freePort();
+    const start = () =>
+      new Promise<ChildProcess>((resolve, reject) => {
+        const child = fork(join(root, 'server/src/main.ts'), [], {
+          cwd: root,
+          execArgv: ['--import', 'tsx'],
+          stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+          env: { ...process.env, DATABASE_URL: url, PORT: String(port), NORTH_PANE_ROOT: root, NORTH_PANE_EMPTY: '1' },
+        });
+        child.once('message', () => resolve(child));
+        child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
+      });
+    const call = (path: string, json: unknown) =>
+      fetch(`http://127.0.0.1:${port}${path}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(json),
+      });
+    const counted = async () => {
+      const client = new pg.Client({ connectionString: url });
+      await client.connect();
+      const { rows } = await client.query('select count(*)::int as n from readings');
+      await client.end();
+      return rows[0].n as number;
+    };
+    const rows = 40_000;
+    const seen = new Set<string>();
+    let before = 0;
+    let child = await start();
+    await call('/api/jobs', { name: 'Shed', family: 'harp', units: 'metric' });
+    // Several moments, so that one falls among the copying at least; whatever is there must be whole files.
+    for (const wait of [60, 400, 900, 1500]) {
+      const under = call('/api/jobs/shed/readings/import', {
+        text: file(rows),
+        mapping,
+        source: `after ${wait}`,
+        sensors,
+        keep: 'good rows',
+      }).catch(() => undefined);
+      await new Promise((resolve) => setTimeout(resolve, wait));
+      child.removeAllListeners('exit');
+      child.kill('SIGKILL');
+      await under;
+      // The database ends the broken session by itself; wait until no import is under way.
+      await new Promise((resolve) => setTimeout(resolve, 700));
+      child = await start();
+      const now = await counted();
+      expect((now - before) % (rows * 5), `after ${wait} ms`).equal(0);
+      seen.add(now > before ? 'all' : 'none');
+      before = now;
+    }
+    expect([...seen]).include('none');
+    child.removeAllListeners('exit');
+    child.kill('SIGTERM');
+    await new Promise((resolve) => child.once('exit', resolve));
+    await drop();
+  }).timeout(90_000);
+});

@@ -1,0 +1,66 @@
+import { join } from 'node:path';
+import pg from 'pg';
+import { createApp } from './app';
+import { createClient } from './client';
+import { type Database, openDatabase, prepareDatabase } from './db/database';
+
+export const migrations = join(import.meta.dirname, '../migrations');
+
+/** The throw-away cluster that scripts/test.mjs has started. DATABASE_URL is not looked at: it may be somebody's data. */
+function clusterUrl(): string {
+  const url = process.env.NORTH_PANE_TEST_CLUSTER;
+  if (!url) throw new Error('server tests need a throw-away cluster; run them with: npm test');
+  return url;
+}
+
+let made = 0;
+
+/** An empty database of its own on the throw-away cluster. */
+export async function emptyDatabase(): Promise<{ url: string; drop(): Promise<void> }> {
+  made += 1;
+  const name = `test_${process.pid}_${made}`;
+  const admin = async (statement: string) => {
+    const client = new pg.Client({ connectionString: clusterUrl() });
+    await client.connect();
+    await client.query(statement);
+    await client.end();
+  };
+  await admin(`create database ${name}`);
+  const url = new URL(clusterUrl());
+  url.pathname = `/${name}`;
+  return { url: url.href, drop: () => admin(`drop database ${name} with (force)`) };
+}
+
+export interface Bench {
+  database: Database;
+  client: ReturnType<typeof createClient>;
+  /** A raw request, for what the typed client would not send. */
+  request(path: string, init?: RequestInit): Promise<Response>;
+  troubles: unknown[];
+  close(): Promise<void>;
+}
+
+/** The application on a fresh database, called without a port. */
+export async function openBench(): Promise<Bench> {
+  const { url, drop } = await emptyDatabase();
+  const database = openDatabase(url);
+  await prepareDatabase(database, migrations);
+  const troubles: unknown[] = [];
+  const app = createApp({ database, report: (error) => troubles.push(error) });
+  const request = async (path: string, init: RequestInit = {}) => {
+    const headers = new Headers(init.headers);
+    if (!headers.has('host')) headers.set('host', 'localhost:4170');
+    return app.request(`http://localhost:4170${path}`, { ...init, headers });
+  };
+  const client = createClient('http://localhost:4170', (input, init) => request(new URL(String(input)).pathname, init));
+  return {
+    database,
+    client,
+    request,
+    troubles,
+    close: async () => {
+      await database.close();
+      await drop();
+    },
+  };
+}

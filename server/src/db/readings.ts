@@ -105,6 +105,8 @@ export async function writeReadings(
       Readable.from(copyLines(query.readings, channelIds)),
       client.query(copyFrom('copy incoming from stdin')),
     );
+    // Without it the planner takes a large temporary table for a small one.
+    await client.query('analyze incoming');
     const differing = await client.query<{ time: Date }>(`
       select distinct i.time from incoming i join readings r using (channel_id, time)
       where r.value is distinct from i.value
@@ -120,17 +122,19 @@ export async function writeReadings(
     await client.query('create temporary table refused on commit drop as select unnest($1::timestamptz[]) as time', [
       differing.rows.map((row) => row.time),
     ]);
-    const added = await client.query<{ time: Date }>(`
-      with written as (
-        insert into readings (channel_id, time, value)
-        select channel_id, time, value from incoming where time not in (select time from refused)
-        on conflict (channel_id, time) do nothing returning time)
-      select distinct time from written`);
+    const fresh = `from incoming i left join readings r using (channel_id, time)
+      where r.time is null and i.time not in (select time from refused)`;
+    const added = await client.query<{ n: number }>(`select count(distinct i.time)::int as n ${fresh}`);
+    if (!query.dryRun)
+      await client.query(
+        `insert into readings (channel_id, time, value) select i.channel_id, i.time, i.value ${fresh}`,
+      );
     await client.query(query.dryRun ? 'rollback' : 'commit');
     const refused = differing.rows.length;
+    const count = added.rows[0]?.n ?? 0;
     return {
-      added: added.rows.length,
-      known: query.readings.length - added.rows.length - refused,
+      added: count,
+      known: query.readings.length - count - refused,
       differing: differing.rows.map((row) => row.time.getTime()),
     };
   } catch (error) {

@@ -3,6 +3,7 @@ import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@no
 import { drag, select } from 'd3';
 import { type KeyboardEvent, useEffect, useId, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { awake } from '../parts/awake';
 import { LengthText } from '../parts/LengthText';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
@@ -70,10 +71,10 @@ export function Tape(props: TapeProps) {
     onValue(within(nudgeLength(value, habit, count)));
     onEnd();
   };
-  useHotkeys('comma', () => nudge(-1));
-  useHotkeys('period', () => nudge(1));
-  useHotkeys('shift+comma', () => nudge(-10));
-  useHotkeys('shift+period', () => nudge(10));
+  useHotkeys('comma', () => nudge(-1), awake);
+  useHotkeys('period', () => nudge(1), awake);
+  useHotkeys('shift+comma', () => nudge(-10), awake);
+  useHotkeys('shift+period', () => nudge(10), awake);
 
   const svg = useRef<SVGSVGElement>(null);
   useEffect(() => {

@@ -2,6 +2,7 @@ import { Dialog, Portal, Table } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
+import { awake } from '../parts/awake';
 import { useHabit } from '../state/habit';
 import { useJob } from '../state/job';
 import { useKeepRevision } from '../state/kept';
@@ -23,15 +24,19 @@ export function Shortcuts({ jobId }: { jobId: string }) {
   const habit = useHabit();
   const keep = useKeepRevision();
   const [shown, setShown] = useState(false);
-  useHotkeys('1,2,3,4,5,6,7,8', (event) => {
-    const station = stations.find((one) => String(one.number) === event.key);
-    if (station) void navigate(`/jobs/${jobId}/${station.id}`);
-  });
-  useHotkeys('u', () => useView.getState().setHabit(habit === 'metric' ? 'imperial' : 'metric'));
-  useHotkeys('k', () => keep.mutate());
-  useHotkeys('mod+z', () => useJob.getState().undo(), { preventDefault: true });
-  useHotkeys('mod+shift+z', () => useJob.getState().redo(), { preventDefault: true });
-  useHotkeys('?', () => setShown(true), { useKey: true });
+  useHotkeys(
+    '1,2,3,4,5,6,7,8',
+    (event) => {
+      const station = stations.find((one) => String(one.number) === event.key);
+      if (station) void navigate(`/jobs/${jobId}/${station.id}`);
+    },
+    awake,
+  );
+  useHotkeys('u', () => useView.getState().setHabit(habit === 'metric' ? 'imperial' : 'metric'), awake);
+  useHotkeys('k', () => keep.mutate(), awake);
+  useHotkeys('mod+z', () => useJob.getState().undo(), { ...awake, preventDefault: true });
+  useHotkeys('mod+shift+z', () => useJob.getState().redo(), { ...awake, preventDefault: true });
+  useHotkeys('?', () => setShown(true), { ...awake, useKey: true });
   return (
     <Dialog.Root open={shown} onOpenChange={({ open }) => setShown(open)} size="sm">
       <Portal>

@@ -1,0 +1,75 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+
+interface Watch {
+  /** HTTP statuses that this journey provokes on purpose; Chromium logs each as an error. */
+  provoke(...statuses: number[]): void;
+}
+
+/** Every journey fails on a console error or a broken page, but for the statuses it provokes on purpose. */
+export const test = base.extend<{ watch: Watch }>({
+  watch: [
+    async ({ page }, use) => {
+      const forgiven = new Set<number>();
+      const errors: string[] = [];
+      page.on('console', (message) => {
+        if (message.type() === 'error' || message.type() === 'warning') errors.push(message.text());
+      });
+      page.on('pageerror', (error) => errors.push(String(error)));
+      await use({
+        provoke: (...statuses) => {
+          for (const status of statuses) forgiven.add(status);
+        },
+      });
+      const left = errors.filter((text) => {
+        const status = /status of (\d{3})/.exec(text)?.[1];
+        return !(status && forgiven.has(Number(status)));
+      });
+      expect(left).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** Begins a job through the server and opens one of its stations. */
+export async function beginJob(page: Page, name: string, station = 'size', units = 'metric'): Promise<string> {
+  const answer = await page.request.post('/api/jobs', { data: { name, family: 'harp', units } });
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`/jobs/${id}/${station}`);
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+  return id;
+}
+
+/** The figure that stands under a label on the slate. */
+export function slate(page: Page, label: string | RegExp) {
+  return page.locator('header').getByText(label).locator('xpath=following-sibling::p');
+}
+
+/** The document as the server has it. */
+export async function stored(page: Page, id: string) {
+  const answer = await page.request.get(`/api/jobs/${id}`);
+  return (await answer.json()) as {
+    version: number;
+    document: {
+      name: string;
+      panels: { parameters: Record<string, number>; count: number }[];
+      decisions: { ticks: Record<string, number> };
+    };
+  };
+}
+
+/** Waits until everything that was changed is on the server. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.locator('header').getByText(/, saved$/)).toBeVisible();
+}
+
+/** axe over the whole page: nothing serious or critical. */
+export async function accessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const grave = violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`);
+  expect(grave).toEqual([]);
+}

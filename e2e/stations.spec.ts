@@ -1,0 +1,97 @@
+import { accessible, beginJob, expect, saved, stored, test } from './bench';
+
+const stations = ['place', 'size', 'cut', 'forecast', 'prove'];
+const sizes = [
+  { width: 1280, height: 800 },
+  { width: 1920, height: 1080 },
+  { width: 390, height: 844 },
+];
+
+for (const light of ['day', 'night'] as const)
+  test(`axe finds nothing grave on any station, ${light}`, async ({ page }) => {
+    await page.addInitScript(
+      (value) => localStorage.setItem('north-pane-view', JSON.stringify({ state: { light: value }, version: 0 })),
+      light,
+    );
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'Gannet Reach showers' })).toBeVisible();
+    await accessible(page);
+    for (const station of stations) {
+      await page.goto(`/jobs/gannet-reach-showers/${station}`);
+      await expect(page.getByRole('main')).toBeVisible();
+      if (station === 'prove') await expect(page.getByTestId('verdict')).toBeVisible({ timeout: 20_000 });
+      await expect(page.getByText('working out the band…')).toHaveCount(0, { timeout: 20_000 });
+      await accessible(page);
+    }
+  });
+
+test('nothing runs out sideways at any size, on any station', async ({ page }) => {
+  for (const size of sizes) {
+    await page.setViewportSize(size);
+    for (const station of stations) {
+      await page.goto(`/jobs/gannet-reach-showers/${station}`);
+      await expect(page.getByRole('main')).toBeVisible();
+      const over = await page.evaluate(() => {
+        const main = document.querySelector('main');
+        return Math.max(
+          document.documentElement.scrollWidth - window.innerWidth,
+          main ? main.scrollWidth - main.clientWidth : 0,
+        );
+      });
+      expect(over, `${station} at ${size.width}`).toBeLessThanOrEqual(0);
+    }
+  }
+});
+
+test('pieces are ticked off on a phone and stay so through a change of design', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await beginJob(page, 'Shop floor', 'cut');
+  await page.getByRole('checkbox', { name: 'Riser 3 of 12' }).click();
+  await expect(page.getByRole('checkbox', { name: 'Riser 3 of 12' })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: 'Riser 1 of 12' })).toBeChecked();
+  await saved(page);
+  await page.getByRole('link', { name: /Size/ }).click();
+  await page.getByRole('button', { name: 'One less: Risers' }).click();
+  await page.getByRole('link', { name: /Cut/ }).click();
+  await expect(page.getByRole('checkbox', { name: 'Riser 3 of 11' })).toBeChecked();
+  await saved(page);
+  expect((await stored(page, id)).document.decisions.ticks).toEqual({ 'panel-a/riser': 3 });
+});
+
+test('the lists go to the shop as CSV, and a price of one’s own changes the sum', async ({ page }) => {
+  await beginJob(page, 'To the shop', 'cut');
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Cut list, CSV' }).click();
+  const download = await waiting;
+  expect(download.suggestedFilename()).toBe('to-the-shop-cut-list.csv');
+  const price = page.getByLabel('Price of End caps for the headers');
+  await price.fill('cheap');
+  await price.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('A number is missing here.');
+  await price.fill('10');
+  await price.press('Enter');
+  await expect(page.getByRole('row', { name: /End caps/ })).toContainText('20.00');
+});
+
+test('the place moves the sun, and a wrong one is refused', async ({ page }) => {
+  await beginJob(page, 'Placed', 'place');
+  const latitude = page.getByLabel(/^Latitude/);
+  await latitude.fill('95');
+  await latitude.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Latitude is -90 to 90.');
+  await latitude.fill('-40.9');
+  await latitude.press('Enter');
+  await expect(page.getByText(/At noon the sun stands 26° high in June and 73° in December/)).toBeVisible();
+});
+
+test('the forecast follows sun, air and flow', async ({ page }) => {
+  await beginJob(page, 'Forecast', 'forecast');
+  const gain = page.getByTestId('forecast-gain');
+  const before = await gain.textContent();
+  await page.getByRole('textbox', { name: 'Sun on the pane' }).fill('1000');
+  await page.getByRole('textbox', { name: 'Sun on the pane' }).press('Enter');
+  await expect(gain).not.toHaveText(before ?? '');
+  await page.getByRole('textbox', { name: 'Air' }).fill('200');
+  await page.getByRole('textbox', { name: 'Air' }).press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Between −30.0 °C and 50.0 °C.');
+});

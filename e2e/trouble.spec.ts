@@ -1,0 +1,105 @@
+import { beginJob, expect, saved, stored, test } from './bench';
+
+test('an unknown job, station and address each say so and lead back', async ({ page, watch }) => {
+  watch.provoke(404);
+  await page.goto('/jobs/nowhere/size');
+  await expect(page.getByText('There is no job “nowhere” on this shelf.')).toBeVisible();
+  await page.goto('/jobs/gannet-reach-showers/attic');
+  await expect(page.getByText('There is no station “attic”.')).toBeVisible();
+  await page.goto('/cellar/door');
+  await expect(page.getByText('There is nothing at this address.')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the shelf of jobs' }).click();
+  await expect(page.getByRole('heading', { name: 'Jobs on the shelf' })).toBeVisible();
+});
+
+test('two windows on different fields both stand', async ({ page, context }) => {
+  const id = await beginJob(page, 'Two windows');
+  const other = await context.newPage();
+  await other.goto(`/jobs/${id}/place`);
+  await other.getByLabel(/^Aim/).fill('200');
+  await other.getByLabel(/^Aim/).press('Enter');
+  await saved(other);
+  await page.getByRole('button', { name: 'One less: Risers' }).click();
+  await saved(page);
+  await expect.poll(async () => (await stored(page, id)).version).toBe(3);
+  await page.keyboard.press('1');
+  await expect(page.getByLabel(/^Aim/)).toHaveValue('200');
+});
+
+test('two windows on the same field: asked, and the choice stands', async ({ page, context, watch }) => {
+  watch.provoke(409);
+  const id = await beginJob(page, 'Same field');
+  const other = await context.newPage();
+  await other.goto(`/jobs/${id}/size`);
+  await other.getByRole('button', { name: 'One less: Risers' }).click();
+  await saved(other);
+  await page.getByRole('button', { name: 'One more: Risers' }).click();
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog).toContainText('yours 13, theirs 11');
+  await dialog.getByRole('button', { name: 'Keep mine' }).click();
+  await saved(page);
+  expect((await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(13);
+});
+
+test('a server that is away loses nothing', async ({ page, context, watch }) => {
+  const id = await beginJob(page, 'Away');
+  watch.provoke();
+  await context.route('**/api/jobs/*/changes', (route) =>
+    route.fulfill({ status: 500, json: { message: 'Something broke on the server.' } }),
+  );
+  watch.provoke(500);
+  await page.getByRole('button', { name: 'One less: Risers' }).click();
+  await expect(page.getByText(/Not saved yet\..*kept in this browser/)).toBeVisible();
+  expect((await stored(page, id)).version).toBe(1);
+  await context.unroute('**/api/jobs/*/changes');
+  // A fresh window takes up what was laid by.
+  await page.reload();
+  await expect(page.getByRole('group', { name: 'Risers' }).getByText('11', { exact: true })).toBeVisible();
+  await expect.poll(async () => (await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(11);
+});
+
+test('files that are too large, no text, or the wrong table are told apart, and nothing is kept', async ({
+  page,
+  watch,
+}) => {
+  watch.provoke(422);
+  const id = await beginJob(page, 'Files', 'prove');
+  await page.getByRole('button', { name: 'Take in a file' }).click();
+  const file = page.getByLabel('CSV from a logger or a spreadsheet');
+  const give = (name: string, text: string | Buffer) =>
+    file.setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+  await give('huge.csv', Buffer.alloc(21 * 1024 * 1024, 'a'));
+  await expect(page.getByRole('alert')).toContainText('huge.csv is 21 MB; at most 20 MB');
+  await give('picture.csv', Buffer.from([80, 75, 3, 4, 0, 0, 0, 1, 44, 10]));
+  await expect(page.getByRole('alert')).toContainText('picture.csv is no text file');
+  await give('prose.csv', 'It was a fine day.\nThe water was hot.\n');
+  await expect(page.getByRole('alert')).toContainText('has no columns that can be told apart');
+  await give('goats.csv', 'time,goat,milk\n2026-02-09 10:00,Bess,2.4\n');
+  await page.getByRole('button', { name: 'Look through it' }).click();
+  await expect(page.getByRole('alert')).toContainText('Say which columns hold: inlet, outlet, air, flow.');
+  await page.getByRole('button', { name: 'Cancel, keep nothing' }).click();
+  expect(await (await page.request.get(`/api/jobs/${id}/readings`)).json()).toEqual([]);
+});
+
+test('a reading by hand takes four taps when air and flow are known, and says what it means', async ({ page }) => {
+  await beginJob(page, 'By hand', 'prove');
+  await expect(page.getByText('Nothing measured yet.')).toBeVisible();
+  const type = async (label: string, text: string) => {
+    await page.getByLabel(label, { exact: true }).fill(text);
+    await page.getByLabel(label, { exact: true }).press('Enter');
+  };
+  await type('Air', '64F');
+  await type('Flow, or 9 L in 3:51', '9 L in 3:30');
+  await type('Water in', '18');
+  await type('Water out', 'boiling');
+  await expect(page.getByRole('alert')).toContainText('A number is missing here.');
+  await type('Water out', '19');
+  await expect(page.getByText('Still to say: the sky.')).toBeVisible();
+  await page.getByRole('radio', { name: 'clear' }).click();
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByText('1 readings')).toBeVisible();
+  // Next time air and flow stand there already.
+  await expect(page.getByLabel('Flow, or 9 L in 3:51', { exact: true })).toHaveValue('2.57 L/min');
+  await expect(page.getByLabel('Air', { exact: true })).toHaveValue('17.8 °C');
+});

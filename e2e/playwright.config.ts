@@ -1,18 +1,5 @@
 import { defineConfig } from '@playwright/test';
-
-/** Chromium of Debian, as root or not, with nothing that looks for a network. */
-export const chromium = {
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-};
+import { chromiumLaunch } from '../scripts/lib/browser.mjs';
 
 export default defineConfig({
   testDir: '.',
@@ -30,6 +17,6 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'America/Denver',
     reducedMotion: 'reduce',
-    launchOptions: chromium,
+    launchOptions: chromiumLaunch,
   },
 });

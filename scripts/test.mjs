@@ -1,10 +1,11 @@
 // Everything that must hold, on a machine with Node alone: npm test. One part: npm test -- core (or check, server, e2e).
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { freePort, throwAwayCluster } from './lib/cluster.mjs';
+import { throwAwayCluster } from './lib/cluster.mjs';
 import { chromium, ensureDebian, postgresql } from './lib/debian.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
+import { openServer } from './lib/server.mjs';
 
 const root = join(import.meta.dirname, '..');
 const only = process.argv[2];
@@ -94,21 +95,10 @@ if (wanted('server') || wanted('e2e')) {
       );
     if (wanted('e2e')) {
       ensureBuild(root);
-      const url = cluster.createDatabase('journeys');
-      const port = await freePort();
-      const server = spawn(process.execPath, ['server/dist/main.js'], {
-        cwd: root,
-        stdio: ['ignore', 'ignore', 'inherit'],
-        env: { ...process.env, DATABASE_URL: url, PORT: String(port), NORTH_PANE_ROOT: root, NORTH_PANE_EMPTY: '' },
-      });
-      await tests(
-        'journeys',
-        bin('playwright'),
-        ['test', '--config', 'e2e/playwright.config.ts', ...process.argv.slice(3)],
-        { NORTH_PANE_URL: `http://localhost:${port}`, CI: '1' },
-        playwright,
-      );
-      server.kill('SIGTERM');
+      const server = await openServer({ root, database: cluster.createDatabase('journeys') });
+      const args = ['test', '--config', 'e2e/playwright.config.ts', ...process.argv.slice(3)];
+      await tests('journeys', bin('playwright'), args, { NORTH_PANE_URL: server.url, CI: '1' }, playwright);
+      await server.close();
     }
   } finally {
     cluster.stop();

@@ -17,7 +17,13 @@ export interface FieldMeta {
   list?: CatalogueKind;
 }
 
-const metas = z.registry<FieldMeta>();
+/** By schema. Not a Zod registry: that gives a new copy at every look, and faces compare what they are given. */
+const metas = new WeakMap<z.core.$ZodType, FieldMeta>();
+
+function noted<S extends z.core.$ZodType>(schema: S, meta: FieldMeta): S {
+  metas.set(schema, meta);
+  return schema;
+}
 
 /** The meta of one field of a parameter schema. Every field made here has one. */
 export function fieldMeta(field: z.core.$ZodType): FieldMeta | undefined {
@@ -28,22 +34,24 @@ export function fieldMeta(field: z.core.$ZodType): FieldMeta | undefined {
 export function lengthField(low: number, high: number, standard: number, label: string, meaning: string) {
   const words = (value: number) =>
     `${formatLength(value, 'metric', { decimals: 1 }).text.replace('.0', '')} (${formatLength(value, 'imperial').text})`;
-  return z
-    .number(`${label} must be a number`)
-    .min(low, `${label} must be at least ${words(low)}`)
-    .max(high, `${label} must be at most ${words(high)}`)
-    .register(metas, { label, meaning, kind: 'length', low, high })
-    .default(standard);
+  return noted(
+    z
+      .number(`${label} must be a number`)
+      .min(low, `${label} must be at least ${words(low)}`)
+      .max(high, `${label} must be at most ${words(high)}`),
+    { label, meaning, kind: 'length', low, high },
+  ).default(standard);
 }
 
 /** A whole number with its range. */
 export function countField(low: number, high: number, standard: number, label: string, meaning: string) {
-  return z
-    .int(`${label} must be a whole number`)
-    .min(low, `${label} must be at least ${low}`)
-    .max(high, `${label} must be at most ${high}`)
-    .register(metas, { label, meaning, kind: 'count', low, high })
-    .default(standard);
+  return noted(
+    z
+      .int(`${label} must be a whole number`)
+      .min(low, `${label} must be at least ${low}`)
+      .max(high, `${label} must be at most ${high}`),
+    { label, meaning, kind: 'count', low, high },
+  ).default(standard);
 }
 
 /** One of a few ways. */
@@ -54,15 +62,12 @@ export function choiceField<const V extends string>(
   meaning: string,
 ) {
   const values = Object.keys(choices) as V[];
-  return z
-    .enum(values as [V, ...V[]], `${label} must be one of: ${values.join(', ')}`)
-    .register(metas, {
-      label,
-      meaning,
-      kind: 'choice',
-      choices: values.map((value) => ({ value, words: choices[value] })),
-    })
-    .default(standard as never);
+  return noted(z.enum(values as [V, ...V[]], `${label} must be one of: ${values.join(', ')}`), {
+    label,
+    meaning,
+    kind: 'choice',
+    choices: values.map((value) => ({ value, words: choices[value] })),
+  }).default(standard as never);
 }
 
 /** An entry of the catalogue, by id; `among` narrows the list. */
@@ -73,10 +78,11 @@ export function entryField(
   meaning: string,
   among: (id: string) => boolean = () => true,
 ) {
-  return z
-    .string(`${label} must be the id of a ${list}`)
-    .refine((id) => findEntry(list, id) !== undefined && among(id), `${label}: no such ${list} in the catalogue`)
-    .register(metas, {
+  return noted(
+    z
+      .string(`${label} must be the id of a ${list}`)
+      .refine((id) => findEntry(list, id) !== undefined && among(id), `${label}: no such ${list} in the catalogue`),
+    {
       label,
       meaning,
       kind: 'entry',
@@ -84,6 +90,6 @@ export function entryField(
       choices: entries(list)
         .filter((one) => among(one.id))
         .map((one) => ({ value: one.id, words: one.name })),
-    })
-    .default(standard);
+    },
+  ).default(standard);
 }

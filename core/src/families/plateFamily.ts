@@ -2,7 +2,7 @@ import type * as z from 'zod';
 import { type AbsorberDesign, absorbers, absorberWords } from '../absorbers';
 import { type BoxMember, boxes } from '../boxes';
 import type { Words } from '../care';
-import { type Member, memberOf } from '../catalogue';
+import { type FieldMeta, type Member, memberOf } from '../catalogue';
 import { type GlazingDesign, glazings } from '../glazings';
 import type { Habit } from '../quantity';
 import {
@@ -30,6 +30,19 @@ export interface PlateBuild<P> {
 const shared = { absorber: absorbers, box: boxes, glazing: glazings } as const;
 type Shared = keyof typeof shared;
 const sharedNames = Object.keys(shared) as Shared[];
+
+/** What a face shows of the choice itself; made once, so that the same field is the same object. */
+const kindMetas = Object.fromEntries(
+  sharedNames.map((name): [Shared, FieldMeta] => [
+    name,
+    {
+      label: `${name[0]?.toUpperCase()}${name.slice(1)}`,
+      meaning: `Which ${name} the panel has.`,
+      kind: 'choice',
+      choices: Object.values<Member<unknown>>(shared[name]).map((member) => ({ value: member.id, words: member.name })),
+    },
+  ]),
+) as Record<Shared, FieldMeta>;
 
 /**
  * Defines a family of tubes on a plate in a glazed box: closes over its own parameter type, and composes the absorber,
@@ -97,19 +110,9 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
       ...sharedNames.flatMap((name): Field[] => {
         const part = chosen(panel, name);
         const registry = shared[name];
-        const choices = Object.values(registry).map((member) => ({ value: member.id, words: member.name }));
         const member = memberOf<Member<unknown>>(registry, name, part.kind);
         return [
-          {
-            path: `${name}.kind`,
-            value: part.kind,
-            meta: {
-              label: `${name[0]?.toUpperCase()}${name.slice(1)}`,
-              meaning: member.meaning,
-              kind: 'choice',
-              choices,
-            },
-          },
+          { path: `${name}.kind`, value: part.kind, meta: kindMetas[name] },
           ...fieldsOf(member.schema, `${name}.parameters`, part.parameters),
         ];
       }),

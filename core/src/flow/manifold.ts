@@ -51,21 +51,22 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   const inertia = 1 / (state.density * ((Math.PI / 4) * query.headerBore ** 2) ** 2);
   const sameSide = query.connection === 'same-side';
 
-  /** Pressure of riser `i` less that of the next, less what the headers between them ask: nought when solved. */
-  const mesh = (before: number, here: number, after: number): number => {
-    const feed = total - here;
-    const feedDrop = header(feed) - 0.5 * inertia * ((total - before) ** 2 - feed ** 2);
-    const gather = sameSide ? total - here : here;
-    const gatherBefore = sameSide ? total - before : before;
-    const gatherDrop = header(gather) + inertia * Math.abs(gather ** 2 - gatherBefore ** 2);
-    return riser(after - here) - riser(here - before) - ((sameSide ? -gatherDrop : gatherDrop) - feedDrop);
-  };
-
   const sums = Float64Array.from({ length: count + 1 }, (_, index) => (total * index) / count);
   const trial = new Float64Array(count + 1);
   const residual = new Float64Array(count);
   const upper = new Float64Array(count);
   const right = new Float64Array(count);
+  const way = sameSide ? -1 : 1;
+
+  /** Pressure of riser `i` less that of the next, less what the headers between them ask: nought when solved. */
+  const mesh = (before: number, here: number, after: number): number => {
+    const feed = total - here;
+    const feedDrop = header(feed) - 0.5 * inertia * ((total - before) ** 2 - feed ** 2);
+    const gather = sameSide ? feed : here;
+    const gatherBefore = sameSide ? total - before : before;
+    const gatherDrop = header(gather) + inertia * Math.abs(gather ** 2 - gatherBefore ** 2);
+    return riser(after - here) - riser(here - before) - (way * gatherDrop - feedDrop);
+  };
   const worst = (at: Float64Array): number => {
     let most = 0;
     for (let i = 1; i < count; i += 1) {
@@ -75,8 +76,10 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
     }
     return most;
   };
-  const scale = drag(total / count);
   const nudge = (total / count) * 1e-6;
+  const slope = (tube: (flow: number) => number, flow: number) => (tube(flow + nudge) - tube(flow)) / nudge;
+
+  const scale = drag(total / count);
   const limit = 200;
   let error = worst(sums);
   for (let pass = 0; error > 1e-9 * scale; pass += 1) {
@@ -85,17 +88,26 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
       throw new NotConverged('manifoldFlow', limit, error);
     }
     // Thomas algorithm over the band of derivatives.
+    let slopeHere = slope(riser, sums[1] ?? 0);
     for (let i = 1; i < count; i += 1) {
       const before = sums[i - 1] ?? 0;
       const here = sums[i] ?? 0;
-      const after = sums[i + 1] ?? 0;
-      const value = residual[i] ?? 0;
-      const a = i > 1 ? (mesh(before + nudge, here, after) - value) / nudge : 0;
-      const b = (mesh(before, here + nudge, after) - value) / nudge;
-      const c = i < count - 1 ? (mesh(before, here, after + nudge) - value) / nudge : 0;
+      const feed = total - here;
+      const gather = sameSide ? feed : here;
+      const gatherBefore = sameSide ? total - before : before;
+      const sign = Math.sign(gather ** 2 - gatherBefore ** 2);
+      const slopeNext = slope(riser, (sums[i + 1] ?? 0) - here);
+      const feedByHere = -slope(header, feed) - inertia * feed;
+      const feedByBefore = inertia * (total - before);
+      const gatherByHere = way * (slope(header, gather) + 2 * inertia * sign * gather);
+      const gatherByBefore = -way * 2 * inertia * sign * gatherBefore;
+      const a = i > 1 ? slopeHere - way * gatherByBefore + feedByBefore : 0;
+      const b = -slopeNext - slopeHere - way * gatherByHere + feedByHere;
+      const c = i < count - 1 ? slopeNext : 0;
       const pivot = b - a * (upper[i - 1] ?? 0);
       upper[i] = c / pivot;
-      right[i] = (-value - a * (right[i - 1] ?? 0)) / pivot;
+      right[i] = (-(residual[i] ?? 0) - a * (right[i - 1] ?? 0)) / pivot;
+      slopeHere = slopeNext;
     }
     for (let i = count - 2; i >= 1; i -= 1) right[i] = (right[i] ?? 0) - (upper[i] ?? 0) * (right[i + 1] ?? 0);
     // Halve the step while it makes things worse: the friction curve has corners where the regime changes.

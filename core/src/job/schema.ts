@@ -40,13 +40,20 @@ const panel = z
       context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
   });
 
+/** Zones already asked about: asking costs a millisecond, and a document is checked at every drag of the tape. */
+const zones = new Map<string, boolean>();
+
 function zoneKnown(zone: string): boolean {
+  const asked = zones.get(zone);
+  if (asked !== undefined) return asked;
+  let known = true;
   try {
     new Intl.DateTimeFormat('en', { timeZone: zone });
-    return true;
   } catch {
-    return false;
+    known = false;
   }
+  zones.set(zone, known);
+  return known;
 }
 
 const site = z.strictObject({

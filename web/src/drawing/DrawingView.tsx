@@ -53,6 +53,8 @@ export function DrawingView({
       as="figure"
       aria-label={drawing.title}
       ref={ref}
+      // What moves in a drawing moves nothing outside it.
+      contain="strict"
       position="relative"
       w="100%"
       h="100%"

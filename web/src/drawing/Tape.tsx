@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core';
 import { drag, select } from 'd3';
-import { type KeyboardEvent, useEffect, useId, useRef } from 'react';
+import { type KeyboardEvent, memo, useEffect, useId, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { awake } from '../parts/awake';
 import { LengthText } from '../parts/LengthText';
@@ -217,7 +217,7 @@ export function Tape(props: TapeProps) {
 }
 
 /** One mark of the tape: longer at halves and tens, numbered where a tape is numbered. */
-function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
+const Tick = memo(function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
   if (habit === 'metric') {
     const ten = mark % 10 === 0;
     const length = ten ? 30 : mark % 5 === 0 ? 20 : 13;
@@ -246,4 +246,4 @@ function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
       )}
     </>
   );
-}
+});

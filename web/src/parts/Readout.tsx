@@ -1,49 +1,52 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { formatLength, formatNumber, formatQuantity, type Habit, type Making } from '@north-pane/core';
-import { type ReactNode, useState } from 'react';
+import { type CSSProperties, memo } from 'react';
+import { ink } from '../theme/ink';
 
-/** A figure with its name; opens to its makings. */
-export function Readout({
-  label,
-  value,
-  band,
-  making,
-  habit,
-}: {
+interface ReadoutProps {
   label: string;
-  value: ReactNode;
+  value: string;
   band?: string;
-  making: Making;
+  /** Its makings, when they are shown. */
+  making?: Making;
   habit: Habit;
-}) {
-  const [open, setOpen] = useState(false);
+  onOpen(label: string): void;
+}
+
+const row: CSSProperties = {
+  display: 'flex',
+  width: '100%',
+  justifyContent: 'space-between',
+  alignItems: 'baseline',
+  gap: 8,
+  padding: '4px 0',
+  cursor: 'pointer',
+  textAlign: 'left',
+};
+const figure: CSSProperties = {
+  fontFamily: 'var(--np-fonts-heading)',
+  fontWeight: 600,
+  fontSize: 17,
+  whiteSpace: 'nowrap',
+};
+const bandStyle: CSSProperties = { fontSize: 14, fontWeight: 500, color: ink('soft') };
+
+/**
+ * A figure with its name; opens to its makings. Drawn again only when what it shows changes, and of plain elements: eight
+ * of these move at every step of the tape, and each styled component costs a fifth of a millisecond.
+ */
+export const Readout = memo(function Readout({ label, value, band, making, habit, onOpen }: ReadoutProps) {
+  const open = making !== undefined;
   return (
-    <Box borderBottomWidth="1px" borderColor="line">
-      <Flex
-        as="button"
-        w="100%"
-        justify="space-between"
-        align="baseline"
-        gap="2"
-        py="1"
-        cursor="pointer"
-        textAlign="left"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-        _hover={{ color: 'paneText' }}
-      >
-        <Text>{label}</Text>
-        <Text fontFamily="heading" fontWeight="600" fontSize="17px" whiteSpace="nowrap">
+    <div style={{ borderBottom: `1px solid ${ink('line')}` }}>
+      <button type="button" aria-expanded={open} onClick={() => onOpen(label)} style={row}>
+        <span>{label}</span>
+        <span style={figure}>
           {value}
-          {band && (
-            <Text as="span" fontSize="14px" fontWeight="500" color="soft">
-              {' '}
-              {band}
-            </Text>
-          )}
-        </Text>
-      </Flex>
-      {open && (
+          {band && <span style={bandStyle}> {band}</span>}
+        </span>
+      </button>
+      {making && (
         <Box pb="2" pl="3" borderLeftWidth="3px" borderColor="pane" mb="2" fontSize="14px">
           <Text fontWeight="600">{making.name}</Text>
           <Text mb="1">{making.formula}</Text>
@@ -58,9 +61,9 @@ export function Readout({
           </Text>
         </Box>
       )}
-    </Box>
+    </div>
   );
-}
+});
 
 function inputText({ value, kind, digits }: Making['inputs'][number], habit: Habit): string {
   if (kind === 'number') return formatNumber(value, digits ?? 2);

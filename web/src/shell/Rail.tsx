@@ -1,4 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { type Mark, useMarks } from './marks';
 import { stations } from './stations';
@@ -26,50 +27,66 @@ export function Rail({ current, jobId }: { current: string; jobId: string }) {
       flexShrink={0}
     >
       {stations.map(({ id, number, name }) => {
-        const here = id === current;
-        const mark = marks[id] ?? { state: 'untouched' };
+        const mark = marks[id];
         return (
-          <Link
+          <Stop
             key={id}
             to={`/jobs/${jobId}/${id}`}
-            aria-current={here ? 'page' : undefined}
-            aria-label={`${number} ${name}, ${mark.count ? `${mark.count} ` : ''}${words[mark.state]}`}
-            style={{ flex: '1 1 0', maxHeight: 64 }}
-          >
-            <Flex
-              h={{ base: '54px', md: '64px' }}
-              px={{ base: '1', md: '3' }}
-              align="center"
-              justify={{ base: 'center', md: 'space-between' }}
-              gap="1"
-              bg={here ? 'ground' : 'transparent'}
-              boxShadow={here ? { base: 'inset 0 3px 0 {colors.copper}', md: 'inset 4px 0 0 {colors.copper}' } : 'none'}
-              _hover={{ bg: 'ground' }}
-            >
-              <Box flex="1">
-                <Flex justify="space-between" align="center" gap="1">
-                  <Text fontSize="12px" color="soft" lineHeight="1.1">
-                    {number}
-                  </Text>
-                  <Sign mark={mark} />
-                </Flex>
-                <Text
-                  fontFamily="heading"
-                  fontWeight="600"
-                  fontSize="15px"
-                  lineHeight="1.3"
-                  color={here ? 'ink' : 'soft'}
-                >
-                  {name}
-                </Text>
-              </Box>
-            </Flex>
-          </Link>
+            number={number}
+            name={name}
+            here={id === current}
+            state={mark?.state ?? 'untouched'}
+            count={mark?.count}
+          />
         );
       })}
     </Flex>
   );
 }
+
+interface StopProps {
+  to: string;
+  number: number;
+  name: string;
+  here: boolean;
+  state: Mark['state'];
+  count: number | undefined;
+}
+
+/** One station on the rail, drawn again only when its state changes. */
+const Stop = memo(function Stop({ to, number, name, here, state, count }: StopProps) {
+  return (
+    <Link
+      to={to}
+      aria-current={here ? 'page' : undefined}
+      aria-label={`${number} ${name}, ${count ? `${count} ` : ''}${words[state]}`}
+      style={{ flex: '1 1 0', maxHeight: 64 }}
+    >
+      <Flex
+        h={{ base: '54px', md: '64px' }}
+        px={{ base: '1', md: '3' }}
+        align="center"
+        justify={{ base: 'center', md: 'space-between' }}
+        gap="1"
+        bg={here ? 'ground' : 'transparent'}
+        boxShadow={here ? { base: 'inset 0 3px 0 {colors.copper}', md: 'inset 4px 0 0 {colors.copper}' } : 'none'}
+        _hover={{ bg: 'ground' }}
+      >
+        <Box flex="1">
+          <Flex justify="space-between" align="center" gap="1">
+            <Text fontSize="12px" color="soft" lineHeight="1.1">
+              {number}
+            </Text>
+            <Sign mark={{ state, count }} />
+          </Flex>
+          <Text fontFamily="heading" fontWeight="600" fontSize="15px" lineHeight="1.3" color={here ? 'ink' : 'soft'}>
+            {name}
+          </Text>
+        </Box>
+      </Flex>
+    </Link>
+  );
+});
 
 /** Empty, half and full round; a triangle with a number where something is to be looked at. */
 function Sign({ mark }: { mark: Mark }) {

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { awake } from '../parts/awake';
-import { useHabit } from '../state/habit';
 import { useJob } from '../state/job';
 import { useKeepRevision } from '../state/kept';
 import { useView } from '../state/view';
@@ -21,7 +20,6 @@ const list: [keys: string, what: string][] = [
 /** Keys that work on every station. None of them fires while something is being typed. */
 export function Shortcuts({ jobId }: { jobId: string }) {
   const navigate = useNavigate();
-  const habit = useHabit();
   const keep = useKeepRevision();
   const [shown, setShown] = useState(false);
   useHotkeys(
@@ -32,13 +30,22 @@ export function Shortcuts({ jobId }: { jobId: string }) {
     },
     awake,
   );
-  useHotkeys('u', () => useView.getState().setHabit(habit === 'metric' ? 'imperial' : 'metric'), awake);
+  useHotkeys(
+    'u',
+    () => {
+      const { habit, setHabit } = useView.getState();
+      const now = habit ?? useJob.getState().document?.units;
+      setHabit(now === 'metric' ? 'imperial' : 'metric');
+    },
+    awake,
+  );
   useHotkeys('k', () => keep.mutate(), awake);
   useHotkeys('mod+z', () => useJob.getState().undo(), { ...awake, preventDefault: true });
   useHotkeys('mod+shift+z', () => useJob.getState().redo(), { ...awake, preventDefault: true });
   useHotkeys('?', () => setShown(true), { ...awake, useKey: true });
+  if (!shown) return null;
   return (
-    <Dialog.Root open={shown} onOpenChange={({ open }) => setShown(open)} size="sm">
+    <Dialog.Root open onOpenChange={({ open }) => setShown(open)} size="sm">
       <Portal>
         <Dialog.Backdrop />
         <Dialog.Positioner>

@@ -9,12 +9,14 @@ import {
   volumeFlow,
 } from '@north-pane/core';
 import { Redo2, Undo2 } from 'lucide-react';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { SlateButton } from '../parts/SlateButton';
 import { type Derived, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
 import { useKeepRevision, useKeptRevision } from '../state/kept';
+import { ink } from '../theme/ink';
 import { LightSwitch } from './LightSwitch';
 import { UnitFlip } from './UnitFlip';
 
@@ -84,9 +86,8 @@ export function Slate() {
   const document = useDocument();
   const derived = useDerived();
   const kept = useKeptRevision();
-  const keep = useKeepRevision();
   const habit = useHabit();
-  const { undo, redo, past, future, saving } = useJob();
+  const saving = useJob((state) => state.saving);
   const saved = { saved: 'saved', waiting: 'saving', saving: 'saving', failed: 'not saved' }[saving];
   const revision = !kept
     ? 'no revision kept'
@@ -103,75 +104,107 @@ export function Slate() {
       align="stretch"
       overflowX="auto"
       overflowY="hidden"
+      contain="layout paint style"
     >
-      <Box px="4" py="2.5" minW={{ base: '160px', md: '216px' }} flexShrink={0}>
-        <Link to="/" aria-label={`${document.name}: back to the shelf`} style={{ display: 'block' }}>
-          <Text
-            as="h1"
-            fontFamily="heading"
-            fontWeight="600"
-            fontSize="17px"
-            lineHeight="1.2"
-            whiteSpace="nowrap"
-            overflow="hidden"
-            textOverflow="ellipsis"
-            maxW="220px"
-          >
-            {document.name}
-          </Text>
-        </Link>
-        <Text fontSize="13px" color="chalkSoft" whiteSpace="nowrap" aria-live="polite">
-          {revision}, {saved}
-        </Text>
-      </Box>
+      <Plate name={document.name} words={`${revision}, ${saved}`} />
       {cells(derived, kept?.derived, habit, document.currency).map((cell) => (
-        <Box
+        <SlateCell
           key={cell.label.replace(/ .*/, '')}
-          px="4"
-          py="2"
-          borderLeftWidth="1px"
-          borderColor="slateLine"
-          flexShrink={0}
-        >
-          <Text fontSize="13px" color="chalkSoft" whiteSpace="nowrap">
-            {cell.label}
-          </Text>
-          <Text
-            as="p"
-            fontFamily="heading"
-            fontWeight="600"
-            fontSize="20px"
-            lineHeight="1.2"
-            whiteSpace="nowrap"
-            color={cell.warn ? '#E5B94E' : 'chalk'}
-          >
-            {cell.value}{' '}
-            {cell.change?.text && (
-              <Text
-                as="span"
-                fontSize="13px"
-                fontWeight="500"
-                color={cell.change.good === undefined ? 'chalkSoft' : cell.change.good ? '#8FC4BD' : '#E3A27C'}
-              >
-                {cell.change.text}
-              </Text>
-            )}
-          </Text>
-        </Box>
+          label={cell.label}
+          value={cell.value}
+          warn={cell.warn}
+          moved={cell.change?.text}
+          good={cell.change?.good}
+        />
       ))}
-      <Flex ml="auto" px="4" gap="2" align="center" borderLeftWidth="1px" borderColor="slateLine" flexShrink={0}>
-        <SlateButton type="button" aria-label="Undo" title="Undo" disabled={past.length === 0} onClick={undo}>
-          <Undo2 size={16} aria-hidden />
-        </SlateButton>
-        <SlateButton type="button" aria-label="Redo" title="Redo" disabled={future.length === 0} onClick={redo}>
-          <Redo2 size={16} aria-hidden />
-        </SlateButton>
-        <SlateButton type="button" title="Keep a revision (k)" disabled={keep.isPending} onClick={() => keep.mutate()}>
-          Keep
-        </SlateButton>
-        <UnitFlip own={document.units} />
-        <LightSwitch />
-      </Flex>
+      <Tools own={document.units} />
     </Flex>
   );
 }
+
+const Plate = memo(function Plate({ name, words }: { name: string; words: string }) {
+  return (
+    <Box px="4" py="2.5" minW={{ base: '160px', md: '216px' }} flexShrink={0}>
+      <Link to="/" aria-label={`${name}: back to the shelf`} style={{ display: 'block' }}>
+        <Text
+          as="h1"
+          fontFamily="heading"
+          fontWeight="600"
+          fontSize="17px"
+          lineHeight="1.2"
+          whiteSpace="nowrap"
+          overflow="hidden"
+          textOverflow="ellipsis"
+          maxW="220px"
+        >
+          {name}
+        </Text>
+      </Link>
+      <Text fontSize="13px" color="chalkSoft" whiteSpace="nowrap" aria-live="polite">
+        {words}
+      </Text>
+    </Box>
+  );
+});
+
+interface SlateCellProps {
+  label: string;
+  value: string;
+  warn: boolean | undefined;
+  moved: string | undefined;
+  good: boolean | undefined;
+}
+
+/** One figure of the slate, drawn again only when it changes; plain elements, as the readouts of the bench. */
+const SlateCell = memo(function SlateCell({ label, value, warn, moved, good }: SlateCellProps) {
+  return (
+    <div
+      style={{ padding: '8px 16px', borderLeft: `1px solid ${ink('slateLine')}`, flexShrink: 0, whiteSpace: 'nowrap' }}
+    >
+      <p style={{ fontSize: 13, color: ink('chalkSoft') }}>{label}</p>
+      <p style={{ ...vital, color: warn ? '#E5B94E' : ink('chalk') }}>
+        {value}{' '}
+        {moved && (
+          <span
+            style={{
+              fontSize: 13,
+              fontWeight: 500,
+              color: moves[good === undefined ? 'plain' : good ? 'good' : 'bad'],
+            }}
+          >
+            {moved}
+          </span>
+        )}
+      </p>
+    </div>
+  );
+});
+
+const vital = { fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 20, lineHeight: 1.2 } as const;
+
+/** Colours on slate of a change for the better, for the worse, and of one that is neither. */
+const moves = { good: '#8FC4BD', bad: '#E3A27C', plain: '#A9B5B8' } as const;
+
+/** Undo, redo, keep, units and light. */
+const Tools = memo(function Tools({ own }: { own: Habit }) {
+  const keep = useKeepRevision();
+  const undo = useJob((state) => state.undo);
+  const redo = useJob((state) => state.redo);
+  const canUndo = useJob((state) => state.past.length > 0);
+  const canRedo = useJob((state) => state.future.length > 0);
+  return (
+    <Flex ml="auto" px="4" gap="2" align="center" borderLeftWidth="1px" borderColor="slateLine" flexShrink={0}>
+      <SlateButton type="button" aria-label="Undo" title="Undo" disabled={!canUndo} onClick={undo}>
+        <Undo2 size={16} aria-hidden />
+      </SlateButton>
+      <SlateButton type="button" aria-label="Redo" title="Redo" disabled={!canRedo} onClick={redo}>
+        <Redo2 size={16} aria-hidden />
+      </SlateButton>
+      <SlateButton type="button" title="Keep a revision (k)" disabled={keep.isPending} onClick={() => keep.mutate()}>
+        Keep
+      </SlateButton>
+      <UnitFlip own={own} />
+      <LightSwitch />
+    </Flex>
+  );
+});

@@ -1,11 +1,13 @@
-import { defaultJob } from '@north-pane/core';
+import { defaultJob, familyIds } from '@north-pane/core';
 import { useDerived } from '../state/derived';
 import { useDocument } from '../state/job';
 import { useSources } from '../state/readings';
 
+const nowhere = defaultJob(familyIds[0] ?? '').site;
+
 export interface Mark {
   state: 'untouched' | 'under way' | 'settled' | 'matters';
-  count?: number;
+  count?: number | undefined;
 }
 
 /** How far each station is, from the document and what was measured. */
@@ -13,9 +15,8 @@ export function useMarks(): Record<string, Mark> {
   const document = useDocument();
   const { parts, findings } = useDerived();
   const sources = useSources();
-  const standard = defaultJob(document.panels[0]?.family ?? '', { units: document.units });
-  const placed =
-    document.site.latitude !== standard.site.latitude || document.site.longitude !== standard.site.longitude;
+  // A job begins nowhere in particular.
+  const placed = document.site.latitude !== nowhere.latitude || document.site.longitude !== nowhere.longitude;
   const wanted = parts.reduce((sum, part) => sum + part.count, 0);
   const done = parts.reduce((sum, part) => sum + Math.min(part.count, document.decisions.ticks[part.id] ?? 0), 0);
   const read = sources.data?.reduce((sum, source) => sum + source.count, 0) ?? 0;

@@ -1,11 +1,62 @@
 import { Stack, Text } from '@chakra-ui/react';
 import { type Field, families, type Habit, type PanelDocument, standardChoice } from '@north-pane/core';
+import { memo } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { Stepper } from '../../parts/Stepper';
 import { useJob } from '../../state/job';
 
 const shared = ['absorber', 'box', 'glazing'] as const;
+
+/** Sets one field of a panel; another absorber, box or pane comes with its own parameters. */
+function setField(index: number, path: string, value: unknown, habit: Habit): string | undefined {
+  const { change, document } = useJob.getState();
+  const panel = document?.panels[index] as PanelDocument | undefined;
+  const name = shared.find((one) => path === `${one}.kind`);
+  const outcome = name
+    ? change(`panels.${index}.${name}`, standardChoice(name, String(value), habit, panel?.[name]))
+    : change(`panels.${index}.${path}`, value);
+  return outcome.ok ? undefined : outcome.message;
+}
+
+interface RowProps {
+  index: number;
+  path: string;
+  value: unknown;
+  meta: Field['meta'];
+  habit: Habit;
+}
+
+/** One field. Drawn again only when its own value changes: a change on the bench touches few of them. */
+const Row = memo(function Row({ index, path, value, meta, habit }: RowProps) {
+  const set = (next: unknown) => setField(index, path, next, habit);
+  if (meta.kind === 'count')
+    return (
+      <Stepper label={meta.label} value={Number(value)} low={meta.low ?? 0} high={meta.high ?? 99} onValue={set} />
+    );
+  if (meta.kind === 'length')
+    return <Entry label={meta.label} value={Number(value)} kind="length" habit={habit} onValue={set} />;
+  return (
+    <Choice label={meta.label} hint={meta.meaning} value={String(value)} choices={meta.choices ?? []} onValue={set} />
+  );
+});
+
+const alike: Field['meta'] = {
+  label: 'Panels alike',
+  meaning: 'How many of this panel.',
+  kind: 'count',
+  low: 1,
+  high: 24,
+};
+const ways: Field['meta'] = {
+  label: 'Risers lie',
+  meaning: 'Up the slope, or across it.',
+  kind: 'choice',
+  choices: [
+    { value: 'up', words: 'up the slope' },
+    { value: 'across', words: 'across the slope' },
+  ],
+};
 
 /** What the panel is made of: counts, tubes, absorber, box and pane, and the lengths that stand on no drawing. */
 export function MakeUp({
@@ -21,70 +72,36 @@ export function MakeUp({
 }) {
   const change = useJob((state) => state.change);
   const family = families[panel.family as keyof typeof families];
-  const path = `panels.${index}`;
-  const set = (field: Field, value: unknown): string | undefined => {
-    const name = shared.find((one) => field.path === `${one}.kind`);
-    const outcome = name
-      ? change(`${path}.${name}`, standardChoice(name, String(value), habit, panel[name]))
-      : change(`${path}.${field.path}`, value);
-    return outcome.ok ? undefined : outcome.message;
-  };
   return (
     <Stack gap="3">
-      <Stepper
-        label="Panels alike"
-        value={panel.count}
-        low={1}
-        high={24}
-        onValue={(value) => change(`${path}.count`, value)}
-      />
-      {family.fields(panel).map((field) => {
-        const { meta, value } = field;
-        if (meta.kind === 'count')
-          return (
-            <Stepper
-              key={field.path}
-              label={meta.label}
-              value={Number(value)}
-              low={meta.low ?? 0}
-              high={meta.high ?? 99}
-              onValue={(next) => set(field, next)}
-            />
-          );
-        if (meta.kind === 'length')
-          return drawn.has(field.path) ? null : (
-            <Entry
-              key={field.path}
-              label={meta.label}
-              value={Number(value)}
-              kind="length"
-              habit={habit}
-              onValue={(next) => set(field, next)}
-            />
-          );
-        return (
-          <Choice
-            key={field.path}
-            label={meta.label}
-            hint={meta.meaning}
-            value={String(value)}
-            choices={meta.choices ?? []}
-            onValue={(next) => set(field, next)}
-          />
-        );
-      })}
-      <Choice
-        label="Risers lie"
-        value={panel.turned ? 'across' : 'up'}
-        choices={[
-          { value: 'up', words: 'up the slope' },
-          { value: 'across', words: 'across the slope' },
-        ]}
-        onValue={(value) => change(`${path}.turned`, value === 'across')}
-      />
-      <Text fontSize="13px" color="soft">
-        The up arrow on the plan shows which way the slope rises.
-      </Text>
+      <Row index={index} path="count" value={panel.count} meta={alike} habit={habit} />
+      {family
+        .fields(panel)
+        .filter(({ path, meta }) => meta.kind !== 'length' || !drawn.has(path))
+        .map(({ path, value, meta }) => (
+          <Row key={path} index={index} path={path} value={value} meta={meta} habit={habit} />
+        ))}
+      <Turned turned={panel.turned} onTurned={(turned) => change(`panels.${index}.turned`, turned)} />
     </Stack>
   );
 }
+
+const Turned = memo(
+  function Turned({ turned, onTurned }: { turned: boolean; onTurned(turned: boolean): void }) {
+    return (
+      <>
+        <Choice
+          label={ways.label}
+          hint={ways.meaning}
+          value={turned ? 'across' : 'up'}
+          choices={ways.choices ?? []}
+          onValue={(value) => onTurned(value === 'across')}
+        />
+        <Text fontSize="13px" color="soft">
+          The up arrow on the plan shows which way the slope rises.
+        </Text>
+      </>
+    );
+  },
+  (before, after) => before.turned === after.turned,
+);

@@ -1,54 +1,58 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { type Finding, type Habit, sayFinding } from '@north-pane/core';
+import { memo } from 'react';
 import { useJob } from '../../state/job';
 
 /** Everything to be looked at, in words, each with its remedy and, where one number mends it, a button that does. */
-export function Matters({ findings, habit }: { findings: readonly Finding[]; habit: Habit }) {
-  const change = useJob((state) => state.change);
-  if (findings.length === 0)
+export const Matters = memo(
+  function Matters({ findings, habit }: { findings: readonly Finding[]; habit: Habit }) {
+    const change = useJob((state) => state.change);
+    if (findings.length === 0)
+      return (
+        <Text color="soft" fontSize="14px">
+          Nothing clashes as drawn.
+        </Text>
+      );
     return (
-      <Text color="soft" fontSize="14px">
-        Nothing clashes as drawn.
-      </Text>
+      <>
+        {findings.map((finding, index) => {
+          const { headline, detail, remedy } = sayFinding(finding, habit);
+          const stop = finding.severity === 'stop';
+          const { fix } = finding;
+          return (
+            <Box
+              // biome-ignore lint/suspicious/noArrayIndexKey: the same finding can stand twice, at two places
+              key={`${finding.code}-${index}`}
+              id={`finding-${finding.code}`}
+              borderLeftWidth="6px"
+              borderColor={stop ? 'brick' : 'ochre'}
+              bg="card"
+              px="3"
+              py="2"
+              mb="2"
+              backgroundImage={
+                stop
+                  ? undefined
+                  : 'repeating-linear-gradient(45deg, transparent 0 5px, color-mix(in srgb, var(--np-colors-ochre) 12%, transparent) 5px 10px)'
+              }
+            >
+              <Text fontWeight="600" color={stop ? 'brickText' : 'ochreText'}>
+                {headline}
+              </Text>
+              <Text fontSize="14px">{detail}</Text>
+              <Text fontSize="14px" color="soft">
+                {remedy}
+              </Text>
+              {fix !== undefined && (
+                <Button size="xs" variant="outline" mt="2" onClick={() => change(finding.path, fix)}>
+                  Do that
+                </Button>
+              )}
+            </Box>
+          );
+        })}
+      </>
     );
-  return (
-    <>
-      {findings.map((finding, index) => {
-        const { headline, detail, remedy } = sayFinding(finding, habit);
-        const stop = finding.severity === 'stop';
-        const { fix } = finding;
-        return (
-          <Box
-            // biome-ignore lint/suspicious/noArrayIndexKey: the same finding can stand twice, at two places
-            key={`${finding.code}-${index}`}
-            id={`finding-${finding.code}`}
-            borderLeftWidth="6px"
-            borderColor={stop ? 'brick' : 'ochre'}
-            bg="card"
-            px="3"
-            py="2"
-            mb="2"
-            backgroundImage={
-              stop
-                ? undefined
-                : 'repeating-linear-gradient(45deg, transparent 0 5px, color-mix(in srgb, var(--np-colors-ochre) 12%, transparent) 5px 10px)'
-            }
-          >
-            <Text fontWeight="600" color={stop ? 'brickText' : 'ochreText'}>
-              {headline}
-            </Text>
-            <Text fontSize="14px">{detail}</Text>
-            <Text fontSize="14px" color="soft">
-              {remedy}
-            </Text>
-            {fix !== undefined && (
-              <Button size="xs" variant="outline" mt="2" onClick={() => change(finding.path, fix)}>
-                Do that
-              </Button>
-            )}
-          </Box>
-        );
-      })}
-    </>
-  );
-}
+  },
+  (before, after) => before.habit === after.habit && JSON.stringify(before.findings) === JSON.stringify(after.findings),
+);

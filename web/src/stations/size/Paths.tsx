@@ -1,22 +1,22 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
 import { type CollectorState, formatNumber } from '@north-pane/core';
+import { ink } from '../../theme/ink';
 
 const ways: { way: keyof CollectorState['paths']; words: string; fill: string; text: string }[] = [
-  { way: 'water', words: 'to water', fill: 'copper', text: 'white' },
+  { way: 'water', words: 'to water', fill: ink('copper'), text: 'white' },
   {
     way: 'optical',
     words: 'pane, paint',
     fill: 'color-mix(in srgb, var(--np-colors-pane) 45%, var(--np-colors-card))',
-    text: 'ink',
+    text: ink('ink'),
   },
   {
     way: 'top',
     words: 'top',
     fill: 'color-mix(in srgb, var(--np-colors-cold) 55%, var(--np-colors-card))',
-    text: 'ink',
+    text: ink('ink'),
   },
-  { way: 'back', words: 'back', fill: 'wool', text: 'ink' },
-  { way: 'edge', words: 'rim', fill: 'timber', text: 'ink' },
+  { way: 'back', words: 'back', fill: ink('wool'), text: ink('ink') },
+  { way: 'edge', words: 'rim', fill: ink('timber'), text: ink('ink') },
 ];
 
 /** Where the sun on the pane goes, as a strip of shares; small ones are named below it. */
@@ -24,36 +24,34 @@ export function Paths({ paths }: { paths: CollectorState['paths'] }) {
   const total = Object.values(paths).reduce((sum, part) => sum + part, 0);
   const shares = ways.map((one) => ({ ...one, percent: (100 * paths[one.way]) / total }));
   return (
-    <Box mb="2">
-      <Flex
-        h="24px"
+    <div style={{ marginBottom: 8 }}>
+      <div
+        style={{ display: 'flex', height: 24 }}
         role="img"
         aria-label={shares.map(({ words, percent }) => `${words} ${formatNumber(percent)} percent`).join(', ')}
       >
         {shares.map(({ way, words, fill, text, percent }) => (
-          <Flex
-            key={way}
-            w={`${percent}%`}
-            bg={fill}
-            color={text}
-            align="center"
-            px="1"
-            overflow="hidden"
-            fontSize="13px"
-            whiteSpace="nowrap"
-            borderRightWidth="1px"
-            borderColor="ground"
-          >
+          <div key={way} style={{ ...strip, width: `${percent}%`, background: fill, color: text }}>
             {percent > 26 ? `${words} ${formatNumber(percent)} %` : ''}
-          </Flex>
+          </div>
         ))}
-      </Flex>
-      <Text fontSize="13px" color="soft" mt="1">
+      </div>
+      <p style={{ fontSize: 13, color: ink('soft'), marginTop: 4 }}>
         {shares
           .filter(({ percent }) => percent <= 26)
           .map(({ words, percent }) => `${words} ${formatNumber(percent)} %`)
           .join(', ')}
-      </Text>
-    </Box>
+      </p>
+    </div>
   );
 }
+
+const strip = {
+  display: 'flex',
+  alignItems: 'center',
+  padding: '0 4px',
+  overflow: 'hidden',
+  fontSize: 13,
+  whiteSpace: 'nowrap',
+  borderRight: `1px solid ${ink('ground')}`,
+} as const;

@@ -9,7 +9,7 @@ import {
   panelMakings,
   sayFinding,
 } from '@north-pane/core';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import { Tape } from '../../drawing/Tape';
 import { Entry } from '../../parts/Entry';
@@ -33,6 +33,8 @@ export default function Size() {
   const [index, setIndex] = useState(0);
   const [chosen, setChosen] = useState('pitch');
   const [typing, setTyping] = useState(false);
+  const [opened, setOpened] = useState<string | undefined>(undefined);
+  const toggle = useCallback((label: string) => setOpened((now) => (now === label ? undefined : label)), []);
   const at = Math.min(index, open.panels.length - 1);
   const panel = open.panels[at];
   const mine = figures.perPanel[at];
@@ -64,7 +66,7 @@ export default function Size() {
   const marks = findings
     .filter((finding) => finding.path.startsWith(`panels.${at}.`))
     .map((finding) => ({ finding, headline: sayFinding(finding, habit).headline }));
-  const makings = panelMakings(figures, design, at);
+  const makings = opened ? panelMakings(figures, design, at) : undefined;
   const drawn = new Set(dimensions.flatMap((dimension) => (dimension.edit ? [dimension.edit.path] : [])));
   const entry = (place: 'plan' | 'section') =>
     typing && held && (place === 'plan' ? plan : section).dimensions.includes(held) ? (
@@ -151,6 +153,7 @@ export default function Size() {
           borderColor="line"
           p="4"
           overflowY="auto"
+          contain="layout paint style"
           tabIndex={0}
           role="region"
           aria-label="Readouts"
@@ -164,15 +167,17 @@ export default function Size() {
               label="Gain at design flow"
               value={formatQuantity('temperatureDifference', mine.gain, habit).text}
               band={bands && range(bands.gain, (value) => formatQuantity('temperatureDifference', value, habit).number)}
-              making={makings.gain}
+              making={opened === 'Gain at design flow' ? makings?.gain : undefined}
               habit={habit}
+              onOpen={toggle}
             />
             <Readout
               label="Efficiency"
               value={formatNumber(mine.efficiency, 2)}
               band={bands && range(bands.efficiency, (value) => formatNumber(value, 2))}
-              making={makings.efficiency}
+              making={opened === 'Efficiency' ? makings?.efficiency : undefined}
               habit={habit}
+              onOpen={toggle}
             />
             <Readout
               label="Dry in sun"
@@ -181,38 +186,44 @@ export default function Size() {
                 bands &&
                 range(bands.stagnationTemperature, (value) => formatQuantity('temperature', value, habit, 0).number)
               }
-              making={makings.dry}
+              making={opened === 'Dry in sun' ? makings?.dry : undefined}
               habit={habit}
+              onOpen={toggle}
             />
             <Readout
               label="Fin between risers"
               value={formatNumber(mine.state.finEfficiency, 2)}
-              making={makings.fin}
+              making={opened === 'Fin between risers' ? makings?.fin : undefined}
               habit={habit}
+              onOpen={toggle}
             />
             <Readout
               label="Tube to plate"
               value={formatNumber(mine.state.efficiencyFactor, 2)}
-              making={makings.factor}
+              making={opened === 'Tube to plate' ? makings?.factor : undefined}
               habit={habit}
+              onOpen={toggle}
             />
             <Readout
               label="Riser flow, least to most"
               value={`1 : ${formatNumber(Math.max(...mine.riserShares) / Math.min(...mine.riserShares), 2)}`}
-              making={makings.riserFlow}
+              making={opened === 'Riser flow, least to most' ? makings?.riserFlow : undefined}
               habit={habit}
+              onOpen={toggle}
             />
             <Readout
               label="Pressure drop"
               value={pressure(mine.pressureDrop, habit)}
-              making={makings.pressureDrop}
+              making={opened === 'Pressure drop' ? makings?.pressureDrop : undefined}
               habit={habit}
+              onOpen={toggle}
             />
             <Readout
               label="Weight, dry and wet"
               value={`${formatQuantity('mass', mine.dryMass, habit, 0).number}, ${formatQuantity('mass', mine.wetMass, habit, 0).text}`}
-              making={makings.weight}
+              making={opened === 'Weight, dry and wet' ? makings?.weight : undefined}
               habit={habit}
+              onOpen={toggle}
             />
           </Section>
           <Section title="To look at" aside={findings.length === 0 ? undefined : String(findings.length)}>

@@ -1,0 +1,121 @@
+// What things cost, as a table with each limit: npm run bench. Ends badly beyond twice a limit.
+import { readFileSync } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { chromiumLaunch } from './lib/browser.mjs';
+import { throwAwayCluster } from './lib/cluster.mjs';
+import { chromium as chromiumPackage, ensureDebian, postgresql } from './lib/debian.mjs';
+import { ensureBuild, ensurePackages } from './lib/packages.mjs';
+import { say } from './lib/say.mjs';
+import { openServer } from './lib/server.mjs';
+
+const root = join(import.meta.dirname, '..');
+ensureDebian([postgresql, chromiumPackage]);
+ensurePackages(root);
+ensureBuild(root);
+const { chromium } = await import('@playwright/test');
+const { build } = await import('vite');
+
+const rows = [];
+const row = (what, value, unit, limit) => rows.push({ what, value, unit, limit });
+
+/** kB gzip of a chunk and everything that it imports at once. */
+function scriptSize(manifest, name, seen = new Set()) {
+  if (seen.has(name)) return 0;
+  seen.add(name);
+  const chunk = manifest[name];
+  const own = gzipSync(readFileSync(join(root, 'web/dist', chunk.file))).length / 1000;
+  return (chunk.imports ?? []).reduce((sum, other) => sum + scriptSize(manifest, other, seen), own);
+}
+
+const manifest = JSON.parse(readFileSync(join(root, 'web/dist/.vite/manifest.json'), 'utf8'));
+row('script before the shelf paints', scriptSize(manifest, 'index.html'), 'kB gzip', 250);
+
+const cluster = await throwAwayCluster();
+const server = await openServer({ root, database: cluster.createDatabase('bench') });
+const browser = await chromium.launch(chromiumLaunch);
+const scratch = await mkdtemp(join(tmpdir(), 'north-pane-bench-'));
+try {
+  const shelf = await browser.newPage();
+  await shelf.goto(server.url, { waitUntil: 'networkidle' });
+  const paint = await shelf.evaluate(
+    () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Number.NaN,
+  );
+  row('first paint of the shelf', paint, 'ms', 1000);
+
+  await shelf.goto(`${server.url}/jobs/gannet-reach-showers/size`, { waitUntil: 'networkidle' });
+  const frame = await shelf.evaluate(async () => {
+    const times = [];
+    for (let round = 0; round < 30; round += 1) {
+      const button = document.querySelector(`[aria-label="One ${round % 2 === 0 ? 'less' : 'more'}: Risers"]`);
+      const started = performance.now();
+      button.click();
+      // Handlers and drawing are done in the same task; a layout makes it whole.
+      await Promise.resolve();
+      document.body.getBoundingClientRect();
+      times.push(performance.now() - started);
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+    }
+    return times.sort((a, b) => a - b)[15];
+  });
+  row('a riser more or less on the bench, all shown', frame, 'ms', 16.7);
+
+  await build({
+    configFile: false,
+    logLevel: 'error',
+    build: {
+      lib: { entry: join(root, 'core/src/index.ts'), formats: ['iife'], name: 'core', fileName: () => 'core.js' },
+      outDir: scratch,
+      emptyOutDir: false,
+    },
+  });
+  const page = await browser.newPage();
+  await page.addScriptTag({ path: join(scratch, 'core.js') });
+  const timed = await page.evaluate(() => {
+    const { core } = globalThis;
+    const job = core.defaultJob('harp');
+    const median = (rounds, work) => {
+      for (let round = 0; round < rounds; round += 1) work();
+      const times = Array.from({ length: rounds }, () => {
+        const started = performance.now();
+        work();
+        return performance.now() - started;
+      });
+      return times.sort((a, b) => a - b)[Math.floor(rounds / 2)];
+    };
+    const panel = {
+      risers: 60,
+      riserLength: 1.9,
+      riserBore: 0.0136,
+      headerBore: 0.0262,
+      pitch: 0.09,
+      massFlow: 0.2,
+      temperature: 30,
+      connection: 'diagonal',
+    };
+    return {
+      risers: job.panels[0].parameters.riserCount,
+      figures: median(200, () => core.evaluateJob(job)),
+      bands: median(3, () => core.evaluateBands(job, {}, { samples: 200, seed: 1 })),
+      manifold: median(100, () => core.manifoldFlow(panel)),
+    };
+  });
+  row(`design figures of a ${timed.risers}-riser panel, in the browser`, timed.figures, 'ms', 4);
+  row('bands of 200 samples (in a worker)', timed.bands, 'ms', 250);
+  row('flow in 60 risers', timed.manifold, 'ms', 2);
+} finally {
+  await browser.close();
+  await server.close();
+  cluster.stop();
+  await rm(scratch, { recursive: true });
+}
+
+const wide = Math.max(...rows.map(({ what }) => what.length));
+say(`${'what'.padEnd(wide)}  ${'measured'.padStart(10)}  ${'limit'.padStart(8)}  unit`);
+for (const { what, value, unit, limit } of rows)
+  say(
+    `${what.padEnd(wide)}  ${value.toFixed(2).padStart(10)}  ${String(limit).padStart(8)}  ${unit}${value > limit ? '  over' : ''}`,
+  );
+process.exitCode = rows.some(({ value, limit }) => !(value <= 2 * limit)) ? 1 : 0;

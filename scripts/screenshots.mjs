@@ -1,0 +1,73 @@
+// Remakes docs/screenshots from the demo: one current picture of each main view. npm run screenshots
+import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromiumLaunch } from './lib/browser.mjs';
+import { throwAwayCluster } from './lib/cluster.mjs';
+import { chromium as chromiumPackage, ensureDebian, postgresql } from './lib/debian.mjs';
+import { ensureBuild, ensurePackages } from './lib/packages.mjs';
+import { say } from './lib/say.mjs';
+import { openServer } from './lib/server.mjs';
+
+const root = join(import.meta.dirname, '..');
+ensureDebian([postgresql, chromiumPackage]);
+ensurePackages(root);
+ensureBuild(root);
+const { chromium } = await import('@playwright/test');
+
+const job = '/jobs/gannet-reach-showers';
+const bench = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+/** Name, address, size, view settings, and what is done before the picture. */
+const pictures = [
+  { name: 'shelf', path: '/', size: bench },
+  { name: 'place', path: `${job}/place`, size: bench },
+  { name: 'size', path: `${job}/size`, size: bench },
+  {
+    name: 'size-clash-imperial',
+    path: `${job}/size`,
+    size: bench,
+    view: { habit: 'imperial' },
+    act: (page) => page.getByRole('button', { name: 'One more: Risers' }).click(),
+    undo: (page) => page.getByRole('button', { name: 'One less: Risers' }).click(),
+  },
+  { name: 'cut', path: `${job}/cut`, size: bench },
+  { name: 'cut-phone', path: `${job}/cut`, size: phone },
+  { name: 'forecast', path: `${job}/forecast`, size: bench },
+  { name: 'prove', path: `${job}/prove`, size: bench },
+  { name: 'prove-night', path: `${job}/prove`, size: bench, view: { light: 'night' } },
+  { name: 'prove-phone', path: `${job}/prove`, size: phone },
+];
+
+const folder = join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+for (const old of readdirSync(folder)) rmSync(join(folder, old));
+const cluster = await throwAwayCluster();
+const server = await openServer({ root, database: cluster.createDatabase('screenshots') });
+const browser = await chromium.launch(chromiumLaunch);
+try {
+  for (const { name, path, size, view = {}, act, undo } of pictures) {
+    const page = await browser.newPage({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' });
+    await page.addInitScript(
+      (state) => {
+        localStorage.setItem('north-pane-view', JSON.stringify({ state, version: 0 }));
+      },
+      { light: 'day', ...view },
+    );
+    await page.goto(`${server.url}${path}`, { waitUntil: 'networkidle' });
+    if (name.startsWith('prove')) await page.getByTestId('verdict').waitFor();
+    await act?.(page);
+    // Bands come from a worker, a moment after the rest.
+    await page.waitForTimeout(2500);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    if (undo) {
+      await undo(page);
+      await page.waitForTimeout(1200);
+    }
+    await page.close();
+    say(`docs/screenshots/${name}.png`);
+  }
+} finally {
+  await browser.close();
+  await server.close();
+  cluster.stop();
+}

@@ -2,7 +2,6 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
-import { demoFiles } from '../../demo/scenes';
 import { MigrationFailed, openDatabase, prepareDatabase } from './db/database';
 import { listJobs } from './db/jobs';
 import { listSources } from './db/readings';
@@ -62,12 +61,5 @@ describe('server: database', () => {
     expect(logger?.count).above(500);
     await database.close();
     await drop();
-  });
-});
-
-describe('demo', () => {
-  it('is what its generator makes, to the letter', () => {
-    for (const [name, text] of Object.entries(demoFiles()))
-      expect(readFileSync(join(import.meta.dirname, '../../demo', name), 'utf8'), name).equal(text);
   });
 });

@@ -40,6 +40,13 @@ export function JobShell() {
   }, []);
 
   const station = stations.find((one) => one.id === stationId);
+  const name = useJob((state) => state.document?.name);
+  useEffect(() => {
+    document.title = name && station ? `${name}: ${station.name}` : 'North Pane';
+    return () => {
+      document.title = 'North Pane';
+    };
+  }, [name, station]);
   if (loaded.isError) return <Notice headline={loaded.error.message} />;
   if (!station)
     return <Notice headline={`There is no station “${stationId}”.`} to={`/jobs/${jobId}/size`} words="To the bench" />;

@@ -71,7 +71,7 @@ const config = defineConfig({
         brickText: pair('#9E2F25', '#F2978B'),
         tape: pair('#F1E1A6', '#D9C57E'),
         tapeInk: pair('#22303A', '#22303A'),
-        timber: pair('#DCC7A1', '#7C6A4C'),
+        timber: pair('#DCC7A1', '#64543A'),
         wool: pair('#EEE2BC', '#54492D'),
         cold: pair('#5F7F96', '#7FA3BC'),
         pale: pair('#DDD3A8', '#B9AE80'),

@@ -18,7 +18,8 @@ function run(command, args, env = {}) {
   return new Promise((resolve) => {
     const child = spawn(command, args, {
       cwd: root,
-      env: { ...process.env, ...env },
+      // Colour codes would stand between the runners' counts and our reading of them.
+      env: { ...process.env, FORCE_COLOR: '0', ...env },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     let output = '';

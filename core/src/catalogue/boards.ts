@@ -1,3 +1,4 @@
+import type { Habit } from '../quantity';
 import { type MaterialId, materials } from './materials';
 
 /** A planed board, by what it really measures. */
@@ -9,6 +10,8 @@ export interface Timber {
   /** m. */
   thickness: number;
   lengths: readonly number[];
+  /** Whose shops sell it. */
+  tape: Habit;
   source: string;
 }
 
@@ -24,6 +27,8 @@ export interface Sheet {
   /** m. As sold. */
   height: number;
   use: 'back' | 'plate' | 'insulation';
+  /** Whose shops sell it. */
+  tape: Habit;
   source: string;
 }
 
@@ -36,6 +41,7 @@ function american(nominal: string, thickness: number, width: number): Timber {
     width: width * inch,
     thickness: thickness * inch,
     lengths: [8, 10, 12].map((feet) => feet * 0.3048),
+    tape: 'imperial',
     source: 'American Softwood Lumber Standard, PS 20: dry, dressed actual size of the nominal size',
   };
 }
@@ -47,6 +53,7 @@ function metric(width: number, thickness: number): Timber {
     width: width / 1000,
     thickness: thickness / 1000,
     lengths: [2.4, 3, 3.6, 4.8],
+    tape: 'metric',
     source: 'trade: planed sizes as sold; measure yours',
   };
 }
@@ -65,6 +72,7 @@ export const timbers: readonly Timber[] = [
 ];
 
 function sheet(
+  tape: Habit,
   id: string,
   name: string,
   material: MaterialId,
@@ -74,26 +82,76 @@ function sheet(
   height: number,
   source: string,
 ): Sheet {
-  return { id, name, material, use, thickness, width, height, source };
+  return { id, name, material, use, thickness, width, height, tape, source };
 }
 
 const feet = 0.3048;
 export const sheets: readonly Sheet[] = [
-  sheet('ply-9', '9 mm plywood', 'plywood', 'back', 0.009, 1.2, 2.4, 'trade'),
-  sheet('ply-12', '12 mm plywood', 'plywood', 'back', 0.012, 1.2, 2.4, 'trade'),
-  sheet('ply-3_8', '3/8″ plywood', 'plywood', 'back', 0.375 * inch, 4 * feet, 8 * feet, 'trade'),
-  sheet('ply-1_2', '1/2″ plywood', 'plywood', 'back', 0.5 * inch, 4 * feet, 8 * feet, 'trade'),
-  sheet('polyiso-40', '40 mm polyisocyanurate', 'polyiso', 'insulation', 0.04, 1.2, 2.4, 'EN 13165'),
-  sheet('polyiso-50', '50 mm polyisocyanurate', 'polyiso', 'insulation', 0.05, 1.2, 2.4, 'EN 13165'),
-  sheet('wool-30', '30 mm mineral wool board', 'mineralWool', 'insulation', 0.03, 0.6, 1.2, 'EN 13162'),
-  sheet('wool-50', '50 mm mineral wool board', 'mineralWool', 'insulation', 0.05, 0.6, 1.2, 'EN 13162'),
-  sheet('polyiso-1', '1″ polyisocyanurate', 'polyiso', 'insulation', inch, 4 * feet, 8 * feet, 'ASTM C1289'),
-  sheet('polyiso-2', '2″ polyisocyanurate', 'polyiso', 'insulation', 2 * inch, 4 * feet, 8 * feet, 'ASTM C1289'),
-  sheet('wool-2', '2″ mineral wool board', 'mineralWool', 'insulation', 2 * inch, 2 * feet, 4 * feet, 'ASTM C612'),
-  sheet('copper-0.3', '0.3 mm copper sheet', 'copper', 'plate', 0.0003, 1, 2, 'EN 1172'),
-  sheet('copper-0.2', '0.2 mm copper sheet', 'copper', 'plate', 0.0002, 1, 2, 'EN 1172'),
-  sheet('copper-8oz', '8 oz copper sheet', 'copper', 'plate', 0.0108 * inch, 2 * feet, 8 * feet, 'ASTM B370'),
-  sheet('copper-16oz', '16 oz copper sheet', 'copper', 'plate', 0.0216 * inch, 3 * feet, 8 * feet, 'ASTM B370'),
+  sheet('metric', 'ply-9', '9 mm plywood', 'plywood', 'back', 0.009, 1.2, 2.4, 'trade'),
+  sheet('metric', 'ply-12', '12 mm plywood', 'plywood', 'back', 0.012, 1.2, 2.4, 'trade'),
+  sheet('imperial', 'ply-3_8', '3/8″ plywood', 'plywood', 'back', 0.375 * inch, 4 * feet, 8 * feet, 'trade'),
+  sheet('imperial', 'ply-1_2', '1/2″ plywood', 'plywood', 'back', 0.5 * inch, 4 * feet, 8 * feet, 'trade'),
+  sheet('metric', 'polyiso-40', '40 mm polyisocyanurate', 'polyiso', 'insulation', 0.04, 1.2, 2.4, 'EN 13165'),
+  sheet('metric', 'polyiso-50', '50 mm polyisocyanurate', 'polyiso', 'insulation', 0.05, 1.2, 2.4, 'EN 13165'),
+  sheet('metric', 'wool-30', '30 mm mineral wool board', 'mineralWool', 'insulation', 0.03, 0.6, 1.2, 'EN 13162'),
+  sheet('metric', 'wool-50', '50 mm mineral wool board', 'mineralWool', 'insulation', 0.05, 0.6, 1.2, 'EN 13162'),
+  sheet(
+    'imperial',
+    'polyiso-1',
+    '1″ polyisocyanurate',
+    'polyiso',
+    'insulation',
+    inch,
+    4 * feet,
+    8 * feet,
+    'ASTM C1289',
+  ),
+  sheet(
+    'imperial',
+    'polyiso-2',
+    '2″ polyisocyanurate',
+    'polyiso',
+    'insulation',
+    2 * inch,
+    4 * feet,
+    8 * feet,
+    'ASTM C1289',
+  ),
+  sheet(
+    'imperial',
+    'wool-2',
+    '2″ mineral wool board',
+    'mineralWool',
+    'insulation',
+    2 * inch,
+    2 * feet,
+    4 * feet,
+    'ASTM C612',
+  ),
+  sheet('metric', 'copper-0.3', '0.3 mm copper sheet', 'copper', 'plate', 0.0003, 1, 2, 'EN 1172'),
+  sheet('metric', 'copper-0.2', '0.2 mm copper sheet', 'copper', 'plate', 0.0002, 1, 2, 'EN 1172'),
+  sheet(
+    'imperial',
+    'copper-8oz',
+    '8 oz copper sheet',
+    'copper',
+    'plate',
+    0.0108 * inch,
+    2 * feet,
+    8 * feet,
+    'ASTM B370',
+  ),
+  sheet(
+    'imperial',
+    'copper-16oz',
+    '16 oz copper sheet',
+    'copper',
+    'plate',
+    0.0216 * inch,
+    3 * feet,
+    8 * feet,
+    'ASTM B370',
+  ),
 ];
 
 /** A formed aluminium track that clips over a tube. */
@@ -106,6 +164,8 @@ export interface Track {
   length: number;
   /** m. */
   thickness: number;
+  /** Whose shops sell it. */
+  tape: Habit;
   source: string;
 }
 
@@ -116,6 +176,7 @@ export const tracks: readonly Track[] = [
     width: 0.1,
     length: 1.2,
     thickness: 0.0005,
+    tape: 'metric',
     source: 'trade: 0.4 to 0.6 mm formed sheet; weigh yours',
   },
   {
@@ -124,6 +185,7 @@ export const tracks: readonly Track[] = [
     width: 4 * inch,
     length: 4 * feet,
     thickness: 0.02 * inch,
+    tape: 'imperial',
     source: 'trade: 0.016 to 0.024 inch formed sheet; weigh yours',
   },
 ];

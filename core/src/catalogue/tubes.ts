@@ -1,3 +1,5 @@
+import type { Habit } from '../quantity';
+
 /** Copper tube as shops sell it. */
 export interface Tube {
   id: string;
@@ -11,6 +13,8 @@ export interface Tube {
   lengths: readonly number[];
   /** Sold straight and hard, or soft in a coil. */
   temper: 'hard' | 'coil';
+  /** Whose shops sell it. */
+  tape: Habit;
 }
 
 const inch = 0.0254;
@@ -61,6 +65,7 @@ function american(): Tube[] {
         wall: wall * inch,
         lengths: [10 * 0.3048, 20 * 0.3048],
         temper: 'hard',
+        tape: 'imperial',
       });
     }
   }
@@ -73,6 +78,7 @@ function american(): Tube[] {
       wall: wall * inch,
       lengths: [60 * 0.3048],
       temper: 'coil',
+      tape: 'imperial',
     });
   return tubes;
 }
@@ -86,6 +92,7 @@ function european(): Tube[] {
     wall: wall / 1000,
     lengths: temper === 'coil' ? [25] : [3, 5],
     temper,
+    tape: 'metric',
   });
   return [
     ...en1057Hard.map(([outside, wall]) => tube(outside, wall, 'hard')),

@@ -71,6 +71,8 @@ export interface Label {
   words: string;
   size?: number;
   anchor: 'start' | 'middle' | 'end';
+  /** Cold or hot water, where the words are about it. */
+  tone?: 'cold' | 'hot';
 }
 
 export interface Drawing {

@@ -19,14 +19,12 @@ export type OnHand = { id: string; item: string; count: number } & (
  */
 export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string, number> } {
   const sold: Sold[] = [];
-  const american = (id: string) => /^(astm|ps20)|-\d+_\d+$|-\d+oz$|^(polyiso|wool)-[12]$|^track-4$/.test(id);
-  const wanted = (id: string) => american(id) === (habit === 'imperial');
   for (const tube of entries('tube'))
-    if (wanted(tube.id))
+    if (tube.tape === habit)
       for (const length of tube.lengths)
         sold.push({ id: soldId(tube.id, length), item: tube.id, length, price: round(tubeMass(tube) * length * 24) });
   for (const board of entries('timber'))
-    if (wanted(board.id))
+    if (board.tape === habit)
       for (const length of board.lengths)
         sold.push({
           id: soldId(board.id, length),
@@ -35,10 +33,10 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
           price: round(board.width * board.thickness * length * 5000),
         });
   for (const track of entries('track'))
-    if (wanted(track.id)) sold.push({ id: track.id, item: track.id, length: track.length, price: 7 });
+    if (track.tape === habit) sold.push({ id: track.id, item: track.id, length: track.length, price: 7 });
   const perArea = { back: 22, insulation: 18, plate: 62 };
   for (const sheet of entries('sheet')) {
-    if (!wanted(sheet.id)) continue;
+    if (sheet.tape !== habit) continue;
     const weight =
       sheet.use === 'plate'
         ? sheet.thickness / 0.0003

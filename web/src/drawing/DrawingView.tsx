@@ -137,7 +137,7 @@ function Labels({ drawing, place, habit }: { drawing: Drawing; place: Placing; h
           textAnchor={label.anchor}
           dominantBaseline="central"
           size={14}
-          fill={ink(label.words === 'hot out' ? 'copperText' : 'ink')}
+          fill={ink(label.tone === 'hot' ? 'copperText' : label.tone === 'cold' ? 'paneText' : 'ink')}
         >
           {label.words}
           {label.size !== undefined && (

@@ -2,7 +2,7 @@ import { fieldMeta } from '../../catalogue';
 import type { Dimension, Drawing, Label, Shape } from '../../draw';
 import type { View } from '../family';
 import type { PlateBuild } from '../plateFamily';
-import type { HarpLayout } from './layout';
+import { type HarpLayout, rowOf } from './layout';
 import { type HarpParameters, harpParameters } from './parameters';
 
 /** m. How far dimension lines stand off what they measure. */
@@ -125,7 +125,7 @@ function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing {
     const span = spans[which];
     const x = headers[which];
     const beside = { x: x + 0.035, y: span.open - span.out * 0.012 };
-    return { at: beside, to: beside, words, anchor: 'start' };
+    return { at: beside, to: beside, words, anchor: 'start', tone: which };
   };
   return {
     title: `Plan of ${prefix}`,
@@ -143,14 +143,7 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
   const count = parameters.riserCount;
   const riserRange = fieldRange('riserClear');
   const pitchRange = fieldRange('pitch');
-  const leastPitch = build.absorber.on({
-    prefix: '',
-    path: '',
-    tube: layout.riserTube,
-    count,
-    pitch: parameters.pitch,
-    length: parameters.riserClear,
-  }).leastPitch;
+  const { leastPitch } = build.absorber.on(rowOf(build, layout.riserTube));
   const mostPitch = (box.inside.width - 0.006) / count;
   const crownCold = headers.cold + headerTube.outerDiameter / 2;
   const crownHot = headers.hot - headerTube.outerDiameter / 2;

@@ -1,6 +1,6 @@
 import type { Finding, Words } from '../../care';
 import type { PlateBuild } from '../plateFamily';
-import type { HarpLayout } from './layout';
+import { type HarpLayout, rowOf } from './layout';
 import type { HarpParameters } from './parameters';
 
 /** m. Least wood or air between a corner screw and the rim of an exit hole. */
@@ -143,17 +143,7 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
         at: where,
       });
   }
-  return [
-    ...found,
-    ...build.absorber.on({
-      prefix: build.id,
-      path: build.path,
-      tube: riserTube,
-      count: parameters.riserCount,
-      pitch: parameters.pitch,
-      length: parameters.riserClear,
-    }).findings,
-  ];
+  return [...found, ...build.absorber.on(rowOf(build, riserTube)).findings];
 }
 
 export const harpWords: Record<string, Words> = {

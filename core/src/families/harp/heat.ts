@@ -1,4 +1,4 @@
-import { bore, coatings, dirt, entry, range } from '../../catalogue';
+import { bore, dirt, entry, range } from '../../catalogue';
 import type { CollectorDescription } from '../../heat';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, rowOf } from './layout';
@@ -13,7 +13,7 @@ export function harpHeat(
 ): CollectorDescription {
   const { box, riserTube, headerTube, parameters } = layout;
   const plate = build.absorber.on(rowOf(build, riserTube));
-  const paint = entry('coating', coatings[0]?.id ?? 'flat-black');
+  const paint = entry('coating', parameters.paint);
   const headerArea = 2 * headerTube.outerDiameter * parameters.riserCount * parameters.pitch;
   return {
     apertureArea: box.inside.length * box.inside.width,

@@ -18,6 +18,7 @@ export const harpParameters = z.strictObject({
   closedEnd: lengthField(0.01, 0.1, 0.025, 'Closed end', 'Last riser to the closed end of its header.'),
   stub: lengthField(0, 0.3, 0.05, 'Stub', 'Header outside the box, for the union.'),
   airGap: lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.'),
+  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.'),
   connection: choiceField(
     { diagonal: 'diagonal: out at the far end', 'same-side': 'same side: in and out at one end' },
     'diagonal',

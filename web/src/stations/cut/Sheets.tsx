@@ -1,5 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import {
+  findEntry,
   formatLength,
   formatMoney,
   formatNumber,
@@ -76,6 +77,12 @@ export function Sheets({
   );
 }
 
+const fills = {
+  plate: 'color-mix(in srgb, var(--np-colors-copper) 30%, var(--np-colors-card))',
+  insulation: ink('wool'),
+  back: ink('timber'),
+} as const;
+
 function SheetFigure({
   sheet,
   count,
@@ -96,11 +103,7 @@ function SheetFigure({
   const lying = sheet.height > sheet.width;
   const [long, short] = lying ? [sheet.height, sheet.width] : [sheet.width, sheet.height];
   const scale = room / long;
-  const fill = material.parts.some((part) => part.item.startsWith('copper'))
-    ? 'color-mix(in srgb, var(--np-colors-copper) 30%, var(--np-colors-card))'
-    : material.parts.some((part) => part.id.endsWith('insulation'))
-      ? ink('wool')
-      : ink('timber');
+  const fill = fills[findEntry('sheet', material.item)?.use ?? 'back'];
   const names = [...new Set(sheet.placed.map((piece) => piece.id))].map((id) => {
     const part = material.parts.find((one) => one.id === id);
     const pieces = sheet.placed.filter((piece) => piece.id === id).length;

@@ -41,8 +41,8 @@ export function ReadingPad({
   const id = useJob((state) => state.id) ?? '';
   const [inlet, setInlet] = useState<number | undefined>(undefined);
   const [outlet, setOutlet] = useState<number | undefined>(undefined);
-  const [air, setAir] = useState<number | undefined>(last?.air);
-  const [flow, setFlow] = useState<number | undefined>(last?.flow);
+  const [air, setAir] = useState<number | undefined>(undefined);
+  const [flow, setFlow] = useState<number | undefined>(undefined);
   const [sky, setSky] = useState<SkyWord | undefined>(undefined);
   const [wind, setWind] = useState<WindWord>('leaves stir');
   const airNow = air ?? last?.air;

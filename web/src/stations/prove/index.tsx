@@ -41,7 +41,6 @@ export default function Prove() {
     <Flex direction={{ base: 'column', lg: 'row' }} minH="100%" p="5" gap="6">
       <Box w={{ base: '100%', lg: '290px' }} flexShrink={0}>
         <ReadingPad
-          key={newest?.time}
           built={built.document}
           habit={habit}
           sensors={handSensors}

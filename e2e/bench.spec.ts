@@ -94,6 +94,7 @@ test('another pane, absorber and tube go through the drawing to the money', asyn
 
 test('keys keep a revision, list themselves, and stay quiet while typing', async ({ page }) => {
   await beginJob(page, 'Keys');
+  await expect(page.getByTestId('tape-value')).toBeVisible();
   await page.keyboard.press('k');
   await expect(page.locator('header').getByText('revision 1, saved')).toBeVisible();
   await page.getByRole('button', { name: 'One less: Risers' }).click();

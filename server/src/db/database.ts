@@ -22,7 +22,9 @@ export function openDatabase(url: string): Database {
 /** Migrations that could not be carried out. Each is one transaction, so the database is as it was before. */
 export class MigrationFailed extends Error {
   constructor(override readonly cause: unknown) {
-    super(cause instanceof Error ? cause.message : String(cause));
+    // The query builder wraps what the database said; its own words are the useful ones.
+    const inner = cause instanceof Error && cause.cause instanceof Error ? cause.cause : cause;
+    super(inner instanceof Error ? inner.message : String(inner));
     this.name = 'MigrationFailed';
   }
 }

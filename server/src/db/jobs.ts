@@ -16,6 +16,7 @@ export async function findJob({ orm }: Database, id: string) {
 export function slugOf(name: string): string {
   const plain = name
     .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')

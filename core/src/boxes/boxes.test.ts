@@ -1,0 +1,94 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { glazings } from '../glazings';
+import { boxes } from '.';
+
+const glazing = (parameters: Record<string, unknown> = {}) =>
+  glazings['tempered-glass'].open({ length: 2, width: 1.1, ...parameters });
+const box = (parameters: Record<string, unknown> = {}, pane = glazing()) =>
+  boxes['rebated-timber'].open(parameters).around(pane);
+
+describe('boxes: rebated timber', () => {
+  it('is made to the pane: pane and clearance in the rebate, bearing all round (worked by hand)', () => {
+    // 2 000 + 2 × 3 − 2 × 10 = 1 986 inside; two boards of 19 more outside.
+    expect(box().inside.length).closeTo(1.986, 1e-12);
+    expect(box().outside.length).closeTo(2.024, 1e-12);
+    expect(box().inside.width).closeTo(1.086, 1e-12);
+    expect(boxes['rebated-timber'].open({}).paneToOutside(glazing())).closeTo(0.024, 1e-12);
+  });
+  it('parts its rails and bays evenly: (1 986 − 3 × 19) / 4 = 482.25', () => {
+    const rails = box().rails;
+    expect(rails).length(3);
+    expect(rails[0]).closeTo(0.48225 + 0.0095, 1e-12);
+    expect((rails[0] ?? 0) + (rails[2] ?? 0)).closeTo(1.986, 1e-12);
+    const wool = box()
+      .parts({ prefix: 'p', railDepth: 0.05, exits: [] })
+      .find((part) => part.id === 'p/insulation');
+    expect(wool).include({ count: 4 });
+    if (wool?.kind === 'sheet') expect(wool.width).closeTo(0.48225, 1e-12);
+  });
+  it('loses through its back by its layers: 1 / (0.05/0.036 + 0.009/0.13 + 1/15)', () => {
+    expect(box().backLoss).closeTo(1 / (0.05 / 0.036 + 0.009 / 0.13 + 1 / 15), 1e-12);
+    expect(box({ insulation: 'polyiso-50' }).backLoss).below(box().backLoss);
+    expect(box({ insulation: 'wool-30' }).backLoss).above(box().backLoss);
+  });
+  it('loses through its rim in step with its height, as the design notes have it for 2 m²: 0.3 to 1.2 W/m²K', () => {
+    expect(box().edgeLoss(0)).equal(0);
+    expect(box().edgeLoss(-1)).equal(0);
+    expect(box().edgeLoss(0.1)).closeTo(2 * box().edgeLoss(0.05), 1e-12);
+    expect(box().edgeLoss(0.06) / 2.2).within(0.3, 1.2);
+  });
+  it('drills a side board only where a header comes out', () => {
+    const exits = [{ side: 'high' as const, along: 0.4, up: 0.07, diameter: 0.032 }];
+    const parts = box().parts({ prefix: 'p', railDepth: 0.05, exits });
+    expect(parts.find((part) => part.id === 'p/side-low')).not.property('holes');
+    expect(parts.find((part) => part.id === 'p/side-high')?.holes).deep.include({
+      positions: [0.4],
+      diameter: 0.032,
+      across: { from: 'bottom edge', distance: 0.07 },
+    });
+  });
+  it('has no rail part without rails, no cleat weight without cleats', () => {
+    const parts = box({ rails: 0 }).parts({ prefix: 'p', railDepth: 0.05, exits: [] });
+    expect(parts.map((part) => part.id)).not.include('p/rail');
+    expect(box({ cleat: 0 }).mass(0.05)).below(box().mass(0.05));
+    expect(box({ cleat: 0 }).cornerScrews[0]?.along).closeTo(0.0095, 1e-12);
+    expect(box({ cleat: 0.02 }).cornerScrews[0]?.along).closeTo(0.029, 1e-12);
+  });
+  it('fills the box with its pieces, whatever the pane', () => {
+    const side = fc.double({ min: 0.3, max: 3.2, noNaN: true });
+    fc.assert(
+      fc.property(side, side, fc.integer({ min: 0, max: 8 }), (length, width, rails) => {
+        const made = box({ rails }, glazing({ length, width }));
+        const parts = made.parts({ prefix: 'p', railDepth: 0.04, exits: [] });
+        const area = parts.reduce(
+          (sum, part) =>
+            part.id === 'p/insulation' && part.kind === 'sheet' ? sum + part.count * part.width * part.height : sum,
+          0,
+        );
+        const room = made.inside.length * made.inside.width - rails * made.wall * made.inside.width;
+        expect(area).closeTo(room, 1e-9);
+        const wool = parts.find((part) => part.id === 'p/insulation');
+        // No piece larger than the board it is cut from.
+        if (wool?.kind === 'sheet') expect(Math.min(wool.width, wool.height)).at.most(0.6 + 1e-9);
+      }),
+    );
+  });
+});
+
+describe('glazings', () => {
+  it('weigh what their area weighs, and ask a rebate for pane and gasket', () => {
+    expect(glazing().mass).closeTo(10 * 2.2, 1e-9);
+    expect(glazing({ gasket: 0.004 }).seatDepth).closeTo(0.008, 1e-12);
+  });
+  it('are bought by the square metre and the metre of gasket', () => {
+    const [pane, gasket] = glazing().purchases('p');
+    expect([pane?.quantity, gasket?.quantity]).deep.equal([2.2, 6.2]);
+    expect(pane?.priceKey).equal('pane/tempered-low-iron-4');
+  });
+  it('keep glass and polycarbonate apart', () => {
+    expect(glazings['twin-wall'].schema.safeParse({ pane: 'tempered-4' }).success).equal(false);
+    expect(glazings['twin-wall'].open({}).cover).include({ sheets: 2 });
+    expect(glazings['twin-wall'].open({}).serviceLimit).below(glazing().serviceLimit);
+  });
+});

@@ -1,0 +1,111 @@
+import { expect } from 'chai';
+import {
+  formatChange,
+  formatIn,
+  formatLength,
+  formatMoney,
+  formatNumber,
+  formatQuantity,
+  fromSI,
+  habitUnit,
+  quantityKinds,
+  signed,
+  tapeMark,
+  toSI,
+  toTapeMark,
+  unitOf,
+  unitSymbols,
+} from '.';
+import { definitions } from './units';
+
+const plain = (text: string | undefined) => text?.replaceAll('\u00a0', ' ');
+
+describe('quantity: factors (NIST SP 811, appendix B)', () => {
+  const rows: [kind: Parameters<typeof unitOf>[0], symbol: string, si: number][] = [
+    ['length', 'in', 0.0254],
+    ['length', 'ft', 0.3048],
+    ['area', 'ft²', 0.09290304],
+    ['volume', 'gal', 3.785411784e-3],
+    ['mass', 'lb', 0.45359237],
+    ['flow', 'gpm', 6.30901964e-5],
+    ['pressure', 'psi', 6894.757293],
+    ['pressure', 'inH₂O', 249.0889],
+    ['energy', 'Btu', 1055.05585262],
+    ['energy', 'kWh', 3.6e6],
+    ['power', 'Btu/h', 0.29307107],
+    ['irradiance', 'Btu/h·ft²', 3.154591],
+    ['heatLoss', 'Btu/h·ft²·°F', 5.678263],
+    ['speed', 'mph', 0.44704],
+  ];
+  for (const [kind, symbol, si] of rows)
+    it(`1 ${symbol} is ${si}`, () => expect(toSI(1, unitOf(kind, symbol)) / si).closeTo(1, 2e-7));
+  it('turns temperatures about their offset and differences without it', () => {
+    expect(toSI(212, unitOf('temperature', '°F'))).closeTo(100, 1e-12);
+    expect(fromSI(-40, unitOf('temperature', '°F'))).closeTo(-40, 1e-12);
+    expect(toSI(9, unitOf('temperatureDifference', '°F'))).closeTo(5, 1e-12);
+  });
+  it('goes there and back in every unit of every kind', () => {
+    for (const kind of quantityKinds)
+      for (const symbol of unitSymbols(kind))
+        expect(fromSI(toSI(12.5, unitOf(kind, symbol)), unitOf(kind, symbol)), symbol).closeTo(12.5, 1e-9);
+  });
+  it('has a unit for each habit, its symbol first among the metric ones, no name twice in a kind', () => {
+    for (const kind of quantityKinds) {
+      expect(unitSymbols(kind)[0]).equal(habitUnit(kind, 'metric').symbol);
+      const names = definitions[kind].units.flatMap((unit) => [...new Set([unit.symbol.toLowerCase(), ...unit.names])]);
+      expect(new Set(names).size, kind).equal(names.length);
+    }
+    expect(() => unitOf('length', 'furlong')).throw(RangeError, 'furlong');
+  });
+});
+
+describe('quantity: writing numbers', () => {
+  const numbers: [value: number, digits: number, text: string][] = [
+    [0, 0, '0'],
+    [999, 0, '999'],
+    [1872, 0, '1 872'],
+    [1234567.891, 2, '1 234 567.89'],
+    [-0.04, 1, '0.0'],
+    [-1500, 0, '−1 500'],
+  ];
+  for (const [value, digits, text] of numbers)
+    it(`${value} as ${text}`, () => expect(plain(formatNumber(value, digits))).equal(text));
+  const lengths: [metres: number, text: string][] = [
+    [0.0254 / 16, '1/16″'],
+    [0.0254 * 0.75, '3/4″'],
+    [0.3048, '1′'],
+    [0.3048 + 0.0254 / 2, '1′ 1/2″'],
+    [2.0447, '6′ 8 1/2″'],
+    [-0.1016, '−4″'],
+    [0.0254 * 11.999, '1′'],
+  ];
+  for (const [metres, text] of lengths)
+    it(`${metres} m on the tape as ${text}`, () => expect(formatLength(metres, 'imperial').text).equal(text));
+  it('a length with decimals, bare, or fine', () => {
+    expect(formatLength(0.01525, 'metric', { decimals: 1 }).text).equal('15.3\u00a0mm');
+    expect(formatLength(1.872, 'metric', { bare: true }).text).equal('1\u00a0872');
+    expect(formatLength((5 / 64) * 0.0254, 'imperial', { fraction: 64 }).text).equal('5/64″');
+  });
+  it('a quantity in its habit, or in a unit by name', () => {
+    expect(plain(formatQuantity('irradiance', 800, 'imperial').text)).equal('254 Btu/h·ft²');
+    expect(formatQuantity('angle', 41, 'metric').text).equal('41°');
+    expect(plain(formatIn('energy', 36e6, 'MJ').text)).equal('36.0 MJ');
+  });
+  it('a change with its sign and without its unit, or nothing when nothing shows', () => {
+    expect(formatChange('temperature', 10, 'imperial', 0)).equal('+18');
+    expect(formatChange('area', -0.204, 'metric')).equal('−0.20');
+    expect(formatChange('area', 0.004, 'metric')).equal(undefined);
+    expect(signed(1234, 0)).equal('+1\u00a0234');
+  });
+  it('money with its label', () => {
+    expect(plain(formatMoney(1688.4, '$'))).equal('$ 1 688');
+    expect(plain(formatMoney(3.5, 'kr'))).equal('kr 3.50');
+    expect(plain(formatMoney(12, '£'))).equal('£ 12');
+  });
+  it('tape marks: a millimetre and a sixteenth', () => {
+    expect(tapeMark('metric')).equal(0.001);
+    expect(tapeMark('imperial')).closeTo(0.0015875, 1e-12);
+    expect(toTapeMark(0.10444, 'metric')).equal(0.104);
+    expect(toTapeMark(0.1, 'imperial')).closeTo(0.1000125, 1e-8);
+  });
+});

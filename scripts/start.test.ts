@@ -1,0 +1,187 @@
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
+import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect } from 'chai';
+
+const root = join(import.meta.dirname, '..');
+
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+interface Run {
+  child: ChildProcess;
+  said(): string;
+  /** Resolves when it is open, or with its exit code when it ends before. */
+  open: Promise<'open' | number>;
+  ended: Promise<number | null>;
+}
+
+/** A clone beside this one: the tracked files as they are here, packages and builds shared with it. */
+function makeClone(): string {
+  const clone = mkdtempSync(join(tmpdir(), 'north-pane-clone-'));
+  const files = execFileSync('git', ['ls-files', '-z', '--cached', '--others', '--exclude-standard'], {
+    cwd: root,
+  }).toString();
+  for (const file of files.split('\0'))
+    if (file && existsSync(join(root, file))) cpSync(join(root, file), join(clone, file));
+  symlinkSync(join(root, 'node_modules'), join(clone, 'node_modules'));
+  for (const built of ['server/dist', 'web/dist']) cpSync(join(root, built), join(clone, built), { recursive: true });
+  cpSync(join(root, '.data/build'), join(clone, '.data/build'));
+  return clone;
+}
+
+const running = new Set<Run>();
+
+function start(clone: string, port: number, options: { args?: string[]; env?: Record<string, string> } = {}): Run {
+  const env: NodeJS.ProcessEnv = { ...process.env, PORT: String(port), ...options.env };
+  if (!options.env?.DATABASE_URL) delete env.DATABASE_URL;
+  // A group of its own, as a terminal gives one: Ctrl-C goes to all of it.
+  const child = spawn(process.execPath, ['scripts/start.mjs', ...(options.args ?? [])], {
+    cwd: clone,
+    env,
+    detached: true,
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
+  const open = new Promise<'open' | number>((resolve) => {
+    const take = (chunk: Buffer) => {
+      said += chunk;
+      if (said.includes(`open at http://localhost:${port}`)) resolve('open');
+    };
+    child.stdout?.on('data', take);
+    child.stderr?.on('data', take);
+    void ended.then((code) => resolve(code ?? -1));
+  });
+  const run: Run = { child, said: () => said, open, ended };
+  running.add(run);
+  void ended.then(() => running.delete(run));
+  return run;
+}
+
+/** Ctrl-C, as the terminal sends it. */
+async function interrupt(run: Run): Promise<void> {
+  process.kill(-(run.child.pid ?? 0), 'SIGINT');
+  await run.ended;
+}
+
+const jobs = async (port: number) =>
+  (await (await fetch(`http://localhost:${port}/api/jobs`)).json()) as { id: string; name: string }[];
+const begin = (port: number, name: string) =>
+  fetch(`http://localhost:${port}/api/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name, units: 'metric' }),
+  });
+
+describe('npm start', () => {
+  let clone = '';
+  let port = 0;
+  before(async () => {
+    clone = makeClone();
+    port = await freePort();
+  });
+  afterEach(async () => {
+    // What a failed test left running would stand in the way of the next.
+    for (const run of running) await interrupt(run);
+  });
+  after(() => {
+    const note = join(clone, '.data/cluster.json');
+    if (existsSync(note)) rmSync(JSON.parse(readFileSync(note, 'utf8')).place, { recursive: true, force: true });
+    rmSync(clone, { recursive: true, force: true });
+  });
+
+  it('brings a database and the demo, and Ctrl-C closes both', async () => {
+    const run = start(clone, port);
+    expect(await run.open, run.said()).equal('open');
+    expect(run.said()).match(/making a database in .*\n.*demo on the shelf: Gannet Reach showers/);
+    expect((await jobs(port)).map((job) => job.name)).deep.equal(['Gannet Reach showers']);
+    expect((await begin(port, 'Mine')).status).equal(201);
+    await interrupt(run);
+    expect(run.said()).match(/closed\n$/);
+    await fetch(`http://localhost:${port}/api/health`).then(
+      () => expect.fail('it still answers'),
+      () => undefined,
+    );
+    expect(
+      existsSync(join(JSON.parse(readFileSync(join(clone, '.data/cluster.json'), 'utf8')).place, 'postmaster.pid')),
+    ).equal(false);
+  });
+
+  it('starts again quickly with everything kept, and not twice in one clone', async () => {
+    const run = start(clone, port);
+    expect(await run.open, run.said()).equal('open');
+    expect(run.said()).not.match(/making|demo|installing|building/);
+    expect((await jobs(port)).map((job) => job.name)).include.members(['Mine', 'Gannet Reach showers']);
+    const second = start(clone, await freePort());
+    expect(await second.open).equal(1);
+    expect(second.said()).match(new RegExp(`already open at http://localhost:${port} \\(process \\d+\\)`));
+    expect((await jobs(port)).length).equal(2);
+    await interrupt(run);
+  });
+
+  it('says which port is taken and how to take another', async () => {
+    const squatter = createServer().listen(port, '127.0.0.1');
+    const run = start(clone, port);
+    expect(await run.open).equal(1);
+    expect(run.said()).include(
+      `Port ${port} is taken by another program. Start on another one: PORT=${port + 1} npm start`,
+    );
+    await new Promise((resolve) => squatter.close(resolve));
+    const nonsense = start(clone, port, { env: { PORT: 'eighty' } });
+    expect(await nonsense.open).equal(1);
+    expect(nonsense.said()).match(/PORT is “eighty”/);
+  });
+
+  it('comes back after a crash of everything but the database, and loses nothing', async () => {
+    const run = start(clone, port);
+    expect(await run.open, run.said()).equal('open');
+    await begin(port, 'Before the crash');
+    run.child.kill('SIGKILL');
+    await run.ended;
+    const again = start(clone, await freePort());
+    const open = await again.open;
+    expect(open, again.said()).equal('open');
+    expect(again.said()).match(/still running; taking it over/);
+    const other = Number(/localhost:(\d+)/.exec(again.said())?.[1]);
+    expect((await jobs(other)).map((job) => job.name)).include('Before the crash');
+    await interrupt(again);
+  });
+
+  it('takes a database of one’s own, without the demo when asked', async () => {
+    const cluster = process.env.NORTH_PANE_TEST_CLUSTER;
+    if (!cluster) throw new Error('no throw-away cluster; run: npm test');
+    const pg = await import('pg');
+    const name = `own_${process.pid}`;
+    const client = new pg.default.Client({ connectionString: cluster });
+    await client.connect();
+    await client.query(`create database ${name}`);
+    const url = new URL(cluster);
+    url.pathname = `/${name}`;
+    const run = start(clone, port, { args: ['--empty'], env: { DATABASE_URL: url.href } });
+    expect(await run.open, run.said()).equal('open');
+    expect(await jobs(port)).deep.equal([]);
+    await interrupt(run);
+    // A migration that cannot be carried out: what happened, that nothing changed, and the way out.
+    const journal = join(clone, 'server/migrations/meta/_journal.json');
+    const entries = JSON.parse(readFileSync(journal, 'utf8'));
+    entries.entries.push({ idx: 1, version: '7', when: Date.now(), tag: '0001_torn', breakpoints: true });
+    writeFileSync(journal, JSON.stringify(entries));
+    writeFileSync(join(clone, 'server/migrations/0001_torn.sql'), 'select nonsense;');
+    const torn = start(clone, port, { env: { DATABASE_URL: url.href } });
+    expect(await torn.open).equal(1);
+    expect(torn.said()).match(
+      /could not be brought up to date: .*\nNothing was changed in it\. Go back to the version/,
+    );
+    await client.query(`drop database ${name} with (force)`);
+    await client.end();
+  });
+});

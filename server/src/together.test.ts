@@ -1,0 +1,119 @@
+import { changesBetween, defaultJob, type Job, type Reading, type Sensors, withValueAt } from '@north-pane/core';
+import { expect } from 'chai';
+import { createJob, findJob, keepRevision, listRevisions, saveChanges, slugOf } from './db/jobs';
+import { listSources, sourceReadings, writeReadings } from './db/readings';
+import { type Bench, openBench } from './testing';
+
+const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
+const reading = (minute: number, change: Partial<Reading> = {}): Reading => ({
+  time: Date.UTC(2026, 1, 9) + minute * 60_000,
+  inlet: 18,
+  outlet: 24,
+  air: 20,
+  flow: 4e-5,
+  irradiance: 900,
+  ...change,
+});
+
+describe('server: many at once', () => {
+  let bench: Bench;
+  before(async () => {
+    bench = await openBench();
+  });
+  after(() => bench.close());
+  const job = async (name: string) => createJob(bench.database, { ...defaultJob('harp'), name });
+
+  it('gives every job of one name an address of its own', async () => {
+    const made = await Promise.all(Array.from({ length: 6 }, () => job('Twins')));
+    expect(new Set(made.map((one) => one.id)).size).equal(6);
+  });
+  it('merges ten windows that each change another field, and counts ten versions', async () => {
+    const { id, document } = await job('Ten windows');
+    const fields: [(string | number)[], unknown][] = [
+      [['panels', 0, 'parameters', 'pitch'], 0.08],
+      [['panels', 0, 'parameters', 'entry'], 0.006],
+      [['panels', 0, 'parameters', 'stub'], 0.06],
+      [['panels', 0, 'count'], 2],
+      [['site', 'latitude'], 44],
+      [['site', 'standing', 'aim'], 170],
+      [['name'], 'Renamed'],
+      [['loop', 'specificFlow'], 0.015],
+      [['need', 'target'], 50],
+      [['currency'], 'kr'],
+    ];
+    const saves = await Promise.all(
+      fields.map(([path, value]) =>
+        saveChanges(bench.database, id, 1, changesBetween(document, withValueAt(document, path, value))),
+      ),
+    );
+    expect(saves.map((save) => save.kind)).deep.equal(fields.map(() => 'saved'));
+    const after = await findJob(bench.database, id);
+    const wanted = fields.reduce((next: Job, [path, value]) => withValueAt(next, path, value), document);
+    expect(after?.document).deep.equal(wanted);
+    expect(after?.version).equal(11);
+  });
+  it('lets one of two windows have the same field, and asks the other', async () => {
+    const { id, document } = await job('One field');
+    const save = (value: number) =>
+      saveChanges(
+        bench.database,
+        id,
+        1,
+        changesBetween(document, withValueAt(document, ['panels', 0, 'parameters', 'pitch'], value)),
+      );
+    const kinds = (await Promise.all([save(0.08), save(0.07)])).map((one) => one.kind).sort();
+    expect(kinds).deep.equal(['conflict', 'saved']);
+  });
+  it('numbers revisions without a gap', async () => {
+    const { id } = await job('Kept often');
+    await Promise.all(Array.from({ length: 5 }, (_, index) => keepRevision(bench.database, id, `note ${index}`)));
+    const kept = await listRevisions(bench.database, id);
+    expect(kept.map((one) => one.number)).deep.equal([5, 4, 3, 2, 1]);
+    expect(await keepRevision(bench.database, 'nowhere', '')).equal(undefined);
+  });
+  it('writes the same readings from two sides once', async () => {
+    const { id } = await job('Two loggers');
+    const write = () =>
+      writeReadings(bench.database, {
+        jobId: id,
+        source: 'shed',
+        sensors,
+        readings: Array.from({ length: 50 }, (_, minute) => reading(minute)),
+        dryRun: false,
+      });
+    const results = await Promise.allSettled([write(), write()]);
+    const added = results.reduce((sum, one) => sum + (one.status === 'fulfilled' ? one.value.added : 0), 0);
+    expect(added).equal(50);
+    expect((await listSources(bench.database, id))[0]?.count).equal(50);
+  });
+  it('keeps sources of one job apart, and gives the newest in order', async () => {
+    const { id } = await job('Two sources');
+    for (const source of ['roof', 'hand'])
+      await writeReadings(bench.database, {
+        jobId: id,
+        source,
+        sensors,
+        readings: [2, 0, 1].map((minute) => reading(minute)),
+        dryRun: false,
+      });
+    const found = await listSources(bench.database, id);
+    expect(found.map((one) => [one.name, one.count])).deep.equal([
+      ['hand', 3],
+      ['roof', 3],
+    ]);
+    const newest = await sourceReadings(bench.database, found[0]?.id ?? 0, 2);
+    expect(newest.map((one) => one.time)).deep.equal([reading(1).time, reading(2).time]);
+  });
+});
+
+describe('server: addresses from names', () => {
+  const rows: [name: string, slug: string][] = [
+    ['Gannet Reach showers', 'gannet-reach-showers'],
+    ['  --  ', 'job'],
+    ['Ærø & Ø', 'r'],
+    ['Crème brûlée', 'creme-brulee'],
+    ['a/b\\c?d', 'a-b-c-d'],
+    ['x'.repeat(90), 'x'.repeat(48)],
+  ];
+  for (const [name, slug] of rows) it(`makes ${slug} of ${name.slice(0, 20)}`, () => expect(slugOf(name)).equal(slug));
+});

@@ -1,15 +1,12 @@
-import type { PanelDesign, View } from '../family';
+import type { PanelDesign } from '../family';
 import { definePlateFamily } from '../plateFamily';
+import { harpDrawing } from './drawing';
 import { harpFindings, harpWords } from './findings';
 import { harpHeat } from './heat';
 import { layOut } from './layout';
 import { harpParameters, standardHarp } from './parameters';
 import { harpParts } from './parts';
-import { plan } from './plan';
-import { section } from './section';
 import { harpWater } from './water';
-
-const views = { plan, section } as const satisfies Record<View, unknown>;
 
 /** Parallel risers between two headers, on a plate, in a glazed box. */
 export const harp = definePlateFamily({
@@ -35,7 +32,7 @@ export const harp = definePlateFamily({
       list.reduce((sum, one) => sum + one.mass * (one.count ?? 1), 0);
     return {
       areas: { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea },
-      drawing: (view) => views[view](build, layout),
+      drawing: (view) => harpDrawing[view](build, layout),
       stack: {
         layers: [
           { name: glazing.name, thickness: glazing.pane.thickness },

@@ -1,0 +1,5 @@
+import { plan } from './plan';
+import { section } from './section';
+
+/** Every view of a harp. */
+export const harpDrawing = { plan, section };

@@ -1,0 +1,99 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { defaultJob, evaluateJob, openJob, panelMakings } from '@north-pane/core';
+import { expect } from 'chai';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { SvgLength } from '../drawing/SvgLength';
+import { Paths } from '../stations/size/Paths';
+import { system } from '../theme/system';
+import { LengthText } from './LengthText';
+import { Readout } from './Readout';
+
+const inch = 0.0254;
+/** What a reader sees of some markup. */
+const seen = (markup: string) =>
+  markup
+    .replace(/<[^>]+>/g, '')
+    .replaceAll('&#x27;', '’')
+    .replaceAll(/[\u00a0\u2009\u200a]/g, ' ');
+
+describe('web: lengths as a tape reads them', () => {
+  const rows: [metres: number, habit: 'metric' | 'imperial', text: string][] = [
+    [1.872, 'metric', '1 872 mm'],
+    [0, 'metric', '0 mm'],
+    [40.625 * inch, 'imperial', '3′ 4 5⁄8″'],
+    [0.5 * inch, 'imperial', '1⁄2″'],
+    [12 * inch, 'imperial', '1′'],
+    [12.25 * inch, 'imperial', '1′ 1⁄4″'],
+    [0, 'imperial', '0″'],
+    [-3.5 * inch, 'imperial', '−3 1⁄2″'],
+  ];
+  for (const [metres, habit, text] of rows)
+    it(text, () => {
+      const page = seen(renderToStaticMarkup(<LengthText value={metres} habit={habit} />));
+      expect(page.replaceAll(' ', '')).equal(text.replaceAll(' ', ''));
+      const drawn = seen(
+        renderToStaticMarkup(
+          // biome-ignore lint/a11y/noSvgWithoutTitle: only a place for the text that is read
+          <svg>
+            <text>
+              <SvgLength value={metres} habit={habit} unit />
+            </text>
+          </svg>,
+        ),
+      );
+      expect(drawn.replaceAll(' ', '')).equal(text.replaceAll(' ', ''));
+    });
+  it('leaves the unit out when asked, and feet when told', () => {
+    expect(seen(renderToStaticMarkup(<LengthText value={1.872} habit="metric" bare />))).equal('1 872');
+    expect(seen(renderToStaticMarkup(<LengthText value={40 * inch} habit="imperial" inchesOnly />))).equal('40″');
+  });
+});
+
+describe('web: where the sun goes', () => {
+  it('is told for those who cannot see it, in shares that add up to a hundred', () => {
+    const state = evaluateJob(defaultJob('harp')).perPanel[0]?.state;
+    if (!state) throw new Error('no panel');
+    const markup = renderToStaticMarkup(<Paths paths={state.paths} />);
+    const told = /aria-label="([^"]*)"/.exec(markup)?.[1] ?? '';
+    const shares = [...told.matchAll(/(\d+) percent/g)].map((match) => Number(match[1]));
+    expect(shares).length(5);
+    expect(shares.reduce((sum, share) => sum + share, 0)).within(98, 102);
+    expect(told).match(/^to water/);
+  });
+});
+
+describe('web: a readout', () => {
+  const job = defaultJob('harp');
+  const design = openJob(job).panels[0]?.design;
+  if (!design) throw new Error('no panel');
+  const making = panelMakings(evaluateJob(job), design, 0).fin;
+  const draw = (open: boolean) =>
+    renderToStaticMarkup(
+      <ChakraProvider value={system}>
+        <Readout
+          label="Fin between risers"
+          value="0.96"
+          band="0.95 to 0.97"
+          habit="metric"
+          onOpen={() => {}}
+          {...(open ? { making } : {})}
+        />
+      </ChakraProvider>,
+    );
+  it('closed shows name, figure and band', () => {
+    expect(seen(draw(false)))
+      .include('Fin between risers')
+      .include('0.96')
+      .include('0.95 to 0.97')
+      .not.include('tanh');
+    expect(draw(false)).include('aria-expanded="false"');
+  });
+  it('open shows formula, inputs with units, and source', () => {
+    expect(seen(draw(true)))
+      .include('tanh')
+      .include('tube, outside')
+      .include('15.0 mm')
+      .include('Duffie and Beckman, equation 6.5.12');
+    expect(draw(true)).include('aria-expanded="true"');
+  });
+});

@@ -1,9 +1,10 @@
-import { Box, Button, Dialog, Flex, Input, NativeSelect, Portal, Text } from '@chakra-ui/react';
+import { Box, Button, Dialog, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import * as z from 'zod';
+import { Frame } from '../parts/Frame';
 import { answered, api, queries } from '../state/api';
 import { useView } from '../state/view';
 
@@ -28,58 +29,46 @@ export function NewJob({ onClose }: { onClose(): void }) {
     },
   });
   return (
-    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()} size="sm">
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content bg="card" borderRadius="3px">
-            <form onSubmit={handleSubmit((values) => begin.mutate(values))} noValidate>
-              <Dialog.Header>
-                <Dialog.Title fontFamily="heading" fontSize="22px">
-                  Begin a job
-                </Dialog.Title>
-              </Dialog.Header>
-              <Dialog.Body>
-                <label htmlFor="job-name">What do you call it</label>
-                <Input
-                  id="job-name"
-                  mt="1"
-                  autoFocus
-                  placeholder="Wash-house roof"
-                  aria-invalid={!!formState.errors.name}
-                  {...register('name')}
-                />
-                <Box minH="24px" role="alert">
-                  {formState.errors.name && <Text color="brickText">{formState.errors.name.message}</Text>}
-                  {begin.isError && <Text color="brickText">{begin.error.message}</Text>}
-                </Box>
-                <label htmlFor="job-units">The shop’s tape</label>
-                <NativeSelect.Root mt="1">
-                  <NativeSelect.Field id="job-units" {...register('units')}>
-                    <option value="metric">millimetres, metric stock</option>
-                    <option value="imperial">feet and inches, imperial stock</option>
-                  </NativeSelect.Field>
-                  <NativeSelect.Indicator />
-                </NativeSelect.Root>
-                <Text mt="4" color="soft">
-                  It begins as a harp: parallel risers between two headers in a glazed box. Every size is yours to
-                  change on the bench.
-                </Text>
-              </Dialog.Body>
-              <Dialog.Footer>
-                <Flex gap="2">
-                  <Button variant="outline" type="button" onClick={onClose}>
-                    Not now
-                  </Button>
-                  <Button variant="solid" type="submit" disabled={begin.isPending}>
-                    Begin
-                  </Button>
-                </Flex>
-              </Dialog.Footer>
-            </form>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <Frame title="Begin a job" onClose={onClose}>
+      <form onSubmit={handleSubmit((values) => begin.mutate(values))} noValidate>
+        <Dialog.Body>
+          <label htmlFor="job-name">What do you call it</label>
+          <Input
+            id="job-name"
+            mt="1"
+            autoFocus
+            placeholder="Wash-house roof"
+            aria-invalid={!!formState.errors.name}
+            {...register('name')}
+          />
+          <Box minH="24px" role="alert">
+            {formState.errors.name && <Text color="brickText">{formState.errors.name.message}</Text>}
+            {begin.isError && <Text color="brickText">{begin.error.message}</Text>}
+          </Box>
+          <label htmlFor="job-units">The shop’s tape</label>
+          <NativeSelect.Root mt="1">
+            <NativeSelect.Field id="job-units" {...register('units')}>
+              <option value="metric">millimetres, metric stock</option>
+              <option value="imperial">feet and inches, imperial stock</option>
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
+          <Text mt="4" color="soft">
+            It begins as a harp: parallel risers between two headers in a glazed box. Every size is yours to change on
+            the bench.
+          </Text>
+        </Dialog.Body>
+        <Dialog.Footer>
+          <Flex gap="2">
+            <Button variant="outline" type="button" onClick={onClose}>
+              Not now
+            </Button>
+            <Button variant="solid" type="submit" disabled={begin.isPending}>
+              Begin
+            </Button>
+          </Flex>
+        </Dialog.Footer>
+      </form>
+    </Frame>
   );
 }

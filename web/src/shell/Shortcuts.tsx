@@ -1,8 +1,9 @@
-import { Dialog, Portal, Table } from '@chakra-ui/react';
+import { Dialog, Table } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { awake } from '../parts/awake';
+import { Frame } from '../parts/Frame';
 import { useJob } from '../state/job';
 import { useKeepRevision } from '../state/kept';
 import { useView } from '../state/view';
@@ -45,33 +46,21 @@ export function Shortcuts({ jobId }: { jobId: string }) {
   useHotkeys('?', () => setShown(true), { ...awake, useKey: true });
   if (!shown) return null;
   return (
-    <Dialog.Root open onOpenChange={({ open }) => setShown(open)} size="sm">
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content bg="card" borderRadius="3px">
-            <Dialog.Header>
-              <Dialog.Title fontFamily="heading" fontSize="22px">
-                Keys
-              </Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body pb="6">
-              <Table.Root size="sm">
-                <Table.Body>
-                  {list.map(([keys, what]) => (
-                    <Table.Row key={keys} bg="transparent">
-                      <Table.Cell fontFamily="heading" fontWeight="600" whiteSpace="nowrap">
-                        {keys}
-                      </Table.Cell>
-                      <Table.Cell>{what}</Table.Cell>
-                    </Table.Row>
-                  ))}
-                </Table.Body>
-              </Table.Root>
-            </Dialog.Body>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <Frame title="Keys" onClose={() => setShown(false)}>
+      <Dialog.Body pb="6">
+        <Table.Root size="sm">
+          <Table.Body>
+            {list.map(([keys, what]) => (
+              <Table.Row key={keys} bg="transparent">
+                <Table.Cell fontFamily="heading" fontWeight="600" whiteSpace="nowrap">
+                  {keys}
+                </Table.Cell>
+                <Table.Cell>{what}</Table.Cell>
+              </Table.Row>
+            ))}
+          </Table.Body>
+        </Table.Root>
+      </Dialog.Body>
+    </Frame>
   );
 }

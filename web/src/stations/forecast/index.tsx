@@ -85,7 +85,7 @@ export default function Forecast() {
     <Flex direction={{ base: 'column', lg: 'row' }} minH="100%" p="5" gap="6">
       <Box w={{ base: '100%', lg: '250px' }} flexShrink={0}>
         <Section title="At this sun and air">
-          <Stack gap="3">
+          <SimpleGrid columns={{ base: 2, lg: 1 }} gap="3">
             {(Object.keys(limits) as (keyof Weather)[]).map((name) => {
               const { label, kind, low, high } = limits[name];
               return (
@@ -111,7 +111,7 @@ export default function Forecast() {
               digits={habit === 'metric' ? 2 : 3}
               onValue={setFlow}
             />
-          </Stack>
+          </SimpleGrid>
         </Section>
         <Section title="The design point">
           <Text fontFamily="heading" fontWeight="600" fontSize="34px" lineHeight="1.1" data-testid="forecast-gain">

@@ -1,4 +1,4 @@
-import { Box, Button, Dialog, Flex, Input, NativeSelect, Portal, Stack, Table, Text } from '@chakra-ui/react';
+import { Box, Button, Dialog, Flex, Input, NativeSelect, Stack, Table, Text } from '@chakra-ui/react';
 import {
   type ColumnName,
   columnKinds,
@@ -14,6 +14,7 @@ import {
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
+import { Frame } from '../../parts/Frame';
 import { answered, api } from '../../state/api';
 import { useJob } from '../../state/job';
 import { refreshSources } from '../../state/readings';
@@ -106,99 +107,83 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
   const report = send.data;
 
   return (
-    <Dialog.Root open onOpenChange={({ open }) => !open && onClose()} size="xl" scrollBehavior="inside">
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content bg="card" borderRadius="3px" maxW="860px">
-            <Dialog.Header>
-              <Dialog.Title fontFamily="heading" fontSize="22px">
-                Take in a file of readings
-              </Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body>
-              <Stack gap="4">
+    <Frame title="Take in a file of readings" wide onClose={onClose}>
+      <Dialog.Body>
+        <Stack gap="4">
+          <Box>
+            <label htmlFor="readings-file">CSV from a logger or a spreadsheet</label>
+            <Input
+              id="readings-file"
+              type="file"
+              accept=".csv,.txt,.tsv,text/csv"
+              mt="1"
+              py="1.5"
+              onChange={(event) => void load(event.currentTarget.files?.[0])}
+            />
+          </Box>
+          {trouble && (
+            <Text role="alert" color="brickText" fontWeight="600">
+              {trouble}
+            </Text>
+          )}
+          {report && <Report report={report} />}
+          {file && !report?.kept && (
+            <>
+              {!report && <Preview file={file} />}
+              <Columns
+                file={file}
+                mapping={mapping}
+                onColumn={setColumn}
+                onMapping={(next) => {
+                  send.reset();
+                  setMapping(next);
+                }}
+              />
+              <Flex gap="3" wrap="wrap" align="end">
                 <Box>
-                  <label htmlFor="readings-file">CSV from a logger or a spreadsheet</label>
+                  <label htmlFor="source-name">
+                    <Text as="span" fontSize="14px" color="soft">
+                      Where they come from
+                    </Text>
+                  </label>
                   <Input
-                    id="readings-file"
-                    type="file"
-                    accept=".csv,.txt,.tsv,text/csv"
-                    mt="1"
-                    py="1.5"
-                    onChange={(event) => void load(event.currentTarget.files?.[0])}
+                    id="source-name"
+                    size="sm"
+                    value={source}
+                    onChange={(event) => setSource(event.currentTarget.value)}
                   />
                 </Box>
-                {trouble && (
-                  <Text role="alert" color="brickText" fontWeight="600">
-                    {trouble}
-                  </Text>
-                )}
-                {file && !report?.kept && (
-                  <>
-                    <Preview file={file} />
-                    <Columns
-                      file={file}
-                      mapping={mapping}
-                      onColumn={setColumn}
-                      onMapping={(next) => {
-                        send.reset();
-                        setMapping(next);
-                      }}
-                    />
-                    <Flex gap="3" wrap="wrap" align="end">
-                      <Box>
-                        <label htmlFor="source-name">
-                          <Text as="span" fontSize="14px" color="soft">
-                            Where they come from
-                          </Text>
-                        </label>
-                        <Input
-                          id="source-name"
-                          size="sm"
-                          value={source}
-                          onChange={(event) => setSource(event.currentTarget.value)}
-                        />
-                      </Box>
-                      <SensorChoices sensors={sensors} onSensors={setSensors} />
-                    </Flex>
-                  </>
-                )}
-                {send.isError && (
-                  <Text role="alert" color="brickText" fontWeight="600">
-                    {send.error.message}
-                  </Text>
-                )}
-                {report && <Report report={report} />}
-              </Stack>
-            </Dialog.Body>
-            <Dialog.Footer>
-              <Button variant="outline" onClick={onClose}>
-                {report?.kept ? 'Done' : 'Cancel, keep nothing'}
-              </Button>
-              {file && !report && (
-                <Button
-                  variant="solid"
-                  disabled={send.isPending || !mapping.time}
-                  onClick={() => send.mutate('nothing')}
-                >
-                  {send.isPending ? 'Looking through it…' : 'Look through it'}
-                </Button>
-              )}
-              {report && !report.kept && (
-                <Button
-                  variant="solid"
-                  disabled={send.isPending || report.added === 0}
-                  onClick={() => send.mutate('good rows')}
-                >
-                  {send.isPending ? 'Keeping…' : `Keep the ${formatNumber(report.added)} good rows`}
-                </Button>
-              )}
-            </Dialog.Footer>
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+                <SensorChoices sensors={sensors} onSensors={setSensors} />
+              </Flex>
+            </>
+          )}
+          {send.isError && (
+            <Text role="alert" color="brickText" fontWeight="600">
+              {send.error.message}
+            </Text>
+          )}
+        </Stack>
+      </Dialog.Body>
+      <Dialog.Footer>
+        <Button variant="outline" onClick={onClose}>
+          {report?.kept ? 'Done' : 'Cancel, keep nothing'}
+        </Button>
+        {file && !report && (
+          <Button variant="solid" disabled={send.isPending || !mapping.time} onClick={() => send.mutate('nothing')}>
+            {send.isPending ? 'Looking through it…' : 'Look through it'}
+          </Button>
+        )}
+        {report && !report.kept && (
+          <Button
+            variant="solid"
+            disabled={send.isPending || report.added === 0}
+            onClick={() => send.mutate('good rows')}
+          >
+            {send.isPending ? 'Keeping…' : `Keep the ${formatNumber(report.added)} good rows`}
+          </Button>
+        )}
+      </Dialog.Footer>
+    </Frame>
   );
 }
 
@@ -224,9 +209,9 @@ function Preview({ file }: { file: Loaded }) {
         </Table.Header>
         <Table.Body>
           {file.rows.slice(0, 3).map((row) => (
-            <Table.Row key={row.join('|')} bg="transparent">
+            <Table.Row key={row.join('|')} bg="transparent" borderColor="line">
               {file.headings.map((heading, index) => (
-                <Table.Cell key={heading} whiteSpace="nowrap">
+                <Table.Cell key={heading} whiteSpace="nowrap" borderColor="line">
                   {row[index]}
                 </Table.Cell>
               ))}

@@ -25,6 +25,43 @@ for (const light of ['day', 'night'] as const)
     }
   });
 
+test('axe finds nothing grave in any dialog', async ({ page, context, watch }) => {
+  watch.provoke(409);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Begin a job' }).click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByText('Give the job a name.')).toBeVisible();
+  await accessible(page);
+
+  const id = await beginJob(page, 'Dialogs', 'prove');
+  await page.getByRole('button', { name: 'Take in a file' }).click();
+  const rows = 'time,water in,water out,air,flow,sun\n2026-06-21 12:00,18,24,20,2.6,900\nnoon,18,24,20,2.6,900\n';
+  await page
+    .getByLabel('CSV from a logger or a spreadsheet')
+    .setInputFiles({ name: 'two.csv', mimeType: 'text/csv', buffer: Buffer.from(rows) });
+  await accessible(page);
+  await page.getByRole('button', { name: 'Look through it' }).click();
+  await expect(page.getByText('1 line cannot be read:')).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Cancel, keep nothing' }).click();
+
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await accessible(page);
+  await page.keyboard.press('Escape');
+
+  await page.keyboard.press('3');
+  const other = await context.newPage();
+  await other.goto(`/jobs/${id}/size`);
+  await other.getByRole('button', { name: 'One less: Risers' }).click();
+  await saved(other);
+  await page.getByRole('button', { name: 'One more: Risers' }).click();
+  await expect(page.getByRole('alertdialog', { name: 'Changed in two places' })).toBeVisible();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByRole('group', { name: 'Risers' }).getByText('11', { exact: true })).toBeVisible();
+});
+
 test('nothing runs out sideways at any size, on any station', async ({ page }) => {
   for (const size of sizes) {
     await page.setViewportSize(size);

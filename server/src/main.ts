@@ -1,9 +1,9 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { serve } from '@hono/node-server';
-import { serveStatic } from '@hono/node-server/serve-static';
 import { createApp } from './app';
 import { MigrationFailed, openDatabase, prepareDatabase } from './db/database';
+import { pages } from './pages';
 import { seedDemo } from './seed';
 
 /** Reads the world, opens pool and port, and closes both when told to. */
@@ -22,18 +22,7 @@ async function main(): Promise<void> {
 
   const app = createApp({ database, report: (error) => console.error(error) });
   const web = join(root, 'web/dist');
-  if (existsSync(web)) {
-    app.use(
-      '/assets/*',
-      serveStatic({
-        root: web,
-        onFound: (_path, context) => context.header('cache-control', 'public, max-age=31536000, immutable'),
-      }),
-    );
-    app.use('*', serveStatic({ root: web }));
-    // Every other address is a place in the application: the page itself finds it.
-    app.get('*', serveStatic({ root: web, path: 'index.html' }));
-  }
+  if (existsSync(web)) app.route('/', pages(web));
 
   const server = serve({ fetch: app.fetch, port, hostname: '127.0.0.1' }, () => {
     console.log(`North Pane is open at http://localhost:${port}`);

@@ -1,0 +1,15 @@
+import { serveStatic } from '@hono/node-server/serve-static';
+import { Hono } from 'hono';
+
+/** The built web: assets by their own names for ever, every other address the one page, which finds its place itself. */
+export function pages(folder: string) {
+  return new Hono()
+    .use('/assets/*', async (context, next) => {
+      await next();
+      if (context.res.ok) context.header('cache-control', 'public, max-age=31536000, immutable');
+    })
+    .use('/assets/*', serveStatic({ root: folder }))
+    .get('/assets/*', (context) => context.text('There is no such file.', 404))
+    .use('*', serveStatic({ root: folder }))
+    .get('*', serveStatic({ root: folder, path: 'index.html' }));
+}

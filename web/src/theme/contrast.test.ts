@@ -46,7 +46,7 @@ describe('web: contrast', () => {
           expect(contrast(colour(text)[light], colour(ground)[light])).at.least(4.5);
         });
   it('white on what is pressed or stopped is 4.5 or more', () => {
-    for (const name of ['paneFill', 'brick', 'copper'])
+    for (const name of ['paneFill', 'paneDeep', 'brick', 'copper'])
       expect(contrast('#FFFFFF', colour(name).day), name).at.least(4.5);
   });
   it('measures black on white as 21', () => expect(contrast('#000000', '#FFFFFF')).closeTo(21, 0.01));

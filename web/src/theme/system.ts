@@ -65,6 +65,7 @@ const config = defineConfig({
         pane: pair('#4C8583', '#4C8583'),
         paneText: pair('#2F6462', '#8FC4BD'),
         paneFill: pair('#3C7270', '#3C7270'),
+        paneDeep: pair('#2F5C5A', '#2F5C5A'),
         ochre: pair('#C9921E', '#C9921E'),
         ochreText: pair('#7A5A05', '#E5B94E'),
         brick: pair('#9E2F25', '#B23E33'),
@@ -88,7 +89,7 @@ const config = defineConfig({
         variants: {
           ...buttonRecipe.variants,
           variant: {
-            solid: { bg: 'paneFill', color: 'white', _hover: { bg: 'pane' } },
+            solid: { bg: 'paneFill', color: 'white', _hover: { bg: 'paneDeep' } },
             outline: {
               borderWidth: '1px',
               borderColor: 'line',

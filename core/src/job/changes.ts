@@ -71,7 +71,8 @@ export interface Conflict {
 
 /**
  * Lays somebody's changes over a document that has moved on since they began. A field that still is what they saw is
- * set; one that already is what they want is left; any other is a conflict, and then nothing is set.
+ * set; one that already is what they want is left; any other is a conflict, and then nothing is set. Throws RangeError on a
+ * path that leads through no field.
  */
 export function mergeChanges<T>(
   current: T,

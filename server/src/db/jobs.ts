@@ -50,7 +50,8 @@ export async function saveChanges({ orm }: Database, id: string, base: number, c
   return orm.transaction(async (tx): Promise<SaveResult> => {
     const [current] = await tx.select().from(jobs).where(eq(jobs.id, id)).for('update');
     if (!current) return { kind: 'unknown' };
-    const merge = mergeChanges(current.document, changes);
+    const merge = merged(current.document, changes);
+    if ('message' in merge) return { kind: 'refused', errors: [merge] };
     if (!merge.ok)
       return { kind: 'conflict', version: current.version, document: current.document, conflicts: merge.conflicts };
     const parsed = parseJob(merge.document);
@@ -59,6 +60,16 @@ export async function saveChanges({ orm }: Database, id: string, base: number, c
     await tx.update(jobs).set({ document: parsed.job, version, updatedAt: new Date() }).where(eq(jobs.id, id));
     return { kind: 'saved', version, document: parsed.job, merged: current.version !== base };
   });
+}
+
+/** The changes laid over a document, or what is wrong with the first path that leads nowhere. */
+function merged(document: Job, changes: Change[]) {
+  try {
+    return mergeChanges(document, changes);
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { path: '', message: error.message };
+  }
 }
 
 export async function listRevisions({ orm }: Database, jobId: string) {

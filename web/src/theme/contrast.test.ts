@@ -47,7 +47,8 @@ describe('web: contrast', () => {
         });
   it('white on what is pressed or stopped is 4.5 or more', () => {
     for (const name of ['paneFill', 'paneDeep', 'brick', 'copper'])
-      expect(contrast('#FFFFFF', colour(name).day), name).at.least(4.5);
+      for (const light of ['day', 'night'] as const)
+        expect(contrast('#FFFFFF', colour(name)[light]), `${name} by ${light}`).at.least(4.5);
   });
   it('measures black on white as 21', () => expect(contrast('#000000', '#FFFFFF')).closeTo(21, 0.01));
 });

@@ -60,7 +60,7 @@ const config = defineConfig({
         slateLine: pair('#3A4A55', '#2A3741'),
         chalk: pair('#F5F2EA', '#ECE7DB'),
         chalkSoft: pair('#A9B5B8', '#A9B5B8'),
-        copper: pair('#A9572B', '#B9683B'),
+        copper: pair('#A9572B', '#AB5B2F'),
         copperText: pair('#93481F', '#E3A27C'),
         pane: pair('#4C8583', '#4C8583'),
         paneText: pair('#2F6462', '#8FC4BD'),

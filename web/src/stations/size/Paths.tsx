@@ -12,7 +12,7 @@ const ways: { way: keyof CollectorState['paths']; words: string; fill: string; t
   {
     way: 'top',
     words: 'top',
-    fill: 'color-mix(in srgb, var(--np-colors-cold) 55%, var(--np-colors-card))',
+    fill: 'color-mix(in srgb, var(--np-colors-cold) 35%, var(--np-colors-card))',
     text: ink('ink'),
   },
   { way: 'back', words: 'back', fill: ink('wool'), text: ink('ink') },

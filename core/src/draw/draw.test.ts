@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { type Drawing, dimensionLine, extent, moveShapes, writeSvg } from '.';
+import { type Drawing, dimensionLine, extent, writeSvg } from '.';
 
 const drawing: Drawing = {
   title: 'A box & its <hole>',
@@ -28,16 +28,6 @@ describe('draw', () => {
   it('knows the box round everything, words and dimensions too', () => {
     const box = extent(drawing);
     expect(box).deep.equal({ left: -0.4, bottom: -0.3, width: 2.4, height: 1.6 });
-  });
-  it('moves every kind of shape', () => {
-    const before = extent({ ...drawing, dimensions: [], labels: [] });
-    const after = extent({
-      ...drawing,
-      shapes: moveShapes(drawing.shapes, { x: 5, y: -1 }),
-      dimensions: [],
-      labels: [],
-    });
-    expect(after).deep.equal({ ...before, left: before.left + 5, bottom: before.bottom - 1 });
   });
   it('writes SVG with its own words made safe, sizes in the reader’s unit, hidden edges dashed', () => {
     const metric = writeSvg(drawing, { habit: 'metric' });

@@ -89,24 +89,6 @@ export interface Extent {
   height: number;
 }
 
-/** Two drawings with one title, the second moved by `by`. */
-export function moveShapes(shapes: readonly Shape[], by: Point): Shape[] {
-  return shapes.map((shape): Shape => {
-    switch (shape.kind) {
-      case 'rect':
-        return { ...shape, x: shape.x + by.x, y: shape.y + by.y };
-      case 'circle':
-        return { ...shape, centre: moved(shape.centre, by) };
-      case 'line':
-        return { ...shape, from: moved(shape.from, by), to: moved(shape.to, by) };
-      case 'path':
-        return { ...shape, points: shape.points.map((point) => moved(point, by)) };
-      default:
-        return shape satisfies never;
-    }
-  });
-}
-
 function moved(point: Point, by: Point): Point {
   return { x: point.x + by.x, y: point.y + by.y };
 }

@@ -1,4 +1,5 @@
 import { fluidState, massFlowOf } from '../heat';
+import { totalAperture } from '../loop';
 import { type Plant, type Prediction, predict } from './predict';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 import { steadyReadings } from './steady';
@@ -14,6 +15,8 @@ export interface Comparison {
   measuredHalf: number;
   /** W. */
   measuredHeat: number;
+  /** Heat over the sun on the aperture, measured and predicted, and the plane they lie on: K m²/W. */
+  efficiency: { x: number; measured: number; predicted: number };
   /** Measured less predicted gain, over its combined standard uncertainty. */
   score: number;
   judgement: Judgement;
@@ -63,12 +66,15 @@ export function compareReadings(
   sensors: Sensors,
 ): { rows: Comparison[]; left: number; verdict: Verdict } {
   const errors = sensorErrors(sensors);
+  const aperture = totalAperture(plant.groups);
   const sorted = [...readings].sort((a, b) => a.time - b.time);
   const rows: Comparison[] = [];
   for (const reading of sorted) {
     const predicted = predict(plant, reading, errors);
     if (!predicted) continue;
     const measuredGain = reading.outlet - reading.inlet;
+    const heat = measuredHeat(reading);
+    const sun = predicted.irradiance * aperture;
     const combined = Math.sqrt(Object.values(predicted.shared).reduce((sum, part) => sum + part ** 2, 0));
     const score = (measuredGain - predicted.gain) / combined;
     const worded = reading.irradiance === undefined && reading.sky ? skyShares[reading.sky].judge : true;
@@ -77,7 +83,12 @@ export function compareReadings(
       predicted,
       measuredGain,
       measuredHalf: 1.645 * errors.difference,
-      measuredHeat: measuredHeat(reading),
+      measuredHeat: heat,
+      efficiency: {
+        x: (reading.inlet - reading.air) / predicted.irradiance,
+        measured: heat / sun,
+        predicted: predicted.heat / sun,
+      },
       score,
       judgement: judge(score),
       steady: false,

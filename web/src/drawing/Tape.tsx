@@ -226,7 +226,7 @@ const Tick = memo(function Tick({ mark, habit, x }: { mark: number; habit: Habit
         <line x1={x} x2={x} y1={0} y2={length} stroke="#22303A" strokeWidth={ten ? 1.75 : 1} />
         {ten && (
           <SvgText x={x} y={50} textAnchor="middle" size={18} bold heading fill="#22303A">
-            {formatLength(mark / 1000, 'metric', { bare: true }).text}
+            {formatLength(mark * tapeMark('metric'), 'metric', { bare: true }).text}
           </SvgText>
         )}
       </>

@@ -7,28 +7,12 @@ import { ink } from '../../theme/ink';
 const mostDots = 600;
 
 /** Measured and expected efficiency over (water in less air) / sun, for the readings that a verdict may rest on. */
-export function PlaneChart({
-  rows,
-  aperture,
-  steadyOnly,
-}: {
-  rows: readonly Comparison[];
-  aperture: number;
-  steadyOnly: boolean;
-}) {
+export function PlaneChart({ rows, steadyOnly }: { rows: readonly Comparison[]; steadyOnly: boolean }) {
   const fit = rows.filter((row) => row.fit && (!steadyOnly || row.steady));
   const every = Math.ceil(fit.length / mostDots);
   const points = fit
     .filter((_, index) => index % every === 0)
-    .map(({ reading, predicted, measuredHeat }) => {
-      const sun = predicted.irradiance * aperture;
-      return {
-        time: reading.time,
-        x: (reading.inlet - reading.air) / predicted.irradiance,
-        measured: measuredHeat / sun,
-        expected: predicted.heat / sun,
-      };
-    });
+    .map(({ reading, efficiency }) => ({ time: reading.time, ...efficiency }));
   const right = Math.max(0.02, ...points.map((point) => point.x)) * 1.1;
   const left = Math.min(0, ...points.map((point) => point.x)) * 1.1;
   return (
@@ -46,7 +30,7 @@ export function PlaneChart({
           {points.map((point) => (
             <path
               key={`e${point.time}`}
-              d={`M${x(point.x) - 5} ${y(point.expected)}h10`}
+              d={`M${x(point.x) - 5} ${y(point.predicted)}h10`}
               stroke={ink('copperText')}
               strokeWidth={2}
               opacity={0.7}

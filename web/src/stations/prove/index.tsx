@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
 import { tz } from '@date-fns/tz';
-import { type Comparison, formatNumber, plantOf, type Sensors, sayVerdict, totalAperture } from '@north-pane/core';
+import { type Comparison, formatNumber, type Sensors, sayVerdict } from '@north-pane/core';
 import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -113,7 +113,6 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   }, undefined);
   const day = chosenDay && days.has(chosenDay) ? chosenDay : best;
   const rows = day ? (days.get(day) ?? []) : [];
-  const aperture = useMemo(() => totalAperture(plantOf(document).groups), [document]);
   if (!compared.value)
     return (
       <Text color="soft" aria-live="polite">
@@ -150,7 +149,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
           {verdict.steady ? 'Steady stretches on the efficiency plane' : 'Readings on the efficiency plane'}
         </Text>
         <Box h={{ base: '240px', md: 'max(240px, calc(50dvh - 150px))' }}>
-          <PlaneChart rows={compared.value.rows} aperture={aperture} steadyOnly={verdict.steady} />
+          <PlaneChart rows={compared.value.rows} steadyOnly={verdict.steady} />
         </Box>
       </Box>
       <Box w={{ base: '100%', xl: '280px' }} flexShrink={0}>

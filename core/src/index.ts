@@ -17,7 +17,6 @@ export {
   fluidState,
   heatRemovalFactor,
   massFlowOf,
-  normals,
   stagnationTemperature,
   topLoss,
   tubeFilm,

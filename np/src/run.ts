@@ -9,7 +9,7 @@ import {
   jobShop,
   openJob,
   parseJob,
-  previewFile,
+  previewTable,
   proposeMapping,
   readReadings,
   type Sensors,
@@ -55,9 +55,9 @@ const verbs: Record<string, (call: Call) => unknown> = {
   compare: ({ job, options, world }) => {
     if (!options.readings) throw new Complaint('--readings: name a CSV file of readings');
     const text = world.read(options.readings);
-    const proposal = proposeMapping(previewFile(text).headings);
-    if (!proposal.time)
-      throw new Complaint(`--readings: no time column found among ${previewFile(text).headings.join(', ')}`);
+    const headings = previewTable(text)?.headings ?? [];
+    const proposal = proposeMapping(headings);
+    if (!proposal.time) throw new Complaint(`--readings: no time column found among ${headings.join(', ')}`);
     const file = readReadings(text, { time: proposal.time, columns: proposal.columns }, job.site.zone);
     if (file.trouble) throw new Complaint(`--readings: ${file.trouble}`);
     const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { entry, range } from '../catalogue';
+import { normals } from '../quantity';
 import {
   absorptanceAtAngle,
   type CollectorDescription,
@@ -13,7 +14,6 @@ import {
   fluidState,
   gapConvection,
   heatRemovalFactor,
-  normals,
   sheetsFor,
   stagnationTemperature,
   topLoss,

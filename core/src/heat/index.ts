@@ -18,4 +18,4 @@ export { gapConvection, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export type { CoverOptics, CoverSheet } from './optics';
 export { absorptanceAtAngle, coverOptics, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from './optics';
-export { normals, valueAt } from './spread';
+export { valueAt } from './spread';

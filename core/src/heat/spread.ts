@@ -1,11 +1,4 @@
-import { randomLcg, randomNormal } from 'd3-random';
 import type { Range } from '../catalogue';
-
-/** Standard normal deviates from a seed; the same seed gives the same row. */
-export function normals(seed: number): () => number {
-  // The generator takes a seed in [0, 1); whole numbers are spread over it.
-  return randomNormal.source(randomLcg((Math.abs(seed) % 65536) / 65536 + 1e-6))(0, 1);
-}
 
 const fifthPercentile = 1.6449;
 

@@ -5,11 +5,11 @@ import {
   type Deviates,
   fluidState,
   type HeatConditions,
-  normals,
   stagnationTemperature,
   uncertainInputs,
 } from '../heat';
 import { panelsState, totalAperture } from '../loop';
+import { normals } from '../quantity';
 import { planShop, type ShopPlan } from '../shop';
 import { type Conditions, heatConditions, stagnationConditions } from './conditions';
 import { jobParts, type OpenJob, openJob } from './open';

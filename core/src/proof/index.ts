@@ -10,10 +10,8 @@ export {
   columnKinds,
   columnNames,
   mappingSchema,
-  previewFile,
   proposeMapping,
   readReadings,
-  readTime,
 } from './readFile';
 export type { Reading, SensorErrors, Sensors, SkyWord, WindWord } from './reading';
 export {

@@ -2,18 +2,17 @@ import { expect } from 'chai';
 import { entry } from '../catalogue';
 import { glazedPanel } from '../heat/collector.fixture';
 import { panelsState } from '../loop';
+import { previewTable } from '../quantity';
 import {
   clearOnPane,
   compareReadings,
   type Plant,
   parseFlow,
-  previewFile,
   proposeMapping,
   type Reading,
   type ReadingMapping,
   readingConditions,
   readReadings,
-  readTime,
   type Sensors,
   sayVerdict,
   steadyReadings,
@@ -157,28 +156,6 @@ describe('proof: a bucket and a watch', () => {
   });
 });
 
-describe('proof: times', () => {
-  it('reads the site’s own clock, summer and winter, and zones written out', () => {
-    const zone = 'Pacific/Auckland';
-    expect(readTime('2026-02-09 13:40', zone)).equal(Date.UTC(2026, 1, 9, 0, 40));
-    expect(readTime('2026-07-09 13:40', zone)).equal(Date.UTC(2026, 6, 9, 1, 40));
-    expect(readTime('2026-02-09T13:40:30Z', zone)).equal(Date.UTC(2026, 1, 9, 13, 40, 30));
-    expect(readTime('2026-02-09 13:40+05:30', zone)).equal(Date.UTC(2026, 1, 9, 8, 10));
-    expect(readTime('2026-02-09 13:40', 'UTC')).equal(Date.UTC(2026, 1, 9, 13, 40));
-  });
-  it('refuses dates that are none', () => {
-    for (const text of [
-      'yesterday',
-      '2026-02-30 10:00',
-      '2026-13-01 10:00',
-      '2026-02-09 25:00',
-      '09/02/2026 10:00',
-      '',
-    ])
-      expect(readTime(text, 'UTC'), text).equal(undefined);
-  });
-});
-
 describe('proof: files', () => {
   const mapping: ReadingMapping = {
     time: { column: 'time', zone: 'utc' },
@@ -233,10 +210,10 @@ describe('proof: files', () => {
     expect(readReadings(text, mapping, 'UTC').readings[0]?.inlet).equal(18.5);
   });
   it('proposes a mapping from headings, with their units', () => {
-    const { headings } = previewFile(
+    const table = previewTable(
       'Time (UTC),Water in °F,Water out °F,Air °F,Sun W/m²,Flow gpm,Wind mph\n1,2,3,4,5,6,7\n',
     );
-    const proposal = proposeMapping(headings);
+    const proposal = proposeMapping(table?.headings ?? []);
     expect(proposal.time).deep.equal({ column: 'Time (UTC)', zone: 'utc' });
     expect(proposal.columns.inlet).deep.equal({ column: 'Water in °F', unit: '°F' });
     expect(proposal.columns.flow).deep.equal({ column: 'Flow gpm', unit: 'gpm' });

@@ -4,7 +4,7 @@ import {
   columnKinds,
   columnNames,
   formatNumber,
-  previewFile,
+  previewTable,
   proposeMapping,
   type QuantityKind,
   type ReadingMapping,
@@ -86,15 +86,15 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
       setTrouble(`${chosen.name} is no text file. Save the table as CSV and take that.`);
       return;
     }
-    const { headings, rows } = previewFile(text);
-    if (headings.length < 2) {
+    const table = previewTable(text);
+    if (!table) {
       setTrouble(
         `${chosen.name} has no columns that can be told apart. A CSV file has a heading line, and commas, semicolons or tabs between its cells.`,
       );
       return;
     }
-    setFile({ name: chosen.name, text, headings, rows });
-    setMapping(proposeMapping(headings));
+    setFile({ name: chosen.name, text, headings: table.headings, rows: table.rows });
+    setMapping(proposeMapping(table.headings));
     setSource(chosen.name.replace(/\.[^.]+$/, ''));
   };
   const setColumn = (name: ColumnName, column: string) => {

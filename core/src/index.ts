@@ -28,15 +28,4 @@ export * from './proof';
 export * from './quantity';
 export type { Bar, BuyLine, LengthPlan, MaterialPlan, OnHand, Part, Purchase, SheetPlan, ShopPlan, Sold } from './shop';
 export { planLengths, planSheets, writeCsv } from './shop';
-export type { PathPoint, SunPosition } from './sky';
-export {
-  clearSky,
-  clearSkyTemperature,
-  incidenceAngle,
-  noonSun,
-  solarNoon,
-  splitGlobal,
-  sunPath,
-  sunPosition,
-  tiltedIrradiance,
-} from './sky';
+export * from './sky';

@@ -1,3 +1,5 @@
+import { steadySun } from '../sky';
+
 /** A reading with what steadiness is judged by. */
 export interface SteadyInput {
   time: number;
@@ -43,7 +45,7 @@ export function steadyReadings(readings: readonly SteadyInput[]): boolean[] {
     };
     const meanFlow = window.reduce((sum, reading) => sum + reading.flow, 0) / window.length;
     steady.push(
-      window.every((reading) => reading.irradiance > 700 && reading.incidence < 30) &&
+      window.every((reading) => reading.irradiance > steadySun.least && reading.incidence < steadySun.mostIncidence) &&
         within((reading) => reading.irradiance, 50) &&
         within((reading) => reading.inlet, 0.5) &&
         within((reading) => reading.air, 2) &&

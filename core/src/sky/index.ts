@@ -1,12 +1,35 @@
-// Sun, clear sky, sun on a tilted pane, how cold the sky looks. Degrees, azimuth clockwise from true north, W/m².
+// Sun, clear sky, sun on a tilted pane, how cold the sky looks, the skyline, the needle; weather and how a pane may stand
+// in it. Degrees, azimuth clockwise from true north, W/m².
 
 export type { ClearSky } from './clear';
 export { airMass, clearSky, clearSkyAt, extraterrestrial, solarConstant } from './clear';
-export { clearSkyTemperature, dewPointOf, surroundingsTemperature, windAtPanelShare } from './night';
+export type { HorizonPoint, ParsedHorizon, Skyline } from './horizon';
+export { hiddenSky, hidesSun, horizonAt, parseHorizon, skylineOf, withHorizonPoint, writeHorizon } from './horizon';
+export type { MagneticDeclination } from './magnetic';
+export { compassBearing, magneticDeclination } from './magnetic';
+export type { MeasuredMains } from './mains';
+export { mainsTemperature, midMonthDays, yearlyWave } from './mains';
+export {
+  clearSkyTemperature,
+  cloudFromSun,
+  dewPointOf,
+  skyTemperature,
+  surroundingsTemperature,
+  windAtPanel,
+  windAtPanelShare,
+} from './night';
+export type { OutlookDay, OutlookHour } from './outlook';
+export { judgeOutlook, steadySun } from './outlook';
 export type { PathPoint } from './path';
 export { noonSun, solarNoon, sunPath } from './path';
+export type { FrontRow } from './rows';
+export { clearSpacing, rowShade } from './rows';
 export { splitGlobal } from './split';
+export * from './standing';
 export type { SunPosition, SunPositionQuery } from './sun';
 export { airPressure, dayOfYear, hourAngle, incidenceAngle, sunCoordinates, sunPosition } from './sun';
 export type { SkyModel, TiltedIrradiance, TiltedQuery } from './tilted';
 export { tiltedIrradiance } from './tilted';
+export type { SunTimes } from './times';
+export { equationOfTime, solarTime, sunTimes } from './times';
+export * from './weather';

@@ -42,5 +42,41 @@ export function dewPointOf(air: number, humidity: number): number {
   return (243.04 * g) / (17.625 - g);
 }
 
+/** m. Height of a low cloud's base, and the height over which a cloud's part fades. Martin and Berdahl (1984). */
+const cloudBase = 2000;
+const cloudFade = 8200;
+
+/**
+ * °C. How cold a sky looks under clouds. Berdahl and Martin (1984) for the clear part; an opaque low cloud closes the rest
+ * but for what lies below it (Martin and Berdahl 1984). Overcast comes within 5 K of the air.
+ *
+ * @param query.cloud share of the sky, 0 to 1
+ */
+export function skyTemperature(query: {
+  air: number;
+  dewPoint: number;
+  cloud: number;
+  hour?: number;
+  pressure?: number;
+}): number {
+  const clear = (clearSkyTemperature(query) + kelvin) / (query.air + kelvin);
+  const emittance = clear ** 4;
+  const closed = emittance + (1 - emittance) * query.cloud * Math.exp(-cloudBase / cloudFade);
+  return (query.air + kelvin) * closed ** 0.25 - kelvin;
+}
+
+/** Share of the sky that clouds cover, from the sun that comes through. Kasten and Czeplak (1980), turned round. */
+export function cloudFromSun(global: number, clearGlobal: number): number {
+  if (clearGlobal <= 0) return 0;
+  const missing = Math.min(1, Math.max(0, (1 - global / clearGlobal) / 0.75));
+  return missing ** (1 / 3.4);
+}
+
 /** Share of the 10 m station wind that blows at a panel near the ground: 0.3 to 0.7. Judgement. */
 export const windAtPanelShare = { low: 0.3, likely: 0.45, high: 0.7 };
+
+/** m/s at the panel from the wind of a station. Bounds by the spread of `windAtPanelShare` about the site's own share. */
+export function windAtPanel(station: number, share: number): { low: number; likely: number; high: number } {
+  const { low, likely, high } = windAtPanelShare;
+  return { low: (station * share * low) / likely, likely: station * share, high: (station * share * high) / likely };
+}

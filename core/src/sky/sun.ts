@@ -46,9 +46,12 @@ export function sunCoordinates(at: Date): { declination: number; rightAscension:
 
 /** Local hour angle of the sun, degrees, -180 to 180, positive in the afternoon. */
 export function hourAngle(at: Date, longitude: number): number {
-  const days = daysSinceEpoch(at);
-  const sidereal = 280.46061837 + 360.98564736629 * days;
-  const angle = turn(sidereal + longitude - sunCoordinates(at).rightAscension);
+  return hourAngleOf(at, longitude, sunCoordinates(at).rightAscension);
+}
+
+function hourAngleOf(at: Date, longitude: number, rightAscension: number): number {
+  const sidereal = 280.46061837 + 360.98564736629 * daysSinceEpoch(at);
+  const angle = turn(sidereal + longitude - rightAscension);
   return angle > 180 ? angle - 360 : angle;
 }
 
@@ -60,8 +63,8 @@ export function hourAngle(at: Date, longitude: number): number {
  *   elevation: 1830 }) // zenith 50.11, azimuth 194.34
  */
 export function sunPosition(query: SunPositionQuery): SunPosition {
-  const { declination } = sunCoordinates(query.at);
-  const hour = hourAngle(query.at, query.longitude);
+  const { declination, rightAscension } = sunCoordinates(query.at);
+  const hour = hourAngleOf(query.at, query.longitude, rightAscension);
   const { latitude } = query;
   const geometric = asin(sin(latitude) * sin(declination) + cos(latitude) * cos(declination) * cos(hour));
   // Parallax: we stand on the earth and not at its middle.

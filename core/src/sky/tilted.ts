@@ -41,6 +41,32 @@ const perezBins: readonly (readonly [number, number, number, number, number, num
   [Number.POSITIVE_INFINITY, 0.678, -0.327, -0.25, 0.156, -1.377, 0.251],
 ];
 
+/**
+ * The sky parted as Perez et al. (1990) do; kappa 1.041 with the zenith in radians, F1 held at or above nought and F2 not.
+ *
+ * @returns W/m²: `dome` evenly bright, on the flat; `circumsolar` square to the sun; `band` at the horizon, for a wall
+ */
+export function perezParts(query: Pick<TiltedQuery, 'beamNormal' | 'diffuse' | 'zenith' | 'dayOfYear'>): {
+  dome: number;
+  circumsolar: number;
+  band: number;
+} {
+  const { beamNormal, diffuse } = query;
+  if (diffuse <= 0) return { dome: 0, circumsolar: 0, band: 0 };
+  const zenith = radians(query.zenith);
+  const cube = 1.041 * zenith ** 3;
+  const clearness = ((diffuse + beamNormal) / diffuse + cube) / (1 + cube);
+  const brightness = (diffuse * airMass(query.zenith)) / extraterrestrial(query.dayOfYear);
+  const [, f11, f12, f13, f21, f22, f23] =
+    perezBins.find(([edge]) => clearness < edge) ?? (perezBins[perezBins.length - 1] as (typeof perezBins)[number]);
+  const sunward = Math.max(0, f11 + f12 * brightness + f13 * zenith);
+  return {
+    dome: diffuse * (1 - sunward),
+    circumsolar: (diffuse * sunward) / Math.max(cos(85), cos(query.zenith)),
+    band: diffuse * (f21 + f22 * brightness + f23 * zenith),
+  };
+}
+
 const models: Record<SkyModel, (query: TiltedQuery, onPane: number) => number> = {
   isotropic: (query) => (query.diffuse * (1 + cos(query.tilt))) / 2,
 
@@ -54,21 +80,10 @@ const models: Record<SkyModel, (query: TiltedQuery, onPane: number) => number> =
     return query.diffuse * (dome * (1 + bright * sin(query.tilt / 2) ** 3) + (clear * onPane) / up);
   },
 
-  /** Perez et al. (1990); kappa 1.041 with the zenith in radians, F1 held at or above nought and F2 not. */
+  /** Perez et al. (1990). */
   perez: (query, onPane) => {
-    if (query.diffuse <= 0) return 0;
-    const zenith = radians(query.zenith);
-    const cube = 1.041 * zenith ** 3;
-    const clearness = ((query.diffuse + query.beamNormal) / query.diffuse + cube) / (1 + cube);
-    const brightness = (query.diffuse * airMass(query.zenith)) / extraterrestrial(query.dayOfYear);
-    const bin = perezBins.find(([edge]) => clearness < edge) ?? perezBins[perezBins.length - 1];
-    if (!bin) return 0;
-    const [, f11, f12, f13, f21, f22, f23] = bin;
-    const sunward = Math.max(0, f11 + f12 * brightness + f13 * zenith);
-    const horizon = f21 + f22 * brightness + f23 * zenith;
-    const up = Math.max(cos(85), cos(query.zenith));
-    const dome = ((1 - sunward) * (1 + cos(query.tilt))) / 2;
-    return Math.max(0, query.diffuse * (dome + (sunward * onPane) / up + horizon * sin(query.tilt)));
+    const { dome, circumsolar, band } = perezParts(query);
+    return Math.max(0, (dome * (1 + cos(query.tilt))) / 2 + circumsolar * onPane + band * sin(query.tilt));
   },
 };
 

@@ -1,0 +1,38 @@
+// How a pane may stand: what a year sends to it, the best tilts and aims, what being off costs, the schools compared.
+export {
+  allMonths,
+  type Best,
+  bestMonthly,
+  bestStanding,
+  bestTwo,
+  type Months,
+  perDay,
+  seasonMonths,
+  standingGrid,
+  sumOver,
+  type TwoPositions,
+  tiltTable,
+} from './best';
+export { equatorward, type RoofPitch, type SchoolId, type SchoolResult } from './schools';
+export {
+  type Around,
+  around,
+  cellsOnPane,
+  hiddenHours,
+  meansOf,
+  monthsOf,
+  monthsOnPane,
+  type PaneStanding,
+  type SkyYear,
+  type Surroundings,
+  skyYear,
+} from './skyYear';
+export {
+  type OffPoint,
+  type StandingShares,
+  type StandingStudy,
+  type StudyQuery,
+  sharesOf,
+  studyStanding,
+} from './study';
+export { monthNames, sayMonths, sayStanding } from './words';

@@ -15,11 +15,18 @@ export function gannetReach(): Job {
       elevation: 4,
       zone: 'Pacific/Auckland',
       standing: { aim: 12, tilts: [{ name: 'roof frame', tilt: 41 }] },
+      // Low hills across the inlet, higher ones behind the village in the west; the sea lies open in the north.
       horizon: [
-        { azimuth: 60, elevation: 8 },
-        { azimuth: 90, elevation: 11 },
-        { azimuth: 300, elevation: 5 },
+        { azimuth: 10, elevation: 1 },
+        { azimuth: 55, elevation: 6 },
+        { azimuth: 85, elevation: 11 },
+        { azimuth: 115, elevation: 7 },
+        { azimuth: 200, elevation: 3 },
+        { azimuth: 270, elevation: 9 },
+        { azimuth: 295, elevation: 14 },
+        { azimuth: 325, elevation: 4 },
       ],
+      climate: { kind: 'broad', type: 'maritime' },
     },
     need: { kind: 'showers', volumePerDay: 0.18, target: 42, drinking: false, frost: true },
     panels: [

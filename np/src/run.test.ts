@@ -35,6 +35,14 @@ describe('np', () => {
     expect(np('draw job.json --view section --format svg')).match(/^<svg/);
     expect(np('draw job.json --units imperial')).include('1/2″');
   });
+  it('says what the place gives', () => {
+    const place = json('place job.json');
+    expect(place.words).match(/best fixed pane/);
+    expect(place.weather.words).match(/guessed from the latitude/);
+    expect(place.onPane).length(12);
+    expect(place.study.best.year.tilt).within(25, 50);
+    expect(place.mains.every((value: number) => value > 0 && value < 30)).equal(true);
+  });
   it('compares readings and names the lines it refused', () => {
     const answer = json('compare job.json --readings readings.csv');
     expect(answer.readings).length(1);

@@ -5,8 +5,13 @@ import {
   evaluateJob,
   type Habit,
   type Job,
+  jobAround,
   jobFindings,
   jobShop,
+  jobSky,
+  jobStanding,
+  jobStudy,
+  monthsOnPane,
   openJob,
   parseJob,
   previewTable,
@@ -14,7 +19,11 @@ import {
   readReadings,
   type Sensors,
   sayFinding,
+  sayStanding,
   sayVerdict,
+  sharesOf,
+  siteMakings,
+  skySourceOf,
   writeSvg,
 } from '@north-pane/core';
 
@@ -51,6 +60,23 @@ const verbs: Record<string, (call: Call) => unknown> = {
     const panel = openJob(job).panels[0];
     if (!panel) throw new Complaint('panels: the job has none');
     return writeSvg(panel.design.drawing(view), { habit: unitsOf(options, job) });
+  },
+  place: ({ job }) => {
+    const open = openJob(job);
+    const sky = jobSky(job.site);
+    const study = jobStudy(open, sky);
+    const standing = jobStanding(job);
+    const months = monthsOnPane(sky, jobAround(open, sky), standing);
+    const { mains, wind } = siteMakings(job.site);
+    return {
+      words: sayStanding(standing, sharesOf(months, study), study),
+      weather: skySourceOf(job.site, false),
+      standing,
+      onPane: months,
+      study,
+      mains: mains.values,
+      wind: { low: wind.low, likely: wind.likely, high: wind.high },
+    };
   },
   compare: ({ job, options, world }) => {
     if (!options.readings) throw new Complaint('--readings: name a CSV file of readings');

@@ -56,6 +56,8 @@ export interface MaterialInPanel {
 /** One panel, parsed and bound: all that the stations ask of it. */
 export interface PanelDesign {
   areas: { aperture: number; absorber: number; gross: number };
+  /** m. Outside of the panel along its risers and across them. */
+  outside: { length: number; width: number };
   drawing(view: View): Drawing;
   /** Layers of the panel from the pane down, m each, and what the box offers. */
   stack: { layers: { name: string; thickness: number }[]; needed: number; available: number };

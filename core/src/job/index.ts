@@ -14,6 +14,7 @@ export type { OpenJob } from './open';
 export { asBuilt, jobParts, openJob } from './open';
 export type { ParsedJob } from './parse';
 export { parseJob } from './parse';
+export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, siteMakings, skySourceOf } from './place';
 export { compareJob, plantOf } from './prove';
 export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { families, type PanelDocument } from '../families';
+import { climateSchema } from '../sky';
 
 export const jobFormat = 'north-pane/job';
 export const jobVersion = 1;
@@ -56,6 +57,14 @@ function zoneKnown(zone: string): boolean {
   return known;
 }
 
+const aimDegrees = z.number('must be a number').min(0, 'aim is 0 to 360').lt(360, 'aim is 0 to below 360');
+const tiltDegrees = z.number('must be a number').min(0, 'tilt is 0 to 90').max(90, 'tilt is 0 to 90');
+const mainsCelsius = z
+  .number('must be a number')
+  .min(0, 'mains water is 0 to 40 °C')
+  .max(40, 'mains water is 0 to 40 °C');
+const monthList = z.array(z.int().min(1).max(12)).max(12);
+
 const site = z.strictObject({
   latitude: z.number('must be a number').min(-90, 'latitude is -90 to 90').max(90, 'latitude is -90 to 90'),
   longitude: z.number('must be a number').min(-180, 'longitude is -180 to 180').max(180, 'longitude is -180 to 180'),
@@ -65,22 +74,43 @@ const site = z.strictObject({
   zone: z.string().refine(zoneKnown, 'no such time zone; write it as Region/City'),
   /** The one source of tilt and aim. Degrees; aim clockwise from true north. */
   standing: z.strictObject({
-    aim: z.number('must be a number').min(0, 'aim is 0 to 360').lt(360, 'aim is 0 to below 360'),
+    aim: aimDegrees,
     tilts: z
       .array(
         z.strictObject({
           name,
-          tilt: z.number('must be a number').min(0, 'tilt is 0 to 90').max(90, 'tilt is 0 to 90'),
-          months: z.array(z.int().min(1).max(12)).optional(),
+          tilt: tiltDegrees,
+          months: monthList.optional(),
         }),
       )
       .min(1, 'one tilt at least'),
+    /** m. A row of the same panels before this one: how far on the ground from foot to foot, and how much higher its foot. */
+    front: z
+      .strictObject({
+        spacing: z.number().min(0.2, 'rows are 0.2 to 50 m apart').max(50, 'rows are 0.2 to 50 m apart'),
+        rise: z.number().min(-20, 'at most 20 m lower').max(20, 'at most 20 m higher'),
+      })
+      .optional(),
+    /** Degrees. The roof as it was found, to compare with. */
+    roof: z.strictObject({ tilt: tiltDegrees, aim: aimDegrees }).optional(),
   }),
-  /** Degrees. */
-  horizon: z.array(z.strictObject({ azimuth: z.number().min(0).max(360), elevation: z.number().min(0).max(90) })),
+  /** Degrees. The skyline, straight from point to point. */
+  horizon: z
+    .array(z.strictObject({ azimuth: z.number().min(0).max(360), elevation: z.number().min(0).max(90) }))
+    .max(360, 'at most 360 points of the skyline'),
   exposure: z.strictObject({ windShare: share, albedo: share }),
-  climate: z.null(),
-  mains: z.null(),
+  /** What the weather is taken from; the commonest kind at the latitude when nothing is said. */
+  climate: climateSchema.nullable(),
+  /** °C of the mains as measured; by the air when nothing is said. */
+  mains: z
+    .strictObject({ coldest: mainsCelsius, warmest: mainsCelsius })
+    .refine(({ coldest, warmest }) => coldest <= warmest, {
+      message: 'the coldest is not above the warmest',
+      path: ['coldest'],
+    })
+    .nullable(),
+  /** Degrees that the compass needle points east of true north, as the builder has it from a map; by the model without. */
+  declination: z.number().min(-180, 'declination is -180 to 180').max(180, 'declination is -180 to 180').optional(),
   /** Hottest clear hour where it is known. */
   hottest: z.strictObject({ air: celsius, irradiance: z.number().min(200).max(1400) }).nullable(),
 });
@@ -111,6 +141,8 @@ export const jobSchema = z.strictObject({
     target: celsius,
     drinking: z.boolean(),
     frost: z.boolean(),
+    /** Months, 1 to 12, in which the water is wanted most; all year when left out. */
+    months: monthList.optional(),
   }),
   panels: z.array(panel).min(1, 'a job has at least one panel').max(12),
   stores: z.array(z.strictObject({ id, kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) })),

@@ -32,6 +32,7 @@ export const harp = definePlateFamily({
       list.reduce((sum, one) => sum + one.mass * (one.count ?? 1), 0);
     return {
       areas: { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea },
+      outside: { length: box.outside.length, width: box.outside.width },
       drawing: (view) => harpDrawing[view](build, layout),
       stack: {
         layers: [

@@ -24,15 +24,15 @@ describe('server: database', () => {
     const journal = join(folder, 'meta/_journal.json');
     const entries = JSON.parse(readFileSync(journal, 'utf8'));
     entries.entries.push({
-      idx: 1,
+      idx: entries.entries.length,
       version: '7',
-      when: entries.entries[0].when + 1,
-      tag: '0001_torn',
+      when: entries.entries.at(-1).when + 1,
+      tag: 'torn',
       breakpoints: true,
     });
     writeFileSync(journal, JSON.stringify(entries));
     writeFileSync(
-      join(folder, '0001_torn.sql'),
+      join(folder, 'torn.sql'),
       'create table half (id integer);\n--> statement-breakpoint\nselect nonsense;',
     );
     const database = openDatabase(url);

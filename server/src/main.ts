@@ -20,7 +20,12 @@ async function main(): Promise<void> {
     console.log(`  demo on the shelf: ${names.join(', ')}`);
   }
 
-  const app = createApp({ database, report: (error) => console.error(error) });
+  const app = createApp({
+    database,
+    report: (error) => console.error(error),
+    weather: weatherService(port),
+    now: () => new Date(),
+  });
   const web = join(root, 'web/dist');
   if (existsSync(web)) app.route('/', pages(web));
 
@@ -48,6 +53,15 @@ async function main(): Promise<void> {
   process.on('SIGINT', close);
   process.on('SIGTERM', close);
   process.on('disconnect', close);
+}
+
+/** The weather service in NORTH_PANE_WEATHER, or the stand-in at our own address. Throws on an address that is none. */
+function weatherService(port: number) {
+  const given = process.env.NORTH_PANE_WEATHER;
+  const address = given || `http://127.0.0.1:${port}/standins/weather`;
+  if (!URL.canParse(address) || !/^https?:/.test(address))
+    throw new Error(`NORTH_PANE_WEATHER is “${given}”; it must be an address that begins with http:// or https://`);
+  return { address, standIn: !given, fetch: (url: string, init: { signal: AbortSignal }) => fetch(url, init) };
 }
 
 main().catch((error: unknown) => {

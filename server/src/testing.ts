@@ -40,13 +40,27 @@ export interface Bench {
   close(): Promise<void>;
 }
 
-/** The application on a fresh database, called without a port. */
-export async function openBench(): Promise<Bench> {
+/** The moment at which every test bench stands. */
+export const benchNow = new Date('2026-11-25T04:30:00Z');
+
+/** The application on a fresh database, called without a port; its stand-in weather too, unless another answers. */
+export async function openBench(
+  options: { weather?: (url: string) => Promise<Response>; address?: string } = {},
+): Promise<Bench> {
   const { url, drop } = await emptyDatabase();
   const database = openDatabase(url);
   await prepareDatabase(database, migrations);
   const troubles: unknown[] = [];
-  const app = createApp({ database, report: (error) => troubles.push(error) });
+  const app = createApp({
+    database,
+    report: (error) => troubles.push(error),
+    weather: {
+      address: options.address ?? 'http://localhost:4170/standins/weather',
+      standIn: !options.weather,
+      fetch: (url) => (options.weather ? options.weather(url) : request(url.slice('http://localhost:4170'.length))),
+    },
+    now: () => benchNow,
+  });
   const request = async (path: string, init: RequestInit = {}) => {
     const headers = new Headers(init.headers);
     if (!headers.has('host')) headers.set('host', 'localhost:4170');

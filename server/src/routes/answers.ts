@@ -1,15 +1,16 @@
 import { zValidator } from '@hono/zod-validator';
 import type * as z from 'zod';
 
+/** What is wrong with a request, field by field. */
+export function fieldErrors(error: { issues: readonly { path: readonly PropertyKey[]; message: string }[] }) {
+  const errors = error.issues.map(({ path, message }) => ({ path: path.map(String).join('.'), message }));
+  return { message: 'The request is not in order.', errors };
+}
+
 /** Checks a request body against a schema; what is wrong is named field by field. */
 export function body<S extends z.ZodType>(schema: S) {
   return zValidator('json', schema, (result, context) => {
-    if (result.success) return undefined;
-    const errors = result.error.issues.map((issue) => ({
-      path: issue.path.map(String).join('.'),
-      message: issue.message,
-    }));
-    return context.json({ message: 'The request is not in order.', errors }, 422);
+    return result.success ? undefined : context.json(fieldErrors(result.error), 422);
   });
 }
 

@@ -51,7 +51,10 @@ export class BrokenSeries extends Error {
   }
 }
 
-/** A series as bytes: a head of 24, then two bytes a value, quantity by quantity; little-endian. */
+/**
+ * A series as bytes: a head of 24, then two bytes a value, quantity by quantity; little-endian. Values are held within
+ * what is believable.
+ */
 export function encodeSeries(series: WeatherSeries): Uint8Array<ArrayBuffer> {
   const held = weatherQuantities.filter((quantity) => series.columns[quantity]);
   const bytes = new Uint8Array(headBytes + held.length * series.length * 2);
@@ -68,10 +71,10 @@ export function encodeSeries(series: WeatherSeries): Uint8Array<ArrayBuffer> {
   let at = headBytes;
   for (const quantity of held) {
     const values = series.columns[quantity];
-    const { grain } = grains[quantity];
+    const { grain, low, high } = grains[quantity];
     for (let index = 0; index < series.length; index += 1) {
       const value = values?.[index] ?? Number.NaN;
-      const kept = Number.isNaN(value) ? missing : Math.min(32767, Math.max(-32767, Math.round(value / grain)));
+      const kept = Number.isNaN(value) ? missing : Math.round(Math.min(high, Math.max(low, value)) / grain);
       view.setInt16(at, kept, true);
       at += 2;
     }

@@ -56,6 +56,13 @@ export async function stored(page: Page, id: string) {
       name: string;
       panels: { parameters: Record<string, number>; count: number }[];
       decisions: { ticks: Record<string, number> };
+      site: {
+        latitude: number;
+        longitude: number;
+        standing: { aim: number; tilts: { tilt: number }[]; front?: { spacing: number } };
+        horizon: { azimuth: number; elevation: number }[];
+        climate: { kind: string; weather?: number } | null;
+      };
     };
   };
 }

@@ -110,17 +110,6 @@ test('the lists go to the shop as CSV, and a price of one’s own changes the su
   await expect(page.getByRole('row', { name: /End caps/ })).toContainText('20.00');
 });
 
-test('the place moves the sun, and a wrong one is refused', async ({ page }) => {
-  await beginJob(page, 'Placed', 'place');
-  const latitude = page.getByLabel(/^Latitude/);
-  await latitude.fill('95');
-  await latitude.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Latitude is -90 to 90.');
-  await latitude.fill('-40.9');
-  await latitude.press('Enter');
-  await expect(page.getByText(/At noon the sun stands 26° high in June and 73° in December/)).toBeVisible();
-});
-
 test('the forecast follows sun, air and flow', async ({ page }) => {
   await beginJob(page, 'Forecast', 'forecast');
   const gain = page.getByTestId('forecast-gain');

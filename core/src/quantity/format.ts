@@ -98,6 +98,20 @@ export function formatQuantity(kind: QuantityKind, value: number, habit: Habit, 
   return written(number, unit.symbol);
 }
 
+/**
+ * Writes a quantity that is not known to more figures than a few: a year's sun, a sum of guesses.
+ *
+ * @param figures significant figures of the number in the habit's unit
+ * @example formatRough('insolation', 6.9e9, 'imperial').text // 608 000 Btu/ft²
+ */
+export function formatRough(kind: QuantityKind, value: number, habit: Habit, figures = 3): Written {
+  const unit = habitUnit(kind, habit);
+  const number = fromSI(value, unit);
+  const whole = number === 0 ? 1 : Math.floor(Math.log10(Math.abs(number))) + 1;
+  const digits = Math.min(Math.max(0, figures - whole), definitions[kind][habit].digits);
+  return written(formatNumber(Number(number.toPrecision(figures)), digits), unit.symbol);
+}
+
 /** Writes a quantity in a named unit, for instance energy in MJ. */
 export function formatIn(kind: QuantityKind, value: number, symbol: string, digits = 1): Written {
   return written(formatNumber(fromSI(value, unitOf(kind, symbol)), digits), symbol);
@@ -115,7 +129,7 @@ export function formatMoney(value: number, currency: string, digits?: number): s
 
 /**
  * A change of a quantity with its sign, in the habit's unit and without it: `+0.4`, `−18`. Offsets of temperature scales
- * fall away. Undefined when nohardg is left at those decimals.
+ * fall away. Undefined when nothing is left at those decimals.
  *
  * @param difference SI
  */

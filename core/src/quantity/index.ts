@@ -2,16 +2,26 @@
 // (metres, kilograms, seconds, pascals, watts; °C for temperatures, degrees for angles).
 
 export type { LengthOptions, LengthReading, Written } from './format';
-export { formatChange, formatIn, formatLength, formatMoney, formatNumber, formatQuantity, signed } from './format';
+export {
+  formatChange,
+  formatIn,
+  formatLength,
+  formatMoney,
+  formatNumber,
+  formatQuantity,
+  formatRough,
+  signed,
+} from './format';
 export type { Parsed } from './parse';
 export { parseNumber, parseQuantity } from './parse';
+export { parsePitch } from './pitch';
 export type { ParsedPlace } from './place';
 export { formatAim, formatPlace, parsePlace } from './place';
 export { evenly, normals } from './random';
 export type { Table } from './table';
 export { previewTable, readCell, readTable } from './table';
 export type { DateOrder, WrittenTime, ZoneClock } from './time';
-export { dayMilliseconds, readTime, readWritten, standardOffset, wallTime, zoneClock } from './time';
+export { dayMilliseconds, readTime, readWritten, standardOffset, wallTime, zoneClock, zoneDoubt } from './time';
 export type { Habit, QuantityKind, Unit } from './units';
 export {
   fromSI,

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { formatAim, formatPlace, parsePlace } from '.';
+import { formatAim, formatPlace, parsePitch, parsePlace } from '.';
 
 describe('quantity: places', () => {
   const here = [-40.9, 172.9] as const;
@@ -79,4 +79,24 @@ describe('quantity: directions in words', () => {
     [359.7, 'north'],
   ];
   for (const [aim, text] of words) it(`${aim} is ${text}`, () => expect(formatAim(aim)).equal(text));
+});
+
+describe('quantity: slopes', () => {
+  const slopes: [text: string, degrees: number][] = [
+    ['35', 35],
+    ['35°', 35],
+    ['22.5 deg', 22.5],
+    ['6/12', 26.6],
+    ['6 in 12', 26.6],
+    ['1:1', 45],
+    ['12/12', 45],
+    ['0/12', 0],
+  ];
+  for (const [text, degrees] of slopes)
+    it(`reads ${text}`, () => expect(parsePitch(text)).deep.equal({ ok: true, value: degrees }));
+  it('refuses a run of nothing, and words', () => {
+    expect(parsePitch('3/0')).include({ ok: false });
+    expect(parsePitch('steep')).include({ ok: false });
+    expect(parsePitch('')).include({ ok: false });
+  });
 });

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { readTime, readWritten, standardOffset, wallTime, zoneClock } from '.';
+import { readTime, readWritten, standardOffset, wallTime, zoneClock, zoneDoubt } from '.';
 
 const hour = 3_600_000;
 
@@ -61,6 +61,18 @@ describe('quantity: the clock of a zone', () => {
     expect(standardOffset('Asia/Kolkata', 2026)).equal(5.5 * hour);
     expect(standardOffset('Pacific/Auckland', 2026)).equal(12 * hour);
     expect(standardOffset('Europe/Paris', 2026)).equal(hour);
+  });
+  it('doubts a zone that cannot be that of the longitude, and no country’s own', () => {
+    expect(zoneDoubt('Etc/UTC', 172.9)).equal(12);
+    expect(zoneDoubt('America/Denver', 2)).equal(0);
+    for (const [zone, longitude] of [
+      ['Pacific/Auckland', 172.9],
+      ['Asia/Shanghai', 76],
+      ['Europe/Madrid', -8.5],
+      ['Pacific/Kiritimati', -157.4],
+      ['America/Denver', -105.8],
+    ] as const)
+      expect(zoneDoubt(zone, longitude), zone).equal(undefined);
   });
   it('goes there and back on any moment in any zone, but for the hour that comes twice', () => {
     const zones = ['Pacific/Auckland', 'America/Denver', 'Europe/London', 'Australia/Lord_Howe', 'Etc/UTC'].map(

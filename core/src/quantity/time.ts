@@ -115,6 +115,21 @@ export function standardOffset(zone: string, year: number): number {
   return Math.min(offsetAt(Date.UTC(year, 0, 1)), offsetAt(Date.UTC(year, 6, 1)));
 }
 
+/** Hours that a zone may lie off the sun's own time: some countries keep a clock two or three hours away. */
+const mostOff = 3.5;
+
+/**
+ * Whether a zone can hardly be that of a longitude: a place was typed and its clock forgotten.
+ *
+ * @returns the hours ahead of UTC that the longitude suggests, or undefined when the zone may well be right
+ */
+export function zoneDoubt(zone: string, longitude: number): number | undefined {
+  const expected = Math.round(longitude / 15);
+  const off = Math.abs(standardOffset(zone, 2025) / 3_600_000 - longitude / 15);
+  // Either side of the date line the clock is the same and the day is not.
+  return Math.min(off, 24 - off) > mostOff ? expected : undefined;
+}
+
 /**
  * Milliseconds of a written time; undefined when it is none. A zone written with the time stands above the one given.
  *

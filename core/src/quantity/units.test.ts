@@ -6,6 +6,7 @@ import {
   formatMoney,
   formatNumber,
   formatQuantity,
+  formatRough,
   fromSI,
   habitUnit,
   quantityKinds,
@@ -90,6 +91,10 @@ describe('quantity: writing numbers', () => {
     expect(plain(formatQuantity('irradiance', 800, 'imperial').text)).equal('254 Btu/h·ft²');
     expect(formatQuantity('angle', 41, 'metric').text).equal('41°');
     expect(plain(formatIn('energy', 36e6, 'MJ').text)).equal('36.0 MJ');
+    expect(plain(formatRough('insolation', 6.9e9, 'imperial').text)).equal('608 000 Btu/ft²');
+    expect(plain(formatRough('insolation', 1381.4 * 3.6e6, 'metric').text)).equal('1 380 kWh/m²');
+    expect(plain(formatRough('insolation', 5.34 * 3.6e6, 'metric').text)).equal('5.3 kWh/m²');
+    expect(plain(formatRough('insolation', 0, 'metric').text)).equal('0.0 kWh/m²');
   });
   it('a change with its sign and without its unit, or nothing when nothing shows', () => {
     expect(formatChange('temperature', 10, 'imperial', 0)).equal('+18');

@@ -19,6 +19,7 @@ export const quantityKinds = [
   'energy',
   'power',
   'irradiance',
+  'insolation',
   'heatLoss',
   'speed',
   'duration',
@@ -163,6 +164,16 @@ export const definitions: Record<QuantityKind, KindDefinition> = {
     ],
     metric: { symbol: 'W/m²', digits: 0 },
     imperial: { symbol: 'Btu/h·ft²', digits: 0 },
+  },
+  /** Sun on a square metre over a day, a month or a year. */
+  insolation: {
+    units: [
+      { symbol: 'kWh/m²', names: ['kwh/m2', 'kwh'], factor: 3.6e6 },
+      { symbol: 'MJ/m²', names: ['mj/m2', 'mj'], factor: 1e6 },
+      { symbol: 'Btu/ft²', names: ['btu/ft2', 'btu'], factor: btu / foot ** 2 },
+    ],
+    metric: { symbol: 'kWh/m²', digits: 1 },
+    imperial: { symbol: 'Btu/ft²', digits: 0 },
   },
   heatLoss: {
     units: [

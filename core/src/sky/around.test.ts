@@ -3,6 +3,7 @@ import * as fc from 'fast-check';
 import {
   clearSpacing,
   type HorizonPoint,
+  hiddenHours,
   hiddenSky,
   hidesSun,
   horizonAt,
@@ -57,6 +58,27 @@ describe('sky: the skyline', () => {
     expect(hidesSun(skyline, 59, 90)).equal(false);
     expect(hidesSun(skyline, 80, 270)).equal(false);
     expect(hidesSun(skyline, 90.5, 270)).equal(true);
+  });
+});
+
+describe('sky: hours behind the skyline', () => {
+  const reach = { latitude: -40.9, longitude: 172.9 };
+  it('are none under an open sky', () => expect(hiddenHours([], reach, 2026)).deep.equal(Array(12).fill(0)));
+  it('are the winter noon behind a hill in the north that the summer sun stands over', () => {
+    const north = [
+      { azimuth: 300, elevation: 0 },
+      { azimuth: 330, elevation: 30 },
+      { azimuth: 30, elevation: 30 },
+      { azimuth: 60, elevation: 0 },
+    ];
+    const hours = hiddenHours(north, reach, 2026);
+    // The sun of June climbs to 26° and is seen on either side of the hill only.
+    expect(hours[5]).within(6, 9.5);
+    expect(hours[11]).equal(0);
+  });
+  it('are those in which an even skyline stands over the sun (derived: at an equinox on the equator 15° an hour)', () => {
+    const hours = hiddenHours([{ azimuth: 0, elevation: 30 }], { latitude: 0, longitude: 0 }, 2026);
+    expect(hours[2]).closeTo(4, 0.25);
   });
 });
 

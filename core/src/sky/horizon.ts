@@ -1,4 +1,5 @@
 import { atan2, cos, radians, sin, turn } from './angles';
+import { sunPath } from './path';
 
 /** Degrees: how high hills, trees or roofs stand in a direction. Between points the skyline runs straight. */
 export interface HorizonPoint {
@@ -72,6 +73,25 @@ export function hiddenSky(skyline: Skyline, pane: { tilt: number; aim: number })
 /** Integral of cos(incidence)·cos(height) over height, from the level up. */
 function seen(height: number, across: number, along: number): number {
   return (across * sin(height) ** 2) / 2 + along * (radians(height) / 2 + sin(2 * height) / 4);
+}
+
+const pathMinutes = 5;
+
+/**
+ * Hours on the 21st of each month, January first, in which the sun is above the level horizon and the skyline hides it; to
+ * five minutes at either end.
+ */
+export function hiddenHours(
+  points: readonly HorizonPoint[],
+  site: { latitude: number; longitude: number },
+  year: number,
+): number[] {
+  const skyline = skylineOf(points);
+  return Array.from({ length: 12 }, (_, month) => {
+    const near = new Date(Date.UTC(year, month, 21, 12) - (site.longitude / 15) * 3_600_000);
+    const path = sunPath({ near, ...site, minutes: pathMinutes });
+    return (path.filter(({ zenith, azimuth }) => hidesSun(skyline, zenith, azimuth)).length * pathMinutes) / 60;
+  });
 }
 
 export type ParsedHorizon = { ok: true; points: HorizonPoint[] } | { ok: false; message: string; line: number };

@@ -3,8 +3,19 @@
 
 export type { ClearSky } from './clear';
 export { airMass, clearSky, clearSkyAt, extraterrestrial, solarConstant } from './clear';
+export { hourMarks, paneEdge, type YearPath, yearPaths } from './dome';
+export { exposures, grounds } from './grounds';
 export type { HorizonPoint, ParsedHorizon, Skyline } from './horizon';
-export { hiddenSky, hidesSun, horizonAt, parseHorizon, skylineOf, withHorizonPoint, writeHorizon } from './horizon';
+export {
+  hiddenHours,
+  hiddenSky,
+  hidesSun,
+  horizonAt,
+  parseHorizon,
+  skylineOf,
+  withHorizonPoint,
+  writeHorizon,
+} from './horizon';
 export type { MagneticDeclination } from './magnetic';
 export { compassBearing, magneticDeclination } from './magnetic';
 export type { MeasuredMains } from './mains';

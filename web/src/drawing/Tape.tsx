@@ -1,13 +1,13 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core';
-import { drag, select } from 'd3';
-import { type KeyboardEvent, memo, useEffect, useId, useRef } from 'react';
+import { type KeyboardEvent, memo, useId, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { awake } from '../parts/awake';
 import { LengthText } from '../parts/LengthText';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
 import { SvgText } from './SvgText';
+import { useDrag } from './useDrag';
 
 export interface TapeMark {
   /** m. */
@@ -62,8 +62,6 @@ export function Tape(props: TapeProps) {
   } = props;
   const [ref, { width }] = useSize<HTMLDivElement>();
   const hatch = useId();
-  const latest = useRef(props);
-  latest.current = props;
 
   const within = (wanted: number) => Math.min(Math.max(wanted, low), high);
   const nudge = (count: number) => {
@@ -76,29 +74,15 @@ export function Tape(props: TapeProps) {
   useHotkeys('shift+comma', () => nudge(-10), awake);
   useHotkeys('shift+period', () => nudge(10), awake);
 
-  const svg = useRef<SVGSVGElement>(null);
-  useEffect(() => {
-    const element = svg.current;
-    if (!element) return;
-    let begun = 0;
-    let from = 0;
-    const pull = drag<SVGSVGElement, unknown>()
-      .on('start', (event: { x: number }) => {
-        begun = latest.current.value;
-        from = event.x;
-        latest.current.onBegin();
-      })
-      .on('drag', (event: { x: number }) => {
-        const { habit: unit, low: least, high: most, onValue: set } = latest.current;
-        const wanted = toTapeMark(begun - (event.x - from) / scale, unit);
-        set(Math.min(Math.max(wanted, least), most));
-      })
-      .on('end', () => latest.current.onEnd());
-    select(element).call(pull);
-    return () => {
-      select(element).on('.drag', null);
-    };
-  }, []);
+  const begun = useRef(value);
+  const svg = useDrag<SVGSVGElement>({
+    onBegin: () => {
+      begun.current = value;
+      onBegin();
+    },
+    onMove: (at, from) => onValue(within(toTapeMark(begun.current - (at.x - from.x) / scale, habit))),
+    onEnd,
+  });
 
   const middle = width / 2;
   const x = (metres: number) => middle + (metres - value) * scale;

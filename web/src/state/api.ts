@@ -48,3 +48,34 @@ export async function answered<R extends Answer>(
   }
   return details as Exclude<Awaited<ReturnType<R['json']>>, { message: string }>;
 }
+
+/** Sends a form and tells how much of it has gone; fetch cannot tell. Throws Refusal; aborting keeps nothing. */
+export function sendForm<T>(
+  address: string,
+  form: FormData,
+  options: { onProgress(share: number): void; signal: AbortSignal },
+): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest();
+    request.open('POST', address);
+    request.responseType = 'json';
+    request.upload.onprogress = ({ loaded, total }) => total > 0 && options.onProgress(loaded / total);
+    request.onload = () => {
+      const details = request.response as { message?: unknown } | null;
+      if (request.status < 300) resolve(details as T);
+      else
+        reject(
+          new Refusal(
+            request.status,
+            typeof details?.message === 'string' ? details.message : `The server answered ${request.status}.`,
+            details,
+          ),
+        );
+    };
+    request.onerror = () =>
+      reject(new Refusal(0, 'North Pane’s server does not answer. Is it still running?', undefined));
+    request.onabort = () => reject(new Refusal(0, 'Stopped; nothing was kept.', undefined));
+    options.signal.addEventListener('abort', () => request.abort());
+    request.send(form);
+  });
+}

@@ -18,7 +18,6 @@ export {
   type Around,
   around,
   cellsOnPane,
-  hiddenHours,
   meansOf,
   monthsOf,
   monthsOnPane,

@@ -238,21 +238,3 @@ export function meansOf(sky: SkyYear, cells: Float64Array): Float64Array {
 export function monthsOnPane(sky: SkyYear, place: Around, pane: PaneStanding): number[] {
   return monthsOf(sky, cellsOnPane(sky, place, pane));
 }
-
-/** Hours a day in each month in which the sun is up and the skyline hides it. */
-export function hiddenHours(sky: SkyYear, place: Around): number[] {
-  const hours = new Float64Array(12);
-  const seconds = new Float64Array(12);
-  for (let index = 0; index < sky.count; index += 1) {
-    const month = Math.floor((sky.cell[index] ?? 0) / 24);
-    if (place.hidden[index]) hours[month] = (hours[month] ?? 0) + sky.step / 3600;
-  }
-  for (let cell = 0; cell < cellCount; cell += 1) {
-    const month = Math.floor(cell / 24);
-    seconds[month] = (seconds[month] ?? 0) + (sky.seconds[cell] ?? 0);
-  }
-  return [...hours].map((sum, month) => {
-    const days = (seconds[month] ?? 0) / 86_400;
-    return days > 0 ? sum / days : 0;
-  });
-}

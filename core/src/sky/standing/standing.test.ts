@@ -14,7 +14,6 @@ import {
   bestTwo,
   cellsOnPane,
   equatorward,
-  hiddenHours,
   meansOf,
   monthsOf,
   monthsOnPane,
@@ -96,10 +95,6 @@ describe('sky: what a year sends to a pane', () => {
     const behind = monthsOnPane(sky, hill, pane);
     expect((behind[5] ?? 0) / (free[5] ?? 1)).below(0.5);
     expect((behind[11] ?? 0) / (free[11] ?? 1)).above(0.9);
-    const hours = hiddenHours(sky, hill);
-    expect(hours[5]).above(3);
-    expect(hours[11]).below(0.5);
-    expect(hiddenHours(sky, around(sky, open))).deep.equal(Array(12).fill(0));
   });
   it('loses to a row in front what a wider spacing gives back', () => {
     const sky = reachSky();

@@ -20,7 +20,6 @@ export function stampInWords(stamp: string): string {
   return stampWords[stamp] ?? stamp;
 }
 
-const minutes = (late: number) => `${formatNumber(Math.abs(Math.round(late)))} minutes ${late > 0 ? 'late' : 'early'}`;
 const many = (count: number, one: string, more: string) => `${formatNumber(count)} ${count === 1 ? one : more}`;
 const hours = (seconds: number) =>
   seconds < 3600
@@ -28,6 +27,15 @@ const hours = (seconds: number) =>
     : seconds < 172_800
       ? many(Math.round(seconds / 3600), 'hour', 'hours')
       : many(Math.round(seconds / 86_400), 'day', 'days');
+
+const lateness = (late: number) => {
+  const size = Math.abs(Math.round(late));
+  const span =
+    size < 90
+      ? `${formatNumber(size)} minutes`
+      : `${Math.floor(size / 60)} h ${String(size % 60).padStart(2, '0')} min`;
+  return `${span} ${late > 0 ? 'late' : 'early'}`;
+};
 
 const weatherWords: Record<string, Words> = {
   'weather-years-mixed': () => ({
@@ -37,12 +45,12 @@ const weatherWords: Record<string, Words> = {
   }),
   'weather-clock-misread': (values) => ({
     headline: 'the clock is meant otherwise',
-    detail: `The sun of this file comes ${minutes(values.number('late'))}, morning held against afternoon.`,
+    detail: `The sun of this file comes ${lateness(values.number('late'))}, morning held against afternoon.`,
     remedy: `It fits when times are read as ${clockInWords(values.text('clock'))}, each row stamped at ${stampInWords(values.text('stamp'))}.`,
   }),
   'weather-clock-shifted': (values) => ({
     headline: 'the clock is shifted',
-    detail: `The sun of this file comes ${minutes(values.number('late'))}, morning held against afternoon.`,
+    detail: `The sun of this file comes ${lateness(values.number('late'))}, morning held against afternoon.`,
     remedy: `Move all times by ${signed(values.number('shift'), 0) ?? '0'} minutes, unless a hill or a tree shades the instrument in the morning or the evening: then leave them. Look too whether latitude, longitude and time zone of the job are those of the file.`,
   }),
   'weather-sun-at-night': (values) => ({

@@ -1,143 +1,98 @@
 import { Box } from '@chakra-ui/react';
-import { type PathPoint, type SunPosition, sunPath } from '@north-pane/core';
-import { arc, line } from 'd3';
+import {
+  type HorizonPoint,
+  hourMarks,
+  type Job,
+  paneEdge,
+  sunPath,
+  sunPosition,
+  sunTimes,
+  yearPaths,
+} from '@north-pane/core';
 import { useMemo } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';
+import { AimWheel, wheelWidth } from './AimWheel';
+import { type Dome, domeOf, pathOf } from './dome';
+import { Skyline } from './Skyline';
 
-interface Site {
-  latitude: number;
-  longitude: number;
-  elevation: number;
+interface SunDomeProps {
+  site: Job['site'];
+  aim: number;
+  tilt: number;
+  now: Date;
+  /** Degrees; the aim at which a fixed pane gets most, when it is worked out. */
+  bestAim: number | undefined;
+  onAim(aim: number): void;
+  onHorizon(points: HorizonPoint[]): void;
+  onBegin(): void;
+  onEnd(): void;
 }
 
-const radians = Math.PI / 180;
-
-/** The sky from above, north up: the sun's path at both solstices, the equinox and today, and which way the pane looks. */
-export function SunDome({ site, aim, tilt, today }: { site: Site; aim: number; tilt: number; today: Date }) {
+/**
+ * The sky over the site: the year's paths of the sun with today's hours, the skyline to be drawn by pulling it up, and the
+ * aim of the pane as a handle on the rim.
+ */
+export function SunDome(props: SunDomeProps) {
+  const { site, aim, tilt, now, bestAim, onAim, onHorizon, onBegin, onEnd } = props;
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const size = Math.min(width, height || width);
-  const radius = Math.max(40, size / 2 - 30);
-  const { latitude, longitude, elevation } = site;
-  const year = today.getUTCFullYear();
-  const paths = useMemo(() => {
-    const of = (near: Date) => sunPath({ near, latitude, longitude, elevation });
-    const day = (month: number, date: number) => of(new Date(Date.UTC(year, month, date, 12)));
-    return { june: day(5, 21), december: day(11, 21), equinox: day(2, 20), today: of(today) };
-  }, [latitude, longitude, elevation, year, today]);
-  // Straight up in the middle, the horizon at the rim: zenith angle is distance.
-  const at = ({ zenith, azimuth }: SunPosition): [number, number] => [
-    (radius * zenith * Math.sin(azimuth * radians)) / 90,
-    (-radius * zenith * Math.cos(azimuth * radians)) / 90,
-  ];
-  const draw = line<PathPoint>(
-    (point) => at(point)[0],
-    (point) => at(point)[1],
-  );
-  const pane = at({ zenith: tilt, azimuth: aim });
-  const wing = (offset: number) => at({ zenith: 90, azimuth: aim + offset });
-  const named: [keyof typeof paths, string, string, number][] = [
-    ['june', 'June', latitude >= 0 ? 'hot' : 'cold', 2],
-    ['december', 'December', latitude >= 0 ? 'cold' : 'hot', 2],
-    ['equinox', 'March, September', 'soft', 1.5],
-    ['today', 'today', 'ink', 3],
-  ];
+  const dome = domeOf(Math.max(40, size / 2 - wheelWidth - 2));
+  const edge = paneEdge({ tilt, aim });
+  const pane = dome.at({ zenith: tilt, azimuth: aim });
+  // What lies behind the pane: between its edge over the sky and the rim on its back.
+  const back = Array.from({ length: 61 }, (_, index) => dome.at({ zenith: 90, azimuth: aim + 270 - index * 3 }));
   return (
-    <Box ref={ref} w="100%" h="100%" minH="260px">
+    <Box
+      ref={ref}
+      w="100%"
+      h="100%"
+      minH="300px"
+      role="group"
+      aria-label="The sky from above, north up, the horizon at the rim"
+    >
       {size > 0 && (
-        <svg
-          width={width}
-          height={size}
-          role="img"
-          aria-label={`Sun paths at latitude ${latitude.toFixed(1)}; pane aimed ${Math.round(aim)} degrees from north, tilted ${Math.round(tilt)}`}
-        >
+        // biome-ignore lint/a11y/noSvgWithoutTitle: named by the group about it; a title would pop up everywhere over it
+        <svg width={width} height={size}>
           <g transform={`translate(${width / 2} ${size / 2})`}>
-            <circle r={radius} fill={ink('card')} stroke={ink('ink')} strokeWidth={1.5} />
+            <circle r={dome.radius} fill={ink('card')} stroke={ink('ink')} strokeWidth={1.5} />
             {[30, 60].map((zenith) => (
-              <g key={zenith}>
-                <circle r={(radius * zenith) / 90} fill="none" stroke={ink('line')} />
-                <SvgText x={4} y={(radius * zenith) / 90 - 4} size={12} fill={ink('soft')}>
-                  {90 - zenith}°
-                </SvgText>
-              </g>
+              <circle
+                key={zenith}
+                r={(dome.radius * zenith) / 90}
+                fill="none"
+                stroke={ink('line')}
+                strokeDasharray="2 4"
+              />
             ))}
-            <path d={`M0 ${-radius}V${radius}M${-radius} 0H${radius}`} stroke={ink('line')} />
-            {[
-              ['N', 0],
-              ['E', 90],
-              ['S', 180],
-              ['W', 270],
-            ].map(([letter, azimuth]) => {
-              const [x, y] = at({ zenith: 90 + 1100 / radius, azimuth: Number(azimuth) });
-              return (
-                <SvgText
-                  key={letter}
-                  x={x}
-                  y={y}
-                  textAnchor="middle"
-                  dominantBaseline="central"
-                  size={15}
-                  bold
-                  heading
-                  fill={ink('ink')}
-                >
-                  {letter}
-                </SvgText>
-              );
-            })}
-            {/* What the pane can see of the sky: the half of it on its own side. */}
+            <path d={`M0 ${-dome.radius}V${dome.radius}M${-dome.radius} 0H${dome.radius}`} stroke={ink('line')} />
+            <path d={pathOf([...edge.map(dome.at), ...back], true)} fill={ink('ink')} opacity={0.07} />
+            <Paths site={site} dome={dome} now={now} />
             <path
-              d={
-                arc()({
-                  innerRadius: 0,
-                  outerRadius: radius,
-                  startAngle: (aim - 90) * radians,
-                  endAngle: (aim + 90) * radians,
-                }) ?? ''
-              }
-              fill={ink('pane')}
-              opacity={0.09}
-            />
-            {named.map(([key, , colour, strokeWidth]) => (
-              <path key={key} d={draw(paths[key]) ?? ''} fill="none" stroke={ink(colour)} strokeWidth={strokeWidth} />
-            ))}
-            {named.slice(0, 2).map(([key, words, colour]) => {
-              const path = paths[key];
-              const noon = path[Math.floor(path.length / 2)];
-              if (!noon) return null;
-              const [x, y] = at(noon);
-              return (
-                <SvgText
-                  key={key}
-                  x={x}
-                  y={colour === 'hot' ? y + 18 : y - 8}
-                  textAnchor="middle"
-                  size={13}
-                  bold
-                  fill={ink(colour === 'hot' ? 'copperText' : 'paneText')}
-                >
-                  {words}
-                </SvgText>
-              );
-            })}
-            <HourTicks path={paths.today} at={at} />
-            <path
-              d={`M${wing(-90)[0]} ${wing(-90)[1]}L${wing(90)[0]} ${wing(90)[1]}`}
+              d={pathOf(edge.map(dome.at))}
+              fill="none"
               stroke={ink('paneText')}
               strokeWidth={1.5}
               strokeDasharray="6 4"
             />
-            <path d={`M0 0L${pane[0]} ${pane[1]}`} stroke={ink('paneText')} strokeWidth={3} />
+            <path d={`M0 0L${pane[0]} ${pane[1]}`} stroke={ink('paneText')} strokeWidth={2} />
             <rect
-              x={pane[0] - 7}
-              y={pane[1] - 7}
-              width={14}
-              height={14}
+              x={pane[0] - 6}
+              y={pane[1] - 6}
+              width={12}
+              height={12}
               fill={ink('pane')}
               stroke={ink('card')}
               strokeWidth={2}
             />
+            <Skyline points={site.horizon} dome={dome} onPoints={onHorizon} onBegin={onBegin} onEnd={onEnd} />
+            {[30, 60].map((zenith) => (
+              <SvgText key={zenith} x={5} y={(dome.radius * zenith) / 90 - 4} size={12} fill={ink('soft')}>
+                {90 - zenith}°
+              </SvgText>
+            ))}
+            <AimWheel dome={dome} aim={aim} bestAim={bestAim} onAim={onAim} onBegin={onBegin} onEnd={onEnd} />
           </g>
         </svg>
       )}
@@ -145,12 +100,93 @@ export function SunDome({ site, aim, tilt, today }: { site: Site; aim: number; t
   );
 }
 
-/** A dot on today's path at each whole solar hour. */
-function HourTicks({ path, at }: { path: readonly PathPoint[]; at(position: SunPosition): [number, number] }) {
-  const middle = Math.floor(path.length / 2);
-  return path.map((point, index) => {
-    if ((index - middle) % 6 !== 0) return null;
-    const [x, y] = at(point);
-    return <circle key={point.at.getTime()} cx={x} cy={y} r={index === middle ? 5 : 3} fill={ink('ink')} />;
-  });
+const hotSide = (latitude: number, month: number) =>
+  month === 5 ? latitude >= 0 : month === 11 ? latitude < 0 : undefined;
+
+/** The year's paths, thin; both solstices by name; today's thick, with its hours and the sun where it stands now. */
+function Paths({ site, dome, now }: { site: Job['site']; dome: Dome; now: Date }) {
+  const { latitude, longitude, elevation, zone } = site;
+  const day = Math.floor(now.getTime() / 86_400_000);
+  const paths = useMemo(
+    () => yearPaths({ latitude, longitude, elevation }, new Date(day * 86_400_000).getUTCFullYear()),
+    [latitude, longitude, elevation, day],
+  );
+  const today = useMemo(() => {
+    const { noon } = sunTimes({ near: now, latitude, longitude });
+    return sunPath({ near: noon, latitude, longitude, elevation, minutes: 5 });
+  }, [now, latitude, longitude, elevation]);
+  const sun = sunPosition({ at: now, latitude, longitude, elevation });
+  return (
+    <>
+      {paths.map(({ month, name, points }) => {
+        const hot = hotSide(latitude, month);
+        const colour = hot === undefined ? 'line' : hot ? 'hot' : 'cold';
+        const noon = points.reduce<(typeof points)[number] | undefined>(
+          (high, point) => (!high || point.zenith < high.zenith ? point : high),
+          undefined,
+        );
+        const place = noon && dome.at(noon);
+        return (
+          <g key={name}>
+            <path
+              d={pathOf(points.map(dome.at))}
+              fill="none"
+              stroke={ink(colour)}
+              strokeWidth={hot === undefined ? 1.25 : 2.5}
+            />
+            {hot !== undefined && place && (
+              <SvgText
+                x={place[0]}
+                y={place[1] + (hot === latitude < 0 ? 18 : -8)}
+                textAnchor="middle"
+                size={13}
+                bold
+                fill={ink(hot ? 'copperText' : 'paneText')}
+              >
+                {name}
+              </SvgText>
+            )}
+          </g>
+        );
+      })}
+      <path d={pathOf(today.map(dome.at))} fill="none" stroke={ink('ink')} strokeWidth={3} />
+      {hourMarks(today, zone).map(({ hour, point }) => {
+        const [x, y] = dome.at(point);
+        const out = Math.hypot(x, y) || 1;
+        const named = hour % 3 === 0;
+        return (
+          <g key={hour}>
+            <circle cx={x} cy={y} r={named ? 4.5 : 2.5} fill={ink('ink')} />
+            {named && (
+              <SvgText
+                x={x + (x / out) * 15}
+                y={y + (y / out) * 15}
+                textAnchor="middle"
+                dominantBaseline="central"
+                size={13}
+                bold
+                fill={ink('ink')}
+                stroke={ink('card')}
+                strokeWidth={3}
+                paintOrder="stroke"
+              >
+                {hour}
+              </SvgText>
+            )}
+          </g>
+        );
+      })}
+      {sun.zenith < 90 && (
+        <circle
+          cx={dome.at(sun)[0]}
+          cy={dome.at(sun)[1]}
+          r={10}
+          fill={ink('ochre')}
+          stroke={ink('card')}
+          strokeWidth={2.5}
+          data-testid="sun-now"
+        />
+      )}
+    </>
+  );
 }

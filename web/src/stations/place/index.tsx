@@ -1,148 +1,155 @@
-import { Box, Flex, Input, SimpleGrid, Text } from '@chakra-ui/react';
-import { noonSun } from '@north-pane/core';
-import { useMemo, useState } from 'react';
-import { Choice } from '../../parts/Choice';
+import { Box, Flex, Grid, SimpleGrid, Text } from '@chakra-ui/react';
+import { formatAim, jobStanding, parsePitch, sayStanding } from '@north-pane/core';
+import { useEffect, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
+import { useSky } from '../../state/sky';
+import { Compass } from './Compass';
+import { MonthsWanted } from './MonthsWanted';
+import { OffAim } from './OffAim';
+import { Outlook } from './Outlook';
+import { Schools } from './Schools';
+import { SunByHour } from './SunByHour';
 import { SunDome } from './SunDome';
+import { AboutSection, HereSection, SkylineSection, WeatherSection } from './Surroundings';
+import { TiltArc } from './TiltArc';
+import { Where } from './Where';
 
-/** Where the pane stands: the site and the pane's tilt and aim as entries, beside the sun's paths there. */
+/** The present, moved on every minute: the sun goes on while somebody looks. */
+function useNow(): Date {
+  const [now, setNow] = useState(() => new Date());
+  useEffect(() => {
+    const tick = window.setInterval(() => setNow(new Date()), 60_000);
+    return () => window.clearInterval(tick);
+  }, []);
+  return now;
+}
+
+/** Where the sun stands, and how the pane should stand to it: dome, tilt and hours above, what is worth what below. */
 export default function Place() {
-  const document = useDocument();
+  const job = useDocument();
   const habit = useHabit();
-  const { change } = useJob();
-  const { site } = document;
-  const { aim, tilts } = site.standing;
-  const tilt = tilts[0]?.tilt ?? 0;
-  const [today] = useState(() => new Date());
-  const zones = useMemo(() => [...new Set([site.zone, 'Etc/UTC', ...Intl.supportedValuesOf('timeZone')])], [site.zone]);
+  const { change, changeAll, beginDrag, endDrag } = useJob();
+  const now = useNow();
+  const { place, study, shares, fresh, source } = useSky();
+  const { site } = job;
+  const { tilt, aim } = jobStanding(job);
   const set = (path: string) => (value: number) => {
     const outcome = change(path, value);
     return outcome.ok ? undefined : outcome.message;
   };
-  const year = today.getUTCFullYear();
-  const noon = (month: number) => noonSun(new Date(Date.UTC(year, month, 21, 12)), site.latitude, site.longitude);
-  const heights = { june: noon(5), december: noon(11) };
-  const toward = site.latitude >= 0 ? 180 : 0;
-  const off = Math.round(Math.abs(((aim - toward + 540) % 360) - 180));
+  const setAim = set('site.standing.aim');
+  const setTilt = set('site.standing.tilts.0.tilt');
   return (
-    <Flex direction={{ base: 'column', lg: 'row' }} minH="100%" gap="6" p="5">
-      <Box w={{ base: '100%', lg: '340px' }} flexShrink={0}>
-        <Section title="The job">
-          <label htmlFor="job-name">
-            <Text as="span" fontSize="14px" color="soft">
-              Name
-            </Text>
-          </label>
-          <NameEntry key={document.name} name={document.name} onName={(name) => change('name', name).ok} />
-        </Section>
-        <Section title="Where">
-          <SimpleGrid columns={2} gap="3">
-            <Entry
-              label="Latitude"
-              unitAfter="° north"
-              value={site.latitude}
-              kind="number"
-              habit={habit}
-              onValue={set('site.latitude')}
-            />
-            <Entry
-              label="Longitude"
-              unitAfter="° east"
-              value={site.longitude}
-              kind="number"
-              habit={habit}
-              onValue={set('site.longitude')}
-            />
-            <Entry
-              label="Height above the sea"
-              value={site.elevation}
-              kind="height"
-              habit={habit}
-              onValue={set('site.elevation')}
-            />
-          </SimpleGrid>
-          <Text fontSize="13px" color="soft" mt="1" mb="2">
-            South and west are negative.
-          </Text>
-          <Choice
-            label="Time zone"
-            value={site.zone}
-            choices={zones.map((zone) => ({ value: zone, words: zone.replaceAll('_', ' ') }))}
-            onValue={(zone) => change('site.zone', zone)}
+    <Box p={{ base: '4', md: '5' }}>
+      <Where job={job} habit={habit} />
+      <Text
+        as="p"
+        fontFamily="heading"
+        fontWeight="600"
+        fontSize={{ base: '20px', md: '23px' }}
+        lineHeight="1.25"
+        mt="3"
+        minH="58px"
+        data-testid="standing-sentence"
+        color={fresh ? 'ink' : 'soft'}
+      >
+        {study && shares ? sayStanding({ tilt, aim }, shares, study) : 'Working out a year of sun…'}
+        <Text as="span" display="block" fontFamily="body" fontWeight="400" fontSize="14px" color="soft">
+          {source.words}
+        </Text>
+      </Text>
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.08fr) minmax(0, 1fr)' }} gap="6" mt="1">
+        <Box h={{ base: '390px', md: '540px' }}>
+          <SunDome
+            site={site}
+            aim={aim}
+            tilt={tilt}
+            now={now}
+            bestAim={study?.best.year.aim}
+            onAim={setAim}
+            onHorizon={(points) => change('site.horizon', points)}
+            onBegin={beginDrag}
+            onEnd={endDrag}
           />
-        </Section>
-        <Section title="How the pane stands">
-          <SimpleGrid columns={2} gap="3">
-            <Entry
-              label="Aim"
-              unitAfter="° from true north"
-              value={aim}
-              kind="number"
-              habit={habit}
-              onValue={set('site.standing.aim')}
-            />
-            <Entry
-              label="Tilt"
-              unitAfter="° from level"
-              value={tilt}
-              kind="number"
-              habit={habit}
-              onValue={set('site.standing.tilts.0.tilt')}
-            />
-          </SimpleGrid>
-          <Text fontSize="13px" color="soft" mt="1">
-            Clockwise: north 0, east 90, south 180, west 270.
-          </Text>
-        </Section>
-      </Box>
-      <Flex direction="column" flex="1" minW="0">
-        <Section title="The sun’s paths" aside="north up, the horizon at the rim">
-          <Text>
-            The pane looks {off === 0 ? 'straight' : `${off}° off`} {toward === 180 ? 'south' : 'north'}, tilted{' '}
-            {Math.round(tilt)}°. At noon the sun stands {Math.round(heights.june.height)}° high in June and{' '}
-            {Math.round(heights.december.height)}° in December; it is square to the pane at {Math.round(90 - tilt)}°.
-          </Text>
-        </Section>
-        <Box h={{ base: '360px', lg: 'calc(100dvh - 220px)' }} maxH="720px">
-          <SunDome site={site} aim={aim} tilt={tilt} today={today} />
         </Box>
-        <Text fontSize="14px" color="soft" mt="2">
-          Thick line: today, a dot at each hour from solar noon. Square: where the pane points; the dashed line is its
-          plane.
-        </Text>
-      </Flex>
-    </Flex>
-  );
-}
-
-function NameEntry({ name, onName }: { name: string; onName(name: string): boolean }) {
-  const [typed, setTyped] = useState(name);
-  const [refused, setRefused] = useState(false);
-  const take = () => {
-    if (typed.trim() !== name) setRefused(!onName(typed.trim()));
-  };
-  return (
-    <>
-      <Input
-        id="job-name"
-        size="sm"
-        bg="card"
-        borderColor="line"
-        value={typed}
-        maxLength={120}
-        onChange={(event) => setTyped(event.currentTarget.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
-        aria-invalid={refused}
-      />
-      {refused && (
-        <Text role="alert" color="brickText" fontSize="13px">
-          Give the job a name.
-        </Text>
-      )}
-    </>
+        <Flex direction="column" gap="3" minW="0">
+          <Grid templateColumns={{ base: '1fr', sm: 'minmax(0, 1fr) 132px' }} gap="3">
+            <Box h="225px">
+              <TiltArc
+                latitude={site.latitude}
+                longitude={site.longitude}
+                aim={aim}
+                tilt={tilt}
+                bestTilt={study?.best.year.tilt}
+                now={now}
+                onTilt={setTilt}
+                onBegin={beginDrag}
+                onEnd={endDrag}
+              />
+            </Box>
+            <SimpleGrid columns={{ base: 2, sm: 1 }} gap="2" alignContent="start">
+              <Entry
+                label="Tilt, ° or 6/12"
+                value={tilt}
+                kind="number"
+                habit={habit}
+                parse={parsePitch}
+                onValue={setTilt}
+              />
+              <Entry label="Aim, ° from north" value={aim} kind="number" habit={habit} onValue={setAim} />
+              <Text fontSize="13px" color="soft" gridColumn={{ base: 'span 2', sm: 'auto' }}>
+                {formatAim(aim)}. Copper points: most sun over the year
+                {study ? `, ${Math.round(study.best.year.tilt)}° ${formatAim(study.best.year.aim)}` : ''}.
+              </Text>
+            </SimpleGrid>
+          </Grid>
+          <Section title="Sun on the pane" aside="mean of all days, cloudy ones too; hatched: taken by the skyline">
+            <Box h="285px">{place && <SunByHour job={job} place={place} habit={habit} />}</Box>
+          </Section>
+        </Flex>
+      </Grid>
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.75fr) minmax(0, 1fr)' }} gap="6" mt="4">
+        <Section title="The schools compared" aside="in this weather, with this skyline">
+          {study && (
+            <Schools
+              study={study}
+              latitude={site.latitude}
+              habit={habit}
+              onStand={(pane) =>
+                changeAll([
+                  { path: 'site.standing.tilts.0.tilt', value: pane.tilt },
+                  { path: 'site.standing.aim', value: pane.aim },
+                ])
+              }
+            />
+          )}
+          <MonthsWanted job={job} study={study} />
+        </Section>
+        <Section title="What it costs to be off">
+          {study && shares && <OffAim study={study} shares={shares} aim={aim} tilt={tilt} />}
+        </Section>
+      </Grid>
+      <Section title="The next three days" aside="bars: sun on the pane by the hour; underlined: fit for a test">
+        <Outlook job={job} habit={habit} />
+      </Section>
+      <Grid
+        templateColumns={{ base: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))', lg: 'repeat(3, minmax(0, 1fr))' }}
+        gap="6"
+        mt="4"
+      >
+        <Box>
+          <WeatherSection job={job} habit={habit} source={source} />
+          <HereSection job={job} habit={habit} />
+        </Box>
+        <SkylineSection job={job} now={now} />
+        <Box>
+          <Compass job={job} habit={habit} now={now} />
+          <AboutSection job={job} habit={habit} />
+        </Box>
+      </Grid>
+    </Box>
   );
 }

@@ -1,10 +1,9 @@
-import { Box, Button, Dialog, Flex, Input, NativeSelect, Stack, Table, Text } from '@chakra-ui/react';
+import { Box, Button, Dialog, Flex, Input, NativeSelect, Stack, Text } from '@chakra-ui/react';
 import {
   type ColumnName,
   columnKinds,
   columnNames,
   formatNumber,
-  previewTable,
   proposeMapping,
   type QuantityKind,
   type ReadingMapping,
@@ -15,12 +14,13 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Frame } from '../../parts/Frame';
+import { RefusedLines, type TableFile, TableFileEntry, TablePreview } from '../../parts/tableFile';
 import { answered, api } from '../../state/api';
 import { useJob } from '../../state/job';
 import { refreshSources } from '../../state/readings';
 import { SensorChoices } from './SensorChoices';
 
-const mostBytes = 20 * 1024 * 1024;
+const mostMegabytes = 20;
 const columnWords: Record<ColumnName, string> = {
   inlet: 'water in',
   outlet: 'water out',
@@ -31,18 +31,10 @@ const columnWords: Record<ColumnName, string> = {
 };
 const nothing = '';
 
-interface Loaded {
-  name: string;
-  text: string;
-  headings: string[];
-  rows: string[][];
-}
-
 /** A file of readings: its columns named, looked through, and only then kept or not. */
 export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors; onClose(): void }) {
   const id = useJob((state) => state.id) ?? '';
-  const [file, setFile] = useState<Loaded | undefined>(undefined);
-  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const [file, setFile] = useState<TableFile | undefined>(undefined);
   const [mapping, setMapping] = useState<Partial<ReadingMapping> & { columns: ReadingMapping['columns'] }>({
     columns: {},
   });
@@ -70,31 +62,11 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
     },
   });
 
-  const load = async (chosen: File | undefined) => {
+  const load = (chosen: TableFile | undefined) => {
     send.reset();
-    setFile(undefined);
-    setTrouble(undefined);
+    setFile(chosen);
     if (!chosen) return;
-    if (chosen.size > mostBytes) {
-      setTrouble(
-        `${chosen.name} is ${formatNumber(chosen.size / 1048576)} MB; at most 20 MB go in one piece. Cut it into parts, for instance a month each.`,
-      );
-      return;
-    }
-    const text = await chosen.text();
-    if (text.includes('\0')) {
-      setTrouble(`${chosen.name} is no text file. Save the table as CSV and take that.`);
-      return;
-    }
-    const table = previewTable(text);
-    if (!table) {
-      setTrouble(
-        `${chosen.name} has no columns that can be told apart. A CSV file has a heading line, and commas, semicolons or tabs between its cells.`,
-      );
-      return;
-    }
-    setFile({ name: chosen.name, text, headings: table.headings, rows: table.rows });
-    setMapping(proposeMapping(table.headings));
+    setMapping(proposeMapping(chosen.table.headings));
     setSource(chosen.name.replace(/\.[^.]+$/, ''));
   };
   const setColumn = (name: ColumnName, column: string) => {
@@ -110,26 +82,16 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
     <Frame title="Take in a file of readings" wide onClose={onClose}>
       <Dialog.Body>
         <Stack gap="4">
-          <Box>
-            <label htmlFor="readings-file">CSV from a logger or a spreadsheet</label>
-            <Input
-              id="readings-file"
-              type="file"
-              accept=".csv,.txt,.tsv,text/csv"
-              mt="1"
-              py="1.5"
-              onChange={(event) => void load(event.currentTarget.files?.[0])}
-            />
-          </Box>
-          {trouble && (
-            <Text role="alert" color="brickText" fontWeight="600">
-              {trouble}
-            </Text>
-          )}
+          <TableFileEntry
+            id="readings-file"
+            label="CSV from a logger or a spreadsheet"
+            mostMegabytes={mostMegabytes}
+            onFile={load}
+          />
           {report && <Report report={report} />}
           {file && !report?.kept && (
             <>
-              {!report && <Preview file={file} />}
+              {!report && <TablePreview table={file.table} />}
               <Columns
                 file={file}
                 mapping={mapping}
@@ -187,44 +149,8 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
   );
 }
 
-function Preview({ file }: { file: Loaded }) {
-  return (
-    <Box
-      overflowX="auto"
-      borderWidth="1px"
-      borderColor="line"
-      tabIndex={0}
-      role="region"
-      aria-label="First rows of the file"
-    >
-      <Table.Root size="sm">
-        <Table.Header>
-          <Table.Row bg="well">
-            {file.headings.map((heading) => (
-              <Table.ColumnHeader key={heading} whiteSpace="nowrap">
-                {heading}
-              </Table.ColumnHeader>
-            ))}
-          </Table.Row>
-        </Table.Header>
-        <Table.Body>
-          {file.rows.slice(0, 3).map((row) => (
-            <Table.Row key={row.join('|')} bg="transparent" borderColor="line">
-              {file.headings.map((heading, index) => (
-                <Table.Cell key={heading} whiteSpace="nowrap" borderColor="line">
-                  {row[index]}
-                </Table.Cell>
-              ))}
-            </Table.Row>
-          ))}
-        </Table.Body>
-      </Table.Root>
-    </Box>
-  );
-}
-
 function Columns(props: {
-  file: Loaded;
+  file: TableFile;
   mapping: Partial<ReadingMapping> & { columns: ReadingMapping['columns'] };
   onColumn(name: ColumnName, column: string): void;
   onMapping(mapping: Partial<ReadingMapping> & { columns: ReadingMapping['columns'] }): void;
@@ -232,7 +158,7 @@ function Columns(props: {
   const { file, mapping, onColumn, onMapping } = props;
   const choices = [
     { value: nothing, words: 'not in the file' },
-    ...file.headings.map((heading) => ({ value: heading, words: heading })),
+    ...file.table.headings.map((heading) => ({ value: heading, words: heading })),
   ];
   return (
     <Flex gap="3" wrap="wrap">
@@ -334,23 +260,7 @@ function Report({ report }: { report: ReportData }) {
           {formatNumber(differing.count)} have a time at which other values stand already; those are refused.
         </Text>
       )}
-      {refused.count > 0 && (
-        <>
-          <Text color="ochreText" fontWeight="600">
-            {formatNumber(refused.count)} {refused.count === 1 ? 'line' : 'lines'} cannot be read:
-          </Text>
-          <Box maxH="160px" overflowY="auto" fontSize="14px" tabIndex={0} role="region" aria-label="Refused lines">
-            {refused.lines.map(({ line, reason }) => (
-              <Text key={line}>
-                line {line}: {reason}
-              </Text>
-            ))}
-            {refused.count > refused.lines.length && (
-              <Text>and {formatNumber(refused.count - refused.lines.length)} more</Text>
-            )}
-          </Box>
-        </>
-      )}
+      <RefusedLines {...refused} />
     </Box>
   );
 }

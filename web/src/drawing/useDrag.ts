@@ -1,0 +1,41 @@
+import { drag, select } from 'd3';
+import { type RefObject, useEffect, useRef } from 'react';
+
+/** Where the pointer is, in px of the SVG's parent of the dragged element. */
+export interface Pulled {
+  x: number;
+  y: number;
+}
+
+interface DragActions {
+  onBegin?(at: Pulled): void;
+  onMove(at: Pulled, from: Pulled): void;
+  onEnd?(): void;
+}
+
+/**
+ * Lets an element of a drawing be dragged. The actions may change between renders; the drag that is under way goes on
+ * with the newest.
+ */
+export function useDrag<E extends Element>(actions: DragActions): RefObject<E | null> {
+  const ref = useRef<E>(null);
+  const latest = useRef(actions);
+  latest.current = actions;
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    let from: Pulled = { x: 0, y: 0 };
+    const pull = drag<E, unknown>()
+      .on('start', ({ x, y }: Pulled) => {
+        from = { x, y };
+        latest.current.onBegin?.(from);
+      })
+      .on('drag', ({ x, y }: Pulled) => latest.current.onMove({ x, y }, from))
+      .on('end', () => latest.current.onEnd?.());
+    select(element).call(pull);
+    return () => {
+      select(element).on('.drag', null);
+    };
+  }, []);
+  return ref;
+}

@@ -1,0 +1,73 @@
+import { Box, Input, Text } from '@chakra-ui/react';
+import { useId, useState } from 'react';
+
+/** What was made of something typed: taken, or why not and at which character. */
+export type Taken = { ok: true } | { ok: false; message: string; at?: number };
+
+/**
+ * Words, or something that is read from words. Read on Enter or on leaving; what cannot be taken stays as typed, with the
+ * reason under it.
+ */
+export function TextEntry(props: {
+  label: string;
+  value: string;
+  onText(text: string): Taken;
+  hint?: string;
+  maxLength?: number;
+}) {
+  const { label, value, onText, hint, maxLength } = props;
+  const id = useId();
+  const [typed, setTyped] = useState<string | undefined>(undefined);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const take = (field: HTMLInputElement) => {
+    if (typed === undefined || typed === value) {
+      setTyped(undefined);
+      setTrouble(undefined);
+      return;
+    }
+    const taken = onText(typed);
+    if (taken.ok) {
+      setTyped(undefined);
+      setTrouble(undefined);
+      return;
+    }
+    setTrouble(taken.message);
+    if (taken.at !== undefined && window.document.activeElement === field)
+      field.setSelectionRange(taken.at, typed.length);
+  };
+  return (
+    <Box width="100%">
+      <label htmlFor={id}>
+        <Text as="span" fontSize="14px" color="soft">
+          {label}
+        </Text>
+      </label>
+      <Input
+        id={id}
+        size="sm"
+        bg="card"
+        borderColor={trouble ? 'brick' : 'line'}
+        color="ink"
+        autoComplete="off"
+        maxLength={maxLength}
+        value={typed ?? value}
+        title={hint}
+        aria-invalid={trouble !== undefined}
+        aria-describedby={trouble ? `${id}-trouble` : undefined}
+        onChange={(event) => setTyped(event.currentTarget.value)}
+        onBlur={(event) => take(event.currentTarget)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') take(event.currentTarget);
+          if (event.key !== 'Escape') return;
+          setTyped(undefined);
+          setTrouble(undefined);
+        }}
+      />
+      {trouble && (
+        <Text id={`${id}-trouble`} role="alert" fontSize="13px" color="brickText" mt="1" bg="card">
+          {trouble}
+        </Text>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,88 @@
+import { formatAim, formatNumber } from '@north-pane/core';
+import { SvgText } from '../../drawing/SvgText';
+import { useDrag } from '../../drawing/useDrag';
+import { sliderKeys } from '../../parts/sliderKeys';
+import { ink } from '../../theme/ink';
+import type { Dome } from './dome';
+
+/** px of the wheel outside the dome's rim. */
+export const wheelWidth = 34;
+const winds = [
+  ['N', 0],
+  ['E', 90],
+  ['S', 180],
+  ['W', 270],
+] as const;
+const radians = Math.PI / 180;
+
+/** A ring of directions about the dome, with the pane's aim as a handle and the best aim as a copper point. */
+export function AimWheel(props: {
+  dome: Dome;
+  aim: number;
+  bestAim: number | undefined;
+  onAim(aim: number): void;
+  onBegin(): void;
+  onEnd(): void;
+}) {
+  const { dome, aim, bestAim, onAim, onBegin, onEnd } = props;
+  const knob = useDrag<SVGGElement>({
+    onBegin,
+    onMove: ({ x, y }) => onAim(Math.round(dome.from(x, y).azimuth) % 360),
+    onEnd,
+  });
+  const out = (azimuth: number, beyond: number): [number, number] => {
+    const far = dome.radius + beyond;
+    return [far * Math.sin(azimuth * radians), -far * Math.cos(azimuth * radians)];
+  };
+  const [x, y] = out(aim, 17);
+  return (
+    <g>
+      {Array.from({ length: 72 }, (_, index) => index * 5).map((azimuth) => {
+        const long = azimuth % 30 === 0;
+        const [x1, y1] = out(azimuth, 3);
+        const [x2, y2] = out(azimuth, long ? 10 : 6);
+        return <line key={azimuth} x1={x1} y1={y1} x2={x2} y2={y2} stroke={ink('soft')} strokeWidth={long ? 1.5 : 1} />;
+      })}
+      {winds.map(([letter, azimuth]) => {
+        const [lx, ly] = out(azimuth, 20);
+        return (
+          <SvgText
+            key={letter}
+            x={lx}
+            y={ly}
+            textAnchor="middle"
+            dominantBaseline="central"
+            size={16}
+            bold
+            heading
+            fill={ink('ink')}
+          >
+            {letter}
+          </SvgText>
+        );
+      })}
+      {bestAim !== undefined && (
+        <g transform={`rotate(${bestAim}) translate(0 ${-dome.radius})`} pointerEvents="none">
+          <path d="M0 1L-7 13H7Z" fill={ink('copper')} />
+        </g>
+      )}
+      <g
+        ref={knob}
+        transform={`translate(${x} ${y}) rotate(${aim})`}
+        style={{ cursor: 'grab', touchAction: 'none' }}
+        {...sliderKeys('Aim of the pane', `${formatAim(aim)}, ${formatNumber(aim)} degrees from true north`, {
+          value: aim,
+          low: 0,
+          high: 360,
+          round: true,
+          onValue: onAim,
+        })}
+      >
+        {/* Larger than it looks, for a thumb, but not over the rim: there the skyline is taken hold of. */}
+        <circle cy={-5} r={22} fill="transparent" />
+        <path d="M0 17L-13 -4A13 13 0 1 1 13 -4Z" fill={ink('paneFill')} stroke={ink('card')} strokeWidth={2} />
+        <circle cy={-7} r={4} fill={ink('card')} />
+      </g>
+    </g>
+  );
+}

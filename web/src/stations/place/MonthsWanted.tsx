@@ -1,0 +1,54 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { formatAim, type Job, monthNames, type StandingStudy, sayMonths } from '@north-pane/core';
+import { useJob } from '../../state/job';
+
+/** Months in which the water is wanted most, and the pane that they would have. */
+export function MonthsWanted({ job, study }: { job: Job; study: StandingStudy | undefined }) {
+  const change = useJob((state) => state.change);
+  const wanted = job.need.months ?? [];
+  const toggle = (month: number) => {
+    const next = wanted.includes(month)
+      ? wanted.filter((one) => one !== month)
+      : [...wanted, month].sort((a, b) => a - b);
+    change('need.months', next.length > 0 ? next : undefined);
+  };
+  return (
+    <Box mt="4">
+      <Text fontSize="14px" color="soft" mb="1">
+        Months that matter most
+      </Text>
+      <Flex gap="1" wrap="wrap" role="group" aria-label="Months that matter most">
+        {monthNames.map((name, index) => {
+          const on = wanted.includes(index + 1);
+          return (
+            <Box
+              as="button"
+              key={name}
+              aria-pressed={on}
+              aria-label={name}
+              onClick={() => toggle(index + 1)}
+              px="2"
+              minH={{ base: '40px', md: '30px' }}
+              borderWidth="1.5px"
+              borderColor={on ? 'paneFill' : 'line'}
+              borderRadius="3px"
+              bg={on ? 'paneFill' : 'card'}
+              color={on ? 'white' : 'ink'}
+              fontFamily="heading"
+              fontWeight="600"
+              cursor="pointer"
+            >
+              {name.slice(0, 3)}
+            </Box>
+          );
+        })}
+      </Flex>
+      {study && wanted.length > 0 && (
+        <Text fontSize="14px" mt="1.5" data-testid="chosen-best">
+          For {sayMonths(study.chosenMonths)} the best is {Math.round(study.best.chosen.tilt)}°,{' '}
+          {formatAim(study.best.chosen.aim)}.
+        </Text>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,74 @@
+import { Box, Grid, Text } from '@chakra-ui/react';
+import { formatPlace, type Habit, type Job, parsePlace, zoneDoubt } from '@north-pane/core';
+import { useMemo } from 'react';
+import { Choice } from '../../parts/Choice';
+import { Entry } from '../../parts/Entry';
+import { TextEntry } from '../../parts/TextEntry';
+import { useJob } from '../../state/job';
+import { ClimateChoice } from './ClimateChoice';
+
+/** The site on one line: name, place in any form, height, clock, and where its weather comes from. */
+export function Where({ job, habit }: { job: Job; habit: Habit }) {
+  const { change, changeAll } = useJob();
+  const { site } = job;
+  const zones = useMemo(() => [...new Set([site.zone, 'Etc/UTC', ...Intl.supportedValuesOf('timeZone')])], [site.zone]);
+  const doubt = zoneDoubt(site.zone, site.longitude);
+  return (
+    <Grid
+      gap="3"
+      templateColumns={{ base: '1fr 1fr', lg: '1.1fr 1.35fr 0.6fr 1.1fr 1.3fr' }}
+      alignItems="start"
+      role="region"
+      aria-label="Where it stands"
+    >
+      <TextEntry
+        label="Job"
+        value={job.name}
+        maxLength={120}
+        onText={(name) =>
+          change('name', name.trim()).ok ? { ok: true } : { ok: false, message: 'Give the job a name.' }
+        }
+      />
+      <TextEntry
+        label="Latitude, longitude"
+        hint="40.9 S, 172.9 E; -40.9, 172.9; 40°54′S 172°54′E: as you have it"
+        value={formatPlace(site.latitude, site.longitude)}
+        onText={(text) => {
+          const place = parsePlace(text);
+          if (!place.ok) return place;
+          return changeAll([
+            { path: 'site.latitude', value: place.latitude },
+            { path: 'site.longitude', value: place.longitude },
+          ]);
+        }}
+      />
+      <Entry
+        label="Height"
+        value={site.elevation}
+        kind="height"
+        habit={habit}
+        onValue={(value) => {
+          const outcome = change('site.elevation', value);
+          return outcome.ok ? undefined : outcome.message;
+        }}
+      />
+      <Box minW="0">
+        <Choice
+          label="Time zone"
+          value={site.zone}
+          choices={zones.map((zone) => ({ value: zone, words: zone.replaceAll('_', ' ') }))}
+          onValue={(zone) => change('site.zone', zone)}
+        />
+        {doubt !== undefined && (
+          <Text fontSize="13px" color="ochreText" role="status">
+            By the longitude the clock here should be near UTC{doubt < 0 ? '−' : '+'}
+            {Math.abs(doubt)}.
+          </Text>
+        )}
+      </Box>
+      <Box gridColumn={{ base: 'span 2', lg: 'auto' }}>
+        <ClimateChoice site={site} />
+      </Box>
+    </Grid>
+  );
+}

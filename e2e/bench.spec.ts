@@ -104,7 +104,7 @@ test('keys keep a revision, list themselves, and stay quiet while typing', async
   await page.keyboard.press('Escape');
   await page.keyboard.press('1');
   await expect(page).toHaveURL(/\/place$/);
-  const name = page.getByLabel('Name');
+  const name = page.getByLabel('Job', { exact: true });
   await name.fill('k4u8');
   await expect(page).toHaveURL(/\/place$/);
   await name.press('Enter');

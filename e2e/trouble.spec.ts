@@ -16,14 +16,14 @@ test('two windows on different fields both stand', async ({ page, context }) => 
   const id = await beginJob(page, 'Two windows');
   const other = await context.newPage();
   await other.goto(`/jobs/${id}/place`);
-  await other.getByLabel(/^Aim/).fill('200');
-  await other.getByLabel(/^Aim/).press('Enter');
+  await other.getByLabel('Aim, ° from north').fill('200');
+  await other.getByLabel('Aim, ° from north').press('Enter');
   await saved(other);
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   await saved(page);
   await expect.poll(async () => (await stored(page, id)).version).toBe(3);
   await page.keyboard.press('1');
-  await expect(page.getByLabel(/^Aim/)).toHaveValue('200');
+  await expect(page.getByLabel('Aim, ° from north')).toHaveValue('200');
 });
 
 test('two windows on the same field: asked, and the choice stands', async ({ page, context, watch }) => {

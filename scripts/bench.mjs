@@ -95,7 +95,40 @@ try {
       temperature: 30,
       connection: 'diagonal',
     };
+    const reach = { latitude: -40.9, longitude: 172.9, elevation: 4, zone: 'Pacific/Auckland' };
+    const at = Date.UTC(2026, 0, 1);
+    const suns = median(5, () => {
+      for (let index = 0; index < 20_000; index += 1)
+        core.sunPosition({ at: new Date(at + index * 600_000), ...reach });
+    });
+    const months = core.broadMonths('maritime', reach.latitude, reach.elevation);
+    // A logger's year, a line every ten minutes.
+    const year = core.syntheticYear(months, reach, 3);
+    const lines = ['time,GHI W/m2,Temp C'];
+    for (let index = 0; index < 365 * 144; index += 1) {
+      const hour = Math.floor(index / 6);
+      const written = new Date(year.start + index * 600_000).toISOString();
+      lines.push(
+        `${written.slice(0, 16)}Z,${year.columns.global[hour].toFixed(1)},${year.columns.air[hour].toFixed(1)}`,
+      );
+    }
+    const file = lines.join('\n');
+    const proposed = core.proposeWeather(core.previewTable(file));
+    const sky = core.skyYear(year, reach);
+    const place = core.around(sky, {
+      horizon: [
+        { azimuth: 60, elevation: 5 },
+        { azimuth: 120, elevation: 20 },
+      ],
+      albedo: 0.2,
+    });
     return {
+      sunsPerSecond: 20_000 / (suns / 1000),
+      made: median(3, () => core.syntheticYear(months, reach, 3)),
+      file: median(3, () => core.readWeather(file, proposed.mapping, reach)),
+      study: median(3, () =>
+        core.studyStanding(sky, place, { latitude: reach.latitude, standing: { aim: 12, tilt: 38 } }),
+      ),
       risers: job.panels[0].parameters.riserCount,
       figures: median(200, () => core.evaluateJob(job)),
       bands: median(3, () => core.evaluateBands(job, {}, { samples: 200, seed: 1 })),
@@ -105,6 +138,10 @@ try {
   row(`design figures of a ${timed.risers}-riser panel, in the browser`, timed.figures, 'ms', 4);
   row('bands of 200 samples (in a worker)', timed.bands, 'ms', 250);
   row('flow in 60 risers', timed.manifold, 'ms', 2);
+  row('a sun position', 1e6 / timed.sunsPerSecond, 'µs', 10);
+  row('a made-up year of weather', timed.made, 'ms', 500);
+  row('reading a ten-minute year of weather', timed.file, 'ms', 2000);
+  row('all tilts and aims, best and off-aim (in a worker)', timed.study, 'ms', 1000);
 } finally {
   await browser.close();
   await server.close();

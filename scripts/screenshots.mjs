@@ -21,6 +21,13 @@ const phone = { width: 390, height: 844 };
 const pictures = [
   { name: 'shelf', path: '/', size: bench },
   { name: 'place', path: `${job}/place`, size: bench },
+  {
+    name: 'place-schools',
+    path: `${job}/place`,
+    size: bench,
+    act: (page) => page.getByText('The schools compared').evaluate((words) => words.scrollIntoView()),
+  },
+  { name: 'place-phone', path: `${job}/place`, size: phone },
   { name: 'size', path: `${job}/size`, size: bench },
   {
     name: 'size-clash-imperial',
@@ -54,6 +61,8 @@ try {
       { light: 'day', ...view },
     );
     await page.goto(`${server.url}${path}`, { waitUntil: 'networkidle' });
+    if (name.startsWith('place'))
+      await page.getByTestId('standing-sentence').filter({ hasText: 'best fixed' }).waitFor({ timeout: 30_000 });
     if (name.startsWith('prove')) await page.getByTestId('verdict').waitFor();
     await act?.(page);
     // Bands come from a worker, a moment after the rest.

@@ -11,8 +11,16 @@ export type {
 export { collectorState, efficiencyLine, stagnationTemperature, uncertainInputs } from './collector';
 export { tubeFilm } from './film';
 export { efficiencyFactor, finEfficiency, heatRemovalFactor } from './fin';
-export type { Fluid, FluidState } from './fluids';
-export { airState, fluidState, massFlowOf, volumeFlow } from './fluids';
+export type { Fluid, FluidState, Glycol } from './fluids';
+export {
+  airState,
+  boilingPoint,
+  fluidState,
+  glycolFreezing,
+  massFlowOf,
+  steamPressure,
+  volumeFlow,
+} from './fluids';
 export type { LossCover, TopLoss, TopLossQuery } from './losses';
 export { gapConvection, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';

@@ -15,8 +15,8 @@ describe('heat: water and propylene glycol (recalled: ASHRAE Handbook, Fundament
     it(`${glycol * 100} % at ${t} °C`, () => {
       const state = fluidState({ glycol }, t);
       expect(state.density / density).closeTo(1, 0.015);
-      expect(state.heatCapacity / heat).closeTo(1, 0.03);
-      expect(state.conductivity / conductivity).closeTo(1, 0.03);
+      expect(state.heatCapacity / heat).closeTo(1, 0.04);
+      expect(state.conductivity / conductivity).closeTo(1, 0.04);
       expect(state.viscosity / viscosity).closeTo(1, 0.2);
     });
   it('agrees with the Prandtl number that its author fits apart from the rest (recalled)', () => {
@@ -49,7 +49,8 @@ describe('heat: boiling (recalled: IAPWS-IF97, tables 35 and 36)', () => {
     expect(boilingPoint(1e6) + 273.15).closeTo(453.035632, 1e-5);
   });
   it('goes there and back, and water boils at 93 °C on a hill of 2 000 m', () => {
-    for (const pressure of [2e4, 1e5, 4e5, 2e6]) expect(steamPressure(boilingPoint(pressure)) / pressure).closeTo(1, 1e-6);
+    for (const pressure of [2e4, 1e5, 4e5, 2e6])
+      expect(steamPressure(boilingPoint(pressure)) / pressure).closeTo(1, 1e-6);
     expect(boilingPoint(airPressure(2000))).closeTo(93.3, 0.3);
   });
   it('has the pressures of a closed wet tube: 4.7 bar at 150 °C, 15.5 at 200 (steam tables)', () => {

@@ -21,7 +21,7 @@ export type Fluid = 'water' | Glycol | FluidState;
 /**
  * Properties of a fluid at a temperature (°C, held between 0 and 100 for water, between its freezing point and 110 for
  * glycol). Water: density by Kell (1975), viscosity by Likhachev (2003) short form, 2 %, conductivity by Ramires et al. (1995), heat
- * capacity fit to the tables of Wagner and Pruss (2002), 0.1 %. Glycol: Conde (2011); 3 % beside other tables, viscosity 20 %.
+ * capacity fit to the tables of Wagner and Pruss (2002), 0.1 %. Glycol: Conde (2011); 4 % beside other tables, viscosity 20 %.
  */
 export function fluidState(fluid: Fluid, temperature: number): FluidState {
   if (fluid !== 'water') return 'glycol' in fluid ? glycolState(fluid.glycol, temperature) : fluid;
@@ -75,8 +75,8 @@ export function glycolFreezing(share: number): number {
 
 /** IAPWS Industrial Formulation 1997, region 4: n1 to n10 of table 34. */
 const region4 = [
-  0.11670521452767e4, -0.72421316703206e6, -0.17073846940092e2, 0.1202082470247e5, -0.32325550322333e7, 0.1491510861353e2,
-  -0.48232657361591e4, 0.40511340542057e6, -0.23855557567849, 0.65017534844798e3,
+  0.11670521452767e4, -0.72421316703206e6, -0.17073846940092e2, 0.1202082470247e5, -0.32325550322333e7,
+  0.1491510861353e2, -0.48232657361591e4, 0.40511340542057e6, -0.23855557567849, 0.65017534844798e3,
 ] as const;
 
 /** °C at which water boils under an absolute pressure in Pa (611 to 20 million). IAPWS-IF97, equation 31. */

@@ -1,5 +1,6 @@
 import type { Finding } from '../care';
 import type { Range, Tube } from '../catalogue';
+import type { CollectorDescription } from '../heat';
 import type { Part, Purchase } from '../shop';
 
 /** The tubes a plate lies on. */
@@ -22,14 +23,16 @@ export interface AbsorberDesign {
   /** m. Of the plate above the tube. */
   thickness: number;
   on(row: TubeRow): {
-    /** m of plate on one tube. */
-    finWidth: number;
+    /** The plate as heat sees it. */
+    plate: CollectorDescription['plate'];
     /** m. Least pitch at which neighbours do not overlap. */
     leastPitch: number;
-    /** W/K. Conductivity times thickness. */
-    plateConductance: number;
     /** W/mK. */
     bond: Range;
+    /** W/mK, as met in home-made panels. */
+    bondHomeMade: Range;
+    /** °C that the plate and its bond stand for years, and what gives first. */
+    limit: { name: string; temperature: number };
     parts: Part[];
     purchases: Purchase[];
     /** kg. */
@@ -38,4 +41,10 @@ export interface AbsorberDesign {
     heatCapacity: number;
     findings: Finding[];
   };
+}
+
+/** A plate of one thickness, a strip of it on each tube, the tube under it. */
+export function evenPlate(width: number, tube: Tube, conductance: number): CollectorDescription['plate'] {
+  const beside = Math.max(0, (width - tube.outerDiameter) / 2);
+  return { width, steps: [{ width: beside, conductance }], mount: 'under', whole: false };
 }

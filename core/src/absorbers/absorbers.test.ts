@@ -17,7 +17,7 @@ const track = (parameters: Record<string, unknown> = {}, change: Partial<TubeRow
 
 describe('absorbers: copper sheet soldered on', () => {
   it('is a strip to a tube, as wide as the pitch', () => {
-    expect(foil().finWidth).equal(0.106);
+    expect(foil().plate.width).equal(0.106);
     expect(foil().parts).length(1);
     expect(foil().parts[0]).include({ id: 'p/strip', count: 10, width: 0.106, height: 1.88 });
   });
@@ -26,7 +26,7 @@ describe('absorbers: copper sheet soldered on', () => {
     // Two fillets of 2 mm, each half a square, are one square of 2 mm along every strip.
     const solder = 0.002 ** 2 * 18.8 * 7400;
     expect(foil().mass).closeTo(sheet + solder, 1e-9);
-    expect(foil().plateConductance).closeTo(385 * 0.0003, 1e-12);
+    expect(foil().plate.steps).deep.equal([{ width: (0.106 - 0.015) / 2, conductance: 385 * 0.0003 }]);
     expect(foil().purchases[0]?.quantity).closeTo(solder, 1e-12);
   });
   it('has the bond of the design notes, worse and cheaper when soldered in places', () => {
@@ -47,8 +47,8 @@ describe('absorbers: aluminium tracks clipped on', () => {
     expect(track({}, { length: 0.8 }).parts.map((part) => part.id)).deep.equal(['p/track-rest']);
   });
   it('is no wider than itself, nor than the pitch', () => {
-    expect(track().finWidth).equal(0.1);
-    expect(track({}, { pitch: 0.09 }).finWidth).equal(0.09);
+    expect(track().plate.width).equal(0.1);
+    expect(track({}, { pitch: 0.09 }).plate.width).equal(0.09);
     expect(track({}, { pitch: 0.09 }).findings[0]).include({ code: 'tracks-overlap', fix: 0.1 });
     expect(track().findings).deep.equal([]);
   });
@@ -56,5 +56,10 @@ describe('absorbers: aluminium tracks clipped on', () => {
     expect(track().purchases[0]).include({ unit: 'L', priceKey: 'silicone' });
     expect(track({ bed: 'dry' }).purchases).deep.equal([]);
     expect(track({ bed: 'dry' }).bond.high).at.most(track().bond.likely);
+    for (const bed of ['bedded', 'dry']) {
+      const { bond, bondHomeMade } = track({ bed });
+      expect(bondHomeMade.likely).below(bond.likely);
+      expect(bondHomeMade.low).below(bond.low);
+    }
   });
 });

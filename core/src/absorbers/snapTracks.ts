@@ -1,12 +1,25 @@
 import * as z from 'zod';
 import type { Words } from '../care';
-import { choiceField, defineMember, entry, entryField, materials, type Range, range } from '../catalogue';
+import {
+  choiceField,
+  defineMember,
+  entry,
+  entryField,
+  materials,
+  type Range,
+  range,
+  serviceLimits,
+} from '../catalogue';
 import type { Part } from '../shop';
-import type { AbsorberDesign } from './absorber';
+import { type AbsorberDesign, evenPlate } from './absorber';
 
 const bonds: Record<'bedded' | 'dry', Range> = {
   bedded: range(8, 15, 25, 'judgement', 'log-normal'),
   dry: range(2, 4, 10, 'judgement', 'log-normal'),
+};
+const bondsHomeMade: typeof bonds = {
+  bedded: range(4, 10, 22, 'judgement', 'log-normal'),
+  dry: range(1, 3, 8, 'judgement', 'log-normal'),
 };
 
 /** m. Left open between two tracks on one tube, for expansion. */
@@ -36,7 +49,7 @@ export const snapTracks = defineMember({
     return {
       name: `${track.name}, ${bed === 'bedded' ? 'bedded in silicone' : 'clipped on dry'}`,
       thickness: track.thickness,
-      on: ({ prefix, path, count, pitch, length }) => {
+      on: ({ prefix, path, tube, count, pitch, length }) => {
         const whole = Math.floor((length + buttGap) / (track.length + buttGap));
         const rest = length - whole * (track.length + buttGap);
         const mass = (metres: number) => materials.aluminium.density * track.thickness * track.width * 1.15 * metres;
@@ -57,10 +70,14 @@ export const snapTracks = defineMember({
         ];
         const covered = whole * track.length + (rest >= leastPiece ? rest : 0);
         return {
-          finWidth: Math.min(track.width, pitch),
+          plate: evenPlate(Math.min(track.width, pitch), tube, materials.aluminium.conductivity * track.thickness),
           leastPitch: track.width,
-          plateConductance: materials.aluminium.conductivity * track.thickness,
           bond: bonds[bed],
+          bondHomeMade: bondsHomeMade[bed],
+          limit:
+            bed === 'bedded'
+              ? { name: serviceLimits.silicone.name, temperature: serviceLimits.silicone.limit }
+              : { name: 'aluminium tracks', temperature: materials.aluminium.serviceLimit },
           parts,
           purchases:
             bed === 'bedded'

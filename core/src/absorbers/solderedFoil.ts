@@ -1,10 +1,15 @@
 import * as z from 'zod';
 import { choiceField, defineMember, entry, entryField, materials, type Range, range, sheetMass } from '../catalogue';
-import type { AbsorberDesign } from './absorber';
+import { type AbsorberDesign, evenPlate } from './absorber';
 
 const bonds: Record<'continuous' | 'skipped', Range> = {
   continuous: range(30, 100, 300, 'textbook', 'log-normal'),
   skipped: range(8, 15, 30, 'judgement', 'log-normal'),
+};
+/** A first seam is seldom a whole one: from soldered in places to as good as any. */
+const bondsHomeMade: typeof bonds = {
+  continuous: range(8, 40, 200, 'judgement', 'log-normal'),
+  skipped: range(4, 12, 30, 'judgement', 'log-normal'),
 };
 
 /** m. Leg of the solder fillet along each side of a tube. */
@@ -39,10 +44,11 @@ export const solderedFoil = defineMember({
         const soldered = (seam === 'continuous' ? 1 : 0.4) * length * count;
         const solder = fillet ** 2 * soldered * solderDensity;
         return {
-          finWidth: pitch,
+          plate: evenPlate(pitch, tube, materials[sheet.material].conductivity * sheet.thickness),
           leastPitch: tube.outerDiameter + 0.01,
-          plateConductance: materials[sheet.material].conductivity * sheet.thickness,
           bond: bonds[seam],
+          bondHomeMade: bondsHomeMade[seam],
+          limit: { name: 'soft-soldered seams', temperature: materials.copper.serviceLimit },
           parts: [
             {
               id: `${prefix}/strip`,

@@ -1,4 +1,6 @@
+import type { Range } from '../catalogue';
 import type { GlazingDesign } from '../glazings';
+import type { ThermalStack } from '../heat';
 import type { Part, Purchase } from '../shop';
 
 /** A hole through a side board for a header to come out. */
@@ -30,12 +32,14 @@ export interface BoxDesign {
   cornerScrews: { along: number; up: number }[];
   /** m from the cold end inside to the middle of each rail. */
   rails: number[];
-  /** W/m²K through the back, by book values. */
-  backLoss: number;
-  /** W/K through the rim, for the height of the hot space in metres. */
-  edgeLoss(height: number): number;
+  /** Insulation and back, by book values. */
+  backStack: ThermalStack;
+  /** Times the book value, as built. */
+  backFactor: Range;
+  /** The sides, for the height of the hot space in metres. */
+  rim(height: number): ThermalStack & { area: number };
   /** °C, with the name of what it is. */
-  limits: { insulation: { name: string; limit: number }; wood: { name: string; limit: number } };
+  limits: Record<'insulation' | 'back' | 'side', { name: string; limit: number }>;
   parts(query: { prefix: string; railDepth: number; exits: readonly Exit[] }): Part[];
   purchases(prefix: string): Purchase[];
   /** kg of boards, back and insulation, for a depth of rail. */

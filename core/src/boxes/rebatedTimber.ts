@@ -1,5 +1,15 @@
 import * as z from 'zod';
-import { countField, defineMember, entry, entryField, lengthField, materials } from '../catalogue';
+import {
+  choiceField,
+  countField,
+  defineMember,
+  entry,
+  entryField,
+  lengthField,
+  materials,
+  type Range,
+  range,
+} from '../catalogue';
 import type { Part } from '../shop';
 import type { BoxDesign, BoxMember } from './box';
 
@@ -8,6 +18,11 @@ const backLedge = 0.007;
 /** W/m²K. Still air inside a warm cavity and sheltered air outside: ISO 6946 surface values, rounded. */
 const inner = 8;
 const outer = 15;
+/** Conductivity as built, times the book value: gaps and squeezing; damp through a leaking lid or wet timber. */
+const asBuilt: Record<'dry' | 'damp', Range> = {
+  dry: range(1.1, 1.2, 1.3, 'judgement'),
+  damp: range(1.3, 1.6, 2, 'judgement'),
+};
 /** m between screws along the rim. */
 const screwSpacing = 0.15;
 
@@ -38,17 +53,32 @@ export const rebatedTimber = defineMember({
       'Board behind the absorber.',
       (id) => entry('sheet', id).use === 'insulation',
     ),
+    state: choiceField(
+      { dry: 'dry', damp: 'damp' },
+      'dry',
+      'Insulation is',
+      'Dry behind a tight lid, or laden with moisture.',
+    ),
     rails: countField(0, 8, 3, 'Rails', 'Cross rails that carry the absorber.'),
     ledge: lengthField(0.004, 0.015, 0.01, 'Bearing', 'Ledge that the pane bears on, all round.'),
     cleat: lengthField(0, 0.045, 0.02, 'Corner cleat', 'Square cleat screwed into each corner; nought for none.'),
   }),
   standard: (habit) =>
     habit === 'metric'
-      ? { board: 'planed-115x19', back: 'ply-9', insulation: 'wool-50', rails: 3, ledge: 0.01, cleat: 0.02 }
+      ? {
+          board: 'planed-115x19',
+          back: 'ply-9',
+          insulation: 'wool-50',
+          state: 'dry' as const,
+          rails: 3,
+          ledge: 0.01,
+          cleat: 0.02,
+        }
       : {
           board: 'ps20-1x6',
           back: 'ply-3_8',
           insulation: 'wool-2',
+          state: 'dry' as const,
           rails: 3,
           ledge: (3 / 8) * 0.0254,
           cleat: 0.75 * 0.0254,
@@ -91,16 +121,28 @@ export const rebatedTimber = defineMember({
             }),
           ),
           rails,
-          backLoss:
-            1 /
-            (wool.thickness / insulationValue.conductivity +
-              backSheet.thickness / materials[backSheet.material].conductivity +
-              1 / outer),
-          edgeLoss: (height) =>
-            (perimeter * Math.max(0, height)) / (wall / materials.softwood.conductivity + 1 / inner + 1 / outer),
+          backStack: {
+            layers: [
+              { name: wool.name, thickness: wool.thickness, conductivity: insulationValue.conductivity },
+              {
+                name: backSheet.name,
+                thickness: backSheet.thickness,
+                conductivity: materials[backSheet.material].conductivity,
+              },
+            ],
+            outside: outer,
+          },
+          backFactor: asBuilt[parameters.state],
+          rim: (height) => ({
+            area: perimeter * Math.max(0, height),
+            layers: [{ name: board.name, thickness: wall, conductivity: materials.softwood.conductivity }],
+            inside: inner,
+            outside: outer,
+          }),
           limits: {
             insulation: { name: wool.name, limit: insulationValue.serviceLimit },
-            wood: { name: board.name, limit: materials.softwood.serviceLimit },
+            back: { name: backSheet.name, limit: materials[backSheet.material].serviceLimit },
+            side: { name: board.name, limit: materials.softwood.serviceLimit },
           },
           mass: (railDepth) =>
             boardMass(2 * outside.length + 2 * inside.width) +

@@ -130,6 +130,9 @@ export const panes: readonly Pane[] = [
 /** Dirt and condensation on any pane outdoors: share let through. */
 export const dirt: Range = range(0.93, 0.97, 0.99, 'judgement');
 
+/** Rim and bridges of a box, times what its boards let through. */
+export const rimSpread: Range = range(0.5, 1, 2, 'judgement', 'log-normal');
+
 /** Black paint. */
 export interface Coating {
   id: string;

@@ -7,7 +7,9 @@ export { entries, entry, entryName, findEntry, UnknownEntry } from './catalogue'
 export type { FieldMeta } from './field';
 export { choiceField, countField, entryField, fieldMeta, lengthField } from './field';
 export type { Coating, Pane } from './glazing';
-export { coatings, dirt, panes } from './glazing';
+export { coatings, dirt, panes, rimSpread } from './glazing';
+export type { LoopPipe, ServiceLimit, SolderAlloy } from './limits';
+export { loopPipeIds, loopPipes, serviceLimits, solderHolds } from './limits';
 export type { Material, MaterialId } from './materials';
 export { materials } from './materials';
 export type { Member } from './member';

@@ -1,5 +1,5 @@
 /** Where a value comes from: shown beside it, because the three are not worth the same. */
-export type SourceKind = 'standard' | 'data sheet' | 'textbook' | 'trade' | 'judgement';
+export type SourceKind = 'standard' | 'data sheet' | 'textbook' | 'trade' | 'judgement' | 'measured';
 
 /** A value with its spread. `low` and `high` are about the 5th and 95th percentile of what is met in practice. */
 export interface Range {

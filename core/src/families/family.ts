@@ -2,7 +2,7 @@ import type * as z from 'zod';
 import type { Finding, Words } from '../care';
 import { fieldMeta } from '../catalogue';
 import type { Drawing } from '../draw';
-import type { CollectorDescription } from '../heat';
+import type { CollectorDescription, PanelPlace } from '../heat';
 import type { Habit } from '../quantity';
 import type { Part, Purchase } from '../shop';
 
@@ -24,6 +24,8 @@ export interface PanelDocument {
   count: number;
   /** Risers lie across the slope instead of up it. */
   turned: boolean;
+  /** Spreads of uncertain inputs that the builder knows better than the catalogue. */
+  known?: CollectorDescription['known'];
 }
 
 export type View = 'plan' | 'section';
@@ -46,11 +48,13 @@ export interface WaterDescription {
 /** Something that has a temperature it can stand, and where in the panel it sits. */
 export interface MaterialInPanel {
   name: string;
-  place: 'plate' | 'insulation face' | 'cover';
+  place: PanelPlace;
   /** °C. */
   limit: number;
-  /** Path in the job of the field that changes it. */
-  path: string;
+  /** Soft-soldered joints: what pressure they hold is asked too. */
+  joint?: true;
+  /** Path in the job of the field that changes it; left out where nothing drawn does. */
+  path?: string;
 }
 
 /** One panel, parsed and bound: all that the stations ask of it. */

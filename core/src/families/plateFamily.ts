@@ -4,6 +4,7 @@ import { type BoxMember, boxes } from '../boxes';
 import type { Words } from '../care';
 import { type FieldMeta, type Member, memberOf } from '../catalogue';
 import { type GlazingDesign, glazings } from '../glazings';
+import type { CollectorDescription } from '../heat';
 import type { Habit } from '../quantity';
 import {
   type Chosen,
@@ -25,6 +26,7 @@ export interface PlateBuild<P> {
   box: BoxMember;
   glazing: GlazingDesign;
   turned: boolean;
+  known: CollectorDescription['known'];
 }
 
 const shared = { absorber: absorbers, box: boxes, glazing: glazings } as const;
@@ -127,6 +129,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
         box: memberOf(boxes, 'box', part('box').kind).open(part('box').parameters),
         glazing: memberOf(glazings, 'glazing', part('glazing').kind).open(part('glazing').parameters),
         turned: panel.turned,
+        known: panel.known,
       });
     },
   };

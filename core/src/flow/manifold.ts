@@ -25,6 +25,8 @@ export interface ManifoldQuery {
   fluid?: Fluid;
   /** Sun into the risers: W in each, and m that its hot end stands above its cold one. Warm water lifts itself. */
   warming?: { heat: number; rise: number };
+  /** Number of a riser, from 0 at the inlet, that nothing passes. */
+  blocked?: number;
 }
 
 /**
@@ -46,7 +48,10 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   const drag = resistance(state, query.riserBore, query.riserLength, riserEnds);
   const lift = query.warming ? liftTimesFlow(query.fluid ?? 'water', query.temperature, query.warming) : 0;
   // Water that hardly moves would boil before it lifted more: the lift is held at that of a twentieth of an even share.
-  const riser = (flow: number) => drag(flow) - lift / Math.max(flow, total / count / 20);
+  const open = (flow: number) => drag(flow) - lift / Math.max(flow, total / count / 20);
+  // A plug lets a millionth by: the network stays whole, and the share is nought to any gauge.
+  const plug = (flow: number) => drag(flow * 1e6);
+  const riser = (index: number, flow: number) => (index === query.blocked ? plug(flow) : open(flow));
   const header = resistance(state, query.headerBore, query.pitch, 0);
   const inertia = 1 / (state.density * ((Math.PI / 4) * query.headerBore ** 2) ** 2);
   const sameSide = query.connection === 'same-side';
@@ -59,18 +64,18 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   const way = sameSide ? -1 : 1;
 
   /** Pressure of riser `i` less that of the next, less what the headers between them ask: nought when solved. */
-  const mesh = (before: number, here: number, after: number): number => {
+  const mesh = (i: number, before: number, here: number, after: number): number => {
     const feed = total - here;
     const feedDrop = header(feed) - 0.5 * inertia * ((total - before) ** 2 - feed ** 2);
     const gather = sameSide ? feed : here;
     const gatherBefore = sameSide ? total - before : before;
     const gatherDrop = header(gather) + inertia * Math.abs(gather ** 2 - gatherBefore ** 2);
-    return riser(after - here) - riser(here - before) - (way * gatherDrop - feedDrop);
+    return riser(i, after - here) - riser(i - 1, here - before) - (way * gatherDrop - feedDrop);
   };
   const worst = (at: Float64Array): number => {
     let most = 0;
     for (let i = 1; i < count; i += 1) {
-      const value = mesh(at[i - 1] ?? 0, at[i] ?? 0, at[i + 1] ?? 0);
+      const value = mesh(i, at[i - 1] ?? 0, at[i] ?? 0, at[i + 1] ?? 0);
       residual[i] = value;
       most = Math.max(most, Math.abs(value));
     }
@@ -88,7 +93,8 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
       throw new NotConverged('manifoldFlow', limit, error);
     }
     // Thomas algorithm over the band of derivatives.
-    let slopeHere = slope(riser, sums[1] ?? 0);
+    const slopeOf = (index: number, flow: number) => (riser(index, flow + nudge) - riser(index, flow)) / nudge;
+    let slopeHere = slopeOf(0, sums[1] ?? 0);
     for (let i = 1; i < count; i += 1) {
       const before = sums[i - 1] ?? 0;
       const here = sums[i] ?? 0;
@@ -96,7 +102,7 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
       const gather = sameSide ? feed : here;
       const gatherBefore = sameSide ? total - before : before;
       const sign = Math.sign(gather ** 2 - gatherBefore ** 2);
-      const slopeNext = slope(riser, (sums[i + 1] ?? 0) - here);
+      const slopeNext = slopeOf(i, (sums[i + 1] ?? 0) - here);
       const feedByHere = -slope(header, feed) - inertia * feed;
       const feedByBefore = inertia * (total - before);
       const gatherByHere = way * (slope(header, gather) + 2 * inertia * sign * gather);
@@ -126,9 +132,9 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
 
   const flow = (index: number) => (sums[index + 1] ?? 0) - (sums[index] ?? 0);
   const fractions = Array.from({ length: count }, (_, index) => flow(index) / total);
-  if (sameSide) return { fractions, pressureDrop: riser(flow(0)) };
+  if (sameSide) return { fractions, pressureDrop: riser(0, flow(0)) };
   // From the inlet along the feeding header to the last riser, then through it: the outlet is there.
-  let drop = riser(flow(count - 1));
+  let drop = riser(count - 1, flow(count - 1));
   for (let i = 1; i < count; i += 1) {
     const feed = total - (sums[i] ?? 0);
     drop += header(feed) - 0.5 * inertia * ((total - (sums[i - 1] ?? 0)) ** 2 - feed ** 2);

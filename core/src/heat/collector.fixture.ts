@@ -1,5 +1,10 @@
 import { dirt, entry, range } from '../catalogue';
-import type { CollectorDescription, HeatConditions } from './collector';
+import type { CollectorDescription, HeatConditions } from './description';
+
+/** The plate of `glazedPanel`, by its conductance and width. */
+export function plainPlate(conductance = 385 * 0.0003, width = 0.104, diameter = 0.015): CollectorDescription['plate'] {
+  return { width, steps: [{ width: (width - diameter) / 2, conductance }], mount: 'under', whole: false };
+}
 
 /** A single-glazed flat black panel of 2 m², well built, whose plate nearly fills its box. */
 export function glazedPanel(change: Partial<CollectorDescription> = {}): CollectorDescription {
@@ -22,15 +27,29 @@ export function glazedPanel(change: Partial<CollectorDescription> = {}): Collect
     dirt,
     absorptance: paint.absorptance,
     emittance: paint.emittance,
-    plateConductance: 385 * 0.0003,
-    finWidth: 0.104,
-    tube: { outerDiameter: 0.015, innerDiameter: 0.0136, length: 1.886, count: 10 },
+    plate: plainPlate(),
+    tube: {
+      outerDiameter: 0.015,
+      innerDiameter: 0.0136,
+      length: 1.886,
+      count: 10,
+      path: 'parallel',
+      across: false,
+      wallConductance: 385 * 0.0007,
+    },
     bond: range(30, 100, 300, 'textbook', 'log-normal'),
-    back: 0.44,
+    bondHomeMade: range(8, 40, 200, 'judgement', 'log-normal'),
+    back: {
+      layers: [
+        { name: 'wool', thickness: 0.08, conductivity: 0.0365 },
+        { name: 'ply', thickness: 0.0015, conductivity: 0.13 },
+      ],
+      outside: 15,
+    },
     backFactor: range(1.1, 1.2, 1.3, 'judgement'),
-    edge: 1.2,
-    edgeFactor: range(0.5, 1, 2, 'judgement', 'log-normal'),
-    heatCapacity: 16000,
+    rim: { area: 0.4, layers: [{ name: 'board', thickness: 0.019, conductivity: 0.13 }], inside: 8, outside: 15 },
+    rimFactor: range(0.5, 1, 2, 'judgement', 'log-normal'),
+    capacity: { dry: 6000, water: 14000 },
     ...change,
   };
 }

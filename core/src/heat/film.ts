@@ -1,9 +1,19 @@
-import { type Fluid, fluidState } from './fluids';
+import { type Fluid, type FluidState, fluidState } from './fluids';
+
+/** What lets warm liquid stir itself in a tube. */
+export interface Stirring {
+  /** W/m of tube into the liquid. */
+  heatPerLength: number;
+  /** Degrees of the tube from level: along an upright one nothing falls across it. */
+  tilt: number;
+  /** W/K. Conductivity times thickness of the tube's wall: a wall that conducts evens itself out round the tube. */
+  wallConductance: number;
+}
 
 /**
  * Heat between tube wall and liquid. Laminar: developing flow with even heating (VDI Heat Atlas, section G1: 4.364 far
- * down the tube, 1.953 Gz^(1/3) near its mouth). Turbulent from 4 000: Gnielinski (1976). Between: his straight
- * bridge (2013). Buoyancy in the tube is left out, which errs low by up to a third in hot slow risers.
+ * down the tube, 1.953 Gz^(1/3) near its mouth), stirred by its own warmth after Morcos and Bergles (1975) where `stirring`
+ * is given. Turbulent from 4 000: Gnielinski (1976). Between: his straight bridge (2013).
  *
  * @param query.massFlow kg/s in this tube
  * @param query.length m
@@ -16,14 +26,17 @@ export function tubeFilm(query: {
   length: number;
   temperature: number;
   fluid: Fluid;
+  stirring?: Stirring;
 }): { coefficient: number; reynolds: number } {
+  const { innerDiameter: bore, stirring } = query;
   const state = fluidState(query.fluid, query.temperature);
-  const reynolds = (4 * Math.abs(query.massFlow)) / (Math.PI * query.innerDiameter * state.viscosity);
+  const reynolds = (4 * Math.abs(query.massFlow)) / (Math.PI * bore * state.viscosity);
   const prandtl = (state.viscosity * state.heatCapacity) / state.conductivity;
-  const slender = query.innerDiameter / query.length;
+  const slender = bore / query.length;
   const laminar = (re: number) => {
     const entry = 1.953 * Math.cbrt(re * prandtl * slender);
-    return Math.cbrt(4.364 ** 3 + 0.6 ** 3 + Math.max(0, entry - 0.6) ** 3);
+    const forced = Math.cbrt(4.364 ** 3 + 0.6 ** 3 + Math.max(0, entry - 0.6) ** 3);
+    return stirring ? stirred(forced, stirring, { state, prandtl, bore, query }) : forced;
   };
   const turbulent = (re: number) => {
     const f = (0.79 * Math.log(re) - 1.64) ** -2 / 8;
@@ -39,5 +52,35 @@ export function tubeFilm(query: {
       : reynolds >= 4000
         ? turbulent(reynolds)
         : (1 - bridge) * laminar(2300) + bridge * turbulent(4000);
-  return { coefficient: (nusselt * state.conductivity) / query.innerDiameter, reynolds };
+  return { coefficient: (nusselt * state.conductivity) / bore, reynolds };
+}
+
+/**
+ * Nusselt number with the liquid rising along the warm wall and sinking in the middle. Morcos and Bergles (1975), level
+ * tubes with even heating: (forced² + (0.055 (Gr Pr^1.35 / Pw^0.25)^0.4)²)^½, for Gr Pr of 3e4 to 1e6 (a weaker one adds
+ * little, a stronger one is held). In a leaning tube gravity across it counts (derived). The wall's own excess is found with
+ * it, in a few rounds.
+ */
+function stirred(
+  forced: number,
+  stirring: Stirring,
+  at: { state: FluidState; prandtl: number; bore: number; query: { temperature: number; fluid: Fluid } },
+): number {
+  const { state, prandtl, bore, query } = at;
+  if (stirring.heatPerLength <= 0) return forced;
+  const warm = fluidState(query.fluid, query.temperature + 1).density;
+  const cold = fluidState(query.fluid, query.temperature - 1).density;
+  const expansion = Math.max(0, (cold - warm) / (2 * state.density));
+  const across = 9.80665 * Math.cos((stirring.tilt * Math.PI) / 180);
+  const kinematic = state.viscosity / state.density;
+  let nusselt = forced;
+  for (let pass = 0; pass < 6; pass += 1) {
+    const film = (nusselt * state.conductivity) / bore;
+    const excess = stirring.heatPerLength / (Math.PI * bore * film);
+    const grashof = Math.min((across * expansion * excess * bore ** 3) / kinematic ** 2, 1e6 / prandtl);
+    const wall = Math.min(66, Math.max(2, (film * bore ** 2) / stirring.wallConductance));
+    const own = 0.055 * ((grashof * prandtl ** 1.35) / wall ** 0.25) ** 0.4;
+    nusselt = Math.hypot(forced, own);
+  }
+  return nusselt;
 }

@@ -1,16 +1,14 @@
-// Heat in a panel: covers, losses, fin, bond, film, and the steady state that comes of them.
+// Heat in a panel: covers, losses, fin, bond, film, and the steady state that comes of them; what it does when it stands
+// still, how warm each layer gets, and what a hand test says of it.
 
-export type {
-  CollectorDescription,
-  CollectorState,
-  Deviates,
-  EfficiencyLine,
-  HeatConditions,
-  UncertainInput,
-} from './collector';
-export { collectorState, efficiencyLine, stagnationTemperature, uncertainInputs } from './collector';
+export type { CollectorDescription, HeatConditions, UncertainInput } from './description';
+export { uncertainInputs } from './description';
+export type { FieldQuery, PlateField } from './field';
+export { plateField, plateMap, serpentineRemoval } from './field';
+export type { Stirring } from './film';
 export { tubeFilm } from './film';
-export { efficiencyFactor, finEfficiency, heatRemovalFactor } from './fin';
+export type { FinStep, TubeMount } from './fin';
+export { efficiencyFactor, finEfficiency, finProfile, heatRemovalFactor, steppedFin } from './fin';
 export type { Fluid, FluidState, Glycol } from './fluids';
 export {
   airState,
@@ -21,9 +19,23 @@ export {
   steamPressure,
   volumeFlow,
 } from './fluids';
+export { bestGap, buildableGaps, topLossOverGaps } from './gap';
+export type { BondReading, BondTest, PaneReading, PlateWeighing } from './handTests';
+export { bondFromTest, paneFromTest, roomLoss, thicknessByWeight } from './handTests';
+export type { PanelPlace } from './layers';
+export { layerTemperatures, panelPlaces } from './layers';
 export type { LossCover, TopLoss, TopLossQuery } from './losses';
 export { gapConvection, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export type { CoverOptics, CoverSheet } from './optics';
 export { absorptanceAtAngle, coverOptics, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from './optics';
+export type { PlateAtWork } from './plateAt';
+export { plateAtWork } from './plateAt';
 export { valueAt } from './spread';
+export type { ThermalStack } from './stack';
+export { stackConductance, stackFaces } from './stack';
+export type { CollectorState, EfficiencyLine } from './steady';
+export { collectorState, efficiencyLine, stagnationTemperature } from './steady';
+export { freezingAir, timeToReach } from './transient';
+export type { Deviates, Make } from './uncertain';
+export { makes, spreadsOf } from './uncertain';

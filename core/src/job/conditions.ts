@@ -35,18 +35,28 @@ export const designConditions: Conditions = {
 const stagnation = { irradiance: 1000, air: 30, wind: 0.5 };
 /** Of the sun that is not beam, what comes off the ground: judgement for grass before a tilted pane. */
 const groundShare = 0.1;
-/** Relative humidity of a fair day, for the look of the sky. Judgement. */
-const humidity = 0.5;
+/** Relative humidity of a fair day and of a clear night, for the look of the sky. Judgement. */
+const humidity = { day: 0.5, night: 0.85 };
 
 /** The tilt in use: the first one named. */
 export function tiltOf(job: Job): number {
   return job.site.standing.tilts[0]?.tilt ?? 0;
 }
 
-function surroundings(job: Job, air: number, skyTemperature: number | undefined): number {
+function surroundings(
+  job: Job,
+  air: number,
+  skyTemperature: number | undefined,
+  time: keyof typeof humidity = 'day',
+): number {
   const sky =
     skyTemperature ??
-    clearSkyTemperature({ air, dewPoint: dewPointOf(air, humidity), pressure: airPressure(job.site.elevation) });
+    clearSkyTemperature({
+      air,
+      dewPoint: dewPointOf(air, humidity[time]),
+      pressure: airPressure(job.site.elevation),
+      ...(time === 'night' ? { hour: 0 } : {}),
+    });
   return surroundingsTemperature({ sky, air, tilt: tiltOf(job) });
 }
 
@@ -81,6 +91,22 @@ export function stagnationConditions(job: Job): HeatConditions {
     incidence: 0,
     air,
     surroundings: surroundings(job, air, undefined),
+    wind: stagnation.wind,
+    inlet: air,
+    massFlow: 0,
+    tilt: tiltOf(job),
+  };
+}
+
+/** A clear, still night at an air temperature. */
+export function nightConditions(job: Job, air: number): HeatConditions {
+  return {
+    irradiance: 0,
+    beamShare: 0,
+    groundShare,
+    incidence: 0,
+    air,
+    surroundings: surroundings(job, air, undefined, 'night'),
     wind: stagnation.wind,
     inlet: air,
     massFlow: 0,

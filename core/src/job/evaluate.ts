@@ -5,6 +5,7 @@ import {
   type Deviates,
   fluidState,
   type HeatConditions,
+  type Make,
   stagnationTemperature,
   uncertainInputs,
 } from '../heat';
@@ -146,22 +147,25 @@ const banded = ['usefulHeat', 'gain', 'outletTemperature', 'efficiency', 'stagna
 export type BandedFigure = (typeof banded)[number];
 
 /**
- * Bands of the figures that the uncertain inputs move, for a panel as drawn and well made: bond, pane, dirt, paint, back,
- * rim, wind at the panel and sun, each drawn from its spread. Likely is the figure itself.
+ * Bands of the figures that the uncertain inputs move: bond, pane, dirt, paint, plate, back, rim, wind at the panel and
+ * sun, each drawn from its spread. For a panel as drawn and well made likely is the figure itself; for a home-made one, what
+ * its likely inputs give.
  *
  * @param options.samples 200 by default
  * @param options.seed the same seed gives the same bands
+ * @param options.make well made when left out
  */
 export function evaluateBands(
   job: Job,
   conditions: Partial<Conditions> = {},
-  options: { samples?: number; seed?: number } = {},
+  options: { samples?: number; seed?: number; make?: Make } = {},
 ): Record<BandedFigure, Band> {
   const open = openJob(job);
   const at = heatConditions(job, open.groups, conditions);
   const dry = stagnationConditions(job);
   const samples = Math.max(20, options.samples ?? 200);
   const normal = normals(options.seed ?? 1);
+  const make = options.make ?? 'well made';
   const rows: Record<BandedFigure, number[]> = {
     usefulHeat: [],
     gain: [],
@@ -170,8 +174,8 @@ export function evaluateBands(
     stagnationTemperature: [],
   };
   const figures = (deviates: Deviates): Record<BandedFigure, number> => ({
-    ...panelsState(open.groups, job.loop.connection, at, deviates),
-    stagnationTemperature: Math.max(...open.groups.map(({ heat }) => stagnationTemperature(heat, dry, deviates))),
+    ...panelsState(open.groups, job.loop.connection, at, deviates, make),
+    stagnationTemperature: Math.max(...open.groups.map(({ heat }) => stagnationTemperature(heat, dry, deviates, make))),
   });
   for (let sample = 0; sample < samples; sample += 1) {
     const deviates: Deviates = {};

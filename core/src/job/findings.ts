@@ -1,49 +1,32 @@
 import { type Finding, type Wording, type Words, wordFinding } from '../care';
 import { families } from '../families';
-import { stagnationTemperature, topLoss, windCoefficient } from '../heat';
 import type { Habit } from '../quantity';
-import { stagnationConditions } from './conditions';
+import { type Cooking, jobCooking, placeWords } from './cooking';
 import type { OpenJob } from './open';
-
-/** K that the face of the insulation stays below the plate of a dry panel: the room between, by judgement. */
-const faceBelowPlate = 4;
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
 export function jobFindings(open: OpenJob): Finding[] {
   const { job } = open;
-  return open.panels.flatMap(({ design }, index): Finding[] => [
+  const cooks = jobCooking(open).filter(({ margin }) => margin < 0);
+  const loop = cooks.filter(({ panel }) => panel === undefined);
+  const panels = open.panels.flatMap(({ design }, index): Finding[] => [
     ...design.findings,
-    ...cooking(open, index),
+    ...cooks.filter(({ panel, path }) => panel === index && path).map(cookFinding),
     ...(job.loop.pressurised && design.water.lowPressureJoints
       ? [{ code: 'soft-joints-under-pressure', severity: 'stop', path: 'loop.pressurised', values: {} } as const]
       : []),
   ]);
+  return [...panels, ...loop.map(cookFinding)];
 }
 
-/** Materials whose limit the dry panel passes in full sun. */
-function cooking(open: OpenJob, index: number): Finding[] {
-  const design = open.panels[index]?.design;
-  if (!design) return [];
-  const conditions = stagnationConditions(open.job);
-  const plate = stagnationTemperature(design.heat, conditions);
-  const cover = topLoss({
-    plateTemperature: plate,
-    ambientTemperature: conditions.air,
-    skyTemperature: conditions.surroundings,
-    windCoefficient: windCoefficient(conditions.wind, Math.sqrt(design.heat.grossArea)),
-    tilt: conditions.tilt,
-    plateEmittance: design.heat.emittance.likely,
-    covers: design.heat.covers,
-  }).coverTemperatures[0];
-  const at = { plate, 'insulation face': plate - faceBelowPlate, cover: cover ?? conditions.air };
-  return design.materials
-    .filter(({ place, limit }) => at[place] > limit)
-    .map(({ name, place, limit, path }) => ({
-      code: 'material-cooks',
-      severity: 'caution',
-      path,
-      values: { name, place, limit, sees: at[place] },
-    }));
+/** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
+function cookFinding({ name, place, limit, sees, path }: Cooking): Finding {
+  return {
+    code: place === 'loop' ? 'loop-cooks' : 'material-cooks',
+    severity: 'caution',
+    path: path ?? 'panels',
+    values: { name, place: placeWords[place], limit, sees },
+  };
 }
 
 const jobWords: Record<string, Words> = {
@@ -51,6 +34,12 @@ const jobWords: Record<string, Words> = {
     headline: `${values.text('name')} cooks`,
     detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy: 'Take a material that stands the heat. A panel left dry in the sun gets this hot on the first day.',
+  }),
+  'loop-cooks': (values, say) => ({
+    headline: `${values.text('name')} cooks`,
+    detail: `When the panel boils dry its steam pushes water of ${say.quantity('temperature', values.number('sees'), 0)} back down the loop; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    remedy:
+      'Run copper for the metres next to the panel, on both sides, and keep plastic behind them. Your local code says how far.',
   }),
   'soft-joints-under-pressure': () => ({
     headline: 'soft-soldered joints under mains pressure',

@@ -3,7 +3,15 @@
 export type { Change, Conflict } from './changes';
 export { changesBetween, mergeChanges, pathSteps, same, valueAtPath, withValueAt } from './changes';
 export type { Conditions } from './conditions';
-export { designConditions, designFlow, heatConditions, stagnationConditions, tiltOf } from './conditions';
+export {
+  designConditions,
+  designFlow,
+  heatConditions,
+  nightConditions,
+  stagnationConditions,
+  tiltOf,
+} from './conditions';
+export { type Cooking, jobCooking, loopBoils, placeWords } from './cooking';
 export { buyListCsv, cutListCsv, jobShop } from './cutList';
 export { defaultJob, familyIds } from './defaults';
 export type { Band, BandedFigure, Figures, PanelFigures } from './evaluate';
@@ -18,3 +26,4 @@ export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, si
 export { compareJob, plantOf } from './prove';
 export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
+export { type StillFigures, stillFigures, stillMakings } from './still';

@@ -1,4 +1,5 @@
 import type { PanelDesign } from '../families';
+import { spreadsOf, stackConductance } from '../heat';
 import type { QuantityKind } from '../quantity';
 import type { Figures } from './evaluate';
 
@@ -31,6 +32,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
   const { conditions } = figures;
   const { state } = panel;
   const { heat, water } = design;
+  const spreads = spreadsOf(heat);
   const sun = { label: 'sun on the pane', value: conditions.irradiance, kind: 'irradiance' } as const;
   const aperture = { label: 'pane area', value: panel.apertureArea, kind: 'area' } as const;
   const loss = { label: 'loss of the plate, U', value: state.lossCoefficient, kind: 'heatLoss' } as const;
@@ -68,8 +70,13 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       source: 'Duffie and Beckman, equation 6.5.12',
       inputs: [
         loss,
-        { label: 'conductivity × thickness, W/K', value: heat.plateConductance, kind: 'number', digits: 4 },
-        { label: 'plate on one tube', value: heat.finWidth, kind: 'length' },
+        {
+          label: 'conductivity × thickness, W/K',
+          value: heat.plate.steps[0]?.conductance ?? 0,
+          kind: 'number',
+          digits: 4,
+        },
+        { label: 'plate on one tube', value: heat.plate.width, kind: 'length' },
         { label: 'tube, outside', value: heat.tube.outerDiameter, kind: 'length' },
       ],
     },
@@ -79,9 +86,9 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       source: 'Duffie and Beckman, equation 6.5.18; film by VDI Heat Atlas G1 and Gnielinski',
       inputs: [
         { label: 'F', value: state.finEfficiency, kind: 'number', digits: 3 },
-        { label: 'bond, W/mK', value: heat.bond.likely, kind: 'number', digits: 0 },
-        { label: 'bond, from', value: heat.bond.low, kind: 'number', digits: 0 },
-        { label: 'bond, to', value: heat.bond.high, kind: 'number', digits: 0 },
+        { label: 'bond, W/mK', value: spreads.bond.likely, kind: 'number', digits: 0 },
+        { label: 'bond, from', value: spreads.bond.low, kind: 'number', digits: 0 },
+        { label: 'bond, to', value: spreads.bond.high, kind: 'number', digits: 0 },
         { label: 'film in the tube, h', value: state.filmCoefficient, kind: 'heatLoss', digits: 0 },
         { label: 'Reynolds number', value: state.reynolds, kind: 'number', digits: 0 },
         loss,
@@ -113,7 +120,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       inputs: [
         { label: 'share of the sun that the plate keeps', value: state.opticalShare, kind: 'number', digits: 3 },
         { label: 'emittance of the plate', value: heat.emittance.likely, kind: 'number', digits: 2 },
-        { label: 'back, W/m²K', value: heat.back * heat.backFactor.likely, kind: 'heatLoss' },
+        { label: 'back, W/m²K', value: stackConductance(heat.back) * spreads.back.likely, kind: 'heatLoss' },
       ],
     },
     aperture: {

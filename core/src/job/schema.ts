@@ -1,5 +1,7 @@
 import * as z from 'zod';
+import { loopPipeIds } from '../catalogue';
 import { families, type PanelDocument } from '../families';
+import { uncertainInputs } from '../heat';
 import { climateSchema } from '../sky';
 
 export const jobFormat = 'north-pane/job';
@@ -16,6 +18,17 @@ const celsius = z.number().min(-60, 'must be at least -60 °C').max(200, 'must b
 
 const chosen = z.strictObject({ kind: z.string(), parameters: z.record(z.string(), z.unknown()) });
 
+/** Low, likely and high in the unit of the input; factors for plate, back, edge, wind and sun. */
+const knownSpread = z
+  .strictObject({
+    low: z.number().gt(0, 'must be above 0').max(1e4),
+    likely: z.number().gt(0, 'must be above 0').max(1e4),
+    high: z.number().gt(0, 'must be above 0').max(1e4),
+    spread: z.enum(['normal', 'log-normal']),
+    kind: z.enum(['standard', 'data sheet', 'textbook', 'trade', 'judgement', 'measured']),
+  })
+  .refine(({ low, likely, high }) => low <= likely && likely <= high, 'low, likely and high must rise');
+
 const panel = z
   .strictObject({
     id,
@@ -26,6 +39,8 @@ const panel = z
     glazing: chosen.optional(),
     count: z.int('must be a whole number').min(1, 'must be at least 1').max(24, 'must be at most 24'),
     turned: z.boolean(),
+    /** Spreads of uncertain inputs that stand above the catalogue's, by input. */
+    known: z.partialRecord(z.enum(uncertainInputs), knownSpread).optional(),
   })
   .superRefine((value, context) => {
     const family = Object.hasOwn(families, value.family) ? families[value.family as keyof typeof families] : undefined;
@@ -153,6 +168,8 @@ export const jobSchema = z.strictObject({
     specificFlow: z.number().gt(0, 'flow must be above 0').max(0.2, 'flow is at most 0.2 kg/s per m²'),
     /** Under mains pressure, or open to the air somewhere. */
     pressurised: z.boolean(),
+    /** What the pipes between panels and store are made of, where it is settled. */
+    pipe: z.enum(loopPipeIds).optional(),
   }),
   shop: z.strictObject({
     prices: z.record(z.string(), money),

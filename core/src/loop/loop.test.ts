@@ -5,7 +5,10 @@ import { fairDay, glazedPanel } from '../heat/collector.fixture';
 import { panelsState, totalAperture } from '.';
 
 const one = { heat: glazedPanel(), count: 1 };
-const small = { heat: glazedPanel({ apertureArea: 1.03, absorberArea: 1, grossArea: 1.2, edge: 0.8 }), count: 1 };
+const small = {
+  heat: glazedPanel({ apertureArea: 1.03, absorberArea: 1, grossArea: 1.2, rim: { ...glazedPanel().rim, area: 0.27 } }),
+  count: 1,
+};
 
 describe('loop: panels together', () => {
   it('are one panel when there is one', () => {

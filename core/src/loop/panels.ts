@@ -1,4 +1,4 @@
-import type { CollectorDescription, CollectorState, Deviates, HeatConditions } from '../heat';
+import type { CollectorDescription, CollectorState, Deviates, HeatConditions, Make } from '../heat';
 import { collectorState, fluidState } from '../heat';
 
 /** Panels of a job: each description with how many are alike. */
@@ -34,6 +34,7 @@ export function panelsState(
   connection: Connection,
   conditions: HeatConditions,
   deviates: Deviates = {},
+  make: Make = 'well made',
 ): PanelsState {
   const aperture = totalAperture(groups);
   const perGroup: CollectorState[] = [];
@@ -42,13 +43,13 @@ export function panelsState(
   for (const group of groups) {
     if (connection === 'parallel') {
       const massFlow = (conditions.massFlow * group.heat.apertureArea) / aperture;
-      const state = collectorState(group.heat, { ...conditions, massFlow }, deviates);
+      const state = collectorState(group.heat, { ...conditions, massFlow }, deviates, make);
       perGroup.push(state);
       heat += state.usefulHeat * group.count;
       continue;
     }
     for (let copy = 0; copy < group.count; copy += 1) {
-      const state = collectorState(group.heat, { ...conditions, inlet }, deviates);
+      const state = collectorState(group.heat, { ...conditions, inlet }, deviates, make);
       if (copy === 0) perGroup.push(state);
       heat += state.usefulHeat;
       inlet = state.outletTemperature;

@@ -1,9 +1,9 @@
-import { bore, dirt, entry, range } from '../../catalogue';
+import { bore, dirt, entry, materials, rimSpread } from '../../catalogue';
 import type { CollectorDescription } from '../../heat';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, rowOf } from './layout';
 import type { HarpParameters } from './parameters';
-import { plateArea, tubeHeatCapacity } from './parts';
+import { plateArea, tubeHeatCapacity, waterHeatCapacity } from './parts';
 
 /** The panel as heat sees it. The headers lie in the sun, painted like the plate, and count as plate. */
 export function harpHeat(
@@ -12,7 +12,7 @@ export function harpHeat(
   waterVolume: number,
 ): CollectorDescription {
   const { box, riserTube, headerTube, parameters } = layout;
-  const plate = build.absorber.on(rowOf(build, riserTube));
+  const onTubes = build.absorber.on(rowOf(build, riserTube));
   const paint = entry('coating', parameters.paint);
   const headerArea = 2 * headerTube.outerDiameter * parameters.riserCount * parameters.pitch;
   return {
@@ -23,20 +23,27 @@ export function harpHeat(
     dirt,
     absorptance: paint.absorptance,
     emittance: paint.emittance,
-    plateConductance: plate.plateConductance,
-    finWidth: plate.finWidth,
+    plate: onTubes.plate,
     tube: {
       outerDiameter: riserTube.outerDiameter,
       innerDiameter: bore(riserTube),
       length: layout.riserCut,
       count: parameters.riserCount,
+      path: 'parallel',
+      across: build.turned,
+      wallConductance: materials.copper.conductivity * riserTube.wall,
     },
-    bond: plate.bond,
-    back: box.backLoss,
-    backFactor: range(1.1, 1.2, 1.3, 'judgement'),
-    edge: box.edgeLoss(layout.heights.pane - layout.heights.insulationTop),
-    edgeFactor: range(0.5, 1, 2, 'judgement', 'log-normal'),
+    bond: onTubes.bond,
+    bondHomeMade: onTubes.bondHomeMade,
+    back: box.backStack,
+    backFactor: box.backFactor,
+    rim: box.rim(layout.heights.pane - layout.heights.insulationTop),
+    rimFactor: rimSpread,
     // Glass and box swing with the plate by about a third of its swing (D&B section 6.12, effective heat capacity).
-    heatCapacity: plate.heatCapacity + tubeHeatCapacity(layout, waterVolume) + 0.3 * layout.glazing.mass * 750,
+    capacity: {
+      dry: onTubes.heatCapacity + tubeHeatCapacity(layout) + 0.3 * layout.glazing.mass * materials.glass.heatCapacity,
+      water: waterHeatCapacity(waterVolume),
+    },
+    known: build.known,
   };
 }

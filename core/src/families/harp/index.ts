@@ -1,9 +1,10 @@
+import { entry, serviceLimits } from '../../catalogue';
 import type { PanelDesign } from '../family';
 import { definePlateFamily } from '../plateFamily';
 import { harpDrawing } from './drawing';
 import { harpFindings, harpWords } from './findings';
 import { harpHeat } from './heat';
-import { layOut } from './layout';
+import { layOut, rowOf } from './layout';
 import { harpParameters, standardHarp } from './parameters';
 import { harpParts } from './parts';
 import { harpWater } from './water';
@@ -28,6 +29,9 @@ export const harp = definePlateFamily({
     const heat = harpHeat(build, layout, water.volume);
     const { parts, purchases } = harpParts(build, layout);
     const { box, glazing, parameters, riserTube, headerTube } = layout;
+    const onTubes = build.absorber.on(rowOf(build, riserTube));
+    const paint = entry('coating', parameters.paint);
+    const at = (field: string) => `${build.path}.${field}`;
     const mass = (list: readonly { mass: number; count?: number }[]) =>
       list.reduce((sum, one) => sum + one.mass * (one.count ?? 1), 0);
     return {
@@ -50,14 +54,17 @@ export const harp = definePlateFamily({
       heat,
       water,
       materials: [
-        { name: build.absorber.name, place: 'plate', limit: 200, path: `${build.path}.absorber.kind` },
-        { ...box.limits.insulation, place: 'insulation face', path: `${build.path}.box.parameters.insulation` },
-        {
-          name: glazing.name,
-          place: 'cover',
-          limit: glazing.serviceLimit,
-          path: `${build.path}.glazing.parameters.pane`,
-        },
+        { name: onTubes.limit.name, place: 'plate', limit: onTubes.limit.temperature, path: at('absorber.kind') },
+        { name: paint.name, place: 'plate', limit: paint.serviceLimit, path: at('parameters.paint') },
+        { ...serviceLimits.joint, place: 'plate', joint: true },
+        { ...serviceLimits.sensor, place: 'plate' },
+        { ...box.limits.insulation, place: 'insulation', path: at('box.parameters.insulation') },
+        { ...box.limits.back, place: 'back', path: at('box.parameters.back') },
+        { ...box.limits.side, place: 'side', path: at('box.parameters.board') },
+        { ...serviceLimits.cable, place: 'side' },
+        { name: glazing.name, place: 'inner pane', limit: glazing.serviceLimit, path: at('glazing.parameters.pane') },
+        { ...serviceLimits.gasket, place: 'bearing' },
+        { ...serviceLimits.sealant, place: 'bearing' },
       ],
       findings: harpFindings(build, layout),
       dryMass: mass(parts) + mass(purchases),

@@ -110,7 +110,7 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
     heights,
     railDepth: heights.railTop - box.back,
     stack: { needed, available: box.depth },
-    finWidth: build.absorber.on(rowOf(build, riserTube)).finWidth,
+    finWidth: build.absorber.on(rowOf(build, riserTube)).plate.width,
     headerToPane: heights.pane - heights.centre - diameter / 2,
   };
 }

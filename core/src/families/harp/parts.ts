@@ -1,4 +1,5 @@
 import { materials } from '../../catalogue';
+import { fluidState } from '../../heat';
 import type { HoleSchedule, Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
 import type { PlateBuild } from '../plateFamily';
@@ -119,10 +120,16 @@ export function plateArea(layout: HarpLayout): number {
   return layout.finWidth * layout.parameters.riserCount * layout.parameters.riserClear;
 }
 
-/** J/K of tube and water in them. */
-export function tubeHeatCapacity(layout: HarpLayout, waterVolume: number): number {
+/** J/K of the tubes. */
+export function tubeHeatCapacity(layout: HarpLayout): number {
   const copper =
     tubeMass(layout.riserTube) * layout.riserCut * layout.parameters.riserCount +
     tubeMass(layout.headerTube) * (spanLength(layout.spans.cold) + spanLength(layout.spans.hot));
-  return copper * materials.copper.heatCapacity + waterVolume * 995 * 4180;
+  return copper * materials.copper.heatCapacity;
+}
+
+/** J/K of so many m³ of water. */
+export function waterHeatCapacity(volume: number): number {
+  const water = fluidState('water', 30);
+  return volume * water.density * water.heatCapacity;
 }

@@ -1,0 +1,70 @@
+/** Something in a panel or its loop that only has to stand the heat. */
+export interface ServiceLimit {
+  name: string;
+  /** °C for years. */
+  limit: number;
+  source: string;
+}
+
+/** What sealants, plastics, sensors and pipes of the loop stand for years. */
+export const serviceLimits = {
+  silicone: { name: 'high-temperature silicone', limit: 200, source: 'makers of red silicone: 200 to 250 °C' },
+  sealant: { name: 'building silicone', limit: 150, source: 'EN ISO 11600 class F sealants; makers, 120 to 150 °C' },
+  gasket: { name: 'EPDM gasket', limit: 130, source: 'EN 12365; makers: 120 °C, 150 °C for hours' },
+  sensor: { name: 'digital temperature sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },
+  cable: { name: 'PVC-sheathed cable', limit: 70, source: 'EN 50525-2-31, conductor 70 °C' },
+  joint: {
+    name: 'soft-soldered joints',
+    limit: 200,
+    source:
+      'tin with 5 % antimony melts at 233 °C, tin-lead 50/50 at 183 °C; above 121 °C neither has a pressure rating',
+  },
+} as const satisfies Record<string, ServiceLimit>;
+
+/** Pipes that a loop may be made of, and the heat they stand with water in them. */
+export const loopPipes = {
+  copper: { name: 'copper pipe', limit: 200, source: 'EN 1057; its soft-soldered joints decide' },
+  pex: { name: 'PEX pipe', limit: 93, source: 'ASTM F876: 93 °C at 5.5 bar, and no more' },
+  cpvc: { name: 'CPVC pipe', limit: 82, source: 'ASTM D2846: 82 °C at 6.9 bar' },
+  pvc: { name: 'PVC pipe', limit: 60, source: 'ASTM D1785: 0.22 of its cold rating at 60 °C, and nothing above' },
+  hose: { name: 'garden hose', limit: 50, source: 'makers: 40 to 60 °C' },
+  rubber: { name: 'EPDM hose', limit: 120, source: 'makers of heater hose: 120 °C' },
+} as const satisfies Record<string, ServiceLimit>;
+export type LoopPipe = keyof typeof loopPipes;
+export const loopPipeIds = Object.keys(loopPipes) as [LoopPipe, ...LoopPipe[]];
+
+export type SolderAlloy = 'tin-lead' | 'tin-antimony';
+
+/** Pa that a soldered capillary fitting up to 28 mm holds, by °C. */
+const ratings: Record<SolderAlloy, readonly (readonly [temperature: number, pressure: number])[]> = {
+  // psi at 100, 150, 200 and 250 °F.
+  'tin-lead': [
+    [38, 200],
+    [66, 150],
+    [93, 100],
+    [121, 85],
+  ],
+  'tin-antimony': [
+    [38, 1090],
+    [66, 625],
+    [93, 505],
+    [121, 270],
+  ],
+};
+const psi = 6894.757;
+
+/**
+ * Pa that a soldered capillary joint of up to 28 mm may hold at a temperature. ASME B16.22 with the Copper Tube Handbook's
+ * table of soldered joints, recalled; straight between its rows. Nothing above 121 °C, where the table ends. A riser let into
+ * a drilled header is no capillary joint and holds far less.
+ */
+export function solderHolds(alloy: SolderAlloy, temperature: number): number | undefined {
+  const rows = ratings[alloy];
+  const last = rows[rows.length - 1];
+  if (!last || temperature > last[0]) return undefined;
+  const above = rows.findIndex(([at]) => temperature <= at);
+  const [hot, weak] = rows[above] ?? last;
+  const [cold, strong] = rows[above - 1] ?? [hot, weak];
+  const share = hot === cold ? 0 : (temperature - cold) / (hot - cold);
+  return (strong + (weak - strong) * share) * psi;
+}

@@ -1,0 +1,38 @@
+import { type ManifoldQuery, manifoldFlow } from './manifold';
+
+/** How evenly a header feeds its risers. */
+export interface HeaderEvenness {
+  /** m. */
+  bore: number;
+  /** Header's bore area over the bore areas of all risers: the rule of thumb asks for 1 or more. */
+  areaRatio: number;
+  /** Most over least of the risers' flows. */
+  unevenness: number;
+  /** Pa. */
+  pressureDrop: number;
+  shares: number[];
+}
+
+/** Each header bore with what the network makes of it, all else alike. */
+export function headersCompared(query: ManifoldQuery, bores: readonly number[]): HeaderEvenness[] {
+  return bores.map((bore) => {
+    const { fractions, pressureDrop } = manifoldFlow({ ...query, headerBore: bore });
+    const open = fractions.filter((_, riser) => riser !== query.blocked);
+    return {
+      bore,
+      areaRatio: bore ** 2 / (query.risers * query.riserBore ** 2),
+      unevenness: Math.max(...open) / Math.max(1e-9, Math.min(...open)),
+      pressureDrop,
+      shares: fractions,
+    };
+  });
+}
+
+/** Most over least that hardly costs anything: the slowest riser then comes out a quarter warmer than the fastest. Judgement. */
+export const evenEnough = 1.25;
+
+/** The narrowest of some headers that feeds evenly enough; the widest when none does. */
+export function narrowestEven(compared: readonly HeaderEvenness[], most = evenEnough): HeaderEvenness | undefined {
+  const byBore = [...compared].sort((a, b) => a.bore - b.bore);
+  return byBore.find(({ unevenness }) => unevenness <= most) ?? byBore[byBore.length - 1];
+}

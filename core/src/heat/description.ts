@@ -1,0 +1,107 @@
+import type { Range } from '../catalogue';
+import type { FinStep, TubeMount } from './fin';
+import type { Fluid } from './fluids';
+import type { ThermalStack } from './stack';
+
+/** A tube-and-plate panel as heat sees it: what a family hands over. Uncertain inputs keep their spread. */
+export interface CollectorDescription {
+  /** m². Lets sun in. */
+  apertureArea: number;
+  /** m². Plate that catches it. */
+  absorberArea: number;
+  /** m². Outside to outside. */
+  grossArea: number;
+  /** From the plate outward; none is a bare panel. */
+  covers: readonly {
+    index: number;
+    sheets: number;
+    transmittance: Range;
+    emittance: number;
+    /** m. */
+    gap: number;
+    /** W/m²K. */
+    conductance: number;
+  }[];
+  /** Share let through by dirt and condensation. */
+  dirt: Range;
+  absorptance: Range;
+  emittance: Range;
+  plate: {
+    /** m. Plate on one tube. */
+    width: number;
+    /** One side of a tube, from it outward. */
+    steps: readonly FinStep[];
+    mount: TubeMount;
+    /** One sheet over all tubes, so that heat also passes from tube to tube. */
+    whole: boolean;
+  };
+  tube: {
+    outerDiameter: number;
+    innerDiameter: number;
+    /** m. Of one run. */
+    length: number;
+    /** Runs side by side. */
+    count: number;
+    /** All fed at once, or one after the other. */
+    path: 'parallel' | 'serpentine';
+    /** Lies across the slope, level, instead of up it. */
+    across: boolean;
+    /** W/K. Conductivity times thickness of the wall. */
+    wallConductance: number;
+  };
+  /** W/mK of tube. */
+  bond: Range;
+  /** The bond as it is met in home-made panels. */
+  bondHomeMade: Range;
+  /** From the plate down. */
+  back: ThermalStack;
+  /** Times the book value, as built. */
+  backFactor: Range;
+  /** Round the hot space; m². */
+  rim: ThermalStack & { area: number };
+  rimFactor: Range;
+  /** J/K. Metal and a share of the pane; water. */
+  capacity: { dry: number; water: number };
+  /** Spreads that the builder knows better, in the place of those above. */
+  known?: Partial<Record<UncertainInput, Range>> | undefined;
+}
+
+/** Sun, air and water at one moment. */
+export interface HeatConditions {
+  /** W/m² on the pane, in all. */
+  irradiance: number;
+  /** Share of it that is beam; of the rest, `groundShare` comes from the ground. */
+  beamShare: number;
+  groundShare: number;
+  /** Degrees of the beam from square. */
+  incidence: number;
+  /** °C. */
+  air: number;
+  /** °C that the pane radiates to. */
+  surroundings: number;
+  /** m/s at the panel. */
+  wind: number;
+  /** °C. */
+  inlet: number;
+  /** kg/s through this panel; 0 stands still. */
+  massFlow: number;
+  /** Degrees from level. */
+  tilt: number;
+  /** Water when left out. */
+  fluid?: Fluid;
+}
+
+/** What is uncertain in a panel and its day. `plate`, `back`, `edge`, `wind` and `sun` are factors on what was said. */
+export const uncertainInputs = [
+  'bond',
+  'transmittance',
+  'dirt',
+  'absorptance',
+  'emittance',
+  'plate',
+  'back',
+  'edge',
+  'wind',
+  'sun',
+] as const;
+export type UncertainInput = (typeof uncertainInputs)[number];

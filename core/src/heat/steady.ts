@@ -1,0 +1,196 @@
+import type { CollectorDescription, HeatConditions } from './description';
+import { serpentineRemoval } from './field';
+import { tubeFilm } from './film';
+import { efficiencyFactor, heatRemovalFactor } from './fin';
+import { fluidState } from './fluids';
+import { NotConverged } from './notConverged';
+import { risingRoot } from './root';
+import { type Built, build, type Deviates, finOf, losses, lossSum, type Make, opticalShare } from './uncertain';
+
+/** Everything a makings panel can show of one steady state. SI; W for the whole panel where it says heat. */
+export interface CollectorState {
+  usefulHeat: number;
+  outletTemperature: number;
+  gain: number;
+  /** On aperture. */
+  efficiency: number;
+  /** °C, mean. */
+  plateTemperature: number;
+  opticalShare: number;
+  /** W that the plate keeps of the sun. */
+  absorbed: number;
+  /** W/m²K of plate. */
+  lossCoefficient: number;
+  /** W/m² of plate that leaves when it stands at air temperature: the sky takes it. */
+  lossAtAir: number;
+  finEfficiency: number;
+  efficiencyFactor: number;
+  heatRemovalFactor: number;
+  filmCoefficient: number;
+  reynolds: number;
+  /** Heat by where it went, W: they add up to the sun on the aperture. */
+  paths: { water: number; optical: number; top: number; back: number; edge: number };
+}
+
+interface Chain {
+  film: { coefficient: number; reynolds: number };
+  heatCapacity: number;
+  fin: number;
+  factor: number;
+  removal: number;
+}
+
+/** Fin, bond, film and removal at a loss coefficient. */
+function chainAt(built: Built, conditions: HeatConditions, lossCoefficient: number, heat: number): Chain {
+  const { description } = built;
+  const { tube, plate, absorberArea } = description;
+  const fluid = conditions.fluid ?? 'water';
+  const mean = conditions.inlet + heat / Math.max(1e-9, 2 * conditions.massFlow * 4190);
+  const { heatCapacity } = fluidState(fluid, mean);
+  const serpentine = tube.path === 'serpentine';
+  const inRun = serpentine ? conditions.massFlow : conditions.massFlow / tube.count;
+  const film = tubeFilm({
+    massFlow: inRun,
+    innerDiameter: tube.innerDiameter,
+    length: serpentine ? tube.length * tube.count : tube.length,
+    temperature: mean,
+    fluid,
+    stirring: {
+      heatPerLength: heat / (tube.length * tube.count),
+      tilt: tube.across ? 0 : conditions.tilt,
+      wallConductance: tube.wallConductance,
+    },
+  });
+  const fin = finOf(built, lossCoefficient);
+  const factor = efficiencyFactor({
+    lossCoefficient,
+    pitch: plate.width,
+    outerDiameter: tube.outerDiameter,
+    innerDiameter: tube.innerDiameter,
+    finEfficiency: fin,
+    bondConductance: built.bond,
+    filmCoefficient: film.coefficient,
+    mount: plate.mount,
+  });
+  const removal =
+    serpentine && plate.whole
+      ? serpentineRemoval({
+          runLength: tube.length,
+          width: plate.width,
+          tubeDiameter: tube.outerDiameter,
+          steps: built.steps,
+          whole: true,
+          lossCoefficient,
+          resistance: bondAndFilm(built, film.coefficient),
+          carried: new Array<number>(tube.count).fill(conditions.massFlow * heatCapacity),
+        })
+      : heatRemovalFactor({
+          massFlow: conditions.massFlow,
+          heatCapacity,
+          area: absorberArea,
+          lossCoefficient,
+          efficiencyFactor: factor,
+        });
+  return { film, heatCapacity, fin, factor, removal };
+}
+
+/** mK/W from the plate's foot to the water. */
+export function bondAndFilm(built: Built, filmCoefficient: number): number {
+  const bond = built.description.plate.mount === 'in' ? 0 : 1 / built.bond;
+  return bond + 1 / (Math.PI * built.description.tube.innerDiameter * filmCoefficient);
+}
+
+/**
+ * Steady state of a panel with water running through. Hottel, Whillier and Bliss as in D&B chapter 6, the loss taken
+ * straight through the working point and iterated with the mean plate temperature. Throws NotConverged.
+ */
+export function collectorState(
+  description: CollectorDescription,
+  conditions: HeatConditions,
+  deviates: Deviates = {},
+  make: Make = 'well made',
+): CollectorState {
+  const built = build(description, deviates, make);
+  const { absorberArea, apertureArea } = description;
+  const sun = conditions.irradiance * built.sun;
+  const optical = opticalShare(built, conditions);
+  const absorbed = optical * sun;
+  const total = (plate: number) => lossSum(losses(built, conditions, plate));
+  // With a sky colder than the air, heat leaves a plate at air temperature: the line starts there and not at nought.
+  const atAir = total(conditions.air);
+  let plate = Math.max(conditions.inlet, conditions.air) + 10;
+  let heat = 0;
+  const limit = 100;
+  for (let pass = 0; pass < limit; pass += 1) {
+    const rise = plate - conditions.air;
+    const secant =
+      Math.abs(rise) > 0.5 ? (total(plate) - atAir) / rise : total(conditions.air + 0.5) - total(conditions.air - 0.5);
+    const lossCoefficient = Math.max(0.05, secant);
+    const chain = chainAt(built, conditions, lossCoefficient, heat);
+    heat = absorberArea * chain.removal * (absorbed - atAir - lossCoefficient * (conditions.inlet - conditions.air));
+    // Plate temperature that closes the balance: absorbed less useful is what it loses.
+    const next = conditions.air + (absorbed - heat / absorberArea - atAir) / lossCoefficient;
+    const moved = Math.abs(next - plate);
+    plate += (next - plate) * 0.8;
+    if (moved < 1e-6) {
+      const parts = losses(built, conditions, plate);
+      const gain = heat / (conditions.massFlow * chain.heatCapacity);
+      const top = parts.top * absorberArea;
+      const back = parts.back * absorberArea;
+      const edge = parts.edge * absorberArea;
+      return {
+        usefulHeat: heat,
+        gain,
+        outletTemperature: conditions.inlet + gain,
+        efficiency: sun > 0 ? heat / (sun * apertureArea) : 0,
+        plateTemperature: plate,
+        opticalShare: optical,
+        absorbed: absorbed * absorberArea,
+        lossCoefficient: (lossSum(parts) - atAir) / (plate - conditions.air || 1),
+        lossAtAir: atAir,
+        finEfficiency: chain.fin,
+        efficiencyFactor: chain.factor,
+        heatRemovalFactor: chain.removal,
+        filmCoefficient: chain.film.coefficient,
+        reynolds: chain.film.reynolds,
+        paths: { water: heat, optical: sun * apertureArea - absorbed * absorberArea, top, back, edge },
+      };
+    }
+  }
+  throw new NotConverged('collectorState', limit, plate);
+}
+
+/** °C. The plate of a still panel in that sun: dry in full sun, or under the night sky without any. */
+export function stagnationTemperature(
+  description: CollectorDescription,
+  conditions: HeatConditions,
+  deviates: Deviates = {},
+  make: Make = 'well made',
+): number {
+  const built = build(description, deviates, make);
+  const absorbed = opticalShare(built, conditions) * conditions.irradiance * built.sun;
+  // The loss only rises with the plate, so there is one answer.
+  const excess = (plate: number) => lossSum(losses(built, conditions, plate)) - absorbed;
+  return risingRoot(excess, conditions.air - 60, conditions.air + 500, 1e-4);
+}
+
+/** The straight efficiency line of a panel on aperture, through two working points. */
+export interface EfficiencyLine {
+  /** Efficiency with the water entering at air temperature. */
+  intercept: number;
+  /** W/m²K. Lost for every kelvin of inlet over air, per W/m² of sun. */
+  slope: number;
+}
+
+/** Fits the line over inlets from air temperature to 40 K above it, at the conditions' own sun and flow. */
+export function efficiencyLine(
+  description: CollectorDescription,
+  conditions: HeatConditions,
+  make: Make = 'well made',
+): EfficiencyLine {
+  const at = (rise: number) =>
+    collectorState(description, { ...conditions, inlet: conditions.air + rise }, {}, make).efficiency;
+  const cold = at(0);
+  const warm = at(40);
+  return { intercept: cold, slope: ((cold - warm) * conditions.irradiance) / 40 };
+}

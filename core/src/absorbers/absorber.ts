@@ -22,6 +22,8 @@ export interface AbsorberDesign {
   name: string;
   /** m. Of the plate above the tube. */
   thickness: number;
+  /** kg/m³. */
+  density: number;
   on(row: TubeRow): {
     /** The plate as heat sees it. */
     plate: CollectorDescription['plate'];

@@ -49,6 +49,7 @@ export const snapTracks = defineMember({
     return {
       name: `${track.name}, ${bed === 'bedded' ? 'bedded in silicone' : 'clipped on dry'}`,
       thickness: track.thickness,
+      density: materials.aluminium.density,
       on: ({ prefix, path, tube, count, pitch, length }) => {
         const whole = Math.floor((length + buttGap) / (track.length + buttGap));
         const rest = length - whole * (track.length + buttGap);

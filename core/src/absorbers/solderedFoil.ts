@@ -39,6 +39,7 @@ export const solderedFoil = defineMember({
     return {
       name: `${sheet.name}, ${seam === 'continuous' ? 'soldered all along' : 'soldered in places'}`,
       thickness: sheet.thickness,
+      density: materials[sheet.material].density,
       on: ({ prefix, tube, count, pitch, length }) => {
         const mass = sheetMass(sheet, pitch * length);
         const soldered = (seam === 'continuous' ? 1 : 0.4) * length * count;

@@ -39,6 +39,8 @@ export interface WaterDescription {
   headerBore: number;
   pitch: number;
   connection: 'diagonal' | 'same-side';
+  /** Headers that could be taken, the one that is, and the panel's field that holds it. */
+  headers: { choices: { id: string; name: string; bore: number }[]; chosen: string; path: string };
   /** m³. */
   volume: number;
   /** Whether the joints are soft-soldered butts that no mains pressure may stand on. */
@@ -63,6 +65,8 @@ export interface PanelDesign {
   /** m. Outside of the panel along its risers and across them. */
   outside: { length: number; width: number };
   drawing(view: View): Drawing;
+  /** m and kg/m³. The plate, as drawn. */
+  plate: { thickness: number; density: number };
   /** Layers of the panel from the pane down, m each, and what the box offers. */
   stack: { layers: { name: string; thickness: number }[]; needed: number; available: number };
   /** For one panel; a job with several alike makes them so many times. */

@@ -28,8 +28,8 @@ export function headersCompared(query: ManifoldQuery, bores: readonly number[]):
   });
 }
 
-/** Most over least that hardly costs anything: the slowest riser then comes out a quarter warmer than the fastest. Judgement. */
-export const evenEnough = 1.25;
+/** Most over least that hardly costs anything: the gain then falls by about a thousandth, as the plate part by part shows. */
+export const evenEnough = 1.5;
 
 /** The narrowest of some headers that feeds evenly enough; the widest when none does. */
 export function narrowestEven(compared: readonly HeaderEvenness[], most = evenEnough): HeaderEvenness | undefined {

@@ -13,6 +13,7 @@ import { panelsState, totalAperture } from '../loop';
 import { normals } from '../quantity';
 import { planShop, type ShopPlan } from '../shop';
 import { type Conditions, heatConditions, stagnationConditions } from './conditions';
+import { waterNetwork } from './network';
 import { jobParts, type OpenJob, openJob } from './open';
 import type { Job } from './schema';
 
@@ -78,15 +79,13 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   const dry = stagnationConditions(job);
   const whole = panelsState(groups, job.loop.connection, conditions);
   const aperture = totalAperture(groups);
-  const perPanel = panels.map(({ document, design }, index): PanelFigures => {
+  const perPanel = panels.map((panel, index): PanelFigures => {
+    const { document, design } = panel;
     const { heat, water, areas } = design;
     const share = job.loop.connection === 'parallel' ? heat.apertureArea / aperture : 1;
     const massFlow = conditions.massFlow * share;
     const state = whole.perGroup[index] ?? collectorState(heat, { ...conditions, massFlow });
-    const mean = (conditions.inlet + state.outletTemperature) / 2;
-    const rise = document.turned ? 0 : water.riserLength * Math.sin((conditions.tilt * Math.PI) / 180);
-    const warming = { heat: Math.max(0, state.usefulHeat) / water.risers, rise };
-    const flow = manifoldFlow({ ...water, massFlow, temperature: mean, warming });
+    const flow = manifoldFlow(waterNetwork(panel, { ...conditions, ...state, massFlow }));
     const waterMass = water.volume * fluidState('water', conditions.inlet).density;
     return {
       id: document.id,

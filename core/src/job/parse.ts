@@ -1,3 +1,5 @@
+import type * as z from 'zod';
+import { asBuilt } from './open';
 import { type Job, jobFormat, jobSchema, jobVersion } from './schema';
 
 export type ParsedJob = { ok: true; job: Job } | { ok: false; errors: { path: string; message: string }[] };
@@ -40,9 +42,26 @@ export function parseJob(input: unknown): ParsedJob {
     version += 1;
   }
   const parsed = jobSchema.safeParse(document);
-  if (parsed.success) return { ok: true, job: parsed.data };
-  return {
-    ok: false,
-    errors: parsed.error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message })),
-  };
+  if (!parsed.success) return { ok: false, errors: issuesOf(parsed.error) };
+  const trouble = builtTrouble(parsed.data);
+  return trouble ? { ok: false, errors: [trouble] } : { ok: true, job: parsed.data };
+}
+
+function issuesOf(error: z.ZodError): { path: string; message: string }[] {
+  return error.issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }));
+}
+
+/** What is wrong with the design once what was measured is laid over it. */
+function builtTrouble(job: Job): { path: string; message: string } | undefined {
+  if (job.asBuilt.length === 0) return undefined;
+  const words = (why: string) => ({ path: 'asBuilt', message: `laid over the design it makes no job: ${why}` });
+  try {
+    const built = jobSchema.safeParse(asBuilt(job));
+    if (built.success) return undefined;
+    const [first] = issuesOf(built.error);
+    return words(`${first?.path ?? ''} ${first?.message ?? ''}`.trim());
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return words(error.message);
+  }
 }

@@ -38,6 +38,7 @@ export const harp = definePlateFamily({
       areas: { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea },
       outside: { length: box.outside.length, width: box.outside.width },
       drawing: (view) => harpDrawing[view](build, layout),
+      plate: { thickness: build.absorber.thickness, density: build.absorber.density },
       stack: {
         layers: [
           { name: glazing.name, thickness: glazing.pane.thickness },

@@ -1,0 +1,78 @@
+import type { Range } from '../catalogue';
+import {
+  type BondReading,
+  bondFromTest,
+  type PaneReading,
+  type PlateWeighing,
+  paneFromTest,
+  thicknessByWeight,
+} from '../heat';
+import type { OpenJob } from './open';
+import type { Job } from './schema';
+
+type Known = NonNullable<Job['panels'][number]['known']>;
+
+/** A value found by hand, ready to be laid over the design as built. */
+export interface Found {
+  input: 'bond' | 'transmittance' | 'plate';
+  value: Range;
+}
+
+/** The bond of a panel from a touch probe; K of the probe is what two touches differ by. */
+export function bondTest(
+  open: OpenJob,
+  index: number,
+  readings: readonly BondReading[],
+  probe: number,
+): Found | undefined {
+  const { heat, outside } = panelOf(open, index);
+  const value = bondFromTest({
+    readings,
+    probe,
+    width: heat.plate.width,
+    tubeDiameter: heat.tube.outerDiameter,
+    steps: heat.plate.steps,
+    emittance: heat.emittance.likely,
+    side: heat.absorberArea / (2 * (outside.length + outside.width)),
+  });
+  return value && { input: 'bond', value };
+}
+
+/** The pane of a panel from a small solar cell. */
+export function paneTest(readings: readonly PaneReading[]): Found | undefined {
+  const value = paneFromTest(readings);
+  return value && { input: 'transmittance', value };
+}
+
+/**
+ * The plate of a panel from a piece on a scale: how thick it is beside how thick it was bought, and the thickness itself.
+ *
+ * @param thickness m, as drawn
+ */
+export function plateTest(weighing: PlateWeighing, thickness: number): (Found & { thickness: Range }) | undefined {
+  const found = thicknessByWeight(weighing);
+  if (!found) return undefined;
+  const share = (value: number) => value / thickness;
+  return {
+    input: 'plate',
+    value: { ...found, low: share(found.low), likely: share(found.likely), high: share(found.high) },
+    thickness: found,
+  };
+}
+
+/** The job's as-built list with a value found by hand laid over a panel; an older value of the same input makes room. */
+export function withFound(job: Job, index: number, found: Found, source: string): Job['asBuilt'] {
+  const path = ['panels', index, 'known'];
+  const isHere = (one: Job['asBuilt'][number]) => one.path.join('.') === path.join('.');
+  const before = job.asBuilt.find(isHere);
+  const drawn = job.panels[index]?.known ?? {};
+  const value: Known = { ...drawn, ...(before?.value as Known | undefined), [found.input]: found.value };
+  const sources = before ? `${before.source}; ${source}` : source;
+  return [...job.asBuilt.filter((one) => !isHere(one)), { path, value, source: sources }];
+}
+
+function panelOf(open: OpenJob, index: number) {
+  const panel = open.panels[index];
+  if (!panel) throw new RangeError(`no panel ${index}`);
+  return panel.design;
+}

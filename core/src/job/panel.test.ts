@@ -1,0 +1,242 @@
+import { expect } from 'chai';
+import { range } from '../catalogue';
+import {
+  asBuilt,
+  bondTest,
+  defaultJob,
+  evaluateBands,
+  evaluateJob,
+  evaluateOpen,
+  type Job,
+  jobCooking,
+  jobFindings,
+  loopBoils,
+  marksWorth,
+  nightConditions,
+  openJob,
+  paneTest,
+  parseJob,
+  plateTest,
+  sayFinding,
+  stillFigures,
+  stillMakings,
+  waterCheck,
+  withFound,
+  withValueAt,
+} from '.';
+
+const harp = (): Job => defaultJob('harp');
+const set = (job: Job, path: string, value: unknown): Job =>
+  withValueAt(
+    job,
+    path.split('.').map((step) => (/^\d+$/.test(step) ? Number(step) : step)),
+    value,
+  );
+
+describe('job: what cooks', () => {
+  it('asks every material of a panel, tightest first, at the heat of its own place', () => {
+    const rows = jobCooking(openJob(harp()));
+    const figures = evaluateJob(harp());
+    expect(rows.find(({ place }) => place === 'plate')?.sees).closeTo(figures.stagnationTemperature, 1e-6);
+    const margins = rows.map(({ margin }) => margin);
+    expect(margins).deep.equal([...margins].sort((a, b) => a - b));
+    for (const { sees, limit, margin } of rows) expect(margin).closeTo(limit - sees, 1e-9);
+    expect(rows.find(({ place }) => place === 'side')?.sees).within(50, 100);
+  });
+  it('finds foam that melts and names the field that changes it; generic things stay in the list', () => {
+    const foam = set(harp(), 'panels.0.box.parameters.insulation', 'polyiso-50');
+    const codes = jobFindings(openJob(foam)).filter(({ code }) => code === 'material-cooks');
+    expect(codes).length(1);
+    expect(codes[0]?.path).equal('panels.0.box.parameters.insulation');
+    expect(jobCooking(openJob(harp())).some(({ margin, path }) => margin < 0 && !path)).equal(true);
+    expect(jobFindings(openJob(harp()))).deep.equal([]);
+  });
+  it('is hotter at the site’s own hottest hour', () => {
+    const hot = { ...harp(), site: { ...harp().site, hottest: { air: 42, irradiance: 1080 } } };
+    const plate = (job: Job) => jobCooking(openJob(job)).find(({ place }) => place === 'plate')?.sees ?? 0;
+    expect(plate(hot)).above(plate(harp()) + 12);
+  });
+  it('tells what soldered joints hold at the heat they see, and nothing where no table goes', () => {
+    const joint = jobCooking(openJob(harp())).find(({ place }) => place === 'joint');
+    expect(joint?.sees).above(121);
+    expect(joint?.holds).deep.equal({ 'tin-lead': undefined, 'tin-antimony': undefined });
+    const shade = { ...harp(), site: { ...harp().site, hottest: { air: 20, irradiance: 500 } } };
+    const cooler = jobCooking(openJob(shade)).find(({ place }) => place === 'joint');
+    expect(cooler?.sees).below(121);
+    // 6 to 14 bar of tin-lead, by the trade's table.
+    expect(cooler?.holds?.['tin-lead']).within(5.8e5, 14e5);
+    expect(cooler?.holds?.['tin-antimony']).above(cooler?.holds?.['tin-lead'] ?? 0);
+  });
+  it('pushes steam down a loop that is known, hotter under pressure, and says so in words', () => {
+    const pipe = (name: string, pressurised = false) =>
+      openJob(set(set(harp(), 'loop.pipe', name), 'loop.pressurised', pressurised));
+    expect(jobCooking(openJob(harp())).some(({ place }) => place === 'loop')).equal(false);
+    const open = jobCooking(pipe('pex')).find(({ place }) => place === 'loop');
+    expect(open?.sees).within(98, 101);
+    expect(loopBoils(pipe('pex', true))).closeTo(143.6, 0.5);
+    const words = jobFindings(pipe('pvc')).map((finding) => sayFinding(finding, 'metric').detail);
+    expect(words[0]).match(/back down the loop; PVC pipe stands 60\s°C/);
+    expect(jobFindings(pipe('copper'))).deep.equal([]);
+  });
+});
+
+describe('job: a panel that stands still', () => {
+  const open = openJob(harp());
+  const figures = evaluateOpen(open);
+  it('warms in minutes, boils within the hour, and freezes above nought', () => {
+    const still = stillFigures(open, figures, 0);
+    expect(still.warmUp).within(120, 1200);
+    expect(still.boils).within(900, 3600);
+    expect(still.boilingPoint).within(99, 100);
+    expect(still.belowAir).within(2, 8);
+    expect(still.freezesAt).within(1, 7);
+  });
+  it('boils sooner and cooler on a hill', () => {
+    const hill = openJob(set(harp(), 'site.elevation', 2500));
+    const still = stillFigures(hill, evaluateOpen(hill), 0);
+    expect(still.boilingPoint).below(92.5);
+    expect(still.boils).below(stillFigures(open, figures, 0).boils);
+  });
+  it('sees a colder sky by night than the air', () => {
+    expect(nightConditions(harp(), 10).surroundings).within(-6, 4);
+    expect(nightConditions(harp(), 10).irradiance).equal(0);
+  });
+  it('opens to its makings, with numbers throughout', () => {
+    for (const making of Object.values(stillMakings(open, figures, 0))) {
+      expect(making.source).not.equal('');
+      for (const { value, label } of making.inputs)
+        expect(Number.isFinite(value), `${making.name} ${label}`).equal(true);
+    }
+  });
+});
+
+describe('job: how a panel shares its water', () => {
+  const open = openJob(harp());
+  const figures = evaluateOpen(open);
+  const check = waterCheck(open, figures, 0);
+  it('tells evenness beside the rule of thumb, and what unevenness costs', () => {
+    const shares = figures.perPanel[0]?.riserShares ?? [];
+    expect(check.unevenness).closeTo(Math.max(...shares) / Math.min(...shares), 1e-9);
+    expect(check.areaRatio).within(0.1, 1);
+    expect(check.spread).within(0.1, 15);
+    expect(check.cost).within(0, 0.02);
+  });
+  it('offers headers of the same shop, the drawn one among them, as wide as advised', () => {
+    expect(check.headers.filter(({ chosen }) => chosen)).length(1);
+    expect(check.headers.filter(({ advised }) => advised)).length(1);
+    const drawn = check.headers.find(({ chosen }) => chosen);
+    expect(drawn?.unevenness).closeTo(check.unevenness, 1e-9);
+    const bores = check.headers.map(({ bore }) => bore);
+    expect(bores).deep.equal([...new Set(bores)].sort((a, b) => a - b));
+    const wider = openJob(set(harp(), `panels.0.${check.headerPath}`, check.headers[check.headers.length - 1]?.id));
+    expect(waterCheck(wider, evaluateOpen(wider), 0).unevenness).below(check.unevenness);
+  });
+  it('loses about its strip to a blocked riser, whose plate then stands hot', () => {
+    const risers = figures.perPanel[0]?.riserShares.length ?? 1;
+    expect(check.blocked.cost).within(0.8 / risers, 1.1 / risers);
+    expect(check.blocked.plate).above((figures.perPanel[0]?.state.plateTemperature ?? 0) + 40);
+  });
+});
+
+describe('job: what a mark of the tape is worth', () => {
+  it('only names dimensions that gain, each by a mark inside its limits, best first', () => {
+    const open = openJob(harp());
+    const heat = evaluateOpen(open).perPanel[0]?.usefulHeat ?? 0;
+    const rows = marksWorth(open, 0, 'metric', { low: heat * 0.9, likely: heat, high: heat * 1.05 });
+    expect(rows.length).above(0);
+    for (const row of rows) {
+      expect(Math.abs(row.next - row.value)).within(0.0009, 0.0011);
+      expect(row.perMark).above(0);
+      expect(row.inAll).at.least(row.perMark);
+      expect(row.worth).equal(row.inAll > heat * 0.075);
+    }
+    const gains = rows.map(({ perMark }) => perMark);
+    expect(gains).deep.equal([...gains].sort((a, b) => b - a));
+    // Under a band of nothing everything is worth it.
+    for (const row of marksWorth(open, 0, 'metric', { low: heat, likely: heat, high: heat }))
+      expect(row.worth).equal(true);
+  });
+  it('is true: the job changed by that mark gives that much more', () => {
+    const job = harp();
+    const open = openJob(job);
+    const before = evaluateOpen(open).perPanel[0]?.usefulHeat ?? 0;
+    const row = marksWorth(open, 0, 'metric', { low: 0, likely: 1, high: 2 }).find(({ id }) => id === 'air-gap');
+    if (!row) throw new Error('the air gap gains nothing here');
+    const after = evaluateJob(set(job, 'panels.0.parameters.airGap', row.next)).perPanel[0]?.usefulHeat ?? 0;
+    expect(after - before).closeTo(row.perMark, 1e-6);
+  });
+});
+
+describe('job: two bands', () => {
+  it('put the home-made one lower and wider, and both hold their likely', () => {
+    const well = evaluateBands(harp());
+    const home = evaluateBands(harp(), {}, { make: 'home-made' });
+    for (const figure of ['gain', 'usefulHeat', 'efficiency'] as const) {
+      expect(home[figure].likely).below(well[figure].likely);
+      expect(home[figure].low).below(well[figure].low);
+      expect(home[figure].high - home[figure].low).above(well[figure].high - well[figure].low);
+      expect(home[figure].likely).within(home[figure].low, home[figure].high);
+    }
+    expect(well.gain.likely).closeTo(evaluateJob(harp()).gain, 1e-9);
+  });
+  it('are the same for the same seed', () => {
+    const options = { samples: 40, seed: 5, make: 'home-made' } as const;
+    expect(evaluateBands(harp(), {}, options)).deep.equal(evaluateBands(harp(), {}, options));
+  });
+  it('narrow where the builder knows better', () => {
+    const known = { bond: { low: 90, likely: 100, high: 110, spread: 'log-normal', kind: 'measured' } };
+    const home = evaluateBands(set(harp(), 'panels.0.known', known), {}, { make: 'home-made' });
+    expect(home.gain.high - home.gain.low).below(
+      evaluateBands(harp(), {}, { make: 'home-made' }).gain.high -
+        evaluateBands(harp(), {}, { make: 'home-made' }).gain.low,
+    );
+  });
+});
+
+describe('job: hand tests laid over the design as built', () => {
+  const open = openJob(harp());
+  const bond = bondTest(open, 0, [{ tube: 58, plate: 54, room: 20 }], 0.3);
+  it('change what was built and not what is drawn', () => {
+    if (!bond) throw new Error('no bond');
+    expect(bond.value.likely).within(5, 12);
+    const job = { ...harp(), asBuilt: withFound(harp(), 0, bond, 'bond test') };
+    expect(parseJob(job).ok).equal(true);
+    expect(evaluateJob(job).gain).equal(evaluateJob(harp()).gain);
+    expect(evaluateJob(asBuilt(job)).gain).below(evaluateJob(harp()).gain);
+  });
+  it('stand together, the newest of a kind in the place of the old', () => {
+    const pane = paneTest([{ bare: 0.4, behind: 0.34 }]);
+    if (!bond || !pane) throw new Error('no value');
+    let job = { ...harp(), asBuilt: withFound(harp(), 0, bond, 'bond test') };
+    job = { ...job, asBuilt: withFound(job, 0, pane, 'pane test') };
+    expect(job.asBuilt).length(1);
+    expect(job.asBuilt[0]?.source).equal('bond test; pane test');
+    const again = { ...bond, value: range(20, 25, 30, 'measured', 'log-normal') };
+    job = { ...job, asBuilt: withFound(job, 0, again, 'bond test again') };
+    expect(job.asBuilt[0]?.value).deep.equal({ bond: again.value, transmittance: pane.value });
+    expect(asBuilt(job).panels[0]?.known?.bond?.likely).equal(25);
+  });
+  it('turn a weight into a share of the drawn thickness', () => {
+    const found = plateTest({ mass: 0.4, length: 0.5, width: 0.4, density: 8940, resolution: 0.001 }, 0.0003);
+    expect(found?.thickness.likely).closeTo(0.4 / (8940 * 0.2), 1e-12);
+    expect(found?.value.likely).closeTo(0.4 / (8940 * 0.2) / 0.0003, 1e-9);
+    expect(plateTest({ mass: 0.4, length: 0, width: 0.4, density: 8940, resolution: 0.001 }, 0.0003)).equal(undefined);
+  });
+  it('are refused where they make no job, with the reason', () => {
+    const broken = { ...harp(), asBuilt: [{ path: ['panels', 0, 'known'], value: { bond: 3 }, source: 'x' }] };
+    const parsed = parseJob(broken);
+    expect(parsed.ok).equal(false);
+    if (!parsed.ok) expect(parsed.errors[0]).include({ path: 'asBuilt' });
+    const nowhere = { ...harp(), asBuilt: [{ path: ['panels', 9, 'known', 'bond'], value: 1, source: 'x' }] };
+    const lost = parseJob(nowhere);
+    if (!lost.ok) expect(lost.errors[0]?.message).match(/laid over the design it makes no job/);
+    expect(lost.ok).equal(false);
+    for (const bad of [
+      { low: 5, likely: 4, high: 6 },
+      { low: 0, likely: 4, high: 6 },
+    ]) {
+      const known = { bond: { ...bad, spread: 'normal', kind: 'measured' } };
+      expect(parseJob(set(harp(), 'panels.0.known', known)).ok).equal(false);
+    }
+  });
+});

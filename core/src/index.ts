@@ -2,13 +2,23 @@
 
 export type { Finding, Severity, Wording } from './care';
 export type { CatalogueKind, FieldMeta, Range } from './catalogue';
-export { bore, entries, entry, entryName, findEntry } from './catalogue';
+export { bore, entries, entry, entryName, findEntry, loopPipes } from './catalogue';
 export type { Dimension, Drawing, Edit, Extent, Label, Layer, Point, Shape, SvgOptions } from './draw';
 export { dimensionLine, direction, extent, writeSvg } from './draw';
 export type { Chosen, Family, FamilyId, Field, PanelDesign, PanelDocument, View, WaterDescription } from './families';
 export { families, standardChoice } from './families';
 export { manifoldFlow, pressureDrop } from './flow';
-export type { CollectorDescription, CollectorState, HeatConditions } from './heat';
+export type {
+  BondReading,
+  CollectorDescription,
+  CollectorState,
+  HeatConditions,
+  Make,
+  PaneReading,
+  PlateAtWork,
+  PlateWeighing,
+  UncertainInput,
+} from './heat';
 export {
   coverOptics,
   efficiencyFactor,
@@ -17,6 +27,7 @@ export {
   fluidState,
   heatRemovalFactor,
   massFlowOf,
+  plateAtWork,
   stagnationTemperature,
   topLoss,
   tubeFilm,

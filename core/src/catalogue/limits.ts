@@ -11,8 +11,8 @@ export const serviceLimits = {
   silicone: { name: 'high-temperature silicone', limit: 200, source: 'makers of red silicone: 200 to 250 °C' },
   sealant: { name: 'building silicone', limit: 150, source: 'EN ISO 11600 class F sealants; makers, 120 to 150 °C' },
   gasket: { name: 'EPDM gasket', limit: 130, source: 'EN 12365; makers: 120 °C, 150 °C for hours' },
-  sensor: { name: 'digital temperature sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },
-  cable: { name: 'PVC-sheathed cable', limit: 70, source: 'EN 50525-2-31, conductor 70 °C' },
+  sensor: { name: 'digital sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },
+  cable: { name: 'PVC cable', limit: 70, source: 'EN 50525-2-31, conductor 70 °C' },
   joint: {
     name: 'soft-soldered joints',
     limit: 200,

@@ -5,9 +5,9 @@ import { type Cooking, jobCooking, placeWords } from './cooking';
 import type { OpenJob } from './open';
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
-export function jobFindings(open: OpenJob): Finding[] {
+export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCooking(open)): Finding[] {
   const { job } = open;
-  const cooks = jobCooking(open).filter(({ margin }) => margin < 0);
+  const cooks = cooking.filter(({ margin }) => margin < 0);
   const loop = cooks.filter(({ panel }) => panel === undefined);
   const panels = open.panels.flatMap(({ design }, index): Finding[] => [
     ...design.findings,

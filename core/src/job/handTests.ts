@@ -62,13 +62,37 @@ export function plateTest(weighing: PlateWeighing, thickness: number): (Found & 
 
 /** The job's as-built list with a value found by hand laid over a panel; an older value of the same input makes room. */
 export function withFound(job: Job, index: number, found: Found, source: string): Job['asBuilt'] {
-  const path = ['panels', index, 'known'];
+  const path = knownPath(index);
   const isHere = (one: Job['asBuilt'][number]) => one.path.join('.') === path.join('.');
   const before = job.asBuilt.find(isHere);
   const drawn = job.panels[index]?.known ?? {};
   const value: Known = { ...drawn, ...(before?.value as Known | undefined), [found.input]: found.value };
   const sources = before ? `${before.source}; ${source}` : source;
   return [...job.asBuilt.filter((one) => !isHere(one)), { path, value, source: sources }];
+}
+
+/** The job with what was measured by hand laid over it; what fits no panel of it any more is left out. */
+export function withMeasured(job: Job, asBuilt: Job['asBuilt']): Job {
+  return { ...job, asBuilt: asBuilt.filter(({ path }) => path[0] !== 'panels' || job.panels[Number(path[1])]) };
+}
+
+/** The as-built list without one of the values found by hand. */
+export function withoutFound(job: Job, index: number, input: Found['input']): Job['asBuilt'] {
+  return job.asBuilt.flatMap((one) => {
+    if (one.path.join('.') !== knownPath(index).join('.')) return [one];
+    const { [input]: _, ...rest } = one.value as Known;
+    return Object.keys(rest).length > 0 ? [{ ...one, value: rest }] : [];
+  });
+}
+
+/** Values found by hand for a panel, with where they come from. */
+export function foundOf(job: Job, index: number): { values: Known; source: string } | undefined {
+  const one = job.asBuilt.find(({ path }) => path.join('.') === knownPath(index).join('.'));
+  return one && { values: one.value as Known, source: one.source };
+}
+
+function knownPath(index: number): (string | number)[] {
+  return ['panels', index, 'known'];
 }
 
 function panelOf(open: OpenJob, index: number) {

@@ -17,7 +17,18 @@ export { defaultJob, familyIds } from './defaults';
 export type { Band, BandedFigure, Figures, PanelFigures } from './evaluate';
 export { evaluateBands, evaluateJob, evaluateOpen } from './evaluate';
 export { allWords, jobFindings, sayFinding } from './findings';
-export { bondTest, type Found, paneTest, plateTest, withFound } from './handTests';
+export { curveSlope, type FlowArgument, type FlowPoint, flowArgument, specificFlowFor } from './flowArgument';
+export { type GapAdvice, gapAdvice } from './gap';
+export {
+  bondTest,
+  type Found,
+  foundOf,
+  paneTest,
+  plateTest,
+  withFound,
+  withMeasured,
+  withoutFound,
+} from './handTests';
 export { type MadeFigure, type Making, panelMakings } from './makings';
 export { type MarkWorth, marksWorth } from './marks';
 export type { OpenJob } from './open';
@@ -29,4 +40,5 @@ export { compareJob, plantOf } from './prove';
 export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
 export { type StillFigures, stillFigures, stillMakings } from './still';
+export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty';
 export { type WaterCheck, waterCheck } from './waterCheck';

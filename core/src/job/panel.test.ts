@@ -3,10 +3,14 @@ import { range } from '../catalogue';
 import {
   asBuilt,
   bondTest,
+  curveSlope,
   defaultJob,
   evaluateBands,
   evaluateJob,
   evaluateOpen,
+  flowArgument,
+  foundOf,
+  gapAdvice,
   type Job,
   jobCooking,
   jobFindings,
@@ -18,10 +22,15 @@ import {
   parseJob,
   plateTest,
   sayFinding,
+  specificFlowFor,
   stillFigures,
   stillMakings,
+  uncertainRows,
+  uncertainWords,
   waterCheck,
   withFound,
+  withMeasured,
+  withoutFound,
   withValueAt,
 } from '.';
 
@@ -238,5 +247,58 @@ describe('job: hand tests laid over the design as built', () => {
       const known = { bond: { ...bad, spread: 'normal', kind: 'measured' } };
       expect(parseJob(set(harp(), 'panels.0.known', known)).ok).equal(false);
     }
+  });
+});
+
+describe('job: slow and hot against fast and efficient', () => {
+  const open = openJob(harp());
+  const { slow, now, fast, specificFlow } = flowArgument(open, {});
+  it('gives up heat for warmth, in order', () => {
+    expect(now.usefulHeat).closeTo(evaluateJob(harp()).usefulHeat, 1e-9);
+    expect([slow.gain > now.gain, now.gain > fast.gain]).deep.equal([true, true]);
+    expect([slow.usefulHeat < now.usefulHeat, now.usefulHeat < fast.usefulHeat]).deep.equal([true, true]);
+    expect(slow.plate).above(fast.plate);
+  });
+  it('solves a typed flow back to the loop’s own figure', () => {
+    const twice = specificFlowFor(2 * now.massFlow, { massFlow: now.massFlow, specificFlow });
+    expect(twice).closeTo(2 * specificFlow, 1e-6);
+    const again = evaluateJob(set(harp(), 'loop.specificFlow', twice));
+    expect(again.massFlow).closeTo(2 * now.massFlow, 1e-4);
+  });
+  it('reads the slope of a curve in W/m²K: 0.7 to 0.5 over 32 K at 800 W/m² is 5', () => {
+    const curve = [
+      { rise: 0, efficiency: 0.7 },
+      { rise: 32, efficiency: 0.5 },
+    ];
+    expect(curveSlope(curve, 800, 1)).closeTo(5, 1e-12);
+    expect(curveSlope(curve, 800, 5)).equal(0);
+    expect(curveSlope([], 800, 1)).equal(0);
+  });
+  it('names the shallow best of the gap under the pane beside the one drawn', () => {
+    const gap = gapAdvice(open, evaluateOpen(open), 0);
+    expect(gap?.drawn.gap).equal(0.025);
+    expect(gap?.best.gap).within(0.008, 0.02);
+    expect(gap?.best.flux).below(gap?.drawn.flux ?? 0);
+  });
+});
+
+describe('job: spreads as they are shown', () => {
+  it('are one row an input, the builder’s own marked', () => {
+    const known = { bond: { low: 3, likely: 4, high: 5, spread: 'log-normal', kind: 'measured' } };
+    const rows = uncertainRows(openJob(set(harp(), 'panels.0.known', known)), 0);
+    expect(rows.filter(({ own }) => own).map(({ input }) => input)).deep.equal(['bond']);
+    for (const { input } of rows) expect(uncertainWords[input].name).not.equal('');
+  });
+  it('come off again one by one, and fit no panel that is gone', () => {
+    const bond = { input: 'bond' as const, value: range(4, 5, 6, 'measured') };
+    const pane = { input: 'transmittance' as const, value: range(0.8, 0.82, 0.84, 'measured') };
+    let job = { ...harp(), asBuilt: withFound(harp(), 0, bond, 'bond test') };
+    job = { ...job, asBuilt: withFound(job, 0, pane, 'pane test') };
+    expect(Object.keys(foundOf(job, 0)?.values ?? {})).deep.equal(['bond', 'transmittance']);
+    job = { ...job, asBuilt: withoutFound(job, 0, 'bond') };
+    expect(Object.keys(foundOf(job, 0)?.values ?? {})).deep.equal(['transmittance']);
+    expect(withoutFound(job, 0, 'transmittance')).deep.equal([]);
+    const stray = [...job.asBuilt, { path: ['panels', 7, 'known'], value: {}, source: 'x' }];
+    expect(withMeasured(harp(), stray).asBuilt).deep.equal(job.asBuilt);
   });
 });

@@ -9,8 +9,22 @@ export interface BandPoint {
   high: number;
 }
 
-/** What is expected: the likely line and the span that nine in ten lie in. Gaps part it. */
-export function Band({ points, scales, broken }: { points: readonly BandPoint[]; scales: Scales; broken?: number }) {
+/**
+ * What is expected: the likely line and the span that nine in ten lie in. Gaps part it.
+ *
+ * @param props.aside one that stands behind another: grey and dashed
+ */
+export function Band({
+  points,
+  scales,
+  broken,
+  aside,
+}: {
+  points: readonly BandPoint[];
+  scales: Scales;
+  broken?: number;
+  aside?: boolean;
+}) {
   const { x, y } = scales;
   const runs: BandPoint[][] = [];
   for (const point of points) {
@@ -28,8 +42,14 @@ export function Band({ points, scales, broken }: { points: readonly BandPoint[];
     .y((point) => y(point.likely));
   return runs.map((run) => (
     <g key={run[0]?.x}>
-      <path d={span(run) ?? ''} fill={ink('copper')} opacity={0.24} />
-      <path d={middle(run) ?? ''} fill="none" stroke={ink('copperText')} strokeWidth={2} />
+      <path d={span(run) ?? ''} fill={ink(aside ? 'soft' : 'copper')} opacity={aside ? 0.16 : 0.24} />
+      <path
+        d={middle(run) ?? ''}
+        fill="none"
+        stroke={ink(aside ? 'soft' : 'copperText')}
+        strokeWidth={aside ? 1.5 : 2}
+        strokeDasharray={aside ? '6 4' : undefined}
+      />
     </g>
   ));
 }

@@ -6,9 +6,12 @@ import { ink } from '../theme/ink';
 interface ReadoutProps {
   label: string;
   value: string;
-  band?: string;
+  /** Of a panel as drawn and well made. */
+  band?: string | undefined;
+  /** Of a typical home-made one; shown with the makings. */
+  homeMade?: string | undefined;
   /** Its makings, when they are shown. */
-  making?: Making;
+  making?: Making | undefined;
   habit: Habit;
   onOpen(label: string): void;
 }
@@ -35,7 +38,7 @@ const bandStyle: CSSProperties = { fontSize: 14, fontWeight: 500, color: ink('so
  * A figure with its name; opens to its makings. Drawn again only when what it shows changes, and of plain elements: eight
  * of these move at every step of the tape, and each styled component costs a fifth of a millisecond.
  */
-export const Readout = memo(function Readout({ label, value, band, making, habit, onOpen }: ReadoutProps) {
+export const Readout = memo(function Readout({ label, value, band, homeMade, making, habit, onOpen }: ReadoutProps) {
   const open = making !== undefined;
   return (
     <div style={{ borderBottom: `1px solid ${ink('line')}` }}>
@@ -51,11 +54,10 @@ export const Readout = memo(function Readout({ label, value, band, making, habit
           <Text fontWeight="600">{making.name}</Text>
           <Text mb="1">{making.formula}</Text>
           {making.inputs.map((input) => (
-            <Flex key={input.label} justify="space-between" gap="3">
-              <Text color="soft">{input.label}</Text>
-              <Text whiteSpace="nowrap">{inputText(input, habit)}</Text>
-            </Flex>
+            <InputRow key={input.label} label={input.label} text={inputText(input, habit)} />
           ))}
+          {band && <InputRow label="nine in ten, as drawn and well made" text={band} />}
+          {homeMade && <InputRow label="nine in ten, typical home-made" text={homeMade} />}
           <Text color="soft" fontSize="13px" mt="1">
             {making.source}
           </Text>
@@ -64,6 +66,15 @@ export const Readout = memo(function Readout({ label, value, band, making, habit
     </div>
   );
 });
+
+function InputRow({ label, text }: { label: string; text: string }) {
+  return (
+    <Flex justify="space-between" gap="3">
+      <Text color="soft">{label}</Text>
+      <Text whiteSpace="nowrap">{text}</Text>
+    </Flex>
+  );
+}
 
 function inputText({ value, kind, digits }: Making['inputs'][number], habit: Habit): string {
   if (kind === 'number') return formatNumber(value, digits ?? 2);

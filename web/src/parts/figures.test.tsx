@@ -53,7 +53,7 @@ describe('web: where the sun goes', () => {
   it('is told for those who cannot see it, in shares that add up to a hundred', () => {
     const state = evaluateJob(defaultJob('harp')).perPanel[0]?.state;
     if (!state) throw new Error('no panel');
-    const markup = renderToStaticMarkup(<Paths paths={state.paths} />);
+    const markup = renderToStaticMarkup(<Paths sun="800 W/m²" paths={state.paths} />);
     const told = /aria-label="([^"]*)"/.exec(markup)?.[1] ?? '';
     const shares = [...told.matchAll(/(\d+) percent/g)].map((match) => Number(match[1]));
     expect(shares).length(5);

@@ -1,4 +1,4 @@
-import type { Job } from '@north-pane/core';
+import { type Job, withMeasured } from '@north-pane/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { answered, api, queries } from './api';
 import { saveNow } from './autosave';
@@ -22,7 +22,8 @@ export function useBuilt(): Built {
   const last = builds.data?.[0];
   if (!last) return { document, revision: undefined };
   return {
-    document: last.document as Job,
+    // Tests by hand are of what stands there, whenever they were made.
+    document: withMeasured(last.document as Job, document.asBuilt),
     revision: { number: last.number, note: last.note, from: new Date(last.installedFrom) },
   };
 }

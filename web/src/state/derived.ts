@@ -1,8 +1,10 @@
 import {
+  type Cooking,
   evaluateOpen,
   type Figures,
   type Finding,
   type Job,
+  jobCooking,
   jobFindings,
   jobShop,
   type OpenJob,
@@ -18,6 +20,8 @@ export interface Derived {
   parts: Part[];
   plan: ShopPlan;
   figures: Figures;
+  /** Every material against the heat it meets, tightest first. */
+  cooking: Cooking[];
   findings: Finding[];
 }
 
@@ -28,7 +32,15 @@ export function derive(job: Job): Derived {
   if (found) return found;
   const open = openJob(job);
   const { parts, plan } = jobShop(open);
-  const made = { open, parts, plan, figures: evaluateOpen(open, {}, plan), findings: jobFindings(open) };
+  const cooking = jobCooking(open);
+  const made = {
+    open,
+    parts,
+    plan,
+    figures: evaluateOpen(open, {}, plan),
+    cooking,
+    findings: jobFindings(open, cooking),
+  };
   known.set(job, made);
   return made;
 }

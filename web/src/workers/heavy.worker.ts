@@ -2,14 +2,22 @@ import {
   type Conditions,
   compareJob,
   decodeSeries,
+  designConditions,
   evaluateBands,
+  evaluateOpen,
+  gapAdvice,
+  type Habit,
   type Job,
   jobSky,
   jobStudy,
+  type Make,
+  marksWorth,
   openJob,
   type Reading,
   type Sensors,
   type SkyYear,
+  stillFigures,
+  waterCheck,
 } from '@north-pane/core';
 import { expose } from 'comlink';
 
@@ -21,21 +29,47 @@ function skyOf(key: string, site: Job['site'], series: Uint8Array | undefined): 
   return lastSky.sky;
 }
 
+/** K of inlet over air at which the bench's efficiency curve is worked out. */
+const curveRises = [0, 10, 20, 30, 40, 50, 60, 70];
+
+/** The band of a panel as drawn and well made, and that of a typical home-made one. */
+function bothBands(job: Job, conditions: Partial<Conditions>, samples: number) {
+  const band = (make: Make) => evaluateBands(job, conditions, { samples, seed: 1, make });
+  return { 'well made': band('well made'), 'home-made': band('home-made') };
+}
+export type BothBands = ReturnType<typeof bothBands>;
+
 const heavy = {
-  bands: (job: Job, conditions: Partial<Conditions>, samples: number) =>
-    evaluateBands(job, conditions, { samples, seed: 1 }),
+  /** All that the bench shows of one panel beyond its figures. */
+  bench: (job: Job, index: number, habit: Habit) => {
+    const bands = bothBands(job, {}, 120);
+    const open = openJob(job);
+    const figures = evaluateOpen(open);
+    const mine = figures.perPanel[index];
+    const share = mine ? mine.usefulHeat / figures.usefulHeat : 1;
+    const heat = bands['well made'].usefulHeat;
+    const band = { low: heat.low * share, likely: heat.likely * share, high: heat.high * share };
+    return {
+      bands,
+      still: stillFigures(open, figures, index),
+      water: waterCheck(open, figures, index),
+      gap: gapAdvice(open, figures, index),
+      marks: marksWorth(open, index, habit, band),
+      curve: curveRises.map((rise) => {
+        const air = designConditions.air;
+        const { efficiency } = evaluateBands(job, { inlet: air + rise }, { samples: 40, seed: 1 });
+        return { rise, efficiency };
+      }),
+    };
+  },
   /** Gain and heat over flows, with their bands at each. */
   overFlow: (job: Job, conditions: Partial<Conditions>, flows: readonly number[]) =>
-    flows.map((massFlow) => {
-      const { gain, usefulHeat } = evaluateBands(job, { ...conditions, massFlow }, { samples: 60, seed: 1 });
-      return { massFlow, gain, usefulHeat };
-    }),
-  /** Efficiency over inlets above air, with its band at each. */
+    flows.map((massFlow) => ({ massFlow, bands: bothBands(job, { ...conditions, massFlow }, 60) })),
+  /** Efficiency over inlets above air, with its bands at each. */
   overInlet: (job: Job, conditions: Partial<Conditions>, rises: readonly number[]) =>
     rises.map((rise) => {
-      const air = conditions.air ?? 15;
-      const { efficiency } = evaluateBands(job, { ...conditions, inlet: air + rise }, { samples: 60, seed: 1 });
-      return { rise, efficiency };
+      const inlet = (conditions.air ?? designConditions.air) + rise;
+      return { rise, bands: bothBands(job, { ...conditions, inlet }, 60) };
     }),
   /** The year's sky over a site, from the bytes of its weather file where there is one. */
   sky: (key: string, site: Job['site'], series: Uint8Array | undefined) => skyOf(key, site, series),

@@ -1,11 +1,15 @@
 import { Box, Flex, SimpleGrid, Stack, Text } from '@chakra-ui/react';
 import {
+  curveSlope,
   designConditions,
-  evaluateJob,
+  evaluateOpen,
+  flowArgument,
   formatNumber,
   formatQuantity,
   massFlowOf,
+  openJob,
   type QuantityKind,
+  specificFlowFor,
   volumeFlow,
 } from '@north-pane/core';
 import { useMemo, useState } from 'react';
@@ -17,7 +21,9 @@ import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
+import type { BothBands } from '../../workers/heavy.worker';
 import { useHeavy } from '../../workers/useHeavy';
+import { SlowOrFast } from './SlowOrFast';
 
 interface Weather {
   irradiance: number;
@@ -49,7 +55,9 @@ export default function Forecast() {
     inlet: designConditions.inlet,
     wind: designConditions.wind,
   });
-  const now = useMemo(() => evaluateJob(document, weather), [document, weather]);
+  const open = useMemo(() => openJob(document), [document]);
+  const now = useMemo(() => evaluateOpen(open, weather), [open, weather]);
+  const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
   const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
   const flows = flowShares.map((share) => share * now.massFlow);
   const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, flows));
@@ -62,23 +70,37 @@ export default function Forecast() {
   const here = flow(now.massFlow);
   const reach: [number, number] = [0, here * 3];
   const setFlow = (volume: number): string | undefined => {
-    const perArea = (document.loop.specificFlow * massFlowOf(volume, weather.inlet)) / now.massFlow;
-    const outcome = change('loop.specificFlow', Math.round(perArea * 1e6) / 1e6);
+    const outcome = change(
+      'loop.specificFlow',
+      specificFlowFor(massFlowOf(volume, weather.inlet), {
+        massFlow: now.massFlow,
+        specificFlow: argument.specificFlow,
+      }),
+    );
     return outcome.ok ? undefined : outcome.message;
   };
-  const points = (of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
-    (overFlow.value ?? []).map((row) => ({
-      x: flow(row.massFlow),
-      low: write(row[of].low),
-      likely: write(row[of].likely),
-      high: write(row[of].high),
-    }));
-  const gains = points('gain', gainUnit.write);
-  const heats = points('usefulHeat', heatUnit.write);
-  const most = (rows: { high: number }[], least: number) => Math.max(least, ...rows.map((row) => row.high));
-  const line = (overInlet.value ?? []).map(({ rise, efficiency }) => ({ x: rise / weather.irradiance, ...efficiency }));
-  const slope =
-    line.length > 5 ? ((line[0]?.likely ?? 0) - (line[5]?.likely ?? 0)) / ((line[5]?.x ?? 1) - (line[0]?.x ?? 0)) : 0;
+  const points = (make: keyof BothBands, of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
+    (overFlow.value ?? []).map(({ massFlow, bands }) => {
+      const { low, likely, high } = bands[make][of];
+      return { x: flow(massFlow), low: write(low), likely: write(likely), high: write(high) };
+    });
+  const both = (of: 'gain' | 'usefulHeat', write: (value: number) => number) => ({
+    well: points('well made', of, write),
+    home: points('home-made', of, write),
+  });
+  const gains = both('gain', gainUnit.write);
+  const heats = both('usefulHeat', heatUnit.write);
+  const most = ({ well }: { well: { high: number }[] }, least: number) =>
+    Math.max(least, ...well.map((row) => row.high));
+  const inlets = overInlet.value ?? [];
+  const curve = (make: keyof BothBands) =>
+    inlets.map(({ rise, bands }) => ({ x: rise / weather.irradiance, ...bands[make].efficiency }));
+  const line = { well: curve('well made'), home: curve('home-made') };
+  const slope = curveSlope(
+    inlets.map(({ rise, bands }) => ({ rise, efficiency: bands['well made'].efficiency.likely })),
+    weather.irradiance,
+    5,
+  );
   const text = (kind: QuantityKind, value: number) => formatQuantity(kind, value, habit).text;
 
   return (
@@ -125,12 +147,9 @@ export default function Forecast() {
           </Text>
           <Text color="soft">of heat, {formatNumber(100 * now.efficiency)} % of the sun on the pane</Text>
         </Section>
-        <Text fontSize="14px" color="soft">
-          Slow water comes out hotter; fast water carries more. The heat hardly grows past the design flow, while the
-          gain keeps falling.
-        </Text>
       </Box>
       <Stack flex="1" minW="0" gap="2">
+        <SlowOrFast argument={argument} inlet={weather.inlet} habit={habit} />
         <SimpleGrid columns={{ base: 1, xl: 2 }} gap="4">
           <ChartBox title="Gain against flow" fresh={overFlow.fresh}>
             <Chart
@@ -142,7 +161,8 @@ export default function Forecast() {
             >
               {(scales) => (
                 <>
-                  <Band points={gains} scales={scales} />
+                  <Band points={gains.home} scales={scales} aside />
+                  <Band points={gains.well} scales={scales} />
                   <DesignPoint scales={scales} x={here} y={gainUnit.write(now.gain)} />
                 </>
               )}
@@ -159,7 +179,8 @@ export default function Forecast() {
             >
               {(scales) => (
                 <>
-                  <Band points={heats} scales={scales} />
+                  <Band points={heats.home} scales={scales} aside />
+                  <Band points={heats.well} scales={scales} />
                   <DesignPoint scales={scales} x={here} y={heatUnit.write(now.usefulHeat)} />
                 </>
               )}
@@ -170,8 +191,8 @@ export default function Forecast() {
           title="The panel’s efficiency line"
           fresh={overInlet.fresh}
           aside={
-            line.length > 0
-              ? `${formatNumber(line[0]?.likely ?? 0, 2)} at air temperature, falling by ${formatNumber(slope, 1)} W/m²K`
+            line.well.length > 0
+              ? `${formatNumber(line.well[0]?.likely ?? 0, 2)} at air temperature, falling by ${formatNumber(slope, 1)} W/m²K`
               : ''
           }
           tall
@@ -187,7 +208,8 @@ export default function Forecast() {
           >
             {(scales) => (
               <>
-                <Band points={line} scales={scales} />
+                <Band points={line.home} scales={scales} aside />
+                <Band points={line.well} scales={scales} />
                 <DesignPoint
                   scales={scales}
                   x={(weather.inlet - weather.air) / weather.irradiance}
@@ -198,8 +220,9 @@ export default function Forecast() {
           </Chart>
         </ChartBox>
         <Text fontSize="13px" color="soft">
-          The band holds nine in ten panels drawn like this and well made: bond, pane, dirt, paint, back, rim, wind and
-          sun each within their spread. Verified against worked cases; no band is proved until you measure.
+          Copper: nine in ten panels drawn like this and well made. Grey, dashed: typical home-made ones, with a poorer
+          bond, older panes, gaps in the insulation. Plan with the grey, judge by the copper. Verified against worked
+          cases; no band is proved until you measure.
         </Text>
       </Stack>
     </Flex>
@@ -229,7 +252,7 @@ function ChartBox({
           {fresh ? aside : 'working out the band…'}
         </Text>
       </Flex>
-      <Box h={tall ? 'max(300px, calc(50dvh - 110px))' : 'max(250px, calc(50dvh - 150px))'}>{children}</Box>
+      <Box h={tall ? 'max(240px, calc(50dvh - 152px))' : 'max(205px, calc(50dvh - 195px))'}>{children}</Box>
     </Box>
   );
 }

@@ -10,6 +10,7 @@ import { useBuilt, useSayBuilt } from '../../state/built';
 import { useHabit } from '../../state/habit';
 import { type Source, useSources } from '../../state/readings';
 import { useHeavy } from '../../workers/useHeavy';
+import { ByHand } from './ByHand';
 import { DayChart } from './DayChart';
 import { PlaneChart } from './PlaneChart';
 import { ReadingPad } from './ReadingPad';
@@ -54,6 +55,9 @@ export default function Prove() {
         <Button variant="outline" size="md" w="100%" onClick={() => setImporting(true)}>
           <FileUp size={17} aria-hidden /> Take in a file
         </Button>
+        <Box mt="5">
+          <ByHand />
+        </Box>
       </Box>
       {sources.isPending && <Text color="soft">Fetching what was measured…</Text>}
       {sources.isError && (

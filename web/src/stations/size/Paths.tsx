@@ -20,32 +20,36 @@ const ways: { way: keyof CollectorState['paths']; words: string; fill: string; t
 ];
 
 /** Where the sun on the pane goes, as a strip of shares; small ones are named below it. */
-export function Paths({ paths }: { paths: CollectorState['paths'] }) {
+export function Paths({ paths, sun }: { paths: CollectorState['paths']; sun: string }) {
   const total = Object.values(paths).reduce((sum, part) => sum + part, 0);
   const shares = ways.map((one) => ({ ...one, percent: (100 * paths[one.way]) / total }));
+  const inside = (percent: number) => percent > 20;
+  const named = ({ words, percent }: (typeof shares)[number]) => `${words} ${formatNumber(percent)} %`;
   return (
-    <div style={{ marginBottom: 8 }}>
+    <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 10, marginBottom: 4 }}>
+      <span style={small}>of {sun}</span>
       <div
-        style={{ display: 'flex', height: 24 }}
+        style={{ display: 'flex', height: 22, flex: '1 1 260px', minWidth: 0 }}
         role="img"
         aria-label={shares.map(({ words, percent }) => `${words} ${formatNumber(percent)} percent`).join(', ')}
       >
-        {shares.map(({ way, words, fill, text, percent }) => (
-          <div key={way} style={{ ...strip, width: `${percent}%`, background: fill, color: text }}>
-            {percent > 26 ? `${words} ${formatNumber(percent)} %` : ''}
+        {shares.map((one) => (
+          <div key={one.way} style={{ ...strip, width: `${one.percent}%`, background: one.fill, color: one.text }}>
+            {inside(one.percent) ? named(one) : ''}
           </div>
         ))}
       </div>
-      <p style={{ fontSize: 13, color: ink('soft'), marginTop: 4 }}>
+      <span style={small}>
         {shares
-          .filter(({ percent }) => percent <= 26)
-          .map(({ words, percent }) => `${words} ${formatNumber(percent)} %`)
+          .filter(({ percent }) => !inside(percent))
+          .map(named)
           .join(', ')}
-      </p>
+      </span>
     </div>
   );
 }
 
+const small = { fontSize: 13, color: ink('soft'), whiteSpace: 'nowrap' } as const;
 const strip = {
   display: 'flex',
   alignItems: 'center',

@@ -1,45 +1,53 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
-import {
-  type Dimension,
-  formatIn,
-  formatLength,
-  formatNumber,
-  formatQuantity,
-  type Habit,
-  panelMakings,
-  sayFinding,
-} from '@north-pane/core';
-import { useCallback, useState } from 'react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { type Dimension, formatLength, formatQuantity, panelMakings, plateAtWork, sayFinding } from '@north-pane/core';
+import { lazy, Suspense, useCallback, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import { Tape } from '../../drawing/Tape';
 import { Entry } from '../../parts/Entry';
-import { Readout } from '../../parts/Readout';
 import { Section } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useHeavy } from '../../workers/useHeavy';
+import { Cooks } from './Cooks';
+import { Curve } from './Curve';
+import { Figures } from './Figures';
 import { MakeUp } from './MakeUp';
+import { Marks } from './Marks';
 import { Matters } from './Matters';
 import { Paths } from './Paths';
+import { PlateLegend, PlateShade } from './PlateShade';
 import { RiserBars } from './RiserBars';
+import { Still } from './Still';
+import { WaterShare } from './WaterShare';
+
+const SpreadDialog = lazy(async () => ({ default: (await import('./SpreadDialog')).SpreadDialog }));
 
 /** The bench: the panel drawn to scale, its dimensions set in place, and what they come to. */
 export default function Size() {
   const document = useDocument();
   const habit = useHabit();
-  const { open, figures, findings } = useDerived();
+  const { open, figures, findings, cooking } = useDerived();
   const { beginDrag, endDrag, change } = useJob();
   const [index, setIndex] = useState(0);
   const [chosen, setChosen] = useState('pitch');
   const [typing, setTyping] = useState(false);
   const [opened, setOpened] = useState<string | undefined>(undefined);
+  const [shaded, setShaded] = useState(false);
+  const [spreads, setSpreads] = useState(false);
   const toggle = useCallback((label: string) => setOpened((now) => (now === label ? undefined : label)), []);
   const at = Math.min(index, open.panels.length - 1);
   const panel = open.panels[at];
   const mine = figures.perPanel[at];
-  const { value: bands } = useHeavy(JSON.stringify([document.panels, document.site, document.loop]), (heavy) =>
-    heavy.bands(document, {}, 120),
+  const physical = JSON.stringify([document.panels, document.site, document.loop, at, habit]);
+  const { value: bench } = useHeavy(`bench ${physical}`, (heavy) => heavy.bench(document, at, habit));
+  const take = useCallback((id: string) => {
+    setTyping(false);
+    setChosen(id);
+  }, []);
+  const setHeader = useCallback(
+    (id: string) => useJob.getState().change(`panels.${at}.${open.panels[at]?.design.water.headers.path}`, id),
+    [at, open],
   );
   if (!panel || !mine) return null;
 
@@ -84,6 +92,10 @@ export default function Size() {
       </Box>
     ) : undefined;
   const { conditions } = figures;
+  const plate = shaded
+    ? plateAtWork(design.heat, { ...conditions, massFlow: mine.massFlow }, mine.state, mine.riserShares).plate
+    : undefined;
+  const mineCooking = cooking.filter((one) => one.panel === at || one.panel === undefined);
   const { stack } = design;
   const short = stack.needed - stack.available;
 
@@ -107,7 +119,19 @@ export default function Size() {
               ))}
             </Flex>
           )}
-          <Box flex={{ base: 'none', md: '1 1 0' }} h={{ base: '236px', md: 'auto' }} minH="0" data-testid="plan">
+          <Box
+            flex={{ base: 'none', md: '1 1 0' }}
+            h={{ base: '236px', md: 'auto' }}
+            minH="0"
+            position="relative"
+            data-testid="plan"
+          >
+            <Flex position="absolute" zIndex={1} top="0" left="0" direction="column" align="start" gap="1">
+              <Button size="xs" variant="outline" aria-pressed={shaded} onClick={() => setShaded(!shaded)}>
+                {shaded ? 'As drawn' : 'How warm'}
+              </Button>
+              {plate && <PlateLegend plate={plate} habit={habit} />}
+            </Flex>
             <DrawingView
               drawing={plan}
               habit={habit}
@@ -118,31 +142,47 @@ export default function Size() {
               onFinding={(finding) =>
                 globalThis.document.getElementById(`finding-${finding.code}`)?.scrollIntoView({ block: 'center' })
               }
-              over={(place) => <RiserBars place={place} shares={mine.riserShares} plan={plan} />}
+              over={(place) => (
+                <>
+                  {plate && <PlateShade place={place} plan={plan} plate={plate} />}
+                  <RiserBars place={place} shares={mine.riserShares} plan={plan} />
+                </>
+              )}
             />
           </Box>
-          <Flex h={{ base: '150px', md: '178px' }} minH="0" align="stretch">
-            <Box flex="1" minW="0" data-testid="section">
+          <Paths paths={mine.state.paths} sun={formatQuantity('irradiance', conditions.irradiance, habit).text} />
+          <Flex
+            h={{ base: 'auto', md: '178px' }}
+            direction={{ base: 'column', lg: 'row' }}
+            minH="0"
+            align="stretch"
+            gap="3"
+          >
+            <Box flex="1" minW="0" minH={{ base: '150px', lg: '0' }} position="relative" data-testid="section">
               <DrawingView
                 drawing={section}
                 habit={habit}
                 chosen={held?.id}
                 onChoose={choose}
                 entry={entry('section')}
-                margin={{ left: 66, right: 130, top: 14, bottom: 22 }}
+                margin={{ left: 48, right: 124, top: 12, bottom: 24 }}
               />
-            </Box>
-            <Box w="170px" pt="4" flexShrink={0} display={{ base: 'none', lg: 'block' }} fontSize="14px">
-              <Text color="soft">Section, a part of it</Text>
-              <Text mt="2">
-                The stack needs {formatLength(stack.needed, habit).text}, the board has{' '}
-                {formatLength(stack.available, habit).text}.
-              </Text>
-              <Text fontWeight="600" color={short > 0.0005 ? 'ochreText' : 'paneText'}>
+              <Text
+                position="absolute"
+                bottom="0"
+                right="0"
+                fontSize="14px"
+                color={short > 0.0005 ? 'ochreText' : 'soft'}
+                fontWeight={short > 0.0005 ? 600 : 400}
+              >
+                stack {formatLength(stack.needed, habit).text}, board {formatLength(stack.available, habit).text}:{' '}
                 {short > 0.0005
                   ? `${formatLength(short, habit).text} short`
                   : `${formatLength(-short, habit).text} to spare`}
               </Text>
+            </Box>
+            <Box w={{ base: '100%', lg: '276px' }} flexShrink={0}>
+              <Cooks cooking={mineCooking} habit={habit} />
             </Box>
           </Flex>
         </Flex>
@@ -162,66 +202,11 @@ export default function Size() {
             title="What this panel does"
             aside={`${formatQuantity('irradiance', conditions.irradiance, habit).text}, air ${formatQuantity('temperature', conditions.air, habit, 0).text}`}
           >
-            <Paths paths={mine.state.paths} />
-            <Readout
-              label="Gain at design flow"
-              value={formatQuantity('temperatureDifference', mine.gain, habit).text}
-              band={bands && range(bands.gain, (value) => formatQuantity('temperatureDifference', value, habit).number)}
-              making={opened === 'Gain at design flow' ? makings?.gain : undefined}
-              habit={habit}
-              onOpen={toggle}
-            />
-            <Readout
-              label="Efficiency"
-              value={formatNumber(mine.efficiency, 2)}
-              band={bands && range(bands.efficiency, (value) => formatNumber(value, 2))}
-              making={opened === 'Efficiency' ? makings?.efficiency : undefined}
-              habit={habit}
-              onOpen={toggle}
-            />
-            <Readout
-              label="Dry in sun"
-              value={formatQuantity('temperature', mine.stagnationTemperature, habit, 0).text}
-              band={
-                bands &&
-                range(bands.stagnationTemperature, (value) => formatQuantity('temperature', value, habit, 0).number)
-              }
-              making={opened === 'Dry in sun' ? makings?.dry : undefined}
-              habit={habit}
-              onOpen={toggle}
-            />
-            <Readout
-              label="Fin between risers"
-              value={formatNumber(mine.state.finEfficiency, 2)}
-              making={opened === 'Fin between risers' ? makings?.fin : undefined}
-              habit={habit}
-              onOpen={toggle}
-            />
-            <Readout
-              label="Tube to plate"
-              value={formatNumber(mine.state.efficiencyFactor, 2)}
-              making={opened === 'Tube to plate' ? makings?.factor : undefined}
-              habit={habit}
-              onOpen={toggle}
-            />
-            <Readout
-              label="Riser flow, least to most"
-              value={`1 : ${formatNumber(Math.max(...mine.riserShares) / Math.min(...mine.riserShares), 2)}`}
-              making={opened === 'Riser flow, least to most' ? makings?.riserFlow : undefined}
-              habit={habit}
-              onOpen={toggle}
-            />
-            <Readout
-              label="Pressure drop"
-              value={pressure(mine.pressureDrop, habit)}
-              making={opened === 'Pressure drop' ? makings?.pressureDrop : undefined}
-              habit={habit}
-              onOpen={toggle}
-            />
-            <Readout
-              label="Weight, dry and wet"
-              value={`${formatQuantity('mass', mine.dryMass, habit, 0).number}, ${formatQuantity('mass', mine.wetMass, habit, 0).text}`}
-              making={opened === 'Weight, dry and wet' ? makings?.weight : undefined}
+            <Figures
+              panel={mine}
+              bands={bench?.bands}
+              makings={makings}
+              opened={opened}
               habit={habit}
               onOpen={toggle}
             />
@@ -232,8 +217,45 @@ export default function Size() {
           <Section title="Made of">
             <MakeUp panel={panel.document} index={at} habit={habit} drawn={drawn} />
           </Section>
+          {bench && (
+            <>
+              <Section title="When nothing flows">
+                <Still
+                  still={bench.still}
+                  open={open}
+                  figures={figures}
+                  index={at}
+                  opened={opened}
+                  habit={habit}
+                  onOpen={toggle}
+                />
+              </Section>
+              <Section title="How it shares its water">
+                <WaterShare water={bench.water} habit={habit} onHeader={setHeader} />
+              </Section>
+              <Section title="What a mark is worth" aside="to the heat of this panel">
+                <Marks marks={bench.marks} gap={bench.gap} habit={habit} onChoose={take} />
+              </Section>
+              <Section title="Efficiency">
+                <Curve curve={bench.curve} efficiency={mine.efficiency} habit={habit} />
+              </Section>
+            </>
+          )}
+          <Section title="How sure">
+            <Text fontSize="14px" mb="2">
+              Bond, pane, paint, insulation, wind and sun are only known within limits. The bands come of that.
+            </Text>
+            <Button size="xs" variant="outline" onClick={() => setSpreads(true)}>
+              Show and set the limits
+            </Button>
+          </Section>
         </Box>
       </Flex>
+      {spreads && (
+        <Suspense fallback={null}>
+          <SpreadDialog open={open} index={at} habit={habit} onClose={() => setSpreads(false)} />
+        </Suspense>
+      )}
       {held && edit && (
         <Box position={{ base: 'sticky', md: 'static' }} bottom="0" zIndex={3}>
           <Tape
@@ -254,14 +276,4 @@ export default function Size() {
       )}
     </Flex>
   );
-}
-
-function range(band: { low: number; high: number }, write: (value: number) => string): string {
-  return `${write(band.low)} to ${write(band.high)}`;
-}
-
-/** Panels drop a few pascals: too little for kPa or psi to show. */
-function pressure(value: number, habit: Habit): string {
-  if (Math.abs(value) >= 1000) return formatQuantity('pressure', value, habit).text;
-  return habit === 'metric' ? formatIn('pressure', value, 'Pa').text : formatIn('pressure', value, 'inH₂O', 3).text;
 }

@@ -1,0 +1,58 @@
+import { Button, Flex, Text } from '@chakra-ui/react';
+import { type Found, formatNumber, foundOf, uncertainWords, withoutFound } from '@north-pane/core';
+import { lazy, Suspense, useState } from 'react';
+import { Section } from '../../parts/Section';
+import { useDocument, useJob } from '../../state/job';
+
+const HandTests = lazy(async () => ({ default: (await import('./HandTests')).HandTests }));
+
+/** What tests by hand have found, laid over the design as built, and the way to make one. */
+export function ByHand() {
+  const document = useDocument();
+  const change = useJob((state) => state.change);
+  const [testing, setTesting] = useState(false);
+  const rows = document.panels.flatMap((panel, index) => {
+    const found = foundOf(document, index);
+    return Object.entries(found?.values ?? {}).map(([input, value]) => ({
+      panel: panel.id,
+      index,
+      input: input as Found['input'],
+      value,
+      source: found?.source ?? '',
+    }));
+  });
+  return (
+    <Section title="Tested by hand">
+      {rows.length === 0 && (
+        <Text fontSize="14px">Nothing yet. A bond, a pane or a plate that was tested makes the forecast surer.</Text>
+      )}
+      {rows.map(({ panel, index, input, value, source }) => {
+        const { name, unit, digits } = uncertainWords[input];
+        return (
+          <Flex key={`${panel} ${input}`} justify="space-between" gap="2" fontSize="14px" mb="1" title={source}>
+            <Text>
+              {name}
+              {document.panels.length > 1 ? `, ${panel}` : ''}: {formatNumber(value?.likely ?? 0, digits)} {unit}
+            </Text>
+            <Button
+              size="xs"
+              variant="plain"
+              aria-label={`Take off: ${name}`}
+              onClick={() => change('asBuilt', withoutFound(document, index, input))}
+            >
+              take off
+            </Button>
+          </Flex>
+        );
+      })}
+      <Button size="xs" variant="outline" mt="2" onClick={() => setTesting(true)}>
+        Test by hand
+      </Button>
+      {testing && (
+        <Suspense fallback={null}>
+          <HandTests onClose={() => setTesting(false)} />
+        </Suspense>
+      )}
+    </Section>
+  );
+}

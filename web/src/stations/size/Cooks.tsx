@@ -1,0 +1,189 @@
+import { Box, Dialog, Flex, Table, Text } from '@chakra-ui/react';
+import { type Cooking, formatQuantity, type Habit, loopPipes, placeWords } from '@north-pane/core';
+import { memo, useState } from 'react';
+import { Choice } from '../../parts/Choice';
+import { Frame } from '../../parts/Frame';
+import { useDocument, useJob } from '../../state/job';
+import { ink } from '../../theme/ink';
+
+/** From the pane down, as the layers lie on the section. */
+const order: Cooking['place'][] = [
+  'outer pane',
+  'inner pane',
+  'bearing',
+  'plate',
+  'joint',
+  'side',
+  'insulation',
+  'back',
+  'loop',
+];
+const short: Partial<Record<Cooking['place'], string>> = {
+  'inner pane': 'pane',
+  bearing: 'pane’s bearing',
+  plate: 'plate',
+  joint: 'joints',
+  side: 'sides',
+  insulation: 'insulation',
+  back: 'back',
+  loop: 'loop, steam',
+};
+
+function temperature(value: number, habit: Habit): string {
+  return formatQuantity('temperature', value, habit, 0).text;
+}
+
+const row = {
+  display: 'grid',
+  gridTemplateColumns: '98px 1fr auto',
+  gap: 8,
+  alignItems: 'center',
+  height: 22,
+} as const;
+
+/**
+ * The tightest material of every layer against the heat it meets in a dry panel, in the order of the section. Of plain
+ * elements: it moves with every step of the tape.
+ */
+export const Cooks = memo(
+  function Cooks({ cooking, habit }: { cooking: readonly Cooking[]; habit: Habit }) {
+    const [all, setAll] = useState(false);
+    const tight = order.flatMap((place) => cooking.filter((one) => one.place === place).slice(0, 1));
+    const most = Math.max(150, ...tight.map(({ sees }) => sees)) * 1.05;
+    return (
+      <Box as="section" aria-label="What cooks, dry in full sun" fontSize="14px">
+        <Flex justify="space-between" align="baseline" mb="1">
+          <Text fontFamily="heading" fontWeight="600" fontSize="16px">
+            What cooks, dry in full sun
+          </Text>
+          <button type="button" onClick={() => setAll(true)} style={{ color: ink('paneText'), cursor: 'pointer' }}>
+            all {cooking.length}
+          </button>
+        </Flex>
+        {tight.map(({ place, name, sees, limit, margin }) => (
+          <div
+            key={place}
+            style={row}
+            title={`${name}: meets ${temperature(sees, habit)}, stands ${temperature(limit, habit)}`}
+          >
+            <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+              {margin < 0 ? name : (short[place] ?? place)}
+            </span>
+            <svg width="100%" height="12" aria-hidden>
+              <rect width="100%" height="12" fill={ink('line')} opacity={0.35} />
+              <rect
+                width={`${Math.min(100, (100 * sees) / most)}%`}
+                height="12"
+                fill={ink(margin < 0 ? 'ochre' : 'hot')}
+              />
+              {limit < most && <rect x={`${(100 * limit) / most}%`} width="2.5" height="12" fill={ink('ink')} />}
+            </svg>
+            <span
+              style={{
+                textAlign: 'right',
+                whiteSpace: 'nowrap',
+                fontWeight: margin < 0 ? 600 : 400,
+                color: margin < 0 ? ink('ochreText') : undefined,
+              }}
+            >
+              {temperature(sees, habit)}
+              {margin < 0 ? `, ${formatQuantity('temperature', limit, habit, 0).number} max` : ''}
+            </span>
+          </div>
+        ))}
+        {all && <AllCooks cooking={cooking} habit={habit} onClose={() => setAll(false)} />}
+      </Box>
+    );
+  },
+  (before, after) => before.habit === after.habit && before.cooking === after.cooking,
+);
+
+function AllCooks({ cooking, habit, onClose }: { cooking: readonly Cooking[]; habit: Habit; onClose(): void }) {
+  return (
+    <Frame title="What cooks" wide onClose={onClose}>
+      <Dialog.Body>
+        <Text mb="3">
+          The panel stands dry, nothing flows, in the hottest clear hour. Every builder meets this hour: on the first
+          day, in a week when nobody comes, when the pump fails.
+        </Text>
+        <LoopPipe />
+        <Table.Root size="sm">
+          <Table.Header>
+            <Table.Row bg="transparent">
+              <Table.ColumnHeader color="ink">material</Table.ColumnHeader>
+              <Table.ColumnHeader color="ink">where</Table.ColumnHeader>
+              <Table.ColumnHeader color="ink" textAlign="right">
+                meets
+              </Table.ColumnHeader>
+              <Table.ColumnHeader color="ink" textAlign="right">
+                stands
+              </Table.ColumnHeader>
+              <Table.ColumnHeader color="ink" textAlign="right">
+                margin
+              </Table.ColumnHeader>
+            </Table.Row>
+          </Table.Header>
+          <Table.Body>
+            {cooking.map(({ panel, place, name, sees, limit, margin, holds }) => (
+              <Table.Row
+                key={`${panel}-${place}-${name}`}
+                bg="transparent"
+                color={margin < 0 ? 'ochreText' : 'ink'}
+                fontWeight={margin < 0 ? 600 : 400}
+              >
+                <Table.Cell>
+                  {name}
+                  {holds && (
+                    <Text fontSize="13px" color="soft" fontWeight="400">
+                      {jointWords(holds, habit)}
+                    </Text>
+                  )}
+                </Table.Cell>
+                <Table.Cell>{placeWords[place]}</Table.Cell>
+                <Table.Cell textAlign="right">{temperature(sees, habit)}</Table.Cell>
+                <Table.Cell textAlign="right">{temperature(limit, habit)}</Table.Cell>
+                <Table.Cell textAlign="right" whiteSpace="nowrap">
+                  {formatQuantity('temperatureDifference', margin, habit, 0).text}
+                </Table.Cell>
+              </Table.Row>
+            ))}
+          </Table.Body>
+        </Table.Root>
+        <Text fontSize="13px" color="soft" mt="3">
+          A sensor that is past its limit goes in a pocket on the outlet stub, not on the plate; cable past its limit
+          leaves through the back in a silicone sleeve. Limits are those of the usual kind: read the data sheet of
+          yours.
+        </Text>
+      </Dialog.Body>
+    </Frame>
+  );
+}
+
+/** What the loop is made of: it cooks too, when the panel's steam pushes boiling water back down. */
+function LoopPipe() {
+  const { pipe } = useDocument().loop;
+  const change = useJob((state) => state.change);
+  return (
+    <Box maxW="340px" mb="3">
+      <Choice
+        label="Pipes between panel and store"
+        value={pipe ?? ''}
+        choices={[
+          { value: '', words: 'not settled' },
+          ...Object.entries(loopPipes).map(([value, { name }]) => ({ value, words: name })),
+        ]}
+        onValue={(value) => change('loop.pipe', value === '' ? undefined : value)}
+      />
+    </Box>
+  );
+}
+
+function jointWords(holds: NonNullable<Cooking['holds']>, habit: Habit): string {
+  const says = (name: string, pressure: number | undefined) =>
+    pressure === undefined ? undefined : `${name} ${formatQuantity('pressure', pressure, habit).text}`;
+  const rated = [says('tin-lead', holds['tin-lead']), says('tin-antimony', holds['tin-antimony'])].filter(Boolean);
+  const heat = formatQuantity('temperature', 121, habit, 0).text;
+  return rated.length > 0
+    ? `a capillary fitting still holds: ${rated.join(', ')}; a drilled header far less`
+    : `above ${heat} no soft-soldered joint has a pressure rating: the panel must be open to the air then`;
+}

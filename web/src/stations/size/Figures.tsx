@@ -1,0 +1,94 @@
+import {
+  formatIn,
+  formatNumber,
+  formatQuantity,
+  type Habit,
+  type MadeFigure,
+  type Making,
+  type PanelFigures,
+} from '@north-pane/core';
+import { Readout } from '../../parts/Readout';
+import type { BothBands } from '../../workers/heavy.worker';
+
+interface Row {
+  label: string;
+  figure: MadeFigure;
+  value(panel: PanelFigures, habit: Habit): string;
+  /** The band that goes with it, and how its numbers are written. */
+  band?: { of: keyof BothBands['well made']; write(value: number, habit: Habit): string };
+}
+
+const difference = (value: number, habit: Habit) => formatQuantity('temperatureDifference', value, habit);
+const rows: Row[] = [
+  {
+    label: 'Gain at design flow',
+    figure: 'gain',
+    value: ({ gain }, habit) => difference(gain, habit).text,
+    band: { of: 'gain', write: (value, habit) => difference(value, habit).number },
+  },
+  {
+    label: 'Efficiency',
+    figure: 'efficiency',
+    value: ({ efficiency }) => formatNumber(efficiency, 2),
+    band: { of: 'efficiency', write: (value) => formatNumber(value, 2) },
+  },
+  {
+    label: 'Dry in sun',
+    figure: 'dry',
+    value: ({ stagnationTemperature }, habit) => formatQuantity('temperature', stagnationTemperature, habit, 0).text,
+    band: {
+      of: 'stagnationTemperature',
+      write: (value, habit) => formatQuantity('temperature', value, habit, 0).number,
+    },
+  },
+  { label: 'Fin between risers', figure: 'fin', value: ({ state }) => formatNumber(state.finEfficiency, 2) },
+  { label: 'Tube to plate', figure: 'factor', value: ({ state }) => formatNumber(state.efficiencyFactor, 2) },
+  {
+    label: 'Riser flow, least to most',
+    figure: 'riserFlow',
+    value: ({ riserShares }) => `1 : ${formatNumber(Math.max(...riserShares) / Math.min(...riserShares), 2)}`,
+  },
+  { label: 'Pressure drop', figure: 'pressureDrop', value: ({ pressureDrop }, habit) => pressure(pressureDrop, habit) },
+  {
+    label: 'Weight, dry and wet',
+    figure: 'weight',
+    value: ({ dryMass, wetMass }, habit) =>
+      `${formatQuantity('mass', dryMass, habit, 0).number}, ${formatQuantity('mass', wetMass, habit, 0).text}`,
+  },
+];
+
+/** The figures of a panel, each opening to its makings and both its bands. */
+export function Figures(props: {
+  panel: PanelFigures;
+  bands: BothBands | undefined;
+  makings: Record<MadeFigure, Making> | undefined;
+  opened: string | undefined;
+  habit: Habit;
+  onOpen(label: string): void;
+}) {
+  const { panel, bands, makings, opened, habit, onOpen } = props;
+  return rows.map(({ label, figure, value, band }) => {
+    const span = (make: keyof BothBands) => {
+      const found = band && bands?.[make][band.of];
+      return found ? `${band.write(found.low, habit)} to ${band.write(found.high, habit)}` : undefined;
+    };
+    return (
+      <Readout
+        key={label}
+        label={label}
+        value={value(panel, habit)}
+        band={span('well made')}
+        homeMade={opened === label ? span('home-made') : undefined}
+        making={opened === label ? makings?.[figure] : undefined}
+        habit={habit}
+        onOpen={onOpen}
+      />
+    );
+  });
+}
+
+/** Panels drop a few pascals: too little for kPa or psi to show. */
+function pressure(value: number, habit: Habit): string {
+  if (Math.abs(value) >= 1000) return formatQuantity('pressure', value, habit).text;
+  return habit === 'metric' ? formatIn('pressure', value, 'Pa').text : formatIn('pressure', value, 'inH₂O', 3).text;
+}

@@ -1,0 +1,76 @@
+import { Text } from '@chakra-ui/react';
+import { formatLength, formatQuantity, type GapAdvice, type Habit, type MarkWorth } from '@north-pane/core';
+import { memo } from 'react';
+import { ink } from '../../theme/ink';
+
+/** Which dimension gains most by a mark of the tape, and whether it is worth one. */
+export const Marks = memo(function Marks(props: {
+  marks: readonly MarkWorth[];
+  gap: GapAdvice | undefined;
+  habit: Habit;
+  onChoose(id: string): void;
+}) {
+  const { marks, gap, habit, onChoose } = props;
+  return (
+    <>
+      {marks.length === 0 ? (
+        <Text fontSize="14px" color="soft">
+          No mark more or less on any dimension gains anything.
+        </Text>
+      ) : (
+        <MarkRows marks={marks} habit={habit} onChoose={onChoose} />
+      )}
+      {gap && (
+        <Text fontSize="14px" mt="2">
+          {gapWords(gap, habit)}
+        </Text>
+      )}
+    </>
+  );
+});
+
+function gapWords({ drawn, best }: GapAdvice, habit: Habit): string {
+  const size = (metres: number) => formatLength(metres, habit).text;
+  const flux = (value: number) => formatQuantity('irradiance', value, habit, habit === 'metric' ? 0 : 1).text;
+  return `Under the pane a gap of ${size(best.gap)} loses least, ${flux(best.flux)} of plate by the top; ${size(drawn.gap)}, as drawn, loses ${flux(drawn.flux)}.`;
+}
+
+function MarkRows({
+  marks,
+  habit,
+  onChoose,
+}: {
+  marks: readonly MarkWorth[];
+  habit: Habit;
+  onChoose(id: string): void;
+}) {
+  return (
+    <ul style={{ listStyle: 'none', fontSize: 14 }}>
+      {marks.map(({ id, label, value, next, perMark, inAll, last, worth }) => (
+        <li key={id} style={{ borderBottom: `1px solid ${ink('line')}` }}>
+          <button
+            type="button"
+            onClick={() => onChoose(id)}
+            style={{ display: 'block', width: '100%', textAlign: 'left', padding: '4px 0', cursor: 'pointer' }}
+          >
+            <span style={{ display: 'flex', justifyContent: 'space-between', gap: 8 }}>
+              <span style={{ fontWeight: 600 }}>{label}</span>
+              <span>
+                a mark {next > value ? 'more' : 'less'}: {watts(perMark, habit)}
+              </span>
+            </span>
+            <span style={{ color: ink('soft') }}>
+              {worth
+                ? `All the way to ${formatLength(last, habit).text}: ${watts(inAll, habit)}, more than the band leaves open.`
+                : `Not worth a mark: even at ${formatLength(last, habit).text} it gains ${watts(inAll, habit)}, and drowns in the band.`}
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function watts(value: number, habit: Habit): string {
+  return `+${formatQuantity('power', value, habit, value < 10 && habit === 'metric' ? 1 : 0).text}`;
+}

@@ -1,0 +1,53 @@
+import {
+  type Figures,
+  formatQuantity,
+  type Habit,
+  type OpenJob,
+  type StillFigures,
+  stillMakings,
+} from '@north-pane/core';
+import { Readout } from '../../parts/Readout';
+
+const rows: { label: string; figure: keyof StillFigures; value(still: StillFigures, habit: Habit): string }[] = [
+  { label: 'Warms up, full, in', figure: 'warmUp', value: ({ warmUp }) => minutes(warmUp) },
+  { label: 'Full and still, boils after', figure: 'boils', value: ({ boils }) => minutes(boils) },
+  {
+    label: 'Below the air by clear night',
+    figure: 'belowAir',
+    value: ({ belowAir }, habit) => formatQuantity('temperatureDifference', belowAir, habit).text,
+  },
+  {
+    label: 'Freezes, full, when the air is',
+    figure: 'freezesAt',
+    value: ({ freezesAt }, habit) => formatQuantity('temperature', freezesAt, habit, 0).text,
+  },
+];
+
+function minutes(seconds: number): string {
+  if (!Number.isFinite(seconds)) return 'never';
+  return `${Math.round(seconds / 60)} min`;
+}
+
+/** What the panel does when nothing flows, by day and by night. */
+export function Still(props: {
+  still: StillFigures;
+  open: OpenJob;
+  figures: Figures;
+  index: number;
+  opened: string | undefined;
+  habit: Habit;
+  onOpen(label: string): void;
+}) {
+  const { still, open, figures, index, opened, habit, onOpen } = props;
+  const makings = rows.some(({ label }) => label === opened) ? stillMakings(open, figures, index) : undefined;
+  return rows.map(({ label, figure, value }) => (
+    <Readout
+      key={label}
+      label={label}
+      value={value(still, habit)}
+      making={opened === label ? makings?.[figure] : undefined}
+      habit={habit}
+      onOpen={onOpen}
+    />
+  ));
+}

@@ -30,6 +30,21 @@ const pictures = [
   { name: 'place-phone', path: `${job}/place`, size: phone },
   { name: 'size', path: `${job}/size`, size: bench },
   {
+    name: 'size-warm',
+    path: `${job}/size`,
+    size: bench,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'How warm' }).click();
+      await page.getByText('What a mark is worth').evaluate((words) => words.scrollIntoView());
+    },
+  },
+  {
+    name: 'size-cooks',
+    path: `${job}/size`,
+    size: bench,
+    act: (page) => page.getByRole('button', { name: /^all \d+/ }).click(),
+  },
+  {
     name: 'size-clash-imperial',
     path: `${job}/size`,
     size: bench,
@@ -40,6 +55,22 @@ const pictures = [
   { name: 'cut', path: `${job}/cut`, size: bench },
   { name: 'cut-phone', path: `${job}/cut`, size: phone },
   { name: 'forecast', path: `${job}/forecast`, size: bench },
+  {
+    name: 'prove-by-hand',
+    path: `${job}/prove`,
+    size: bench,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Test by hand' }).click();
+      for (const [label, value] of Object.entries({
+        'tube, 1': '58.2',
+        'plate beside it, 1': '54.1',
+        'room, 1': '20',
+      })) {
+        await page.getByLabel(label, { exact: true }).fill(value);
+        await page.getByLabel(label, { exact: true }).press('Enter');
+      }
+    },
+  },
   { name: 'prove', path: `${job}/prove`, size: bench },
   { name: 'prove-night', path: `${job}/prove`, size: bench, view: { light: 'night' } },
   { name: 'prove-phone', path: `${job}/prove`, size: phone },

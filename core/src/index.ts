@@ -26,6 +26,7 @@ export {
   finEfficiency,
   fluidState,
   heatRemovalFactor,
+  makes,
   massFlowOf,
   plateAtWork,
   stagnationTemperature,

@@ -26,10 +26,17 @@ describe('np', () => {
   it('gives figures, bands, parts, cuts and cautions as JSON', () => {
     expect(json('figures job.json').apertureArea).closeTo(2.157, 0.001);
     expect(json('bands job.json --seed 2').gain).keys('low', 'likely', 'high');
+    expect(json('bands job.json --make home-made').gain.likely).below(json('bands job.json').gain.likely);
     expect(json('parts job.json').map((part: { id: string }) => part.id)).include('panel-a/header-cold');
     expect(json('cuts job.json').materials[0].plan.bars.length).above(0);
     expect(np('cuts job.json --format csv')).match(/^part,name,/);
     expect(json('cautions job.json')).deep.equal([]);
+  });
+  it('says what cooks, what a still panel does and how it shares its water', () => {
+    expect(json('cooks job.json')[0]).keys('panel', 'name', 'place', 'sees', 'limit', 'margin');
+    expect(json('still job.json')[0]).include({ panel: 'panel-a' });
+    expect(json('still job.json')[0].boils).within(600, 7200);
+    expect(json('water job.json')[0].unevenness).within(1, 3);
   });
   it('draws', () => {
     expect(np('draw job.json --view section --format svg')).match(/^<svg/);
@@ -57,6 +64,7 @@ describe('np', () => {
     ['figures broken.json', /not JSON/],
     ['figures wrong.json', /units: /],
     ['figures job.json --seed', /no option with a value/],
+    ['bands job.json --make sloppy', /--make: “sloppy” is none/],
     ['draw job.json --view inside', /--view: “inside”/],
     ['draw job.json --format dxf', /--format: “dxf”/],
     ['compare job.json', /--readings: name a CSV/],

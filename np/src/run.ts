@@ -3,14 +3,17 @@ import {
   cutListCsv,
   evaluateBands,
   evaluateJob,
+  evaluateOpen,
   type Habit,
   type Job,
   jobAround,
+  jobCooking,
   jobFindings,
   jobShop,
   jobSky,
   jobStanding,
   jobStudy,
+  makes,
   monthsOnPane,
   openJob,
   parseJob,
@@ -24,6 +27,8 @@ import {
   sharesOf,
   siteMakings,
   skySourceOf,
+  stillFigures,
+  waterCheck,
   writeSvg,
 } from '@north-pane/core';
 
@@ -43,7 +48,22 @@ interface Call {
 
 const verbs: Record<string, (call: Call) => unknown> = {
   figures: ({ job }) => evaluateJob(job),
-  bands: ({ job, options }) => evaluateBands(job, {}, { seed: Number(options.seed ?? 1) }),
+  bands: ({ job, options }) => {
+    const make = makes.find((one) => one === (options.make ?? 'well made'));
+    if (!make) throw new Complaint(`--make: “${options.make}” is none; there are: ${makes.join(', ')}`);
+    return evaluateBands(job, {}, { seed: Number(options.seed ?? 1), make });
+  },
+  cooks: ({ job }) => jobCooking(openJob(job)),
+  still: ({ job }) => {
+    const open = openJob(job);
+    const figures = evaluateOpen(open);
+    return open.panels.map(({ document }, index) => ({ panel: document.id, ...stillFigures(open, figures, index) }));
+  },
+  water: ({ job }) => {
+    const open = openJob(job);
+    const figures = evaluateOpen(open);
+    return open.panels.map(({ document }, index) => ({ panel: document.id, ...waterCheck(open, figures, index) }));
+  },
   parts: ({ job }) => jobShop(openJob(job)).parts,
   cuts: ({ job, options }) => {
     const { parts, plan } = jobShop(openJob(job));

@@ -3,7 +3,7 @@ import * as fc from 'fast-check';
 import { wordFinding } from '../care';
 import { entries } from '../catalogue';
 import { writeSvg } from '../draw';
-import { collectorState } from '../heat';
+import { collectorState, efficiencyLine, stagnationTemperature } from '../heat';
 import { fairDay } from '../heat/collector.fixture';
 import { families, type PanelDocument, standardChoice } from '.';
 import { withParameters } from './harp/harp.fixture';
@@ -64,6 +64,15 @@ describe('families: every kind has the same duties', () => {
           expect(water.volume).within(0.0005, 0.05);
           const state = collectorState(heat, { ...fairDay, massFlow: 0.02 * heat.apertureArea });
           expect(state.efficiency).within(0.4, 0.75);
+        });
+        it('lies in the sanity envelope of a well-built single-glazed flat black panel', () => {
+          const { heat } = family.open(panel, 'panels.0');
+          if (heat.covers.length !== 1) return;
+          const line = efficiencyLine(heat, { ...fairDay, massFlow: 0.02 * heat.apertureArea });
+          expect(line.intercept).within(0.68, 0.78);
+          expect(line.slope).within(4.5, 7);
+          const dry = { ...fairDay, irradiance: 1000, air: 30, surroundings: 20, wind: 0.5, massFlow: 0 };
+          expect(stagnationTemperature(heat, dry)).within(120, 155);
         });
         it('names every field it offers, with a value that its schema takes', () => {
           for (const field of family.fields(panel)) {

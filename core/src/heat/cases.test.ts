@@ -11,7 +11,9 @@ import {
   finEfficiency,
   gapConvection,
   heatRemovalFactor,
+  incidenceModifier,
   massFlowOf,
+  modifiersOf,
   sheetsFor,
   stagnationTemperature,
   topFlux,
@@ -250,5 +252,39 @@ describe('heat: limits and signs', () => {
   });
   it('a warm inlet under a weak sun cools: the panel gives heat away', () => {
     expect(collectorState(glazedPanel(), { ...fairDay, irradiance: 150, inlet: 70 }).usefulHeat).below(0);
+  });
+});
+
+describe('heat: incidence modifiers', () => {
+  const pane = [{ index: 1.526, extinction: 4, thickness: 0.004 }];
+  // Recalled: ISO 9806 tests of single-glazed flat plates, K = 1 − b0 (1/cos − 1) with b0 of 0.08 to 0.16.
+  for (const angle of [30, 40, 50, 60])
+    it(`at ${angle}° lies where tests of single-glazed flat plates put it`, () => {
+      const fall = 1 / Math.cos((angle * Math.PI) / 180) - 1;
+      expect(incidenceModifier(pane, angle, 0.95)).within(1 - 0.16 * fall, 1 - 0.08 * fall);
+    });
+  it('falls with the angle, under two panes faster, and of the sky lies near that of 59°', () => {
+    expect(incidenceModifier(pane, 0, 0.95)).equal(1);
+    fc.assert(
+      fc.property(any(20, 80), (angle) => {
+        expect(incidenceModifier(pane, angle + 5, 0.95)).below(incidenceModifier(pane, angle, 0.95));
+      }),
+    );
+    for (const angle of [50, 60, 70])
+      expect(incidenceModifier([...pane, ...pane], angle, 0.95)).below(incidenceModifier(pane, angle, 0.95));
+    const { sky, ground, beam } = modifiersOf(glazedPanel(), { incidence: 30, tilt: 45 });
+    expect(beam).within(0.97, 1);
+    expect(sky).within(0.85, 0.93);
+    expect(ground).within(0.6, sky);
+  });
+});
+
+describe('heat: glycol in the loop', () => {
+  it('takes a little heat away and a little more warmth per pass', () => {
+    const water = collectorState(glazedPanel(), fairDay);
+    const glycol = collectorState(glazedPanel(), { ...fairDay, fluid: { glycol: 0.4 } });
+    expect(glycol.usefulHeat / water.usefulHeat).within(0.93, 0.999);
+    expect(glycol.gain).above(water.gain);
+    expect(glycol.filmCoefficient).below(water.filmCoefficient);
   });
 });

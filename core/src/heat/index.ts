@@ -28,7 +28,14 @@ export type { LossCover, TopLoss, TopLossQuery } from './losses';
 export { gapConvection, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export type { CoverOptics, CoverSheet } from './optics';
-export { absorptanceAtAngle, coverOptics, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from './optics';
+export {
+  absorptanceAtAngle,
+  coverOptics,
+  diffuseIncidence,
+  incidenceModifier,
+  sheetsFor,
+  transmittanceAbsorptance,
+} from './optics';
 export type { PlateAtWork } from './plateAt';
 export { plateAtWork } from './plateAt';
 export { valueAt } from './spread';
@@ -38,4 +45,4 @@ export type { CollectorState, EfficiencyLine } from './steady';
 export { collectorState, efficiencyLine, stagnationTemperature } from './steady';
 export { freezingAir, timeToReach } from './transient';
 export type { Deviates, Make } from './uncertain';
-export { makes, spreadsOf } from './uncertain';
+export { makes, modifiersOf, spreadsOf } from './uncertain';

@@ -122,6 +122,14 @@ export function absorptanceAtAngle(incidence: number): number {
   return (curve(80) * (90 - Math.min(90, incidence))) / 10;
 }
 
+/**
+ * Incidence angle modifier: what covers and paint keep of beam at an angle, as a share of what they keep of it square on.
+ * ISO 9806 calls it K.
+ */
+export function incidenceModifier(covers: readonly CoverSheet[], incidence: number, absorptance: number): number {
+  return transmittanceAbsorptance(covers, incidence, absorptance) / transmittanceAbsorptance(covers, 0, absorptance);
+}
+
 /** Sun that the plate keeps of the sun that arrives, with the light thrown back and forth under the covers. D&B 5.5.1. */
 export function transmittanceAbsorptance(
   covers: readonly CoverSheet[],

@@ -2,7 +2,7 @@ import { type Range, range } from '../catalogue';
 import type { CollectorDescription, HeatConditions, UncertainInput } from './description';
 import { type FinStep, steppedFin } from './fin';
 import { topFlux, windCoefficient } from './losses';
-import { diffuseIncidence, sheetsFor, transmittanceAbsorptance } from './optics';
+import { diffuseIncidence, incidenceModifier, sheetsFor, transmittanceAbsorptance } from './optics';
 import { valueAt } from './spread';
 import { stackConductance } from './stack';
 
@@ -121,6 +121,17 @@ export function opticalShare(built: Built, conditions: HeatConditions): number {
   const sky = rest > 0 ? rest * (1 - conditions.groundShare) * at(diffuse.sky) : 0;
   const ground = rest > 0 && conditions.groundShare > 0 ? rest * conditions.groundShare * at(diffuse.ground) : 0;
   return (beam + sky + ground) * built.dirt;
+}
+
+/** Incidence angle modifiers of a panel: of beam at the conditions' own angle, of the sky, and of the ground before it. */
+export function modifiersOf(
+  description: CollectorDescription,
+  conditions: Pick<HeatConditions, 'incidence' | 'tilt'>,
+): { beam: number; sky: number; ground: number } {
+  const { covers, absorptance } = build(description, {});
+  const { sky, ground } = diffuseIncidence(conditions.tilt);
+  const at = (incidence: number) => incidenceModifier(covers, incidence, absorptance);
+  return { beam: at(conditions.incidence), sky: at(sky), ground: at(ground) };
 }
 
 /** What the top of a panel is asked at a plate temperature. */

@@ -78,6 +78,7 @@ export function heatConditions(job: Job, groups: readonly PanelGroup[], given: P
     surroundings: surroundings(job, conditions.air, skyTemperature),
     massFlow: massFlow ?? designFlow(job, groups),
     tilt: tiltOf(job),
+    ...(job.loop.glycol ? { fluid: { glycol: job.loop.glycol } } : {}),
   };
 }
 

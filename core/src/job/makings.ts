@@ -1,5 +1,5 @@
 import type { PanelDesign } from '../families';
-import { spreadsOf, stackConductance } from '../heat';
+import { modifiersOf, spreadsOf, stackConductance } from '../heat';
 import type { QuantityKind } from '../quantity';
 import type { Figures } from './evaluate';
 
@@ -33,6 +33,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
   const { state } = panel;
   const { heat, water } = design;
   const spreads = spreadsOf(heat);
+  const modifiers = modifiersOf(heat, conditions);
   const sun = { label: 'sun on the pane', value: conditions.irradiance, kind: 'irradiance' } as const;
   const aperture = { label: 'pane area', value: panel.apertureArea, kind: 'area' } as const;
   const loss = { label: 'loss of the plate, U', value: state.lossCoefficient, kind: 'heatLoss' } as const;
@@ -56,6 +57,9 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
         { label: 'plate area', value: panel.absorberArea, kind: 'area' },
         { label: 'F_R', value: state.heatRemovalFactor, kind: 'number', digits: 3 },
         { label: 'share of the sun that the plate keeps', value: state.opticalShare, kind: 'number', digits: 3 },
+        { label: 'incidence modifier of beam, K', value: modifiers.beam, kind: 'number', digits: 2 },
+        { label: 'of the sky', value: modifiers.sky, kind: 'number', digits: 2 },
+        { label: 'of the ground', value: modifiers.ground, kind: 'number', digits: 2 },
         sun,
         loss,
         { label: 'water in', value: conditions.inlet, kind: 'temperature' },

@@ -168,6 +168,8 @@ export const jobSchema = z.strictObject({
     specificFlow: z.number().gt(0, 'flow must be above 0').max(0.2, 'flow is at most 0.2 kg/s per m²'),
     /** Under mains pressure, or open to the air somewhere. */
     pressurised: z.boolean(),
+    /** Propylene glycol in the loop, share by mass; plain water when left out. */
+    glycol: z.number().min(0, 'glycol is 0 to 60 %').max(0.6, 'glycol is 0 to 60 %').optional(),
     /** What the pipes between panels and store are made of, where it is settled. */
     pipe: z.enum(loopPipeIds).optional(),
   }),

@@ -56,7 +56,7 @@ export function panelsState(
     }
   }
   const mean = conditions.inlet + heat / (2 * conditions.massFlow * 4190);
-  const gain = heat / (conditions.massFlow * fluidState('water', mean).heatCapacity);
+  const gain = heat / (conditions.massFlow * fluidState(conditions.fluid ?? 'water', mean).heatCapacity);
   const sun = conditions.irradiance * aperture;
   return {
     usefulHeat: heat,

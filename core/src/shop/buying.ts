@@ -66,6 +66,27 @@ export function planShop(parts: readonly Part[], purchases: readonly Purchase[],
   };
 }
 
+/** Plans remembered of each kind. */
+const mostRemembered = 64;
+
+/** The same planner, which remembers its last answers: a change on the bench leaves most materials as they are. */
+function remembered<Query, Plan>(planner: (query: Query) => Plan): (query: Query) => Plan {
+  const known = new Map<string, Plan>();
+  return (query) => {
+    const key = JSON.stringify(query);
+    const before = known.get(key);
+    if (before) return before;
+    const plan = planner(query);
+    const [oldest] = known.keys();
+    if (known.size >= mostRemembered && oldest !== undefined) known.delete(oldest);
+    known.set(key, plan);
+    return plan;
+  };
+}
+
+const lengthPlans = remembered(planLengthsFast);
+const sheetPlans = remembered(planSheetsFast);
+
 function planMaterial(item: string, parts: Part[], shop: Shop): MaterialPlan {
   const name = entryName(item) ?? item;
   const sold = shop.sold.filter((one) => one.item === item);
@@ -86,7 +107,7 @@ function planMaterial(item: string, parts: Part[], shop: Shop): MaterialPlan {
         ...usualLengths(item).map((length) => ({ id: `${item}@${Math.round(length * 1000)}`, length, price: 0 })),
       );
     const pieces = lengths.map(({ id, length, count }) => ({ id, length, count }));
-    const plan = planLengthsFast({ pieces, stock, kerf });
+    const plan = lengthPlans({ pieces, stock, kerf });
     return { kind: 'length', item, name, parts, priced, stock, plan };
   }
   const sheets = parts.filter((part) => part.kind === 'sheet');
@@ -102,7 +123,7 @@ function planMaterial(item: string, parts: Part[], shop: Shop): MaterialPlan {
   const usual = findEntry('sheet', item);
   if (!priced && usual) stock.push({ id: usual.id, width: usual.width, height: usual.height, price: 0 });
   const pieces = sheets.map(({ id, width, height, count, turn }) => ({ id, width, height, count, turn }));
-  const plan = planSheetsFast({ pieces, stock, kerf: shop.kerfs.sheet });
+  const plan = sheetPlans({ pieces, stock, kerf: shop.kerfs.sheet });
   return { kind: 'sheet', item, name, parts, priced, stock, plan };
 }
 

@@ -51,6 +51,7 @@ const heavy = {
     const band = { low: heat.low * share, likely: heat.likely * share, high: heat.high * share };
     return {
       bands,
+      efficiency: mine?.efficiency ?? figures.efficiency,
       still: stillFigures(open, figures, index),
       water: waterCheck(open, figures, index),
       gap: gapAdvice(open, figures, index),
@@ -80,4 +81,5 @@ const heavy = {
   compare: (job: Job, readings: readonly Reading[], sensors: Sensors) => compareJob(job, readings, sensors),
 };
 export type Heavy = typeof heavy;
+export type Bench = ReturnType<typeof heavy.bench>;
 expose(heavy);

@@ -133,6 +133,17 @@ export default function Forecast() {
               digits={habit === 'metric' ? 2 : 3}
               onValue={setFlow}
             />
+            <Entry
+              label="Glycol in the loop, % by mass"
+              value={100 * (document.loop.glycol ?? 0)}
+              kind="number"
+              digits={0}
+              habit={habit}
+              onValue={(percent) => {
+                const outcome = change('loop.glycol', percent === 0 ? undefined : percent / 100);
+                return outcome.ok ? undefined : outcome.message;
+              }}
+            />
           </SimpleGrid>
         </Section>
         <Section title="The design point">

@@ -1,4 +1,4 @@
-import { Box, Dialog, Flex, Table, Text } from '@chakra-ui/react';
+import { Box, Dialog, Table, Text } from '@chakra-ui/react';
 import { type Cooking, formatQuantity, type Habit, loopPipes, placeWords } from '@north-pane/core';
 import { memo, useState } from 'react';
 import { Choice } from '../../parts/Choice';
@@ -41,6 +41,17 @@ const row = {
   height: 22,
 } as const;
 
+const bar = { display: 'block', height: 12 } as const;
+
+/** What it meets as a filled bar, with a dark line where its limit is. */
+function filled(sees: number, limit: number, most: number, cooks: boolean): string {
+  const share = (value: number) => `${Math.min(100, (100 * value) / most).toFixed(1)}%`;
+  const meets = `linear-gradient(to right, ${ink(cooks ? 'ochre' : 'hot')} ${share(sees)}, ${ink('line')} ${share(sees)})`;
+  if (limit >= most) return meets;
+  const line = `transparent ${share(limit)}, ${ink('ink')} ${share(limit)}, ${ink('ink')} calc(${share(limit)} + 2.5px), transparent calc(${share(limit)} + 2.5px)`;
+  return `linear-gradient(to right, ${line}), ${meets}`;
+}
+
 /**
  * The tightest material of every layer against the heat it meets in a dry panel, in the order of the section. Of plain
  * elements: it moves with every step of the tape.
@@ -51,15 +62,15 @@ export const Cooks = memo(
     const tight = order.flatMap((place) => cooking.filter((one) => one.place === place).slice(0, 1));
     const most = Math.max(150, ...tight.map(({ sees }) => sees)) * 1.05;
     return (
-      <Box as="section" aria-label="What cooks, dry in full sun" fontSize="14px">
-        <Flex justify="space-between" align="baseline" mb="1">
-          <Text fontFamily="heading" fontWeight="600" fontSize="16px">
+      <section aria-label="What cooks, dry in full sun" style={{ fontSize: 14 }}>
+        <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', marginBottom: 4 }}>
+          <h2 style={{ fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 16 }}>
             What cooks, dry in full sun
-          </Text>
+          </h2>
           <button type="button" onClick={() => setAll(true)} style={{ color: ink('paneText'), cursor: 'pointer' }}>
             all {cooking.length}
           </button>
-        </Flex>
+        </div>
         {tight.map(({ place, name, sees, limit, margin }) => (
           <div
             key={place}
@@ -69,15 +80,7 @@ export const Cooks = memo(
             <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
               {margin < 0 ? name : (short[place] ?? place)}
             </span>
-            <svg width="100%" height="12" aria-hidden>
-              <rect width="100%" height="12" fill={ink('line')} opacity={0.35} />
-              <rect
-                width={`${Math.min(100, (100 * sees) / most)}%`}
-                height="12"
-                fill={ink(margin < 0 ? 'ochre' : 'hot')}
-              />
-              {limit < most && <rect x={`${(100 * limit) / most}%`} width="2.5" height="12" fill={ink('ink')} />}
-            </svg>
+            <span style={{ ...bar, background: filled(sees, limit, most, margin < 0) }} aria-hidden />
             <span
               style={{
                 textAlign: 'right',
@@ -92,7 +95,7 @@ export const Cooks = memo(
           </div>
         ))}
         {all && <AllCooks cooking={cooking} habit={habit} onClose={() => setAll(false)} />}
-      </Box>
+      </section>
     );
   },
   (before, after) => before.habit === after.habit && before.cooking === after.cooking,

@@ -1,13 +1,12 @@
 import { Box, Text } from '@chakra-ui/react';
 import { designConditions, formatNumber, formatQuantity, type Habit } from '@north-pane/core';
-import { memo } from 'react';
 import { Band } from '../../charts/Band';
 import { Chart } from '../../charts/Chart';
 import { chartUnit } from '../../charts/units';
 import { ink } from '../../theme/ink';
 
 /** Efficiency against how much warmer the water comes in than the air, with the band of a well-made panel. */
-export const Curve = memo(function Curve(props: {
+export function Curve(props: {
   curve: readonly { rise: number; efficiency: { low: number; likely: number; high: number } }[];
   efficiency: number;
   habit: Habit;
@@ -47,4 +46,4 @@ export const Curve = memo(function Curve(props: {
       </Text>
     </>
   );
-});
+}

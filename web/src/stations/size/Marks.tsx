@@ -1,10 +1,9 @@
 import { Text } from '@chakra-ui/react';
 import { formatLength, formatQuantity, type GapAdvice, type Habit, type MarkWorth } from '@north-pane/core';
-import { memo } from 'react';
 import { ink } from '../../theme/ink';
 
 /** Which dimension gains most by a mark of the tape, and whether it is worth one. */
-export const Marks = memo(function Marks(props: {
+export function Marks(props: {
   marks: readonly MarkWorth[];
   gap: GapAdvice | undefined;
   habit: Habit;
@@ -27,7 +26,7 @@ export const Marks = memo(function Marks(props: {
       )}
     </>
   );
-});
+}
 
 function gapWords({ drawn, best }: GapAdvice, habit: Habit): string {
   const size = (metres: number) => formatLength(metres, habit).text;

@@ -15,7 +15,18 @@ export function PlateLegend({ plate, habit }: { plate: PlateAtWork['plate']; hab
   const text = (value: number) => formatQuantity('temperature', value, habit, 0).text;
   const stops = [0, 0.25, 0.5, 0.75, 1].map(heatInk).join(', ');
   return (
-    <span style={{ display: 'flex', alignItems: 'center', gap: 5, fontSize: 13 }}>
+    <span
+      style={{
+        position: 'absolute',
+        zIndex: 1,
+        top: 36,
+        left: 0,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 5,
+        fontSize: 13,
+      }}
+    >
       {text(low)}
       <span style={{ width: 34, height: 10, background: `linear-gradient(to right, ${stops})` }} />
       {text(high)}

@@ -1,11 +1,4 @@
-import {
-  type Figures,
-  formatQuantity,
-  type Habit,
-  type OpenJob,
-  type StillFigures,
-  stillMakings,
-} from '@north-pane/core';
+import { formatQuantity, type Habit, type Making, type StillFigures } from '@north-pane/core';
 import { Readout } from '../../parts/Readout';
 
 const rows: { label: string; figure: keyof StillFigures; value(still: StillFigures, habit: Habit): string }[] = [
@@ -28,18 +21,20 @@ function minutes(seconds: number): string {
   return `${Math.round(seconds / 60)} min`;
 }
 
+/** Whether a readout is one of these. */
+export function isStillReadout(label: string | undefined): boolean {
+  return rows.some((row) => row.label === label);
+}
+
 /** What the panel does when nothing flows, by day and by night. */
 export function Still(props: {
   still: StillFigures;
-  open: OpenJob;
-  figures: Figures;
-  index: number;
+  makings: Record<keyof StillFigures, Making> | undefined;
   opened: string | undefined;
   habit: Habit;
   onOpen(label: string): void;
 }) {
-  const { still, open, figures, index, opened, habit, onOpen } = props;
-  const makings = rows.some(({ label }) => label === opened) ? stillMakings(open, figures, index) : undefined;
+  const { still, makings, opened, habit, onOpen } = props;
   return rows.map(({ label, figure, value }) => (
     <Readout
       key={label}

@@ -1,14 +1,9 @@
 import { Text } from '@chakra-ui/react';
 import { formatNumber, formatQuantity, type Habit, type WaterCheck } from '@north-pane/core';
-import { memo } from 'react';
 import { ink } from '../../theme/ink';
 
 /** How the risers share the water, which header would share it better, and what a blocked riser does. */
-export const WaterShare = memo(function WaterShare(props: {
-  water: WaterCheck;
-  habit: Habit;
-  onHeader(id: string): void;
-}) {
+export function WaterShare(props: { water: WaterCheck; habit: Habit; onHeader(id: string): void }) {
   const { water, habit, onHeader } = props;
   const { unevenness, spread, cost, areaRatio, headers, blocked } = water;
   const difference = (value: number) => formatQuantity('temperatureDifference', value, habit).text;
@@ -53,7 +48,7 @@ export const WaterShare = memo(function WaterShare(props: {
       </Text>
     </>
   );
-});
+}
 
 function percent(share: number): string {
   return share < 0.001 ? 'less than 0.1 %' : `${formatNumber(100 * share, share < 0.02 ? 1 : 0)} %`;

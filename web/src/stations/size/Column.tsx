@@ -1,0 +1,119 @@
+import { Button, Text } from '@chakra-ui/react';
+import { formatQuantity, panelMakings } from '@north-pane/core';
+import { lazy, Suspense, useState } from 'react';
+import { Section } from '../../parts/Section';
+import { useDerived } from '../../state/derived';
+import { useHabit } from '../../state/habit';
+import { useDocument } from '../../state/job';
+import type { Bench } from '../../workers/heavy.worker';
+import { useHeavy } from '../../workers/useHeavy';
+import { Deeper } from './Deeper';
+import { Figures } from './Figures';
+import { MakeUp } from './MakeUp';
+import { Matters } from './Matters';
+import { takeDimension, toggleReadout, useBenchPanel, useBenchView } from './view';
+
+const SpreadDialog = lazy(async () => ({ default: (await import('./SpreadDialog')).SpreadDialog }));
+
+/** What the worker finds of the panel on the bench, a moment behind the drawing. */
+function useBench(): Bench | undefined {
+  const document = useDocument();
+  const habit = useHabit();
+  const { at } = useBenchPanel();
+  const key = JSON.stringify([document.panels, document.site, document.loop, at, habit]);
+  return useHeavy(`bench ${key}`, (heavy) => heavy.bench(document, at, habit)).value;
+}
+
+/** The figures, the clashes, the make-up, and what lies deeper. */
+export function Column() {
+  const bench = useBench();
+  const habit = useHabit();
+  const { at } = useBenchPanel();
+  const opened = useBenchView((view) => view.opened);
+  return (
+    <>
+      <Does bench={bench} />
+      <ToLookAt />
+      <MadeOf />
+      {bench && (
+        <Deeper
+          bench={bench}
+          index={at}
+          opened={opened}
+          habit={habit}
+          onOpen={toggleReadout}
+          onChoose={takeDimension}
+        />
+      )}
+      <HowSure />
+    </>
+  );
+}
+
+function Does({ bench }: { bench: Bench | undefined }) {
+  const habit = useHabit();
+  const { at, figures, panel, mine } = useBenchPanel();
+  const opened = useBenchView((view) => view.opened);
+  const { irradiance, air } = figures.conditions;
+  return (
+    <Section
+      title="What this panel does"
+      aside={`${formatQuantity('irradiance', irradiance, habit).text}, air ${formatQuantity('temperature', air, habit, 0).text}`}
+    >
+      <Figures
+        panel={mine}
+        bands={bench?.bands}
+        makings={opened ? panelMakings(figures, panel.design, at) : undefined}
+        opened={opened}
+        habit={habit}
+        onOpen={toggleReadout}
+      />
+    </Section>
+  );
+}
+
+function ToLookAt() {
+  const habit = useHabit();
+  const { findings } = useDerived();
+  return (
+    <Section title="To look at" aside={findings.length === 0 ? undefined : String(findings.length)}>
+      <Matters findings={findings} habit={habit} />
+    </Section>
+  );
+}
+
+function MadeOf() {
+  const habit = useHabit();
+  const { at, panel, plan, section } = useBenchPanel();
+  const drawn = new Set([...plan.dimensions, ...section.dimensions].flatMap(({ edit }) => (edit ? [edit.path] : [])));
+  return (
+    <Section title="Made of">
+      <MakeUp panel={panel.document} index={at} habit={habit} drawn={drawn} />
+    </Section>
+  );
+}
+
+function HowSure() {
+  const [shown, setShown] = useState(false);
+  return (
+    <Section title="How sure">
+      <Text fontSize="14px" mb="2">
+        Bond, pane, paint, insulation, wind and sun are only known within limits. The bands come of that.
+      </Text>
+      <Button size="xs" variant="outline" onClick={() => setShown(true)}>
+        Show and set the limits
+      </Button>
+      {shown && (
+        <Suspense fallback={null}>
+          <Limits onClose={() => setShown(false)} />
+        </Suspense>
+      )}
+    </Section>
+  );
+}
+
+function Limits({ onClose }: { onClose(): void }) {
+  const habit = useHabit();
+  const { at, open } = useBenchPanel();
+  return <SpreadDialog open={open} index={at} habit={habit} onClose={onClose} />;
+}

@@ -1,0 +1,156 @@
+import { Box, Button, Flex } from '@chakra-ui/react';
+import {
+  type Cooking,
+  type Drawing,
+  type Finding,
+  formatLength,
+  formatQuantity,
+  type Habit,
+  plateAtWork,
+  sayFinding,
+} from '@north-pane/core';
+import { memo, type ReactNode, useDeferredValue } from 'react';
+import { DrawingView } from '../../drawing/DrawingView';
+import { Entry } from '../../parts/Entry';
+import { useDerived } from '../../state/derived';
+import { useHabit } from '../../state/habit';
+import { ink } from '../../theme/ink';
+import { Cooks } from './Cooks';
+import { Paths } from './Paths';
+import { PlateLegend, PlateShade } from './PlateShade';
+import { RiserBars } from './RiserBars';
+import { chooseDimension, heldOf, setDimension, setTyping, toggleShade, useBenchPanel, useBenchView } from './view';
+
+/** The plan, with the share of each riser on it and, when wanted, how warm the plate is. */
+export function Plan() {
+  const habit = useHabit();
+  const { findings } = useDerived();
+  const { at, figures, panel, mine, plan, section } = useBenchPanel();
+  const chosen = useBenchView((view) => view.chosen);
+  const shaded = useBenchView((view) => view.shaded);
+  const plate = shaded
+    ? plateAtWork(panel.design.heat, { ...figures.conditions, massFlow: mine.massFlow }, mine.state, mine.riserShares)
+        .plate
+    : undefined;
+  const marks = findings
+    .filter((finding) => finding.path.startsWith(`panels.${at}.`))
+    .map((finding) => ({ finding, headline: sayFinding(finding, habit).headline }));
+  return (
+    <>
+      {plate && <PlateLegend plate={plate} habit={habit} />}
+      <DrawingView
+        drawing={plan}
+        habit={habit}
+        chosen={heldOf({ plan, section }, chosen)?.id}
+        onChoose={chooseDimension}
+        entry={useTyping(plan)}
+        findings={marks}
+        onFinding={showFinding}
+        over={(place) => (
+          <>
+            {plate && <PlateShade place={place} plan={plan} plate={plate} />}
+            <RiserBars place={place} shares={mine.riserShares} plan={plan} />
+          </>
+        )}
+      />
+    </>
+  );
+}
+
+function showFinding(finding: Finding): void {
+  document.getElementById(`finding-${finding.code}`)?.scrollIntoView({ block: 'center' });
+}
+
+/** Turns the shade of the plan on and off. */
+export function ShadeSwitch() {
+  const shaded = useBenchView((view) => view.shaded);
+  return (
+    <Flex position="absolute" zIndex={1} top="0" left="0">
+      <Button size="xs" variant="outline" aria-pressed={shaded} onClick={toggleShade}>
+        {shaded ? 'As drawn' : 'How warm'}
+      </Button>
+    </Flex>
+  );
+}
+
+/** A part of the section, and whether the stack goes into the board. */
+export function SectionDrawing() {
+  const habit = useHabit();
+  const { panel, plan, section } = useBenchPanel();
+  const chosen = useBenchView((view) => view.chosen);
+  const { stack } = panel.design;
+  const short = stack.needed - stack.available;
+  const size = (metres: number) => formatLength(metres, habit).text;
+  return (
+    <>
+      <DrawingView
+        drawing={section}
+        habit={habit}
+        chosen={heldOf({ plan, section }, chosen)?.id}
+        onChoose={chooseDimension}
+        entry={useTyping(section)}
+        margin={{ left: 48, right: 124, top: 12, bottom: 24 }}
+      />
+      <p
+        style={{
+          position: 'absolute',
+          bottom: 0,
+          right: 0,
+          fontSize: 14,
+          color: ink(short > 0.0005 ? 'ochreText' : 'soft'),
+          fontWeight: short > 0.0005 ? 600 : 400,
+        }}
+      >
+        stack {size(stack.needed)}, board {size(stack.available)}:{' '}
+        {short > 0.0005 ? `${size(short)} short` : `${size(-short)} to spare`}
+      </p>
+    </>
+  );
+}
+
+/** Where the chosen dimension is typed, when it stands on this drawing. */
+function useTyping(on: Drawing): ReactNode {
+  const habit = useHabit();
+  const { at, plan, section } = useBenchPanel();
+  const chosen = useBenchView((view) => view.chosen);
+  const typing = useBenchView((view) => view.typing);
+  const held = heldOf({ plan, section }, chosen);
+  const edit = held?.edit;
+  if (!typing || !held || !edit || !on.dimensions.includes(held)) return undefined;
+  return (
+    <Box bg="card" borderWidth="2px" borderColor="pane" borderRadius="3px" p="3" boxShadow="md">
+      <Entry
+        label={held.label}
+        value={held.value}
+        kind="length"
+        habit={habit}
+        autoFocus
+        size="md"
+        onValue={(value) => setDimension(at, { ...held, edit }, value, habit)}
+        onDone={() => setTyping(false)}
+      />
+    </Box>
+  );
+}
+
+/** Where the sun on the pane goes. */
+export function SunPaths() {
+  const habit = useHabit();
+  const { figures, mine } = useBenchPanel();
+  return (
+    <Paths paths={mine.state.paths} sun={formatQuantity('irradiance', figures.conditions.irradiance, habit).text} />
+  );
+}
+
+/** What cooks in this panel, and in the loop: a frame behind the drawing, which must not wait for it. */
+export function PanelCooks() {
+  const habit = useHabit();
+  const { cooking } = useDerived();
+  const { at } = useBenchPanel();
+  return <CooksOf cooking={useDeferredValue(cooking)} panel={at} habit={habit} />;
+}
+
+const CooksOf = memo(function CooksOf(props: { cooking: readonly Cooking[]; panel: number; habit: Habit }) {
+  const { cooking, panel, habit } = props;
+  return <Cooks cooking={cooking.filter((one) => one.panel === panel || one.panel === undefined)} habit={habit} />;
+});

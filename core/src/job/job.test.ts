@@ -89,7 +89,8 @@ describe('job: the document', () => {
 });
 
 describe('job: changes', () => {
-  const value = fc.jsonValue({ maxDepth: 3 });
+  // A field of that name is refused on purpose, as the test further down has it.
+  const value = fc.jsonValue({ maxDepth: 3 }).filter((one) => !JSON.stringify(one).includes('__proto__'));
   it('are found and laid on again, whatever the documents', () => {
     fc.assert(
       fc.property(value, value, (before, after) => {

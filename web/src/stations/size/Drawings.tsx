@@ -89,7 +89,7 @@ export function SectionDrawing() {
         chosen={heldOf({ plan, section }, chosen)?.id}
         onChoose={chooseDimension}
         entry={useTyping(section)}
-        margin={{ left: 48, right: 124, top: 12, bottom: 24 }}
+        margin={{ left: habit === 'metric' ? 48 : 92, right: 124, top: 12, bottom: 24 }}
       />
       <p
         style={{

@@ -1,6 +1,9 @@
 import { expect } from 'chai';
+import * as fc from 'fast-check';
 import { entry } from '../catalogue';
+import { steppedFin } from '../heat';
 import { absorbers, type TubeRow } from '.';
+import { lapCount, lapSteps } from './nestedFins';
 
 const row: TubeRow = {
   prefix: 'p',
@@ -61,5 +64,86 @@ describe('absorbers: aluminium tracks clipped on', () => {
       expect(bondHomeMade.likely).below(bond.likely);
       expect(bondHomeMade.low).below(bond.low);
     }
+  });
+});
+
+const finned = (parameters: Record<string, unknown> = {}, change: Partial<TubeRow> = {}) =>
+  absorbers['nested-fins'].open(parameters).on({ ...row, ...change });
+
+describe('absorbers: nested fins', () => {
+  it('lie in as many layers as reach there: 60 mm flanges on a pitch of 100 lap 20 mm between the tubes', () => {
+    const steps = lapSteps({ pitch: 0.1, flange: 0.06, tubeDiameter: 0.016, conductance: 0.1 });
+    // From the tube's edge at 8 to 40 mm one layer, from 40 to 50 two.
+    expect(steps).length(2);
+    expect(steps[0]?.width).closeTo(0.032, 1e-12);
+    expect(steps[1]?.width).closeTo(0.01, 1e-12);
+    expect(steps.map(({ conductance }) => conductance)).deep.equal([0.1, 0.2]);
+  });
+  it('cover the half pitch whatever the flange, and never less than one layer where they meet', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 0.3, noNaN: true }),
+        fc.double({ min: 0.5, max: 1.9, noNaN: true }),
+        (pitch, share) => {
+          const steps = lapSteps({ pitch, flange: share * pitch, tubeDiameter: 0.015, conductance: 1 });
+          expect(steps.reduce((sum, { width }) => sum + width, 0)).closeTo(pitch / 2 - 0.0075, 1e-9);
+          for (const { conductance } of steps) expect(conductance).at.least(1);
+        },
+      ),
+    );
+  });
+  it('count three layers under each tube once they reach the next one', () => {
+    expect(lapCount(0.1, 0.06)).equal(1);
+    expect(lapCount(0.1, 0.1)).equal(3);
+    expect(lapCount(0.1, 0.21)).equal(5);
+  });
+  it('are trimmed to what the pitch leaves: 106 less half a tube of 15 is 98.5', () => {
+    expect(finned().parts[0]?.operations[0]).match(/trim both flanges to 9[89] mm/);
+    expect(finned({}, { pitch: 0.2 }).parts[0]?.operations[0]).not.match(/trim/);
+  });
+  it('fill a tube of 1 880 with three whole fins and a rest, greased or not', () => {
+    const parts = finned().parts;
+    expect(parts.map(({ id, count }) => [id, count])).deep.equal([
+      ['p/fin', 30],
+      ['p/fin-rest', 10],
+    ]);
+    expect(finned().purchases[0]?.quantity).closeTo(0.009 * 10 * (3 * 0.6 + 1.88 - 3 * 0.603), 1e-9);
+    expect(finned({ groove: 'dry' }).purchases).deep.equal([]);
+    expect(finned({ groove: 'dry' }).bond.likely).below(finned().bond.low);
+  });
+  it('say where they leave a gap, and what pitch closes it', () => {
+    const [gap] = finned({ fin: 'fin-200' }, { pitch: 0.25 }).findings;
+    expect(gap).include({ code: 'fins-leave-gap' });
+    expect(steppedFin(finned({ fin: 'fin-200' }, { pitch: 0.25 }).plate.steps, 6)).within(0.5, 1);
+    expect(finned({ fin: 'fin-200' }, { pitch: gap?.fix ?? 1 }).findings).deep.equal([]);
+  });
+  it('conduct better than one layer of the same sheet', () => {
+    const lapped = steppedFin(finned().plate.steps, 6);
+    const single = steppedFin([{ width: (0.106 - 0.015) / 2, conductance: 211 * 0.0004 }], 6);
+    expect(lapped).above(single);
+  });
+});
+
+describe('absorbers: a flat plate, and a black board', () => {
+  const plate = (parameters: Record<string, unknown> = {}) => absorbers['clipped-plate'].open(parameters).on(row);
+  const board = () => absorbers['painted-board'].open({}).on(row);
+  it('lay one sheet under all tubes: 1 060 mm of two pieces with a lap of 20', () => {
+    const [piece] = plate().parts;
+    if (piece?.kind !== 'sheet') throw new Error('no sheet');
+    expect(piece.count).equal(2);
+    expect(piece.width).closeTo(1.06 / 2 + 0.01, 1e-12);
+    expect(plate().plate.whole).equal(true);
+    expect(plate().purchases[0]?.quantity).equal(10 * Math.ceil(1.88 / 0.2));
+    expect(plate({ hold: 'wire' }).bond.likely).below(plate().bond.likely);
+  });
+  it('take the board for an air path and not for a fin, the tube on top of it in the sun', () => {
+    expect(board().plate.mount).equal('over');
+    expect(steppedFin(board().plate.steps, 8)).above(0.99);
+    expect(board().bond).include({ low: 0.5, likely: 1, high: 2 });
+    expect(board().limit.temperature).below(100);
+  });
+  it('rank by their bonds: soldered, greased, bedded, clipped, on a board', () => {
+    const likely = [foil(), finned(), track(), plate(), board()].map(({ bond }) => bond.likely);
+    expect(likely).deep.equal([...likely].sort((a, b) => b - a));
   });
 });

@@ -35,7 +35,9 @@ export const snapTracks = defineMember({
   name: 'Aluminium tracks, clipped on',
   meaning: 'Formed aluminium tracks that clip over each tube.',
   schema: z.strictObject({
-    track: entryField('track', 'track-100', 'Track', 'Formed track, by its width and length.'),
+    track: entryField('track', 'track-100', 'Track', 'Formed track, by its width and length.', (id) =>
+      id.startsWith('track-'),
+    ),
     bed: choiceField(
       { bedded: 'bedded in silicone', dry: 'clipped on dry' },
       'bedded',

@@ -3,11 +3,11 @@ import type { GlazingDesign } from '../glazings';
 import type { ThermalStack } from '../heat';
 import type { Part, Purchase } from '../shop';
 
-/** A hole through a side board for a header to come out. */
+/** A hole through a board for a tube to come out. */
 export interface Exit {
-  /** Which long side board. */
-  side: 'low' | 'high';
-  /** m from the cold end of the board. */
+  /** Which board: a long side, or an end. */
+  side: 'low' | 'high' | 'cold' | 'hot';
+  /** m. Of a long side from its cold end; of an end from the outer face of the low side. */
   along: number;
   /** m from the board's bottom edge. */
   up: number;

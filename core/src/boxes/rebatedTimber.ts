@@ -179,17 +179,37 @@ export const rebatedTimber = defineMember({
                   : {}),
               };
             };
-            const end: Part = {
-              id: `${prefix}/end`,
-              name: 'End board',
-              item: board.id,
-              kind: 'length',
-              stuff: 'timber',
-              length: inside.width,
-              count: 2,
-              operations: ['rebate the top inner edge for the pane', 'rebate the bottom inner edge for the back'],
-              mass: boardMass(inside.width),
+            const end = (which: 'cold' | 'hot'): Part => {
+              const holes = exits.filter((exit) => exit.side === which).sort((a, b) => a.along - b.along);
+              const first = holes[0];
+              return {
+                id: `${prefix}/end-${which}`,
+                name: which === 'cold' ? 'End board, low end' : 'End board, high end',
+                item: board.id,
+                kind: 'length',
+                stuff: 'timber',
+                length: inside.width,
+                count: 1,
+                operations: ['rebate the top inner edge for the pane', 'rebate the bottom inner edge for the back'],
+                mass: boardMass(inside.width),
+                ...(first
+                  ? {
+                      holes: {
+                        datum: 'low side',
+                        middle: inside.width / 2,
+                        positions: holes.map((hole) => hole.along - wall),
+                        diameter: first.diameter,
+                        pilot: 0.003,
+                        where: 'through the board, for the tube',
+                        across: { from: 'bottom edge', distance: first.up },
+                      },
+                    }
+                  : {}),
+              };
             };
+            const ends: Part[] = exits.some((exit) => exit.side === 'cold' || exit.side === 'hot')
+              ? [end('cold'), end('hot')]
+              : [{ ...end('cold'), id: `${prefix}/end`, name: 'End board', count: 2 }];
             const rail: Part = {
               id: `${prefix}/rail`,
               name: 'Cross rail',
@@ -228,7 +248,7 @@ export const rebatedTimber = defineMember({
               operations: [],
               mass: insulationMass / ((railCount + 1) * across * along),
             };
-            return [side('low'), side('high'), end, ...(railCount > 0 ? [rail] : []), back, fill];
+            return [side('low'), side('high'), ...ends, ...(railCount > 0 ? [rail] : []), back, fill];
           },
           purchases: (prefix) => {
             const screws = 8 + railCount * 4 + Math.ceil((2 * (outside.length + outside.width)) / screwSpacing);

@@ -130,6 +130,19 @@ export const sheets: readonly Sheet[] = [
   ),
   sheet('metric', 'copper-0.3', '0.3 mm copper sheet', 'copper', 'plate', 0.0003, 1, 2, 'EN 1172'),
   sheet('metric', 'copper-0.2', '0.2 mm copper sheet', 'copper', 'plate', 0.0002, 1, 2, 'EN 1172'),
+  sheet('metric', 'aluminium-0.8', '0.8 mm aluminium sheet', 'aluminium', 'plate', 0.0008, 1, 2, 'EN 485-4'),
+  sheet('metric', 'aluminium-0.5', '0.5 mm aluminium sheet', 'aluminium', 'plate', 0.0005, 1, 2, 'EN 485-4'),
+  sheet(
+    'imperial',
+    'aluminium-1_32',
+    '1/32″ aluminium sheet',
+    'aluminium',
+    'plate',
+    0.032 * inch,
+    4 * feet,
+    8 * feet,
+    'ASTM B209',
+  ),
   sheet(
     'imperial',
     'copper-8oz',
@@ -154,7 +167,7 @@ export const sheets: readonly Sheet[] = [
   ),
 ];
 
-/** A formed aluminium track that clips over a tube. */
+/** A formed aluminium track that clips over a tube, or a fin that a tube lies in. */
 export interface Track {
   id: string;
   name: string;
@@ -187,6 +200,33 @@ export const tracks: readonly Track[] = [
     thickness: 0.02 * inch,
     tape: 'imperial',
     source: 'trade: 0.016 to 0.024 inch formed sheet; weigh yours',
+  },
+  {
+    id: 'fin-200',
+    name: 'aluminium fin 200 × 600',
+    width: 0.2,
+    length: 0.6,
+    thickness: 0.0004,
+    tape: 'metric',
+    source: 'trade: rolled from 0.35 to 0.5 mm sheet; weigh yours',
+  },
+  {
+    id: 'fin-300',
+    name: 'aluminium fin 300 × 600',
+    width: 0.3,
+    length: 0.6,
+    thickness: 0.0004,
+    tape: 'metric',
+    source: 'trade: rolled from 0.35 to 0.5 mm sheet; weigh yours',
+  },
+  {
+    id: 'fin-12',
+    name: 'aluminium fin 12″ × 2′',
+    width: 12 * inch,
+    length: 2 * feet,
+    thickness: 0.016 * inch,
+    tape: 'imperial',
+    source: 'trade: rolled from 0.014 to 0.02 inch sheet; weigh yours',
   },
 ];
 

@@ -4,13 +4,14 @@ import { type Range, range } from './range';
 export interface Pane {
   id: string;
   name: string;
-  material: 'glass' | 'polycarbonate';
+  material: 'glass' | 'polycarbonate' | 'acrylic' | 'fibreglass' | 'fluorofilm' | 'greenhouseFilm';
+  kind: 'tempered' | 'annealed' | 'sealed-unit' | 'multiwall' | 'fibreglass' | 'acrylic' | 'film';
   /** m. */
   thickness: number;
   /** Refractive index. */
   index: number;
-  /** Sheets that the sun passes: 1 for a solid pane, 2 for a twin-wall sheet. */
-  sheets: 1 | 2;
+  /** Sheets that the sun passes: 1 for a solid pane, 2 for a twin-wall sheet or a sealed unit. */
+  sheets: 1 | 2 | 3;
   /** Clean solar transmittance at normal incidence, as met in practice. */
   transmittance: Range;
   /** Long-wave emittance of both faces. */
@@ -19,6 +20,10 @@ export interface Pane {
   conductance: number;
   /** kg/m². */
   weight: number;
+  /** m. One leaf of a unit of several. */
+  leaf?: number;
+  /** N m. Bending stiffness of a hollow sheet; solid ones follow from thickness and material. */
+  rigidity?: number;
   /** °C. */
   serviceLimit: number;
   source: string;
@@ -31,6 +36,7 @@ export const panes: readonly Pane[] = [
     id: 'tempered-4',
     name: '4 mm tempered glass',
     material: 'glass',
+    kind: 'tempered',
     thickness: 0.004,
     index: 1.526,
     sheets: 1,
@@ -45,6 +51,7 @@ export const panes: readonly Pane[] = [
     id: 'tempered-low-iron-4',
     name: '4 mm tempered low-iron glass',
     material: 'glass',
+    kind: 'tempered',
     thickness: 0.004,
     index: 1.526,
     sheets: 1,
@@ -59,6 +66,7 @@ export const panes: readonly Pane[] = [
     id: 'tempered-5_32',
     name: '5/32″ tempered glass',
     material: 'glass',
+    kind: 'tempered',
     thickness: (5 / 32) * inch,
     index: 1.526,
     sheets: 1,
@@ -73,6 +81,7 @@ export const panes: readonly Pane[] = [
     id: 'tempered-low-iron-5_32',
     name: '5/32″ tempered low-iron glass',
     material: 'glass',
+    kind: 'tempered',
     thickness: (5 / 32) * inch,
     index: 1.526,
     sheets: 1,
@@ -87,6 +96,7 @@ export const panes: readonly Pane[] = [
     id: 'tempered-6',
     name: '6 mm tempered glass',
     material: 'glass',
+    kind: 'tempered',
     thickness: 0.006,
     index: 1.526,
     sheets: 1,
@@ -101,6 +111,7 @@ export const panes: readonly Pane[] = [
     id: 'twin-wall-10',
     name: '10 mm twin-wall polycarbonate, new',
     material: 'polycarbonate',
+    kind: 'multiwall',
     thickness: 0.01,
     index: 1.586,
     sheets: 2,
@@ -108,6 +119,7 @@ export const panes: readonly Pane[] = [
     emittance: 0.9,
     conductance: 5.3,
     weight: 1.7,
+    rigidity: 52,
     serviceLimit: 115,
     source: 'makers of 10 mm twin-wall sheet: U 3.0 W/m²K in a window test, so about 5.3 face to face',
   },
@@ -115,6 +127,7 @@ export const panes: readonly Pane[] = [
     id: 'twin-wall-10-aged',
     name: '10 mm twin-wall polycarbonate, weathered',
     material: 'polycarbonate',
+    kind: 'multiwall',
     thickness: 0.01,
     index: 1.586,
     sheets: 2,
@@ -122,8 +135,133 @@ export const panes: readonly Pane[] = [
     emittance: 0.9,
     conductance: 5.3,
     weight: 1.7,
+    rigidity: 52,
     serviceLimit: 115,
     source: 'judgement: ten years outdoors',
+  },
+  {
+    id: 'triple-wall-16',
+    name: '16 mm triple-wall polycarbonate, new',
+    material: 'polycarbonate',
+    kind: 'multiwall',
+    thickness: 0.016,
+    index: 1.586,
+    sheets: 3,
+    transmittance: range(0.66, 0.72, 0.76, 'data sheet'),
+    emittance: 0.9,
+    conductance: 3.6,
+    weight: 2.7,
+    rigidity: 150,
+    serviceLimit: 115,
+    source: 'makers of 16 mm triple-wall sheet: U 2.4 W/m²K in a window test, so about 3.6 face to face',
+  },
+  {
+    id: 'annealed-4',
+    name: '4 mm annealed glass',
+    material: 'glass',
+    kind: 'annealed',
+    thickness: 0.004,
+    index: 1.526,
+    sheets: 1,
+    transmittance: range(0.82, 0.838, 0.85, 'textbook'),
+    emittance: 0.88,
+    conductance: Number.POSITIVE_INFINITY,
+    weight: 10,
+    serviceLimit: 110,
+    source:
+      'D&B cover data; EN 572-2 float; cracks where its edge stays 40 K colder than its middle (EN 12150-1, note)',
+  },
+  {
+    id: 'unit-4-12-4',
+    name: 'salvaged sealed unit, 4-12-4',
+    material: 'glass',
+    kind: 'sealed-unit',
+    thickness: 0.02,
+    leaf: 0.004,
+    index: 1.526,
+    sheets: 2,
+    transmittance: range(0.35, 0.68, 0.74, 'judgement'),
+    emittance: 0.88,
+    conductance: 5.9,
+    weight: 20,
+    serviceLimit: 80,
+    source:
+      'EN 673: 12 mm of air 0.17 m²K/W; tinted and low-emissivity units pass 0.35 to 0.6: measure; the seal lasts to 80 °C',
+  },
+  {
+    id: 'unit-split-4',
+    name: 'one pane of a split window unit, 4 mm',
+    material: 'glass',
+    kind: 'sealed-unit',
+    thickness: 0.004,
+    index: 1.526,
+    sheets: 1,
+    transmittance: range(0.5, 0.82, 0.85, 'judgement'),
+    emittance: 0.88,
+    conductance: Number.POSITIVE_INFINITY,
+    weight: 10,
+    serviceLimit: 110,
+    source: 'D&B cover data; annealed; tinted and low-emissivity panes pass 0.35 to 0.6 and look clear: measure',
+  },
+  {
+    id: 'fibreglass-1',
+    name: '1 mm translucent fibreglass',
+    material: 'fibreglass',
+    kind: 'fibreglass',
+    thickness: 0.001,
+    index: 1.54,
+    sheets: 1,
+    transmittance: range(0.7, 0.8, 0.85, 'judgement'),
+    emittance: 0.9,
+    conductance: Number.POSITIVE_INFINITY,
+    weight: 1.45,
+    serviceLimit: 95,
+    source: 'D&B cover data (fibreglass 0.7 to 0.87, falling with age)',
+  },
+  {
+    id: 'acrylic-4',
+    name: '4 mm acrylic',
+    material: 'acrylic',
+    kind: 'acrylic',
+    thickness: 0.004,
+    index: 1.49,
+    sheets: 1,
+    transmittance: range(0.89, 0.91, 0.92, 'data sheet'),
+    emittance: 0.9,
+    conductance: 50,
+    weight: 4.8,
+    serviceLimit: 85,
+    source: 'EN ISO 7823-1: index 1.49, 92 % of light',
+  },
+  {
+    id: 'film-etfe',
+    name: '0.1 mm ETFE film',
+    material: 'fluorofilm',
+    kind: 'film',
+    thickness: 0.0001,
+    index: 1.4,
+    sheets: 1,
+    transmittance: range(0.91, 0.93, 0.95, 'data sheet'),
+    emittance: 0.6,
+    conductance: Number.POSITIVE_INFINITY,
+    weight: 0.175,
+    serviceLimit: 150,
+    source: 'makers: index 1.40; lets a part of the warmth through, taken here as a lower emittance',
+  },
+  {
+    id: 'film-pe',
+    name: '0.2 mm greenhouse film',
+    material: 'greenhouseFilm',
+    kind: 'film',
+    thickness: 0.0002,
+    index: 1.51,
+    sheets: 1,
+    transmittance: range(0.8, 0.87, 0.9, 'data sheet'),
+    emittance: 0.5,
+    conductance: Number.POSITIVE_INFINITY,
+    weight: 0.185,
+    serviceLimit: 60,
+    source: 'EN 13206; lets much of the warmth through, taken here as a lower emittance',
   },
 ];
 

@@ -9,6 +9,7 @@ export interface ServiceLimit {
 /** What sealants, plastics, sensors and pipes of the loop stand for years. */
 export const serviceLimits = {
   silicone: { name: 'high-temperature silicone', limit: 200, source: 'makers of red silicone: 200 to 250 °C' },
+  grease: { name: 'thermal grease', limit: 180, source: 'makers of silicone thermal grease: 150 to 200 °C' },
   sealant: { name: 'building silicone', limit: 150, source: 'EN ISO 11600 class F sealants; makers, 120 to 150 °C' },
   gasket: { name: 'EPDM gasket', limit: 130, source: 'EN 12365; makers: 120 °C, 150 °C for hours' },
   sensor: { name: 'digital sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },

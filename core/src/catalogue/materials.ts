@@ -12,17 +12,22 @@ export interface Material {
   heatCapacity: number;
   /** °C. What it stands for years without harm. */
   serviceLimit: number;
+  /** 1/K, along its length; left out where nothing hangs on it. */
+  expansion?: number;
+  /** Pa. Modulus of elasticity and bending stress that it bears for years; left out where nothing hangs on it. */
+  stiffness?: { modulus: number; bears: number };
   source: string;
 }
 
-export const materials = {
+const known = {
   copper: {
     name: 'copper',
     conductivity: 385,
     density: 8940,
     heatCapacity: 385,
     serviceLimit: 200,
-    source: 'D&B table of metals (385 W/mK); limit: soft-soldered joints, not the metal',
+    expansion: 16.6e-6,
+    source: 'D&B table of metals (385 W/mK); EN 12449 (growth); limit: soft-soldered joints, not the metal',
   },
   aluminium: {
     name: 'aluminium',
@@ -30,7 +35,8 @@ export const materials = {
     density: 2700,
     heatCapacity: 900,
     serviceLimit: 200,
-    source: 'D&B (211 W/mK, commercial sheet)',
+    expansion: 23.1e-6,
+    source: 'D&B (211 W/mK, commercial sheet); EN 1999-1-1 (growth)',
   },
   glass: {
     name: 'glass',
@@ -38,7 +44,10 @@ export const materials = {
     density: 2500,
     heatCapacity: 750,
     serviceLimit: 200,
-    source: 'EN 572-1 soda-lime glass; tempered, by EN 12150-1 to 250 °C',
+    expansion: 9e-6,
+    stiffness: { modulus: 70e9, bears: 15e6 },
+    source:
+      'EN 572-1 soda-lime glass (9e-6, 70 GPa); bears: annealed 15 MPa for years by EN 16612, tempered three times that; tempered stands 250 °C by EN 12150-1',
   },
   polycarbonate: {
     name: 'polycarbonate',
@@ -46,7 +55,47 @@ export const materials = {
     density: 1200,
     heatCapacity: 1200,
     serviceLimit: 115,
-    source: 'EN ISO 10456; service limit by makers of multiwall sheet, 115 to 120 °C',
+    expansion: 65e-6,
+    stiffness: { modulus: 2.4e9, bears: 15e6 },
+    source: 'EN ISO 10456; EN 16153 (growth); service limit by makers of multiwall sheet, 115 to 120 °C',
+  },
+  acrylic: {
+    name: 'acrylic',
+    conductivity: 0.2,
+    density: 1190,
+    heatCapacity: 1450,
+    serviceLimit: 85,
+    expansion: 70e-6,
+    stiffness: { modulus: 3.1e9, bears: 15e6 },
+    source: 'EN ISO 7823-1; EN ISO 10456; softens above 85 °C',
+  },
+  fibreglass: {
+    name: 'fibreglass sheet',
+    conductivity: 0.25,
+    density: 1450,
+    heatCapacity: 1200,
+    serviceLimit: 95,
+    expansion: 30e-6,
+    stiffness: { modulus: 6e9, bears: 25e6 },
+    source: 'EN 1013, translucent polyester sheet; makers: yellows and blooms above 95 °C',
+  },
+  fluorofilm: {
+    name: 'fluoropolymer film',
+    conductivity: 0.23,
+    density: 1750,
+    heatCapacity: 1100,
+    serviceLimit: 150,
+    expansion: 100e-6,
+    source: 'makers of ETFE film: 150 °C',
+  },
+  greenhouseFilm: {
+    name: 'greenhouse film',
+    conductivity: 0.33,
+    density: 920,
+    heatCapacity: 2200,
+    serviceLimit: 60,
+    expansion: 180e-6,
+    source: 'EN 13206, covering films of polyethylene; makers: 60 °C',
   },
   softwood: {
     name: 'softwood',
@@ -54,7 +103,9 @@ export const materials = {
     density: 500,
     heatCapacity: 1600,
     serviceLimit: 85,
-    source: 'EN ISO 10456 (500 kg/m³); limit: judgement, timber dries, creeps and browns above 80 to 90 °C',
+    expansion: 5e-6,
+    source:
+      'EN ISO 10456 (500 kg/m³); EN 1995-1-1 (growth along the grain); limit: judgement, timber dries, creeps and browns above 80 to 90 °C',
   },
   plywood: {
     name: 'plywood',
@@ -90,4 +141,5 @@ export const materials = {
   },
 } as const satisfies Record<string, Material>;
 
-export type MaterialId = keyof typeof materials;
+export type MaterialId = keyof typeof known;
+export const materials: Readonly<Record<MaterialId, Material>> = known;

@@ -2,6 +2,7 @@ import type * as z from 'zod';
 import type { Finding, Words } from '../care';
 import { fieldMeta } from '../catalogue';
 import type { Drawing } from '../draw';
+import type { Fitting } from '../flow';
 import type { CollectorDescription, PanelPlace } from '../heat';
 import type { Habit } from '../quantity';
 import type { Part, Purchase } from '../shop';
@@ -30,8 +31,17 @@ export interface PanelDocument {
 
 export type View = 'plan' | 'section';
 
-/** What water meets in a panel. */
-export interface WaterDescription {
+/** What water meets in a panel, whatever way it goes. */
+interface WaterInPanel {
+  /** m³. */
+  volume: number;
+  /** Whether the joints are soft-soldered butts that no mains pressure may stand on. */
+  lowPressureJoints: boolean;
+}
+
+/** Risers side by side between two headers. */
+export interface ManifoldWater extends WaterInPanel {
+  kind: 'manifold';
   risers: number;
   /** m. */
   riserLength: number;
@@ -41,10 +51,33 @@ export interface WaterDescription {
   connection: 'diagonal' | 'same-side';
   /** Headers that could be taken, the one that is, and the panel's field that holds it. */
   headers: { choices: { id: string; name: string; bore: number }[]; chosen: string; path: string };
-  /** m³. */
-  volume: number;
-  /** Whether the joints are soft-soldered butts that no mains pressure may stand on. */
-  lowPressureJoints: boolean;
+}
+
+/** One long way through all of it. */
+export interface SerialWater extends WaterInPanel {
+  kind: 'serial';
+  /** m. */
+  bore: number;
+  length: number;
+  bends: { fitting: Fitting; count: number };
+}
+
+export type WaterDescription = ManifoldWater | SerialWater;
+
+/** Something that grows when it is hot, and the room it has for that. */
+export interface GrowingThing {
+  name: string;
+  place: PanelPlace;
+  /** m. */
+  length: number;
+  /** 1/K. */
+  expansion: number;
+  /** m. */
+  room: number;
+  /** Path in the job of the field that gives it room. */
+  path: string;
+  /** Whether that field gives room at each side: half of what is missing mends it. */
+  perSide: boolean;
 }
 
 /** Something that has a temperature it can stand, and where in the panel it sits. */
@@ -64,6 +97,8 @@ export interface PanelDesign {
   areas: { aperture: number; absorber: number; gross: number };
   /** m. Outside of the panel along its risers and across them. */
   outside: { length: number; width: number };
+  /** How many runs of tube or strips it has, and what they are called. */
+  runs: { count: number; words: string };
   drawing(view: View): Drawing;
   /** m and kg/m³. The plate, as drawn. */
   plate: { thickness: number; density: number };
@@ -75,6 +110,7 @@ export interface PanelDesign {
   heat: CollectorDescription;
   water: WaterDescription;
   materials: MaterialInPanel[];
+  growth: GrowingThing[];
   findings: Finding[];
   /** kg. */
   dryMass: number;

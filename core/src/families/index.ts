@@ -3,10 +3,13 @@ export type {
   Chosen,
   Family,
   Field,
+  GrowingThing,
+  ManifoldWater,
   MaterialInPanel,
   PanelDesign,
   PanelDocument,
   PanelProblem,
+  SerialWater,
   View,
   WaterDescription,
 } from './family';

@@ -3,7 +3,7 @@ import { type AbsorberDesign, absorbers, absorberWords } from '../absorbers';
 import { type BoxMember, boxes } from '../boxes';
 import type { Words } from '../care';
 import { type FieldMeta, type Member, memberOf } from '../catalogue';
-import { type GlazingDesign, glazings } from '../glazings';
+import { type GlazingDesign, glazings, glazingWords } from '../glazings';
 import type { CollectorDescription } from '../heat';
 import type { Habit } from '../quantity';
 import {
@@ -74,7 +74,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
     id: family.id,
     name: family.name,
     meaning: family.meaning,
-    words: { ...family.words, ...absorberWords },
+    words: { ...family.words, ...absorberWords, ...glazingWords },
     standard: (habit) => {
       const { parameters, turned, ...members } = family.standard(habit);
       const choose = (name: Shared): Chosen => ({

@@ -1,7 +1,9 @@
+import type { Finding } from '../care';
+import type { Pane } from '../catalogue';
 import type { CollectorDescription } from '../heat';
 import type { Purchase } from '../shop';
 
-/** A pane in its seat. */
+/** A pane in its seat, or the open top of a bare panel. */
 export interface GlazingDesign {
   name: string;
   pane: { length: number; width: number; thickness: number };
@@ -9,11 +11,31 @@ export interface GlazingDesign {
   clearance: number;
   /** m. Pane and gasket: how deep the rebate must be. */
   seatDepth: number;
-  /** As heat meets it; the gap below it is the panel's. */
-  cover: Omit<CollectorDescription['covers'][number], 'gap'>;
+  /** As heat meets it; the gap below it is the panel's. Nothing over a bare panel. */
+  cover: Omit<CollectorDescription['covers'][number], 'gap'> | undefined;
+  /** 1/K. How it grows. */
+  expansion: number;
   /** °C. */
   serviceLimit: number;
-  /** kg. */
+  /** kg, and J/K. */
   mass: number;
+  heatCapacity: number;
+  /** Bars that hold it up, across its length, and the share of the sun that they keep off. */
+  bars: { count: number; shade: number };
   purchases(prefix: string): Purchase[];
+  /** What is to be looked at in the pane itself, over a gap of so many metres. `path` is the panel's own in the job. */
+  findings(path: string, gap: number): Finding[];
+}
+
+/** What every pane kind is made from. */
+export interface PaneKind {
+  id: string;
+  name: string;
+  meaning: string;
+  kind: Pane['kind'];
+  standardPane: { metric: string; imperial: string };
+  /** m. */
+  clearance: number;
+  /** Bars to begin with. */
+  bars: number;
 }

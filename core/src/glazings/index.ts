@@ -1,11 +1,19 @@
 // What lets the sun in and keeps the wind out. One member a kind, registered here.
 import type { Member } from '../catalogue';
 import type { GlazingDesign } from './glazing';
-import { temperedGlass, twinWall } from './pane';
+import { acrylic, annealedGlass, fibreglass, film, noGlazing, sealedUnit, temperedGlass, twinWall } from './pane';
 
 export const glazings = {
   'tempered-glass': temperedGlass,
   'twin-wall': twinWall,
+  'annealed-glass': annealedGlass,
+  'sealed-unit': sealedUnit,
+  fibreglass,
+  acrylic,
+  film,
+  none: noGlazing,
 } as const satisfies Record<string, Member<GlazingDesign>>;
 
 export type { GlazingDesign } from './glazing';
+export { glazingWords } from './paneFindings';
+export { bears, bending, designLoad, leafDeflection, rigidityOf } from './strength';

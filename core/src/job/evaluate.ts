@@ -1,4 +1,3 @@
-import { manifoldFlow } from '../flow';
 import {
   type CollectorState,
   collectorState,
@@ -13,7 +12,7 @@ import { panelsState, totalAperture } from '../loop';
 import { normals } from '../quantity';
 import { planShop, type ShopPlan } from '../shop';
 import { type Conditions, heatConditions, stagnationConditions } from './conditions';
-import { waterNetwork } from './network';
+import { waterAtWork } from './network';
 import { jobParts, type OpenJob, openJob } from './open';
 import type { Job } from './schema';
 
@@ -35,7 +34,7 @@ export interface PanelFigures {
   wetMass: number;
   /** Pa. */
   pressureDrop: number;
-  /** Share of the flow in each riser, from the inlet. */
+  /** Share of the flow in each riser, from the inlet; none where all of it goes one way. */
   riserShares: number[];
   state: CollectorState;
 }
@@ -85,7 +84,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     const share = job.loop.connection === 'parallel' ? heat.apertureArea / aperture : 1;
     const massFlow = conditions.massFlow * share;
     const state = whole.perGroup[index] ?? collectorState(heat, { ...conditions, massFlow });
-    const flow = manifoldFlow(waterNetwork(panel, { ...conditions, ...state, massFlow }));
+    const flow = waterAtWork(water, document.turned, { ...conditions, ...state, massFlow });
     const waterMass = water.volume * fluidState('water', conditions.inlet).density;
     return {
       id: document.id,
@@ -103,7 +102,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
       dryMass: design.dryMass,
       wetMass: design.dryMass + waterMass,
       pressureDrop: flow.pressureDrop,
-      riserShares: flow.fractions,
+      riserShares: flow.shares,
       state,
     };
   });

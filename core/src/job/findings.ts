@@ -2,6 +2,7 @@ import { type Finding, type Wording, type Words, wordFinding } from '../care';
 import { families } from '../families';
 import type { Habit } from '../quantity';
 import { type Cooking, jobCooking, placeWords } from './cooking';
+import { growthFindings, growthWords } from './growth';
 import type { OpenJob } from './open';
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
@@ -16,7 +17,7 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
       ? [{ code: 'soft-joints-under-pressure', severity: 'stop', path: 'loop.pressurised', values: {} } as const]
       : []),
   ]);
-  return [...panels, ...loop.map(cookFinding)];
+  return [...panels, ...growthFindings(open, cooking), ...loop.map(cookFinding)];
 }
 
 /** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
@@ -30,6 +31,7 @@ function cookFinding({ name, place, limit, sees, path }: Cooking): Finding {
 }
 
 const jobWords: Record<string, Words> = {
+  ...growthWords,
   'material-cooks': (values, say) => ({
     headline: `${values.text('name')} cooks`,
     detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,

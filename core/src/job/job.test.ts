@@ -54,7 +54,7 @@ describe('job: the document', () => {
     ['panels.0.parameters.riserCount', 2.5, /whole number/],
     ['panels.0.parameters.riserTube', 'garden-hose', /no such tube/],
     ['panels.0.family', 'kettle', /no kind of heater/],
-    ['panels.0.absorber.kind', 'toast', /must be one of: soldered-foil, snap-tracks/],
+    ['panels.0.absorber.kind', 'toast', /must be one of: soldered-foil, nested-fins, snap-tracks/],
     ['panels.0.glazing.parameters.length', 9, /at most 3 200 mm/],
     ['site.latitude', 91, /-90 to 90/],
     ['site.zone', 'Atlantis/Capital', /no such time zone/],

@@ -34,6 +34,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
   const { heat, water } = design;
   const spreads = spreadsOf(heat);
   const modifiers = modifiersOf(heat, conditions);
+  const flow = { label: 'flow, kg/s', value: panel.massFlow, kind: 'number', digits: 4 } as const;
   const sun = { label: 'sun on the pane', value: conditions.irradiance, kind: 'irradiance' } as const;
   const aperture = { label: 'pane area', value: panel.apertureArea, kind: 'area' } as const;
   const loss = { label: 'loss of the plate, U', value: state.lossCoefficient, kind: 'heatLoss' } as const;
@@ -44,7 +45,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       source: 'heat balance of the water',
       inputs: [
         { label: 'useful heat', value: panel.usefulHeat, kind: 'power' },
-        { label: 'flow, kg/s', value: panel.massFlow, kind: 'number', digits: 4 },
+        flow,
         { label: 'water in', value: conditions.inlet, kind: 'temperature' },
       ],
     },
@@ -102,21 +103,34 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       name: 'Riser flow, least to most',
       formula: 'pressure round every pair of risers is nought: friction, header speed, and the lift of warm water',
       source: 'Darcy and Weisbach; Bernoulli and momentum along the headers (derived)',
-      inputs: [
-        { label: 'riser bore', value: water.riserBore, kind: 'length' },
-        { label: 'header bore', value: water.headerBore, kind: 'length' },
-        { label: 'risers', value: water.risers, kind: 'number', digits: 0 },
-      ],
+      inputs:
+        water.kind === 'manifold'
+          ? [
+              { label: 'riser bore', value: water.riserBore, kind: 'length' },
+              { label: 'header bore', value: water.headerBore, kind: 'length' },
+              { label: 'risers', value: water.risers, kind: 'number', digits: 0 },
+            ]
+          : [],
     },
-    pressureDrop: {
-      name: 'Pressure drop',
-      formula: 'along the feeding header and through the last riser, less the lift of warm water',
-      source: 'Darcy and Weisbach; Colebrook and White where turbulent',
-      inputs: [
-        { label: 'riser length', value: water.riserLength, kind: 'length' },
-        { label: 'flow, kg/s', value: panel.massFlow, kind: 'number', digits: 4 },
-      ],
-    },
+    pressureDrop:
+      water.kind === 'manifold'
+        ? {
+            name: 'Pressure drop',
+            formula: 'along the feeding header and through the last riser, less the lift of warm water',
+            source: 'Darcy and Weisbach; Colebrook and White where turbulent',
+            inputs: [{ label: 'riser length', value: water.riserLength, kind: 'length' }, flow],
+          }
+        : {
+            name: 'Pressure drop',
+            formula: '(friction × length ÷ bore + bends × K) × density × speed² ÷ 2',
+            source: 'Darcy and Weisbach; Colebrook and White where turbulent; bends by Hooper (1981)',
+            inputs: [
+              { label: 'tube, all runs', value: water.length, kind: 'length' },
+              { label: 'bore', value: water.bore, kind: 'length' },
+              { label: 'bends', value: water.bends.count, kind: 'number', digits: 0 },
+              flow,
+            ],
+          },
     dry: {
       name: 'Dry in sun',
       formula: 'the plate temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, no flow',

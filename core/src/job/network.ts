@@ -1,19 +1,43 @@
-import type { ManifoldQuery } from '../flow';
+import type { ManifoldWater, SerialWater, WaterDescription } from '../families';
+import { type ManifoldQuery, manifoldFlow, seriesDrop } from '../flow';
 import type { Fluid } from '../heat';
-import type { OpenJob } from './open';
 
-/** The network of a panel's water in the sun: what the manifold is asked. */
-export function waterNetwork(
-  panel: OpenJob['panels'][number],
-  at: { inlet: number; tilt: number; fluid?: Fluid; massFlow: number; usefulHeat: number; outletTemperature: number },
-): ManifoldQuery {
-  const { water } = panel.design;
-  const rise = panel.document.turned ? 0 : water.riserLength * Math.sin((at.tilt * Math.PI) / 180);
+/** The water of one panel at work. */
+export interface WaterAt {
+  inlet: number;
+  tilt: number;
+  fluid?: Fluid;
+  massFlow: number;
+  usefulHeat: number;
+  outletTemperature: number;
+}
+
+function common(at: WaterAt) {
   return {
-    ...water,
-    ...(at.fluid ? { fluid: at.fluid } : {}),
     massFlow: at.massFlow,
     temperature: (at.inlet + at.outletTemperature) / 2,
-    warming: { heat: Math.max(0, at.usefulHeat) / water.risers, rise },
+    ...(at.fluid ? { fluid: at.fluid } : {}),
   };
+}
+
+/** The network of risers in the sun: what the manifold is asked. */
+export function manifoldQuery(water: ManifoldWater, turned: boolean, at: WaterAt): ManifoldQuery {
+  const rise = turned ? 0 : water.riserLength * Math.sin((at.tilt * Math.PI) / 180);
+  return { ...water, ...common(at), warming: { heat: Math.max(0, at.usefulHeat) / water.risers, rise } };
+}
+
+/** Pa over one long way. */
+export function serialDrop(water: SerialWater, at: WaterAt): number {
+  return seriesDrop({ bore: water.bore, length: water.length, bends: water.bends, ...common(at) });
+}
+
+/** Pa between the ports of a panel, and the share of each riser where there are several. */
+export function waterAtWork(
+  water: WaterDescription,
+  turned: boolean,
+  at: WaterAt,
+): { pressureDrop: number; shares: number[] } {
+  if (water.kind === 'serial') return { pressureDrop: serialDrop(water, at), shares: [] };
+  const { pressureDrop, fractions } = manifoldFlow(manifoldQuery(water, turned, at));
+  return { pressureDrop, shares: fractions };
 }

@@ -34,6 +34,12 @@ import {
   withValueAt,
 } from '.';
 
+/** A value that has to be there. */
+function must<T>(value: T | undefined): T {
+  if (value === undefined) throw new Error('nothing there');
+  return value;
+}
+
 const harp = (): Job => defaultJob('harp');
 const set = (job: Job, path: string, value: unknown): Job =>
   withValueAt(
@@ -122,7 +128,7 @@ describe('job: a panel that stands still', () => {
 describe('job: how a panel shares its water', () => {
   const open = openJob(harp());
   const figures = evaluateOpen(open);
-  const check = waterCheck(open, figures, 0);
+  const check = must(waterCheck(open, figures, 0));
   it('tells evenness beside the rule of thumb, and what unevenness costs', () => {
     const shares = figures.perPanel[0]?.riserShares ?? [];
     expect(check.unevenness).closeTo(Math.max(...shares) / Math.min(...shares), 1e-9);
@@ -138,7 +144,7 @@ describe('job: how a panel shares its water', () => {
     const bores = check.headers.map(({ bore }) => bore);
     expect(bores).deep.equal([...new Set(bores)].sort((a, b) => a - b));
     const wider = openJob(set(harp(), `panels.0.${check.headerPath}`, check.headers[check.headers.length - 1]?.id));
-    expect(waterCheck(wider, evaluateOpen(wider), 0).unevenness).below(check.unevenness);
+    expect(must(waterCheck(wider, evaluateOpen(wider), 0)).unevenness).below(check.unevenness);
   });
   it('loses about its strip to a blocked riser, whose plate then stands hot', () => {
     const risers = figures.perPanel[0]?.riserShares.length ?? 1;

@@ -1,7 +1,7 @@
 import { type HeaderEvenness, headersCompared, manifoldFlow, narrowestEven } from '../flow';
 import { plateAtWork } from '../heat';
 import type { Figures } from './evaluate';
-import { waterNetwork } from './network';
+import { manifoldQuery } from './network';
 import type { OpenJob } from './open';
 
 /** How one panel shares its water, and what an uneven share or a blocked riser does to it. */
@@ -22,12 +22,14 @@ export interface WaterCheck {
   blocked: { riser: number; cost: number; plate: number };
 }
 
-export function waterCheck(open: OpenJob, figures: Figures, index: number): WaterCheck {
+/** Nothing for a panel whose water goes one way only. */
+export function waterCheck(open: OpenJob, figures: Figures, index: number): WaterCheck | undefined {
   const panel = open.panels[index];
   const figure = figures.perPanel[index];
   if (!panel || !figure) throw new RangeError(`no panel ${index}`);
   const { water, heat } = panel.design;
-  const query = waterNetwork(panel, { ...figures.conditions, ...figure });
+  if (water.kind !== 'manifold') return undefined;
+  const query = manifoldQuery(water, panel.document.turned, { ...figures.conditions, ...figure });
   const conditions = { ...figures.conditions, massFlow: figure.massFlow };
   const even = plateAtWork(heat, conditions, figure.state).heat;
   const at = (shares: readonly number[]) => plateAtWork(heat, conditions, figure.state, shares);

@@ -55,8 +55,23 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     silicone: 12,
     screw: 0.12,
     gasket: 1.4,
+    grease: 45,
+    clip: 0.6,
+    'wire-turn': 0.1,
+    staple: 0.15,
+    'pane-bar': 4,
+    'end-tape': 2.5,
   };
-  for (const pane of entries('pane')) prices[`pane/${pane.id}`] = pane.material === 'glass' ? 55 : 32;
+  const panePrices = {
+    tempered: 55,
+    annealed: 30,
+    'sealed-unit': 0,
+    multiwall: 32,
+    fibreglass: 18,
+    acrylic: 60,
+    film: 9,
+  };
+  for (const pane of entries('pane')) prices[`pane/${pane.id}`] = panePrices[pane.kind];
   return { sold, prices };
 }
 

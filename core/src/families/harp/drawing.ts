@@ -1,5 +1,13 @@
+import type { Drawing } from '../../draw';
+import { plateSection } from '../plate/section';
+import type { PlateBuild } from '../plateFamily';
+import type { HarpLayout } from './layout';
+import { fieldRange, type HarpParameters } from './parameters';
 import { plan } from './plan';
-import { section } from './section';
 
-/** Every view of a harp. */
-export const harpDrawing = { plan, section };
+/** The views of a harp. */
+export const harpDrawing = {
+  plan,
+  section: (build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing =>
+    plateSection(build, layout, { airGap: fieldRange('airGap'), beyond: 'header-hot' }),
+};

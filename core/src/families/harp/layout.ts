@@ -1,44 +1,24 @@
-import type { AbsorberDesign } from '../../absorbers';
-import type { BoxDesign, Exit } from '../../boxes';
+import type { Exit } from '../../boxes';
 import { bore, entry, type Tube } from '../../catalogue';
-import type { GlazingDesign } from '../../glazings';
+import { layStack, type PlateLayout, rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpParameters } from './parameters';
 
 /** m. Room round a header where it goes through the side board, for expansion. */
 const exitClearance = 0.002;
 
-/**
- * Where everything is. The cold end board's outer face is x = 0, the low side board's outer face y = 0, the underside of
- * the box z = 0; x runs along the risers from the cold header to the hot one.
- */
-export interface HarpLayout {
+/** Where everything is; x runs along the risers from the cold header to the hot one. */
+export interface HarpLayout extends PlateLayout {
   parameters: HarpParameters;
-  box: BoxDesign;
-  glazing: GlazingDesign;
-  riserTube: Tube;
   headerTube: Tube;
-  /** y of each riser. */
-  risers: number[];
   /** m. Cut length of a riser. */
   riserCut: number;
   /** x of the header centres, cold and hot. */
   headers: { cold: number; hot: number };
   /** y span of each header, with the end it comes out of. */
   spans: { cold: Span; hot: Span };
-  exits: Exit[];
-  /** m. Header to end board, inside. */
-  endGap: number;
   /** m. Least and most a riser may enter. */
   entryLimits: { least: number; most: number };
-  /** z of things. */
-  heights: { insulationTop: number; railTop: number; centre: number; plate: number; pane: number };
-  railDepth: number;
-  /** m. Depth that the stack asks of the board, and what it has. */
-  stack: { needed: number; available: number };
-  finWidth: number;
-  /** m. Header to pane, the nearest that metal comes to it. */
-  headerToPane: number;
 }
 
 export interface Span {
@@ -61,83 +41,47 @@ export function leastEntry(header: Tube, riser: Tube): number {
 }
 
 export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
-  const { parameters, glazing } = build;
+  const { parameters, glazing, absorber } = build;
   const box = build.box.around(glazing);
-  const riserTube = entry('tube', parameters.riserTube);
+  const tube = entry('tube', parameters.riserTube);
   const headerTube = entry('tube', parameters.headerTube);
   const { riserCount, pitch, riserClear, closedEnd, stub } = parameters;
   const diameter = headerTube.outerDiameter;
 
   const middle = box.outside.width / 2;
-  const risers = Array.from({ length: riserCount }, (_, index) => middle + (index - (riserCount - 1) / 2) * pitch);
-  const first = risers[0] ?? middle;
-  const last = risers[riserCount - 1] ?? middle;
+  const runs = Array.from({ length: riserCount }, (_, index) => middle + (index - (riserCount - 1) / 2) * pitch);
+  const first = runs[0] ?? middle;
+  const last = runs[riserCount - 1] ?? middle;
   const endGap = (box.inside.length - riserClear - 2 * diameter) / 2;
   const cold = box.wall + endGap + diameter / 2;
   const hot = box.outside.length - cold;
   const low: Span = { closed: last + closedEnd, open: -stub, out: -1 };
   const high: Span = { closed: first - closedEnd, open: box.outside.width + stub, out: 1 };
-
-  const heights = layHeights(build.absorber, box, glazing, parameters, riserTube);
-  const needed =
-    box.back +
-    box.insulation +
-    diameter / 2 +
-    riserTube.outerDiameter / 2 +
-    build.absorber.thickness +
-    parameters.airGap +
-    glazing.pane.thickness;
   const spans = { cold: low, hot: parameters.connection === 'diagonal' ? high : low };
+  const stack = layStack({ absorber, box, glazing, airGap: parameters.airGap, tube, thickest: diameter });
   const exit = (span: Span, along: number): Exit => ({
     side: span.out > 0 ? 'high' : 'low',
     along,
-    up: heights.centre,
+    up: stack.heights.centre,
     diameter: diameter + 2 * exitClearance,
   });
   return {
+    ...stack,
     parameters,
     box,
     glazing,
-    riserTube,
+    tube,
     headerTube,
-    risers,
+    runs,
+    pitch,
+    plateSpan: { from: cold + diameter / 2, to: hot - diameter / 2 },
+    finWidth: absorber.on(rowOf(build, { tube, count: riserCount, pitch, length: riserClear })).plate.width,
     riserCut: riserClear + 2 * parameters.entry,
     headers: { cold, hot },
     spans,
     exits: [exit(spans.cold, cold), exit(spans.hot, hot)],
     endGap,
-    entryLimits: { least: leastEntry(headerTube, riserTube), most: bore(headerTube) / 3 },
-    heights,
-    railDepth: heights.railTop - box.back,
-    stack: { needed, available: box.depth },
-    finWidth: build.absorber.on(rowOf(build, riserTube)).plate.width,
-    headerToPane: heights.pane - heights.centre - diameter / 2,
-  };
-}
-
-/** The tubes as the absorber sees them. */
-export function rowOf(build: PlateBuild<HarpParameters>, tube: Tube) {
-  const { riserCount, pitch, riserClear } = build.parameters;
-  return { prefix: build.id, path: build.path, tube, count: riserCount, pitch, length: riserClear };
-}
-
-/** From the pane down: the board's top edge fixes the pane, the air gap the plate, and the rails reach up to the tubes. */
-function layHeights(
-  absorber: AbsorberDesign,
-  box: BoxDesign,
-  glazing: GlazingDesign,
-  parameters: HarpParameters,
-  riserTube: Tube,
-): HarpLayout['heights'] {
-  const pane = box.depth - glazing.pane.thickness;
-  const plate = pane - parameters.airGap;
-  const centre = plate - absorber.thickness - riserTube.outerDiameter / 2;
-  return {
-    insulationTop: box.back + box.insulation,
-    railTop: centre - riserTube.outerDiameter / 2,
-    centre,
-    plate,
-    pane,
+    entryLimits: { least: leastEntry(headerTube, tube), most: bore(headerTube) / 3 },
   };
 }
 

@@ -1,9 +1,9 @@
-import { materials } from '../../catalogue';
-import { fluidState } from '../../heat';
 import type { HoleSchedule, Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
+import { blackPaint, bought } from '../plate/design';
+import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
-import { type HarpLayout, rowOf, type Span, spanLength } from './layout';
+import { type HarpLayout, type Span, spanLength } from './layout';
 import type { HarpParameters } from './parameters';
 
 /** m. Leg of the fillet round a riser joint. */
@@ -16,7 +16,8 @@ export function harpParts(
   layout: HarpLayout,
 ): { parts: Part[]; purchases: Purchase[] } {
   const { id: prefix } = build;
-  const { riserTube, headerTube, riserCut, box, parameters } = layout;
+  const { tube, headerTube, riserCut, box, parameters } = layout;
+  const { riserCount, pitch, riserClear } = parameters;
   const header = (which: 'cold' | 'hot'): Part => {
     const span = layout.spans[which];
     const length = spanLength(span);
@@ -33,22 +34,23 @@ export function harpParts(
       mass: tubeMass(headerTube) * length,
     };
   };
-  const plate = build.absorber.on(rowOf(build, riserTube));
-  const joints = 2 * parameters.riserCount;
-  const solder = joints * (fillet ** 2 / 2) * Math.PI * riserTube.outerDiameter * solderDensity;
-  const paintArea = plateArea(layout) + 2 * box.inside.width * headerTube.outerDiameter;
+  const plate = build.absorber.on(rowOf(build, { tube, count: riserCount, pitch, length: riserClear }));
+  const joints = 2 * riserCount;
+  const solder = joints * (fillet ** 2 / 2) * Math.PI * tube.outerDiameter * solderDensity;
+  const paintArea = layout.finWidth * riserCount * riserClear + 2 * box.inside.width * headerTube.outerDiameter;
+  const each = { quantity: 2, unit: 'each' } as const;
   return {
     parts: [
       {
         id: `${prefix}/riser`,
         name: 'Riser',
-        item: riserTube.id,
+        item: tube.id,
         kind: 'length',
         stuff: 'tube',
         length: riserCut,
-        count: parameters.riserCount,
+        count: riserCount,
         operations: ['square and ream both ends', 'clean both ends bright, a little past the entry'],
-        mass: tubeMass(riserTube) * riserCut,
+        mass: tubeMass(tube) * riserCut,
       },
       header('cold'),
       header('hot'),
@@ -57,51 +59,50 @@ export function harpParts(
     ],
     purchases: [
       ...build.glazing.purchases(prefix),
-      ...bought(prefix, 'caps', 'End caps for the headers', 2, 'each', 'cap', 'one a closed end', 0.06),
-      ...bought(prefix, 'unions', 'Unions for the headers', 2, 'each', 'union', 'one a way out', 0.3),
-      ...bought(
-        prefix,
-        'joint-solder',
-        'Solder for the joints',
-        solder,
-        'kg',
-        'solder',
-        `a 3 mm fillet round ${joints} riser joints`,
-        solder,
-      ),
-      ...bought(prefix, 'flux', 'Flux', joints * 0.002, 'kg', 'flux', '2 g a joint', 0),
-      ...bought(
-        prefix,
-        'black',
-        'Flat black paint',
-        (2 * paintArea) / 10,
-        'L',
-        'paint',
-        'two coats, 10 m² to the litre',
-        0.2,
-      ),
+      bought(prefix, {
+        id: 'caps',
+        name: 'End caps for the headers',
+        ...each,
+        priceKey: 'cap',
+        rule: 'one a closed end',
+        mass: 0.06,
+      }),
+      bought(prefix, {
+        id: 'unions',
+        name: 'Unions for the headers',
+        ...each,
+        priceKey: 'union',
+        rule: 'one a way out',
+        mass: 0.3,
+      }),
+      bought(prefix, {
+        id: 'joint-solder',
+        name: 'Solder for the joints',
+        quantity: solder,
+        unit: 'kg',
+        priceKey: 'solder',
+        rule: `a 3 mm fillet round ${joints} riser joints`,
+        mass: solder,
+      }),
+      bought(prefix, {
+        id: 'flux',
+        name: 'Flux',
+        quantity: joints * 0.002,
+        unit: 'kg',
+        priceKey: 'flux',
+        rule: '2 g a joint',
+        mass: 0,
+      }),
+      blackPaint(prefix, paintArea),
       ...plate.purchases,
       ...box.purchases(prefix),
     ],
   };
 }
 
-function bought(
-  prefix: string,
-  id: string,
-  name: string,
-  quantity: number,
-  unit: Purchase['unit'],
-  priceKey: string,
-  rule: string,
-  mass: number,
-): Purchase[] {
-  return [{ id: `${prefix}/${id}`, name, quantity, unit, priceKey, rule, mass }];
-}
-
 /** Holes from the closed end, the tape hooked there, and the middle of the row called out. */
 export function headerHoles(layout: HarpLayout, span: Span): HoleSchedule {
-  const positions = layout.risers.map((y) => Math.abs(y - span.closed)).sort((a, b) => a - b);
+  const positions = layout.runs.map((y) => Math.abs(y - span.closed)).sort((a, b) => a - b);
   const first = positions[0] ?? 0;
   const last = positions[positions.length - 1] ?? 0;
   return {
@@ -109,27 +110,8 @@ export function headerHoles(layout: HarpLayout, span: Span): HoleSchedule {
     middle: (first + last) / 2,
     positions,
     // A sliding fit on the riser: solder fills a tenth, not a half, of a millimetre.
-    diameter: layout.riserTube.outerDiameter + 0.0002,
+    diameter: layout.tube.outerDiameter + 0.0002,
     pilot: 0.003,
     where: 'on the scribed centre line',
   };
-}
-
-/** m² of plate. */
-export function plateArea(layout: HarpLayout): number {
-  return layout.finWidth * layout.parameters.riserCount * layout.parameters.riserClear;
-}
-
-/** J/K of the tubes. */
-export function tubeHeatCapacity(layout: HarpLayout): number {
-  const copper =
-    tubeMass(layout.riserTube) * layout.riserCut * layout.parameters.riserCount +
-    tubeMass(layout.headerTube) * (spanLength(layout.spans.cold) + spanLength(layout.spans.hot));
-  return copper * materials.copper.heatCapacity;
-}
-
-/** J/K of so many m³ of water. */
-export function waterHeatCapacity(volume: number): number {
-  const water = fluidState('water', 30);
-  return volume * water.density * water.heatCapacity;
 }

@@ -1,9 +1,9 @@
 import { bore, entries, type Tube } from '../../catalogue';
-import type { WaterDescription } from '../family';
+import type { ManifoldWater } from '../family';
 import { type HarpLayout, spanLength } from './layout';
 
-export function harpWater(layout: HarpLayout): WaterDescription {
-  const { riserTube, headerTube, parameters } = layout;
+export function harpWater(layout: HarpLayout): ManifoldWater {
+  const { tube: riserTube, headerTube, parameters } = layout;
   const section = (diameter: number) => (Math.PI / 4) * diameter ** 2;
   const headers = spanLength(layout.spans.cold) + spanLength(layout.spans.hot);
   // A riser's end inside a header takes the room of its whole round, and holds its own bore.
@@ -13,6 +13,7 @@ export function harpWater(layout: HarpLayout): WaterDescription {
     section(bore(riserTube)) * layout.riserCut * parameters.riserCount -
     section(riserTube.outerDiameter) * inHeader * 2 * parameters.riserCount;
   return {
+    kind: 'manifold',
     risers: parameters.riserCount,
     riserLength: layout.riserCut,
     riserBore: bore(riserTube),

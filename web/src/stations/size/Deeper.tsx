@@ -28,7 +28,7 @@ export const Deeper = memo(
       const open = openJob(job);
       return stillMakings(open, evaluateOpen(open), index);
     };
-    const setHeader = (id: string) => useJob.getState().change(`panels.${index}.${bench.water.headerPath}`, id);
+    const setHeader = (id: string) => useJob.getState().change(`panels.${index}.${bench.water?.headerPath}`, id);
     return (
       <>
         <Section title="When nothing flows">
@@ -40,9 +40,11 @@ export const Deeper = memo(
             onOpen={onOpen}
           />
         </Section>
-        <Section title="How it shares its water">
-          <WaterShare water={bench.water} habit={habit} onHeader={setHeader} />
-        </Section>
+        {bench.water && (
+          <Section title="How it shares its water">
+            <WaterShare water={bench.water} habit={habit} onHeader={setHeader} />
+          </Section>
+        )}
         <Section title="What a mark is worth" aside="to the heat of this panel">
           <Marks marks={bench.marks} gap={bench.gap} habit={habit} onChoose={onChoose} />
         </Section>

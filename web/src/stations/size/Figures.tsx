@@ -14,6 +14,8 @@ interface Row {
   label: string;
   figure: MadeFigure;
   value(panel: PanelFigures, habit: Habit): string;
+  /** Panels that have it at all. */
+  only?(panel: PanelFigures): boolean;
   /** The band that goes with it, and how its numbers are written. */
   band?: { of: keyof BothBands['well made']; write(value: number, habit: Habit): string };
 }
@@ -46,6 +48,7 @@ const rows: Row[] = [
   {
     label: 'Riser flow, least to most',
     figure: 'riserFlow',
+    only: ({ riserShares }) => riserShares.length > 0,
     value: ({ riserShares }) => `1 : ${formatNumber(Math.max(...riserShares) / Math.min(...riserShares), 2)}`,
   },
   { label: 'Pressure drop', figure: 'pressureDrop', value: ({ pressureDrop }, habit) => pressure(pressureDrop, habit) },
@@ -67,7 +70,8 @@ export function Figures(props: {
   onOpen(label: string): void;
 }) {
   const { panel, bands, makings, opened, habit, onOpen } = props;
-  return rows.map(({ label, figure, value, band }) => {
+  const shown = rows.filter(({ only }) => only?.(panel) ?? true);
+  return shown.map(({ label, figure, value, band }) => {
     const span = (make: keyof BothBands) => {
       const found = band && bands?.[make][band.of];
       return found ? `${band.write(found.low, habit)} to ${band.write(found.high, habit)}` : undefined;

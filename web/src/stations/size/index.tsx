@@ -94,7 +94,7 @@ function PanelTabs() {
 /** The dimension in hand as a tape. */
 function HeldTape() {
   const habit = useHabit();
-  const { at, mine, plan, section } = useBenchPanel();
+  const { at, panel, mine, plan, section } = useBenchPanel();
   const chosen = useBenchView((view) => view.chosen);
   const { beginDrag, endDrag } = useJob.getState();
   const held = heldOf({ plan, section }, chosen);
@@ -109,7 +109,7 @@ function HeldTape() {
       high={edit.high}
       lowReason={edit.lowReason}
       highReason={edit.highReason}
-      note={`${mine.riserShares.length} risers, ${formatQuantity('area', mine.absorberArea, habit).text} of plate`}
+      note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} of plate`}
       onBegin={beginDrag}
       onValue={(value) => setDimension(at, { ...held, edit }, value, habit)}
       onEnd={endDrag}

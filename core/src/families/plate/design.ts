@@ -1,0 +1,128 @@
+import { entry, materials, serviceLimits } from '../../catalogue';
+import type { CollectorDescription } from '../../heat';
+import type { Part, Purchase } from '../../shop';
+import type { GrowingThing, MaterialInPanel, PanelDesign } from '../family';
+import type { PlateBuild } from '../plateFamily';
+import { type PlateLayout, rowOf } from './layout';
+
+/** Everything in a panel of tubes on a plate that must stand its heat, and where. */
+export function plateMaterials(build: PlateBuild<unknown>, layout: PlateLayout, paintId: string): MaterialInPanel[] {
+  const { box, glazing } = layout;
+  const at = (field: string) => `${build.path}.${field}`;
+  const onTubes = build.absorber.on(rowOf(build, { tube: layout.tube, count: 1, pitch: layout.pitch, length: 1 }));
+  const paint = entry('coating', paintId);
+  return [
+    { name: onTubes.limit.name, place: 'plate', limit: onTubes.limit.temperature, path: at('absorber.kind') },
+    { name: paint.name, place: 'plate', limit: paint.serviceLimit, path: at('parameters.paint') },
+    { ...serviceLimits.joint, place: 'plate', joint: true },
+    { ...serviceLimits.sensor, place: 'plate' },
+    { ...box.limits.insulation, place: 'insulation', path: at('box.parameters.insulation') },
+    { ...box.limits.back, place: 'back', path: at('box.parameters.back') },
+    { ...box.limits.side, place: 'side', path: at('box.parameters.board') },
+    { ...serviceLimits.cable, place: 'side' },
+    ...(glazing.cover
+      ? ([
+          {
+            name: glazing.name,
+            place: 'inner pane',
+            limit: glazing.serviceLimit,
+            path: at('glazing.parameters.pane'),
+          },
+          { ...serviceLimits.gasket, place: 'bearing' },
+          { ...serviceLimits.sealant, place: 'bearing' },
+        ] as const)
+      : []),
+  ];
+}
+
+/** What grows in the heat, and the room it has: the pane in its rebate, the tubes between the end boards. */
+export function plateGrowth(
+  build: PlateBuild<unknown>,
+  layout: PlateLayout,
+  tubes: { length: number; path: string },
+): GrowingThing[] {
+  const { glazing, endGap } = layout;
+  const clearance = `${build.path}.glazing.parameters.clearance`;
+  const pane = glazing.cover
+    ? [
+        {
+          name: glazing.name,
+          place: 'inner pane' as const,
+          length: Math.max(glazing.pane.length, glazing.pane.width),
+          expansion: glazing.expansion,
+          room: 2 * glazing.clearance,
+          path: clearance,
+          perSide: true,
+        },
+      ]
+    : [];
+  return [
+    ...pane,
+    {
+      name: 'row of tubes',
+      place: 'plate',
+      length: tubes.length,
+      expansion: materials.copper.expansion ?? 0,
+      room: 2 * endGap,
+      path: tubes.path,
+      perSide: false,
+    },
+  ];
+}
+
+/** Layers of the panel from the pane down. */
+export function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): PanelDesign['stack'] {
+  const { box, glazing, tube } = layout;
+  return {
+    layers: [
+      { name: glazing.name, thickness: glazing.pane.thickness },
+      { name: 'air', thickness: layout.airGap },
+      { name: 'plate and tube', thickness: build.absorber.thickness + tube.outerDiameter },
+      { name: 'room under the tube', thickness: (layout.thickest - tube.outerDiameter) / 2 },
+      { name: box.limits.insulation.name, thickness: box.insulation },
+      { name: 'back', thickness: box.back },
+    ],
+    ...layout.stack,
+  };
+}
+
+/** kg of parts and purchases. */
+export function massOf(parts: readonly Part[], purchases: readonly Purchase[]): number {
+  return (
+    parts.reduce((sum, part) => sum + part.mass * part.count, 0) + purchases.reduce((sum, one) => sum + one.mass, 0)
+  );
+}
+
+/** The areas of a panel by its heat. */
+export function areasOf(heat: CollectorDescription): PanelDesign['areas'] {
+  return { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea };
+}
+
+/** One line of the buy list. */
+export function bought(
+  prefix: string,
+  line: {
+    id: string;
+    name: string;
+    quantity: number;
+    unit: Purchase['unit'];
+    priceKey: string;
+    rule: string;
+    mass: number;
+  },
+): Purchase {
+  return { ...line, id: `${prefix}/${line.id}` };
+}
+
+/** L of flat black paint for an area: two coats, 10 m² to the litre. */
+export function blackPaint(prefix: string, area: number): Purchase {
+  return bought(prefix, {
+    id: 'black',
+    name: 'Flat black paint',
+    quantity: (2 * area) / 10,
+    unit: 'L',
+    priceKey: 'paint',
+    rule: 'two coats, 10 m² to the litre',
+    mass: 0.2,
+  });
+}

@@ -1,0 +1,96 @@
+import type { Finding, Words } from '../../care';
+import type { PlateBuild } from '../plateFamily';
+import type { PlateLayout } from './layout';
+
+/** m. Least wood or air between a corner screw and the rim of an exit hole. */
+const screwRoom = 0.008;
+/** m. Radius of a corner screw. */
+const screwRadius = 0.002;
+/** m. Least from hot metal to the pane. */
+const paneRoom = 0.008;
+/** m. Least room at the ends and sides for tubes and plate to be laid in at all. */
+export const layingRoom = 0.003;
+
+/** Clashes of stack, pane and exits that any panel of tubes on a plate can have. */
+export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[] {
+  const { box, glazing } = layout;
+  const at = (name: string) => `${build.path}.${name}`;
+  const found: Finding[] = [...glazing.findings(build.path, layout.airGap)];
+  if (glazing.cover && layout.metalToPane < paneRoom - 1e-9)
+    found.push({
+      code: 'pane-too-close',
+      severity: 'clash',
+      path: at('parameters.airGap'),
+      values: { room: layout.metalToPane, least: paneRoom },
+      at: { x: layout.plateSpan.to, y: box.outside.width / 2 },
+      fix: Math.ceil((layout.airGap + paneRoom - layout.metalToPane) * 1000) / 1000,
+    });
+  const short = layout.stack.needed - layout.stack.available;
+  if (short > 0.0005)
+    found.push({
+      code: 'board-too-shallow',
+      severity: 'clash',
+      path: at('box.parameters.board'),
+      values: { needed: layout.stack.needed, board: layout.stack.available, short },
+      at: { x: box.outside.length / 2, y: box.wall / 2 },
+    });
+  return [...found, ...exitFindings(build, layout)];
+}
+
+/** Exit holes against corner screws and the edges of their boards. */
+function exitFindings(build: PlateBuild<unknown>, { box, glazing, exits }: PlateLayout): Finding[] {
+  const found: Finding[] = [];
+  for (const exit of exits) {
+    const onEnd = exit.side === 'cold' || exit.side === 'hot';
+    const screws = onEnd ? [] : box.cornerScrews;
+    const near = Math.min(
+      ...screws.map(
+        (screw) => Math.hypot(screw.along - exit.along, screw.up - exit.up) - exit.diameter / 2 - screwRadius,
+      ),
+    );
+    const where = onEnd
+      ? { x: exit.side === 'cold' ? box.wall / 2 : box.outside.length - box.wall / 2, y: exit.along }
+      : { x: exit.along, y: exit.side === 'low' ? box.wall / 2 : box.outside.width - box.wall / 2 };
+    if (near < screwRoom)
+      found.push({
+        code: 'exit-hole-meets-screw',
+        severity: 'clash',
+        path: `${build.path}.parameters.riserClear`,
+        values: { room: Math.max(0, near), least: screwRoom },
+        at: where,
+      });
+    const rim = Math.min(exit.up, box.depth - glazing.seatDepth - exit.up) - exit.diameter / 2;
+    if (rim < screwRoom)
+      found.push({
+        code: 'exit-hole-breaks-edge',
+        severity: 'clash',
+        path: `${build.path}.box.parameters.board`,
+        values: { room: Math.max(0, rim), least: screwRoom },
+        at: where,
+      });
+  }
+  return found;
+}
+
+export const plateWords: Record<string, Words> = {
+  'pane-too-close': (values, say) => ({
+    headline: 'metal too near the pane',
+    detail: `The top of the metal is ${say.length(Math.max(0, values.number('room')))} from the pane. Hot metal needs ${say.length(values.number('least'))}.`,
+    remedy: 'Widen the air gap, with a deeper board if the stack asks for it.',
+  }),
+  'board-too-shallow': (values, say) => ({
+    headline: `board ${say.length(values.number('short'))} too shallow`,
+    detail: `The stack needs ${say.length(values.number('needed'))} and the board has ${say.length(values.number('board'))}.`,
+    remedy: 'Take a deeper board, thinner insulation or a smaller air gap.',
+  }),
+  'exit-hole-meets-screw': (values, say) => ({
+    headline: 'exit hole meets corner screw',
+    detail: `Only ${say.length(values.number('room'))} between the exit hole and a corner screw; ${say.length(values.number('least'))} is the least.`,
+    remedy: 'Move the header in by shortening the risers, or move the screw by another cleat.',
+  }),
+  'exit-hole-breaks-edge': (values, say) => ({
+    headline: 'exit hole near the edge',
+    detail: `Only ${say.length(values.number('room'))} of board is left beside the exit hole; ${say.length(values.number('least'))} is the least.`,
+    remedy: 'Take a deeper board.',
+  }),
+};

@@ -1,0 +1,66 @@
+import { bore, dirt, entry, materials, rimSpread } from '../../catalogue';
+import { type CollectorDescription, fluidState } from '../../heat';
+import { tubeMass } from '../../shop';
+import type { PlateBuild } from '../plateFamily';
+import { type PlateLayout, rowOf } from './layout';
+
+/** Share of its swing that the pane swings with the plate: D&B section 6.12, effective heat capacity. */
+const paneSwing = 0.3;
+
+/**
+ * A panel of tubes on a plate as heat sees it. Headers and bends lie in the sun, painted like the plate, and count as plate.
+ *
+ * @param query.besides m² of metal in the sun besides the plate's own strips
+ * @param query.tubeLength m of tube of the plate's kind in all, and kg of other copper
+ */
+export function plateHeat(
+  build: PlateBuild<unknown>,
+  layout: PlateLayout,
+  query: {
+    paint: string;
+    run: { length: number; count: number; path: 'parallel' | 'serpentine' };
+    besides: number;
+    tubeLength: number;
+    otherCopper: number;
+    waterVolume: number;
+  },
+): CollectorDescription {
+  const { box, glazing, tube, plateSpan } = layout;
+  const { run } = query;
+  const length = plateSpan.to - plateSpan.from;
+  const onTubes = build.absorber.on(rowOf(build, { tube, count: run.count, pitch: layout.pitch, length }));
+  const paint = entry('coating', query.paint);
+  const absorberArea = layout.finWidth * run.count * length + query.besides;
+  const water = fluidState('water', 30);
+  return {
+    apertureArea: glazing.cover ? box.inside.length * box.inside.width * (1 - glazing.bars.shade) : absorberArea,
+    absorberArea,
+    grossArea: box.outside.length * box.outside.width,
+    covers: glazing.cover ? [{ ...glazing.cover, gap: layout.airGap }] : [],
+    dirt,
+    absorptance: paint.absorptance,
+    emittance: paint.emittance,
+    plate: onTubes.plate,
+    tube: {
+      outerDiameter: tube.outerDiameter,
+      innerDiameter: bore(tube),
+      ...run,
+      across: build.turned,
+      wallConductance: materials.copper.conductivity * tube.wall,
+    },
+    bond: onTubes.bond,
+    bondHomeMade: onTubes.bondHomeMade,
+    back: box.backStack,
+    backFactor: box.backFactor,
+    rim: box.rim(layout.heights.pane - layout.heights.insulationTop),
+    rimFactor: rimSpread,
+    capacity: {
+      dry:
+        onTubes.heatCapacity +
+        (tubeMass(tube) * query.tubeLength + query.otherCopper) * materials.copper.heatCapacity +
+        paneSwing * glazing.heatCapacity,
+      water: query.waterVolume * water.density * water.heatCapacity,
+    },
+    known: build.known,
+  };
+}

@@ -1,0 +1,72 @@
+import type { AbsorberDesign, TubeRow } from '../../absorbers';
+import type { BoxDesign, Exit } from '../../boxes';
+import type { Tube } from '../../catalogue';
+import type { GlazingDesign } from '../../glazings';
+
+/**
+ * What every panel of tubes on a plate has, whatever way its water goes. The cold end board's outer face is x = 0, the low side
+ * board's outer face y = 0, the underside of the box z = 0; x runs along the tubes.
+ */
+export interface PlateLayout {
+  box: BoxDesign;
+  glazing: GlazingDesign;
+  /** Tube that the plate lies on. */
+  tube: Tube;
+  /** y of each run of it, ascending. */
+  runs: number[];
+  /** m. */
+  pitch: number;
+  /** x of the plate. */
+  plateSpan: { from: number; to: number };
+  finWidth: number;
+  airGap: number;
+  /** z of things. */
+  heights: { insulationTop: number; railTop: number; centre: number; plate: number; pane: number };
+  railDepth: number;
+  /** m. Depth that the stack asks of the board, and what it has. */
+  stack: { needed: number; available: number };
+  /** m. The thickest metal in the plane of the tubes, and from its top to the pane. */
+  thickest: number;
+  metalToPane: number;
+  exits: Exit[];
+  /** m. Metal to end board, inside, at each end. */
+  endGap: number;
+}
+
+/** The tubes as the absorber sees them. */
+export function rowOf(build: { id: string; path: string }, row: Omit<TubeRow, 'prefix' | 'path'>): TubeRow {
+  return { prefix: build.id, path: build.path, ...row };
+}
+
+/** From the pane down: the board's top edge fixes the pane, the air gap the plate, and the rails reach up to the tubes. */
+export function layStack(query: {
+  absorber: AbsorberDesign;
+  box: BoxDesign;
+  glazing: GlazingDesign;
+  airGap: number;
+  tube: Tube;
+  /** m. Across the thickest metal in the plane of the tubes: a header, a fitting. */
+  thickest: number;
+}): Pick<PlateLayout, 'heights' | 'railDepth' | 'stack' | 'thickest' | 'metalToPane' | 'airGap'> {
+  const { absorber, box, glazing, airGap, tube, thickest } = query;
+  const pane = box.depth - glazing.pane.thickness;
+  const plate = pane - airGap;
+  const centre = plate - absorber.thickness - tube.outerDiameter / 2;
+  const railTop = centre - tube.outerDiameter / 2;
+  const needed =
+    box.back +
+    box.insulation +
+    thickest / 2 +
+    tube.outerDiameter / 2 +
+    absorber.thickness +
+    airGap +
+    glazing.pane.thickness;
+  return {
+    heights: { insulationTop: box.back + box.insulation, railTop, centre, plate, pane },
+    railDepth: railTop - box.back,
+    stack: { needed, available: box.depth },
+    thickest,
+    metalToPane: pane - centre - thickest / 2,
+    airGap,
+  };
+}

@@ -1,0 +1,191 @@
+import type { BoxMember } from '../../boxes';
+import type { Dimension, Label, Shape } from '../../draw';
+import type { PlateLayout } from './layout';
+
+/** m. How far dimension lines stand off what they measure. */
+export const standOff = { near: 0.075, far: 0.15 } as const;
+
+/** The box from above, without what lies in it. */
+export function boxShapes(prefix: string, { box }: PlateLayout): Shape[] {
+  const { length, width } = box.outside;
+  const part = (name: string) => `${prefix}/${name}`;
+  const side = (name: string, y: number): Shape => ({
+    kind: 'rect',
+    layer: 'timber',
+    part: part(name),
+    x: 0,
+    y,
+    width: length,
+    height: box.wall,
+  });
+  const end = (x: number): Shape => ({
+    kind: 'rect',
+    layer: 'timber',
+    part: part('end'),
+    x,
+    y: box.wall,
+    width: box.wall,
+    height: box.inside.width,
+  });
+  const cleats = box.cleat > 0 ? [box.wall, length - box.wall - box.cleat] : [];
+  return [
+    side('side-low', 0),
+    side('side-high', width - box.wall),
+    end(0),
+    end(length - box.wall),
+    {
+      kind: 'rect',
+      layer: 'insulation',
+      part: part('insulation'),
+      x: box.wall,
+      y: box.wall,
+      width: box.inside.length,
+      height: box.inside.width,
+    },
+    ...cleats.flatMap((x): Shape[] =>
+      [box.wall, width - box.wall - box.cleat].map((y) => ({
+        kind: 'rect',
+        layer: 'rail',
+        x,
+        y,
+        width: box.cleat,
+        height: box.cleat,
+      })),
+    ),
+  ];
+}
+
+/** A strip of plate on every run, and the rails hidden under them. */
+export function plateShapes(prefix: string, layout: PlateLayout, strip = 'strip'): Shape[] {
+  const { box, plateSpan, finWidth } = layout;
+  return [
+    ...layout.runs.map(
+      (y): Shape => ({
+        kind: 'rect',
+        layer: 'plate',
+        part: `${prefix}/${strip}`,
+        x: plateSpan.from,
+        y: y - finWidth / 2,
+        width: plateSpan.to - plateSpan.from,
+        height: finWidth,
+      }),
+    ),
+    ...box.rails.map(
+      (middle): Shape => ({
+        kind: 'rect',
+        layer: 'rail',
+        hidden: true,
+        part: `${prefix}/rail`,
+        x: box.wall + middle - box.wall / 2,
+        y: box.wall,
+        width: box.wall,
+        height: box.inside.width,
+      }),
+    ),
+  ];
+}
+
+/** Corner screws, the pane over all of it and its bars. */
+export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape[] {
+  const { width } = box.outside;
+  const screws = [...new Set(box.cornerScrews.map((screw) => screw.along))].flatMap((along): Shape[] =>
+    [box.wall / 2, width - box.wall / 2].map((y) => ({
+      kind: 'circle',
+      layer: 'fixing',
+      centre: { x: along, y },
+      radius: 0.003,
+    })),
+  );
+  if (!glazing.cover) return screws;
+  const seat = box.wall - 0.5 * (glazing.pane.length + 2 * glazing.clearance - box.inside.length);
+  const left = seat + glazing.clearance;
+  const { count } = glazing.bars;
+  return [
+    ...screws,
+    ...Array.from({ length: count }, (_, bar): Shape => {
+      const x = box.wall + (box.inside.length * (bar + 1)) / (count + 1);
+      return {
+        kind: 'line',
+        layer: 'pane',
+        hidden: true,
+        part: `${prefix}/pane-bar`,
+        from: { x, y: box.wall },
+        to: { x, y: width - box.wall },
+      };
+    }),
+    {
+      kind: 'rect',
+      layer: 'pane',
+      hidden: true,
+      part: `${prefix}/pane`,
+      x: left,
+      y: left,
+      width: glazing.pane.length,
+      height: glazing.pane.width,
+    },
+  ];
+}
+
+/** Outside length and width, each solved back to the pane. */
+export function outsideDimensions(
+  { box, glazing }: PlateLayout,
+  member: BoxMember,
+  least: { length: number; lengthReason: string; width: number; widthReason: string },
+): Dimension[] {
+  const { length, width } = box.outside;
+  const grow = member.paneToOutside(glazing);
+  const edit = { high: 3.2 + grow, scale: 1, offset: -grow, highReason: 'no such pane is sold' };
+  return [
+    {
+      id: 'outside-length',
+      label: 'pane and box',
+      from: { x: 0, y: 0 },
+      to: { x: length, y: 0 },
+      offset: -standOff.far,
+      value: length,
+      edit: { ...edit, path: 'glazing.parameters.length', low: least.length, lowReason: least.lengthReason },
+    },
+    {
+      id: 'outside-width',
+      label: 'pane and box',
+      from: { x: 0, y: 0 },
+      to: { x: 0, y: width },
+      offset: standOff.far,
+      value: width,
+      edit: { ...edit, path: 'glazing.parameters.width', low: least.width, lowReason: least.widthReason },
+    },
+  ];
+}
+
+/** m. Of the arrow that shows which way is up. */
+const arrow = 0.11;
+
+/** Where the up arrow begins, and the way it points: along the tubes, or across them when the panel is turned. */
+function upFrom(turned: boolean, length: number, width: number) {
+  const way = turned ? { x: 0, y: 1 } : { x: 1, y: 0 };
+  return { way, tail: turned ? { x: length + 0.06, y: width - 0.15 } : { x: length + 0.04, y: 0.05 } };
+}
+
+export function upArrow(turned: boolean, { box }: PlateLayout): Shape[] {
+  const { way, tail } = upFrom(turned, box.outside.length, box.outside.width);
+  const at = (along: number, aside: number) => ({
+    x: tail.x + way.x * along - way.y * aside,
+    y: tail.y + way.y * along + way.x * aside,
+  });
+  return [
+    { kind: 'path', layer: 'note', points: [at(0, 0), at(arrow, 0)], closed: false },
+    {
+      kind: 'path',
+      layer: 'note',
+      points: [at(arrow - 0.03, 0.016), at(arrow, 0), at(arrow - 0.03, -0.016)],
+      closed: false,
+    },
+  ];
+}
+
+export function upLabel(turned: boolean, { box }: PlateLayout): Label {
+  const { way, tail } = upFrom(turned, box.outside.length, box.outside.width);
+  const tip = { x: tail.x + way.x * arrow, y: tail.y + way.y * arrow };
+  const to = turned ? { x: tip.x, y: tip.y + 0.03 } : { x: tail.x + arrow / 2, y: tail.y - 0.035 };
+  return { at: to, to, words: 'up', anchor: 'middle' };
+}

@@ -4,6 +4,8 @@ export type { Sheet, Timber, Track } from './boards';
 export { sheetMass, sheets, timbers, tracks } from './boards';
 export type { CatalogueKind, EntryOf } from './catalogue';
 export { entries, entry, entryName, findEntry, UnknownEntry } from './catalogue';
+export type { Elbow } from './elbows';
+export { elbowFor } from './elbows';
 export type { FieldMeta } from './field';
 export { choiceField, countField, entryField, fieldMeta, lengthField } from './field';
 export type { Coating, Pane } from './glazing';

@@ -112,6 +112,8 @@ export interface PanelDesign {
   materials: MaterialInPanel[];
   growth: GrowingThing[];
   findings: Finding[];
+  /** Whether it empties by itself when it lies as drawn, and how. */
+  drains: { empties: boolean; how: string };
   /** kg. */
   dryMass: number;
 }
@@ -136,6 +138,8 @@ export interface Family {
   meaning: string;
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<PanelDocument, 'id'>;
+  /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. */
+  fit(panel: PanelDocument): PanelDocument;
   /** Empty when the panel can be opened. */
   problems(panel: PanelDocument): PanelProblem[];
   fields(panel: PanelDocument): Field[];

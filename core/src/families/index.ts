@@ -1,4 +1,6 @@
 // Kinds of heater, one folder each, all with the same duties. Nothing outside a folder knows a kind by its id.
+
+export { type ChangedKind, changeKind } from './changeKind';
 export type {
   Chosen,
   Family,

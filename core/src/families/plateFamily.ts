@@ -63,12 +63,27 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
     turned: boolean;
   };
   design(build: PlateBuild<z.infer<S>>): PanelDesign;
+  /** Parameters with which tubes and plate fill the box round the pane. */
+  fit(build: PlateBuild<z.infer<S>>): Partial<z.infer<S>>;
   words: Readonly<Record<string, Words>>;
 }): Family {
   const chosen = (panel: PanelDocument, name: Shared): Chosen => {
     const found = panel[name];
     if (!found) throw new TypeError(`panel ${panel.id} has no ${name}`);
     return found;
+  };
+  const opened = (panel: PanelDocument, path: string): PlateBuild<z.infer<S>> => {
+    const part = (name: Shared) => chosen(panel, name);
+    return {
+      id: panel.id,
+      path,
+      parameters: family.schema.parse(panel.parameters),
+      absorber: memberOf(absorbers, 'absorber', part('absorber').kind).open(part('absorber').parameters),
+      box: memberOf(boxes, 'box', part('box').kind).open(part('box').parameters),
+      glazing: memberOf(glazings, 'glazing', part('glazing').kind).open(part('glazing').parameters),
+      turned: panel.turned,
+      known: panel.known,
+    };
   };
   return {
     id: family.id,
@@ -119,19 +134,11 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
         ];
       }),
     ],
-    open: (panel, path) => {
-      const part = (name: Shared) => chosen(panel, name);
-      return family.design({
-        id: panel.id,
-        path,
-        parameters: family.schema.parse(panel.parameters),
-        absorber: memberOf(absorbers, 'absorber', part('absorber').kind).open(part('absorber').parameters),
-        box: memberOf(boxes, 'box', part('box').kind).open(part('box').parameters),
-        glazing: memberOf(glazings, 'glazing', part('glazing').kind).open(part('glazing').parameters),
-        turned: panel.turned,
-        known: panel.known,
-      });
+    fit: (panel) => {
+      const fitted = { ...panel, parameters: { ...panel.parameters, ...family.fit(opened(panel, '')) } };
+      return problemsOf(family.schema, [], fitted.parameters).length === 0 ? fitted : panel;
     },
+    open: (panel, path) => family.design(opened(panel, path)),
   };
 }
 

@@ -1,6 +1,7 @@
 import type { Family } from './family';
 import { harp } from './harp';
+import { serpentine } from './serpentine';
 
 /** Every kind of heater. Adding one is adding its folder and its line here. */
-export const families = { harp } as const satisfies Record<string, Family>;
+export const families = { harp, serpentine } as const satisfies Record<string, Family>;
 export type FamilyId = keyof typeof families;

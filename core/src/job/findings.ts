@@ -13,6 +13,16 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
   const panels = open.panels.flatMap(({ design }, index): Finding[] => [
     ...design.findings,
     ...cooks.filter(({ panel, path }) => panel === index && path).map(cookFinding),
+    ...(job.loop.kind === 'drain-back' && !design.drains.empties
+      ? [
+          {
+            code: 'panel-holds-water',
+            severity: 'caution',
+            path: `panels.${index}.turned`,
+            values: { how: design.drains.how },
+          } as const,
+        ]
+      : []),
     ...(job.loop.pressurised && design.water.lowPressureJoints
       ? [{ code: 'soft-joints-under-pressure', severity: 'stop', path: 'loop.pressurised', values: {} } as const]
       : []),
@@ -31,6 +41,11 @@ function cookFinding({ name, place, limit, sees, path }: Cooking): Finding {
 }
 
 const jobWords: Record<string, Words> = {
+  'panel-holds-water': (values) => ({
+    headline: 'the panel does not drain',
+    detail: `The loop drains back when the pump stops, but as this panel lies ${values.text('how')}: it freezes there.`,
+    remedy: 'Turn the panel so that its runs lie across the slope, or fill the loop with glycol.',
+  }),
   ...growthWords,
   'material-cooks': (values, say) => ({
     headline: `${values.text('name')} cooks`,

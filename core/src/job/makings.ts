@@ -70,7 +70,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       ],
     },
     fin: {
-      name: 'Fin between risers, F',
+      name: 'Fin between tubes, F',
       formula: 'tanh(m x) ÷ (m x), m² = U ÷ (conductivity × thickness), x = half of the plate beside the tube',
       source: 'Duffie and Beckman, equation 6.5.12',
       inputs: [

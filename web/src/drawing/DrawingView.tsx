@@ -122,7 +122,9 @@ const lineStep = 17;
 /** Words on leaders. Those in one column are parted when the drawing is too small to part them by itself. */
 function Labels({ drawing, place, habit }: { drawing: Drawing; place: Placing; habit: Habit }) {
   const columns = new Map<string, number>();
-  return drawing.labels.map((label) => {
+  // From the top of the page down, so that a label pushes only those below it.
+  const ordered = [...drawing.labels].sort((a, b) => b.to.y - a.to.y);
+  return ordered.map((label) => {
     const x = place.x(label.to.x);
     const column = `${label.anchor}${Math.round(x)}`;
     const above = columns.get(column);

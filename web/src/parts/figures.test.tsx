@@ -71,7 +71,7 @@ describe('web: a readout', () => {
     renderToStaticMarkup(
       <ChakraProvider value={system}>
         <Readout
-          label="Fin between risers"
+          label="Fin between tubes"
           value="0.96"
           band="0.95 to 0.97"
           habit="metric"
@@ -82,7 +82,7 @@ describe('web: a readout', () => {
     );
   it('closed shows name, figure and band', () => {
     expect(seen(draw(false)))
-      .include('Fin between risers')
+      .include('Fin between tubes')
       .include('0.96')
       .include('0.95 to 0.97')
       .not.include('tanh');

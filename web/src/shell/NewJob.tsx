@@ -1,6 +1,7 @@
 import { Box, Button, Dialog, Flex, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useMutation } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import * as z from 'zod';
@@ -11,15 +12,18 @@ import { useView } from '../state/view';
 const form = z.object({
   name: z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.'),
   units: z.enum(['metric', 'imperial']),
+  family: z.string(),
 });
+
+const Kinds = lazy(() => import('./Kinds').then(({ Kinds }) => ({ default: Kinds })));
 
 /** Begins a job with a panel that can be built as it stands; everything is changed on the bench. */
 export function NewJob({ onClose }: { onClose(): void }) {
   const navigate = useNavigate();
   const habit = useView((view) => view.habit);
-  const { register, handleSubmit, formState } = useForm({
+  const { register, handleSubmit, formState, watch, setValue } = useForm({
     resolver: zodResolver(form),
-    defaultValues: { name: '', units: habit ?? 'metric' },
+    defaultValues: { name: '', units: habit ?? 'metric', family: 'harp' },
   });
   const begin = useMutation({
     mutationFn: (values: z.infer<typeof form>) => answered(api.api.jobs.$post({ json: values })),
@@ -29,7 +33,7 @@ export function NewJob({ onClose }: { onClose(): void }) {
     },
   });
   return (
-    <Frame title="Begin a job" onClose={onClose}>
+    <Frame title="Begin a job" wide onClose={onClose}>
       <form onSubmit={handleSubmit((values) => begin.mutate(values))} noValidate>
         <Dialog.Body>
           <label htmlFor="job-name">What do you call it</label>
@@ -53,10 +57,12 @@ export function NewJob({ onClose }: { onClose(): void }) {
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
-          <Text mt="4" color="soft">
-            It begins as a harp: parallel risers between two headers in a glazed box. Every size is yours to change on
-            the bench.
+          <Text mt="4" mb="2">
+            What it begins as; every size is yours to change on the bench, the kind too
           </Text>
+          <Suspense fallback={<Text color="soft">Drawing them…</Text>}>
+            <Kinds units={watch('units')} chosen={watch('family')} onChoose={(family) => setValue('family', family)} />
+          </Suspense>
         </Dialog.Body>
         <Dialog.Footer>
           <Flex gap="2">

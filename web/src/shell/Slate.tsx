@@ -31,7 +31,7 @@ interface Cell {
 function cells({ figures, findings }: Derived, kept: Derived | undefined, habit: Habit, currency: string): Cell[] {
   const flow = formatQuantity('flow', volumeFlow(figures.massFlow, figures.conditions.inlet), habit).text;
   const clashes = findings.filter((one) => one.severity === 'clash' || one.severity === 'stop').length;
-  const cautions = findings.length - clashes;
+  const cautions = findings.filter((one) => one.severity === 'caution').length;
   const moved = (of: (figures: Figures) => number): number => (kept ? of(figures) - of(kept.figures) : 0);
   const area = moved((one) => one.apertureArea);
   const gain = moved((one) => one.gain);

@@ -1,5 +1,6 @@
 import type { Finding, Words } from '../../care';
 import { layingRoom, plateFindings, plateWords } from '../plate/findings';
+import { downToMillimetre } from '../plate/fit';
 import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
@@ -43,16 +44,16 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
     });
 
   const most = box.inside.length - 2 * headerTube.outerDiameter - 2 * (box.cleat + layingRoom);
-  if (endGap < layingRoom)
+  if (endGap < layingRoom - 1e-9)
     found.push({
       code: 'array-too-long',
       severity: 'clash',
       path: at('parameters.riserClear'),
       values: { riser: parameters.riserClear, inside: box.inside.length, most },
       at: { x: layout.headers.hot, y: box.outside.width / 2 },
-      ...(most >= 0.2 ? { fix: Math.floor(most * 1000) / 1000 } : {}),
+      ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}),
     });
-  else if (box.cleat > 0 && endGap < box.cleat + layingRoom)
+  else if (box.cleat > 0 && endGap < box.cleat + layingRoom - 1e-9)
     for (const [name, span] of Object.entries(layout.spans))
       found.push({
         code: 'header-meets-cleat',
@@ -63,7 +64,7 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
           x: layout.headers[name === 'cold' ? 'cold' : 'hot'],
           y: span.out < 0 ? box.wall : box.outside.width - box.wall,
         },
-        fix: Math.floor(most * 1000) / 1000,
+        fix: downToMillimetre(most),
       });
 
   const plateWidth = (parameters.riserCount - 1) * parameters.pitch + layout.finWidth;

@@ -1,5 +1,7 @@
 import type { PanelDesign } from '../family';
 import { areasOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
+import { layingRoom } from '../plate/findings';
+import { downToMillimetre, fitRuns } from '../plate/fit';
 import { definePlateFamily } from '../plateFamily';
 import { harpDrawing } from './drawing';
 import { harpFindings, harpWords } from './findings';
@@ -23,6 +25,19 @@ export const harp = definePlateFamily({
     turned: false,
   }),
   words: harpWords,
+  fit: (build) => {
+    const { box, headerTube } = layOut(build);
+    const { count, pitch } = fitRuns({ inside: box.inside.width, pitch: build.parameters.pitch, least: 2, most: 60 });
+    const ends = 2 * headerTube.outerDiameter + 2 * (box.cleat + layingRoom);
+    // The header's closed end stays inside the side board.
+    const side = (box.inside.width - (count - 1) * pitch) / 2 - layingRoom;
+    return {
+      riserCount: count,
+      pitch,
+      riserClear: downToMillimetre(box.inside.length - ends),
+      closedEnd: Math.max(0.01, Math.min(build.parameters.closedEnd, downToMillimetre(side))),
+    };
+  },
   design: (build): PanelDesign => {
     const layout = layOut(build);
     const water = harpWater(layout);
@@ -46,6 +61,9 @@ export const harp = definePlateFamily({
         path: `${build.path}.parameters.riserClear`,
       }),
       findings: harpFindings(build, layout),
+      drains: build.turned
+        ? { empties: true, how: 'with the whole panel tipped 2 % toward the cold header, so that no riser lies level' }
+        : { empties: true, how: 'into the cold header, tipped 2 % toward its way out' },
       dryMass: massOf(parts, purchases),
     };
   },

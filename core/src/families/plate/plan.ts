@@ -126,11 +126,12 @@ export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape
   ];
 }
 
-/** Outside length and width, each solved back to the pane. */
+/** Outside length and width, each solved back to the pane. `besideEnd` leaves room for what sticks out of the cold end. */
 export function outsideDimensions(
   { box, glazing }: PlateLayout,
   member: BoxMember,
   least: { length: number; lengthReason: string; width: number; widthReason: string },
+  besideEnd: number = standOff.far,
 ): Dimension[] {
   const { length, width } = box.outside;
   const grow = member.paneToOutside(glazing);
@@ -150,7 +151,7 @@ export function outsideDimensions(
       label: 'pane and box',
       from: { x: 0, y: 0 },
       to: { x: 0, y: width },
-      offset: standOff.far,
+      offset: besideEnd,
       value: width,
       edit: { ...edit, path: 'glazing.parameters.width', low: least.width, lowReason: least.widthReason },
     },

@@ -43,7 +43,7 @@ const rows: Row[] = [
       write: (value, habit) => formatQuantity('temperature', value, habit, 0).number,
     },
   },
-  { label: 'Fin between risers', figure: 'fin', value: ({ state }) => formatNumber(state.finEfficiency, 2) },
+  { label: 'Fin between tubes', figure: 'fin', value: ({ state }) => formatNumber(state.finEfficiency, 2) },
   { label: 'Tube to plate', figure: 'factor', value: ({ state }) => formatNumber(state.efficiencyFactor, 2) },
   {
     label: 'Riser flow, least to most',

@@ -1,10 +1,12 @@
-import { Stack, Text } from '@chakra-ui/react';
+import { Button, Flex, Stack, Text } from '@chakra-ui/react';
 import { type Field, families, type Habit, type PanelDocument, standardChoice } from '@north-pane/core';
-import { memo } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { Stepper } from '../../parts/Stepper';
 import { useJob } from '../../state/job';
+
+const KindDialog = lazy(async () => ({ default: (await import('./KindDialog')).KindDialog }));
 
 const shared = ['absorber', 'box', 'glazing'] as const;
 
@@ -49,7 +51,7 @@ const alike: Field['meta'] = {
   high: 24,
 };
 const ways: Field['meta'] = {
-  label: 'Risers lie',
+  label: 'Tubes lie',
   meaning: 'Up the slope, or across it.',
   kind: 'choice',
   choices: [
@@ -74,6 +76,7 @@ export function MakeUp({
   const family = families[panel.family as keyof typeof families];
   return (
     <Stack gap="3">
+      <Kind panel={panel} index={index} name={family.name} />
       <Row index={index} path="count" value={panel.count} meta={alike} habit={habit} />
       {family
         .fields(panel)
@@ -85,6 +88,38 @@ export function MakeUp({
     </Stack>
   );
 }
+
+/** The kind of heater, the way to another one, and the way to fill the pane again. */
+const Kind = memo(function Kind({ panel, index, name }: { panel: PanelDocument; index: number; name: string }) {
+  const [choosing, setChoosing] = useState(false);
+  const change = useJob((state) => state.change);
+  const fit = () => {
+    const fitted = families[panel.family as keyof typeof families].fit(panel);
+    change(`panels.${index}.parameters`, fitted.parameters);
+  };
+  return (
+    <>
+      <Flex align="center" justify="space-between" gap="2">
+        <Text fontFamily="heading" fontWeight="600">
+          {name}
+        </Text>
+        <Flex gap="2">
+          <Button size="xs" variant="outline" onClick={() => setChoosing(true)}>
+            Another kind
+          </Button>
+          <Button size="xs" variant="outline" onClick={fit}>
+            Fill the pane
+          </Button>
+        </Flex>
+      </Flex>
+      {choosing && (
+        <Suspense fallback={null}>
+          <KindDialog index={index} onClose={() => setChoosing(false)} />
+        </Suspense>
+      )}
+    </>
+  );
+});
 
 const Turned = memo(
   function Turned({ turned, onTurned }: { turned: boolean; onTurned(turned: boolean): void }) {

@@ -18,6 +18,7 @@ export const Matters = memo(
         {findings.map((finding, index) => {
           const { headline, detail, remedy } = sayFinding(finding, habit);
           const stop = finding.severity === 'stop';
+          const note = finding.severity === 'note';
           const { fix } = finding;
           return (
             <Box
@@ -25,18 +26,18 @@ export const Matters = memo(
               key={`${finding.code}-${index}`}
               id={`finding-${finding.code}`}
               borderLeftWidth="6px"
-              borderColor={stop ? 'brick' : 'ochre'}
+              borderColor={stop ? 'brick' : note ? 'pane' : 'ochre'}
               bg="card"
               px="3"
               py="2"
               mb="2"
               backgroundImage={
-                stop
+                stop || note
                   ? undefined
                   : 'repeating-linear-gradient(45deg, transparent 0 5px, color-mix(in srgb, var(--np-colors-ochre) 12%, transparent) 5px 10px)'
               }
             >
-              <Text fontWeight="600" color={stop ? 'brickText' : 'ochreText'}>
+              <Text fontWeight="600" color={stop ? 'brickText' : note ? 'paneText' : 'ochreText'}>
                 {headline}
               </Text>
               <Text fontSize="14px">{detail}</Text>

@@ -5,6 +5,7 @@ import { ink } from '../../theme/ink';
 /** A bar beside each riser on the plan, as long as its share of the water. */
 export function RiserBars({ place, shares, plan }: { place: Placing; shares: readonly number[]; plan: Drawing }) {
   const risers = plan.shapes.filter((shape) => shape.layer === 'tube' && shape.kind === 'rect');
+  if (shares.length === 0) return null;
   const most = Math.max(...shares);
   return (
     <g aria-hidden>

@@ -1,0 +1,43 @@
+import { memberOf } from '../catalogue';
+import type { Habit } from '../quantity';
+import type { Family, PanelDocument } from './family';
+import { families } from './registry';
+
+/** A panel made over into another kind, with what came along and what did not, in words. */
+export interface ChangedKind {
+  panel: PanelDocument;
+  kept: string[];
+  left: string[];
+}
+
+/**
+ * Makes a panel of another kind out of one: pane, box, absorber, count, and every size of the same name come along where
+ * the new kind has them and takes them; the rest is fitted to the pane. Throws UnknownMember on an unknown kind.
+ */
+export function changeKind(panel: PanelDocument, familyId: string, habit: Habit): ChangedKind {
+  const before: Family = memberOf<Family>(families, 'kind of heater', panel.family);
+  const after: Family = memberOf<Family>(families, 'kind of heater', familyId);
+  const labels = new Map(before.fields(panel).map(({ path, meta }) => [path, meta.label]));
+  let made: PanelDocument = { id: panel.id, ...after.standard(habit), count: panel.count };
+  const kept: string[] = ['how many'];
+  const left: string[] = [];
+  for (const name of ['glazing', 'box', 'absorber'] as const) {
+    const chosen = panel[name];
+    if (!chosen) continue;
+    const tried = { ...made, [name]: chosen };
+    const words = name === 'glazing' ? 'pane' : name;
+    if (made[name] && after.problems(tried).length === 0) {
+      made = tried;
+      kept.push(words);
+    } else left.push(words);
+  }
+  for (const [name, value] of Object.entries(panel.parameters)) {
+    const words = labels.get(`parameters.${name}`)?.toLowerCase() ?? name;
+    const tried = { ...made, parameters: { ...made.parameters, [name]: value } };
+    if (name in made.parameters && after.problems(tried).length === 0) {
+      made = tried;
+      kept.push(words);
+    } else left.push(words);
+  }
+  return { panel: after.fit(made), kept, left };
+}

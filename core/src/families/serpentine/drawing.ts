@@ -1,0 +1,180 @@
+import type { Dimension, Drawing, Label, Point, Shape } from '../../draw';
+import { layingRoom } from '../plate/findings';
+import { rowOf } from '../plate/layout';
+import { boxShapes, outsideDimensions, paneShapes, plateShapes, standOff, upArrow, upLabel } from '../plate/plan';
+import { plateSection } from '../plate/section';
+import type { PlateBuild } from '../plateFamily';
+import type { SerpentineLayout } from './layout';
+import { fieldRange, type SerpentineParameters } from './parameters';
+
+/** m. Room for the words at the way in, beside the stub. */
+const wordsRoom = 0.27;
+
+/** The turn between two runs at one end of the box. */
+function turnShapes(prefix: string, layout: SerpentineLayout, index: number): Shape[] {
+  const { tube, bend, straight, runs } = layout;
+  const [low, high] = [runs[index] ?? 0, runs[index + 1] ?? 0];
+  const atHot = index % 2 === 0;
+  const end = atHot ? straight.to : straight.from;
+  const way = atHot ? 1 : -1;
+  const diameter = tube.outerDiameter;
+  if (bend.fitting === 'elbow-90') {
+    const middle = end + way * bend.laying;
+    const leg = (y: number): Shape => ({
+      kind: 'rect',
+      layer: 'header',
+      part: `${prefix}/elbow`,
+      x: Math.min(end - way * layout.bend.laying * 0.4, middle + (way * diameter) / 2),
+      y: y - diameter / 2,
+      width: Math.abs(middle + (way * diameter) / 2 - (end - way * layout.bend.laying * 0.4)),
+      height: diameter,
+    });
+    return [
+      {
+        kind: 'rect',
+        layer: 'tube',
+        part: `${prefix}/stub`,
+        x: middle - diameter / 2,
+        y: low,
+        width: diameter,
+        height: high - low,
+      },
+      leg(low),
+      leg(high),
+    ];
+  }
+  // Half a ring, with a straight piece in the middle when the pitch is wider than the bend.
+  const radius = Math.min((high - low) / 2, bend.reach - diameter / 2);
+  const quarter = (at: number, from: number, to: number, reach: number): Point[] =>
+    Array.from({ length: 9 }, (_, step) => {
+      const angle = ((from + ((to - from) * step) / 8) * Math.PI) / 180;
+      return { x: end + way * reach * Math.cos(angle), y: at + reach * Math.sin(angle) };
+    });
+  const outer = radius + diameter / 2;
+  const inner = Math.max(0.001, radius - diameter / 2);
+  return [
+    {
+      kind: 'path',
+      layer: 'tube',
+      part: `${prefix}/bend`,
+      closed: true,
+      points: [
+        ...quarter(low + radius, -90, 0, outer),
+        ...quarter(high - radius, 0, 90, outer),
+        ...quarter(high - radius, 90, 0, inner),
+        ...quarter(low + radius, 0, -90, inner),
+      ],
+    },
+  ];
+}
+
+function plan(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayout): Drawing {
+  const { tube, straight, runs, sameEnd, box, parameters } = layout;
+  const prefix = build.id;
+  const last = runs.length - 1;
+  const shapes: Shape[] = [...boxShapes(prefix, layout), ...plateShapes(prefix, layout)];
+  runs.forEach((y, index) => {
+    const from = index === 0 || (index === last && sameEnd) ? -parameters.stub : straight.from;
+    const to = index === last && !sameEnd ? box.outside.length + parameters.stub : straight.to;
+    shapes.push({
+      kind: 'rect',
+      layer: 'tube',
+      part: `${prefix}/${index === 0 ? 'run-first' : index === last ? 'run-last' : 'run'}`,
+      x: from,
+      y: y - tube.outerDiameter / 2,
+      width: to - from,
+      height: tube.outerDiameter,
+    });
+    if (index < last) shapes.push(...turnShapes(prefix, layout, index));
+  });
+  shapes.push(...paneShapes(prefix, layout), ...upArrow(build.turned, layout));
+  const label = (words: string, tone: 'cold' | 'hot', y: number, atCold: boolean): Label => {
+    const at = { x: atCold ? -parameters.stub - 0.012 : box.outside.length + parameters.stub + 0.012, y };
+    return { at, to: at, words, anchor: atCold ? 'end' : 'start', tone };
+  };
+  return {
+    title: `Plan of ${prefix}`,
+    shapes,
+    dimensions: planDimensions(build, layout),
+    labels: [
+      label('cold in', 'cold', runs[0] ?? 0, true),
+      label('hot out', 'hot', runs[last] ?? 0, sameEnd),
+      upLabel(build.turned, layout),
+    ],
+  };
+}
+
+function planDimensions(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayout): Dimension[] {
+  const { box, parameters, bend, straight, runs, tube, plateSpan } = layout;
+  const { runs: count, pitch, runLength } = parameters;
+  const { leastPitch } = build.absorber.on(rowOf(build, { tube, count, pitch, length: plateSpan.to - plateSpan.from }));
+  const middle = Math.max(1, Math.floor(count / 2));
+  const lengthRange = fieldRange('runLength');
+  const pitchRange = fieldRange('pitch');
+  return [
+    ...outsideDimensions(
+      layout,
+      build.box,
+      {
+        length: runLength + 2 * (bend.reach + layingRoom + box.wall),
+        lengthReason: 'the runs would not fit',
+        width: (count - 1) * pitch + layout.finWidth + 2 * (layingRoom + box.wall),
+        widthReason: 'the plate would not fit',
+      },
+      parameters.stub + wordsRoom,
+    ),
+    {
+      id: 'run-length',
+      label: 'run, stop to stop',
+      from: { x: straight.from, y: box.outside.width },
+      to: { x: straight.to, y: box.outside.width },
+      offset: standOff.near,
+      value: runLength,
+      edit: {
+        path: 'parameters.runLength',
+        low: lengthRange.low,
+        high: Math.min(lengthRange.high, box.inside.length - 2 * (bend.reach + layingRoom)),
+        scale: 1,
+        offset: 0,
+        lowReason: 'too short to be worth a panel',
+        highReason: 'the bends would meet the end boards',
+      },
+    },
+    {
+      id: 'pitch',
+      label: 'pitch',
+      from: { x: box.outside.length, y: runs[middle - 1] ?? 0 },
+      to: { x: box.outside.length, y: runs[middle] ?? 0 },
+      offset: -standOff.near,
+      value: pitch,
+      ...(bend.fixedPitch === undefined
+        ? {
+            edit: {
+              path: 'parameters.pitch',
+              low: Math.max(pitchRange.low, leastPitch, bend.leastPitch),
+              high: Math.min(pitchRange.high, (box.inside.width - 2 * layingRoom) / count),
+              scale: 1,
+              offset: 0,
+              lowReason: 'the bends could not be made',
+              highReason: 'the plate would meet the side boards',
+            },
+          }
+        : {}),
+    },
+    {
+      id: 'way-out',
+      label: 'corner to the way in',
+      from: { x: box.outside.length, y: 0 },
+      to: { x: box.outside.length, y: runs[0] ?? 0 },
+      offset: -standOff.near,
+      value: runs[0] ?? 0,
+    },
+  ];
+}
+
+/** The views of a serpentine. */
+export const serpentineDrawing = {
+  plan,
+  section: (build: PlateBuild<SerpentineParameters>, layout: SerpentineLayout): Drawing =>
+    plateSection(build, layout, { airGap: fieldRange('airGap') }),
+};

@@ -1,0 +1,86 @@
+import { bore } from '../../catalogue';
+import { tubeMass } from '../../shop';
+import type { PanelDesign } from '../family';
+import { areasOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
+import { layingRoom } from '../plate/findings';
+import { downToMillimetre, fitRuns } from '../plate/fit';
+import { plateHeat } from '../plate/heat';
+import { definePlateFamily } from '../plateFamily';
+import { serpentineDrawing } from './drawing';
+import { serpentineFindings, serpentineWords } from './findings';
+import { layOut } from './layout';
+import { serpentineParameters, standardSerpentine } from './parameters';
+import { serpentineParts, waterVolume } from './parts';
+
+/** One long tube to and fro on a plate, in a glazed box. */
+export const serpentine = definePlateFamily({
+  id: 'serpentine',
+  name: 'Serpentine',
+  meaning: 'One long tube, to and fro on a plate, in a glazed box.',
+  schema: serpentineParameters,
+  standard: (habit) => ({
+    parameters: standardSerpentine(habit),
+    absorber: 'nested-fins',
+    box: 'rebated-timber',
+    glazing: 'tempered-glass',
+    turned: true,
+  }),
+  words: serpentineWords,
+  fit: (build) => {
+    const { box, bend } = layOut(build);
+    const fixed = bend.fixedPitch;
+    const { count, pitch } = fitRuns({
+      inside: box.inside.width,
+      pitch: fixed ?? build.parameters.pitch,
+      least: 2,
+      most: 40,
+      fixed: fixed !== undefined,
+    });
+    return { runs: count, pitch, runLength: downToMillimetre(box.inside.length - 2 * (bend.reach + layingRoom)) };
+  },
+  design: (build): PanelDesign => {
+    const layout = layOut(build);
+    const { box, parameters, bend, tube, wayLength } = layout;
+    const { runs: count, pitch } = parameters;
+    const volume = waterVolume(layout);
+    const { parts, purchases } = serpentineParts(build, layout);
+    const turns = count - 1;
+    const heat = plateHeat(build, layout, {
+      paint: parameters.paint,
+      run: { length: layout.plateSpan.to - layout.plateSpan.from, count, path: 'serpentine' },
+      besides: turns * pitch * tube.outerDiameter,
+      tubeLength: wayLength,
+      otherCopper: 0.5 * turns * bend.fittings * tubeMass(tube) * bend.laying,
+      waterVolume: volume,
+    });
+    return {
+      areas: areasOf(heat),
+      outside: { length: box.outside.length, width: box.outside.width },
+      runs: { count, words: 'runs' },
+      drawing: (view) => serpentineDrawing[view](build, layout),
+      plate: { thickness: build.absorber.thickness, density: build.absorber.density },
+      stack: plateStack(build, layout),
+      parts,
+      purchases,
+      heat,
+      water: {
+        kind: 'serial',
+        bore: bore(tube),
+        length: wayLength,
+        bends: { fitting: bend.fitting, count: turns * bend.fittings },
+        volume,
+        lowPressureJoints: false,
+      },
+      materials: plateMaterials(build, layout, parameters.paint),
+      growth: plateGrowth(build, layout, {
+        length: parameters.runLength,
+        path: `${build.path}.parameters.runLength`,
+      }),
+      findings: serpentineFindings(build, layout),
+      drains: build.turned
+        ? { empties: true, how: 'run by run, laid across the slope and dead level, the way in lowest' }
+        : { empties: false, how: 'the turns at the foot of the slope hold water' },
+      dryMass: massOf(parts, purchases),
+    };
+  },
+});

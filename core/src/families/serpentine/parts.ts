@@ -1,0 +1,138 @@
+import { bore, elbowFor } from '../../catalogue';
+import type { Part, Purchase } from '../../shop';
+import { tubeMass } from '../../shop';
+import { blackPaint, bought } from '../plate/design';
+import { rowOf } from '../plate/layout';
+import type { PlateBuild } from '../plateFamily';
+import type { SerpentineLayout } from './layout';
+import type { SerpentineParameters } from './parameters';
+
+/** kg/m³. */
+const solderDensity = 7400;
+/** m. Gap of a capillary joint, and how much of it and its fillet the solder takes beside the bare gap. */
+const capillary = 0.0001;
+const overfill = 1.5;
+/** kg. A wrought elbow of a tube: two legs of a socket and a laying length, half as thick again as the tube. */
+function elbowMass(layout: SerpentineLayout): number {
+  const elbow = elbowFor(layout.tube.outerDiameter);
+  return tubeMass(layout.tube) * 2 * (elbow.laying + elbow.socket) * 1.5;
+}
+
+/** Soldered joints in the panel. */
+export function jointsOf({ bend, runs }: SerpentineLayout): number {
+  return bend.joints * (runs.length - 1);
+}
+
+export function serpentineParts(
+  build: PlateBuild<SerpentineParameters>,
+  layout: SerpentineLayout,
+): { parts: Part[]; purchases: Purchase[] } {
+  const { id: prefix } = build;
+  const { tube, bend, box, cuts, parameters, plateSpan } = layout;
+  const { runs: count, pitch } = parameters;
+  const turns = count - 1;
+  const run = (id: string, name: string, length: number, many: number, operations: string[]): Part[] =>
+    many > 0
+      ? [
+          {
+            id: `${prefix}/${id}`,
+            name,
+            item: tube.id,
+            kind: 'length',
+            stuff: 'tube',
+            length,
+            count: many,
+            operations,
+            mass: tubeMass(tube) * length,
+          },
+        ]
+      : [];
+  const ends = ['square and ream both ends', 'clean both ends bright, a socket deep'];
+  const tubes: Part[] =
+    parameters.bend === 'soft-coil'
+      ? run('coil', 'Coil, in one piece', layout.wayLength, 1, [
+          `uncoil and straighten; ${turns} bends over a spring`,
+          'ream both ends',
+        ])
+      : [
+          ...run('run-first', 'First run, to the way in', cuts.first, 1, ends),
+          ...run('run', 'Run', cuts.middle, count - 2, ends),
+          ...run('run-last', 'Last run, to the way out', cuts.last, 1, ends),
+          ...run('stub', 'Stub between two elbows', bend.stub ?? 0, bend.stub === undefined ? 0 : turns, [
+            'cut to half a millimetre: every one alike against one stop',
+            ...ends,
+          ]),
+        ];
+  const plate = build.absorber.on(rowOf(build, { tube, count, pitch, length: plateSpan.to - plateSpan.from }));
+  const joints = jointsOf(layout);
+  const socket = elbowFor(tube.outerDiameter).socket;
+  const solder = joints * Math.PI * tube.outerDiameter * socket * capillary * overfill * solderDensity;
+  const fitting = (id: string, name: string, quantity: number, priceKey: string, each: number): Purchase =>
+    bought(prefix, {
+      id,
+      name,
+      quantity,
+      unit: 'each',
+      priceKey,
+      rule: `${quantity / turns} a turn`,
+      mass: each * quantity,
+    });
+  const fittings: Record<SerpentineParameters['bend'], Purchase[]> = {
+    'two-elbows': [fitting('elbow', 'Elbows, 90°, sockets both ends', 2 * turns, 'elbow', elbowMass(layout))],
+    'elbow-street': [
+      fitting('elbow', 'Elbows, 90°, sockets both ends', turns, 'elbow', elbowMass(layout)),
+      fitting('street-elbow', 'Street elbows, 90°', turns, 'street-elbow', elbowMass(layout)),
+    ],
+    'formed-u': [fitting('return-bend', 'Return bends', turns, 'return-bend', 2 * elbowMass(layout))],
+    'soft-coil': [],
+  };
+  const soldered: Purchase[] =
+    joints > 0
+      ? [
+          bought(prefix, {
+            id: 'joint-solder',
+            name: 'Solder for the joints',
+            quantity: solder,
+            unit: 'kg',
+            priceKey: 'solder',
+            rule: `a capillary gap of 0.1 mm and half as much again in ${joints} joints`,
+            mass: solder,
+          }),
+          bought(prefix, {
+            id: 'flux',
+            name: 'Flux',
+            quantity: joints * 0.001,
+            unit: 'kg',
+            priceKey: 'flux',
+            rule: '1 g a joint',
+            mass: 0,
+          }),
+        ]
+      : [];
+  const paintArea = layout.finWidth * count * (plateSpan.to - plateSpan.from);
+  return {
+    parts: [...tubes, ...plate.parts, ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits })],
+    purchases: [
+      ...build.glazing.purchases(prefix),
+      ...fittings[parameters.bend],
+      bought(prefix, {
+        id: 'unions',
+        name: 'Unions for the way in and out',
+        quantity: 2,
+        unit: 'each',
+        priceKey: 'union',
+        rule: 'one a way out',
+        mass: 0.2,
+      }),
+      ...soldered,
+      blackPaint(prefix, paintArea),
+      ...plate.purchases,
+      ...box.purchases(prefix),
+    ],
+  };
+}
+
+/** m³ of water in the tube. */
+export function waterVolume({ tube, wayLength }: SerpentineLayout): number {
+  return (Math.PI / 4) * bore(tube) ** 2 * wayLength;
+}

@@ -1,0 +1,98 @@
+import { accessible, beginJob, expect, saved, slate, stored, test } from './bench';
+
+test('a serpentine is begun from the line-up, with its turns drawn and its tube in one way', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Begin a job' }).click();
+  await page.getByLabel('What do you call it').fill('To and fro');
+  await page.getByRole('radio', { name: 'Serpentine' }).click();
+  await accessible(page);
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'To and fro', level: 1 })).toBeVisible();
+  await expect(page.getByText('10 runs,')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Riser flow/ })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'What a mark is worth' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'How it shares its water' })).toHaveCount(0);
+  await page.getByRole('link', { name: /^4 Cut/ }).click();
+  await expect(page.getByText('Stub between two elbows').first()).toBeVisible();
+});
+
+test('a pane-first serpentine: the pane is typed, all else fills it, and a dry fit sets the stubs', async ({
+  page,
+}) => {
+  const answer = await page.request.post('/api/jobs', {
+    data: { name: 'Pane first', family: 'serpentine', units: 'metric' },
+  });
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`/jobs/${id}/size`);
+  const outside = page.locator('[data-dimension="outside-width"]');
+  await outside.click();
+  await outside.click();
+  const entry = page.getByRole('textbox', { name: 'pane and box' });
+  await entry.fill('1400');
+  await entry.press('Enter');
+  await expect(page.getByText('10 runs,')).toBeVisible();
+  await page.getByRole('button', { name: 'Fill the pane' }).click();
+  await expect(page.getByText('12 runs,')).toBeVisible();
+  await expect(slate(page, /^clashes/)).toHaveText('0');
+  await expect(page.locator('#finding-dry-fit-first')).toBeVisible();
+  for (const [label, value] of [
+    ['Dry fit: stub', '60'],
+    ['Dry fit: pitch measured', '87'],
+  ] as const) {
+    await page.getByLabel(label).fill(value);
+    await page.getByLabel(label).press('Enter');
+  }
+  await expect(page.locator('#finding-dry-fit-first')).toHaveCount(0);
+  await saved(page);
+  expect((await stored(page, id)).document.panels[0]?.parameters).toMatchObject({ dryStub: 0.06, dryPitch: 0.087 });
+  await page.getByRole('link', { name: /^4 Cut/ }).click();
+  // Two laying lengths of 13.5 off the pitch.
+  await expect(page.getByText('Stub between two elbows').first()).toBeVisible();
+});
+
+test('a harp becomes a serpentine and says what stays behind; up the slope it does not drain', async ({ page }) => {
+  const id = await beginJob(page, 'Made over');
+  await page.getByRole('button', { name: 'Another kind' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('radio', { name: 'Serpentine' }).click();
+  await expect(dialog).toContainText(/Comes along:.*pane.*box/);
+  await expect(dialog).toContainText(/Stays behind:.*header tube/);
+  await accessible(page);
+  await dialog.getByRole('button', { name: 'Make it that kind' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(slate(page, /^clashes/)).toHaveText('0');
+  await page.getByLabel('Tubes lie').selectOption('up');
+  await expect(page.locator('#finding-panel-holds-water')).toContainText('it freezes there');
+  await saved(page);
+  expect((await stored(page, id)).document.panels[0]).toMatchObject({ family: 'serpentine', turned: false });
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('12 risers,')).toBeVisible();
+});
+
+test('another pane brings its own cautions and bars, and a bare panel has none', async ({ page }) => {
+  await beginJob(page, 'Panes');
+  await page.getByLabel('Glazing').selectOption('annealed-glass');
+  await expect(page.locator('#finding-annealed-cracks')).toContainText('comes down in blades');
+  await page.getByLabel('Glazing').selectOption('twin-wall');
+  await page.getByRole('button', { name: 'One less: Bars under the pane' }).click();
+  const bends = page.locator('#finding-pane-bends');
+  await expect(bends).toContainText('into a gap of');
+  await bends.getByRole('button', { name: 'Do that' }).click();
+  await expect(bends).toHaveCount(0);
+  await page.getByLabel('Glazing').selectOption('none');
+  await expect(page.getByRole('region', { name: 'What cooks, dry in full sun' })).not.toContainText('pane');
+  await expect(page.getByTestId('section')).not.toContainText('pane');
+});
+
+test('a pane without room to grow is a clash, mended by one touch', async ({ page }) => {
+  await beginJob(page, 'Growing');
+  await page.getByLabel('Glazing').selectOption('acrylic');
+  const clearance = page.getByLabel('Clearance');
+  await clearance.fill('3');
+  await clearance.press('Enter');
+  const grows = page.locator('#finding-needs-room');
+  await expect(grows).toContainText('has no room to grow');
+  await grows.getByRole('button', { name: 'Do that' }).click();
+  await expect(grows).toHaveCount(0);
+});

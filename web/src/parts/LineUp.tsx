@@ -1,0 +1,102 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import {
+  type Drawing,
+  evaluateOpen,
+  extent,
+  families,
+  formatMoney,
+  formatQuantity,
+  type Habit,
+  type Job,
+  openJob,
+} from '@north-pane/core';
+import { useMemo } from 'react';
+import { type Placing, ShapeMark } from '../drawing/ShapeMark';
+
+/** px of a silhouette. */
+const size = { width: 150, height: 96 };
+
+/** The plan of a panel without words or sizes, as small as a stamp. */
+function Silhouette({ drawing }: { drawing: Drawing }) {
+  const shapes = drawing.shapes.filter(({ layer }) => layer !== 'note');
+  const box = extent({ ...drawing, shapes, dimensions: [], labels: [] });
+  const scale = Math.min(size.width / box.width, size.height / box.height);
+  const place: Placing = {
+    scale,
+    x: (metres) => (metres - box.left) * scale,
+    y: (metres) => (box.bottom + box.height - metres) * scale,
+  };
+  return (
+    <svg width={box.width * scale} height={box.height * scale} aria-hidden>
+      {shapes.map((shape, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no names of their own and are drawn in order
+        <ShapeMark key={index} shape={shape} place={place} />
+      ))}
+    </svg>
+  );
+}
+
+/** The kinds of heater side by side, each drawn and worked out as the job would be with it. */
+export function LineUp(props: {
+  chosen: string;
+  habit: Habit;
+  /** The job with its first panel of that kind. */
+  jobOf(family: string): Job;
+  onChoose(family: string): void;
+}) {
+  const { chosen, habit, jobOf, onChoose } = props;
+  const cards = useMemo(
+    () =>
+      Object.values(families).map(({ id, name, meaning }) => {
+        const job = jobOf(id);
+        const open = openJob(job);
+        return { id, name, meaning, job, figures: evaluateOpen(open), plan: open.panels[0]?.design.drawing('plan') };
+      }),
+    [jobOf],
+  );
+  return (
+    <Flex role="radiogroup" aria-label="Kind of heater" direction="column" gap="2">
+      {cards.map(({ id, name, meaning, job, figures, plan }) => (
+        <Box
+          as="button"
+          role="radio"
+          key={id}
+          aria-checked={id === chosen}
+          aria-label={name}
+          onClick={(event: React.MouseEvent) => {
+            event.preventDefault();
+            onChoose(id);
+          }}
+          textAlign="left"
+          borderWidth="2px"
+          borderColor={id === chosen ? 'paneFill' : 'line'}
+          borderRadius="3px"
+          bg="card"
+          p="3"
+          cursor="pointer"
+        >
+          <Flex gap="4" align="center">
+            <Box w={`${size.width}px`} flexShrink={0}>
+              {plan && <Silhouette drawing={plan} />}
+            </Box>
+            <Box minW="0">
+              <Text fontFamily="heading" fontWeight="600" fontSize="19px">
+                {name}
+              </Text>
+              <Text fontSize="14px" color="soft">
+                {meaning}
+              </Text>
+              <Text fontSize="14px" mt="1">
+                {formatQuantity('power', figures.usefulHeat, habit).text} in full sun, dry{' '}
+                {formatQuantity('temperature', figures.stagnationTemperature, habit, 0).text}, holds{' '}
+                {formatQuantity('volume', figures.waterVolume, habit).text},{' '}
+                {formatQuantity('mass', figures.dryMass, habit, 0).text}, about{' '}
+                {formatMoney(figures.cost, job.currency, 0)}
+              </Text>
+            </Box>
+          </Flex>
+        </Box>
+      ))}
+    </Flex>
+  );
+}

@@ -1,0 +1,68 @@
+import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
+import { changeKind, type Job, type PanelDocument } from '@north-pane/core';
+import { useCallback, useState } from 'react';
+import { Frame } from '../../parts/Frame';
+import { LineUp } from '../../parts/LineUp';
+import { useHabit } from '../../state/habit';
+import { useDocument, useJob } from '../../state/job';
+
+/** Another kind of heater for a panel: what comes along, what does not, and what it would come to here. */
+export function KindDialog({ index, onClose }: { index: number; onClose(): void }) {
+  const habit = useHabit();
+  const document = useDocument();
+  const change = useJob((state) => state.change);
+  const panel = document.panels[index] as PanelDocument;
+  const [chosen, setChosen] = useState(panel.family);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const made = useCallback(
+    (family: string) =>
+      family === panel.family ? { panel, kept: [], left: [] } : changeKind(panel, family, document.units),
+    [panel, document.units],
+  );
+  const jobOf = useCallback(
+    (family: string): Job => ({
+      ...document,
+      panels: document.panels.map((one, at) => (at === index ? (made(family).panel as typeof one) : one)),
+    }),
+    [document, index, made],
+  );
+  const { panel: next, kept, left } = made(chosen);
+  const take = () => {
+    const outcome = change(`panels.${index}`, next);
+    if (outcome.ok) onClose();
+    else setTrouble(outcome.message);
+  };
+  return (
+    <Frame title="Another kind of heater" wide onClose={onClose}>
+      <Dialog.Body>
+        <Text mb="3">Each as it would stand here, round the same pane.</Text>
+        <LineUp chosen={chosen} habit={habit} jobOf={jobOf} onChoose={setChosen} />
+        {chosen !== panel.family && (
+          <>
+            <Text mt="3">
+              <b>Comes along:</b> {kept.join(', ')}.
+            </Text>
+            <Text>
+              <b>Stays behind:</b> {left.length > 0 ? left.join(', ') : 'nothing'}. One undo brings it back.
+            </Text>
+          </>
+        )}
+        {trouble && (
+          <Text role="alert" color="brickText" mt="2">
+            {trouble}
+          </Text>
+        )}
+      </Dialog.Body>
+      <Dialog.Footer>
+        <Flex gap="3">
+          <Button variant="outline" onClick={onClose}>
+            Keep it
+          </Button>
+          <Button disabled={chosen === panel.family} onClick={take}>
+            Make it that kind
+          </Button>
+        </Flex>
+      </Dialog.Footer>
+    </Frame>
+  );
+}

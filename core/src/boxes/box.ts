@@ -1,3 +1,4 @@
+import type { Finding } from '../care';
 import type { Range } from '../catalogue';
 import type { GlazingDesign } from '../glazings';
 import type { ThermalStack } from '../heat';
@@ -21,8 +22,12 @@ export interface BoxDesign {
   /** Clear space inside. */
   inside: { length: number; width: number };
   outside: { length: number; width: number };
-  /** m. Side boards, as bought. */
+  /** m. Sides, all boards of them. */
   wall: number;
+  /** m from the outer face to where two boards of a side meet; nothing where it is one. */
+  seam: number | undefined;
+  /** m that the back reaches under the sides. */
+  backUnder: number;
   depth: number;
   back: number;
   insulation: number;
@@ -42,8 +47,8 @@ export interface BoxDesign {
   limits: Record<'insulation' | 'back' | 'side', { name: string; limit: number }>;
   parts(query: { prefix: string; railDepth: number; exits: readonly Exit[] }): Part[];
   purchases(prefix: string): Purchase[];
-  /** kg of boards, back and insulation, for a depth of rail. */
-  mass(railDepth: number): number;
+  /** What is to be looked at in the box itself. `path` is the panel's own in the job. */
+  findings(path: string): Finding[];
 }
 
 /** How a box takes a pane. */

@@ -55,7 +55,11 @@ describe('boxes: rebated timber', () => {
   it('has no rail part without rails, no cleat weight without cleats', () => {
     const parts = box({ rails: 0 }).parts({ prefix: 'p', railDepth: 0.05, exits: [] });
     expect(parts.map((part) => part.id)).not.include('p/rail');
-    expect(box({ cleat: 0 }).mass(0.05)).below(box().mass(0.05));
+    expect(
+      box({ cleat: 0 })
+        .parts({ prefix: 'p', railDepth: 0.05, exits: [] })
+        .map(({ id }) => id),
+    ).not.include('p/cleat');
     expect(box({ cleat: 0 }).cornerScrews[0]?.along).closeTo(0.0095, 1e-12);
     expect(box({ cleat: 0.02 }).cornerScrews[0]?.along).closeTo(0.029, 1e-12);
   });
@@ -77,6 +81,50 @@ describe('boxes: rebated timber', () => {
         if (wool?.kind === 'sheet') expect(Math.min(wool.width, wool.height)).at.most(0.6 + 1e-9);
       }),
     );
+  });
+});
+
+describe('boxes: layered timber', () => {
+  const layered = (parameters: Record<string, unknown> = {}) =>
+    boxes['layered-timber'].open({ ...boxes['layered-timber'].standard('metric'), ...parameters }).around(glazing());
+  it('lays the pane on the inner boards: 2 000 + 2 × 3 − 2 × 19 = 1 968 inside, two boards a side outside (worked by hand)', () => {
+    expect(layered().inside.length).closeTo(1.968, 1e-12);
+    expect(layered().outside.length).closeTo(1.968 + 4 * 0.019, 1e-12);
+    expect(boxes['layered-timber'].open({}).paneToOutside(glazing())).closeTo(2.044 - 2, 1e-12);
+  });
+  it('is as deep as back, inner board and seat: 9 + 115 + 7 = 131', () => {
+    expect(layered().depth).closeTo(0.131, 1e-12);
+    expect(layered({ cladding: 'planed-115x19' }).findings('panels.0')[0]).deep.include({
+      code: 'cladding-too-narrow',
+      path: 'panels.0.box.parameters.cladding',
+    });
+    expect(layered().findings('panels.0')).deep.equal([]);
+  });
+  it('drills the inner board from its own end and edge', () => {
+    const exits = [{ side: 'low' as const, along: 0.058, up: 0.09, diameter: 0.032 }];
+    const side = layered()
+      .parts({ prefix: 'p', railDepth: 0.05, exits })
+      .find(({ id }) => id === 'p/side-low');
+    // One outer board of 19 before it, and the back of 9 under it.
+    expect(side?.holes?.positions[0]).closeTo(0.039, 1e-12);
+    expect(side?.holes?.across?.distance).closeTo(0.081, 1e-12);
+    if (side?.kind === 'length') expect(side.length).closeTo(1.968 + 0.038, 1e-12);
+  });
+  it('has outer boards that go round: two as long as the box, two between them', () => {
+    const parts = layered().parts({ prefix: 'p', railDepth: 0.05, exits: [] });
+    const length = (id: string) => {
+      const part = parts.find((one) => one.id === id);
+      return part?.kind === 'length' ? part.length : 0;
+    };
+    expect(length('p/cladding-side')).closeTo(layered().outside.length, 1e-12);
+    expect(length('p/cladding-end')).closeTo(layered().outside.width - 0.038, 1e-12);
+    const back = parts.find(({ id }) => id === 'p/back');
+    // Under the inner boards, between the outer ones.
+    if (back?.kind === 'sheet') expect(back.width).closeTo(1.968 + 0.038, 1e-12);
+  });
+  it('loses less through two boards than through one', () => {
+    const loss = (one: ReturnType<typeof box>) => stackConductance(one.rim(0.06));
+    expect(loss(layered())).below(loss(box()));
   });
 });
 

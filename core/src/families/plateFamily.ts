@@ -1,6 +1,6 @@
 import type * as z from 'zod';
 import { type AbsorberDesign, absorbers, absorberWords } from '../absorbers';
-import { type BoxMember, boxes } from '../boxes';
+import { type BoxMember, boxes, boxWords } from '../boxes';
 import type { Words } from '../care';
 import { type FieldMeta, type Member, memberOf } from '../catalogue';
 import { type GlazingDesign, glazings, glazingWords } from '../glazings';
@@ -89,7 +89,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
     id: family.id,
     name: family.name,
     meaning: family.meaning,
-    words: { ...family.words, ...absorberWords, ...glazingWords },
+    words: { ...family.words, ...absorberWords, ...boxWords, ...glazingWords },
     standard: (habit) => {
       const { parameters, turned, ...members } = family.standard(habit);
       const choose = (name: Shared): Chosen => ({

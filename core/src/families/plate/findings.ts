@@ -15,7 +15,7 @@ export const layingRoom = 0.003;
 export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[] {
   const { box, glazing } = layout;
   const at = (name: string) => `${build.path}.${name}`;
-  const found: Finding[] = [...glazing.findings(build.path, layout.airGap)];
+  const found: Finding[] = [...glazing.findings(build.path, layout.airGap), ...box.findings(build.path)];
   if (glazing.cover && layout.metalToPane < paneRoom - 1e-9)
     found.push({
       code: 'pane-too-close',

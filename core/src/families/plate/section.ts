@@ -2,8 +2,6 @@ import type { Drawing, Label, Shape } from '../../draw';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
 
-/** m. Back sheet's own rebate in the sides. */
-const backLedge = 0.007;
 /** m. Runs shown of it: as many as tell the pitch. */
 const mostShown = 4;
 /** m. What a plate of a third of a millimetre is drawn as: as thick as a line can be seen. */
@@ -30,9 +28,9 @@ export function plateSection(
       kind: 'rect',
       layer: 'back',
       part: `${prefix}/back`,
-      x: box.wall - backLedge,
+      x: box.wall - box.backUnder,
       y: 0,
-      width: cut - box.wall + backLedge,
+      width: cut - box.wall + box.backUnder,
       height: box.back,
     },
     {
@@ -51,8 +49,8 @@ export function plateSection(
       closed: true,
       points: [
         { x: 0, y: 0 },
-        { x: box.wall - backLedge, y: 0 },
-        { x: box.wall - backLedge, y: box.back },
+        { x: box.wall - box.backUnder, y: 0 },
+        { x: box.wall - box.backUnder, y: box.back },
         { x: box.wall, y: box.back },
         { x: box.wall, y: box.depth - glazing.seatDepth },
         { x: box.wall - seat, y: box.depth - glazing.seatDepth },
@@ -61,6 +59,13 @@ export function plateSection(
       ],
     },
   ];
+  if (box.seam !== undefined)
+    shapes.push({
+      kind: 'line',
+      layer: 'note',
+      from: { x: box.seam, y: 0 },
+      to: { x: box.seam, y: box.depth - glazing.seatDepth },
+    });
   if (query.beyond)
     shapes.push({
       kind: 'rect',

@@ -64,11 +64,13 @@ export const timbers: readonly Timber[] = [
   metric(140, 19),
   metric(185, 19),
   metric(45, 45),
+  metric(90, 45),
   american('1x4', 0.75, 3.5),
   american('1x5', 0.75, 4.5),
   american('1x6', 0.75, 5.5),
   american('1x8', 0.75, 7.25),
   american('2x2', 1.5, 1.5),
+  american('2x4', 1.5, 3.5),
 ];
 
 function sheet(

@@ -21,6 +21,8 @@ export interface PanelDocument {
   absorber?: Chosen;
   box?: Chosen;
   glazing?: Chosen;
+  /** What it stands on; nothing while that is not settled. */
+  mount?: Chosen;
   /** How many alike. */
   count: number;
   /** Risers lie across the slope instead of up it. */
@@ -96,7 +98,7 @@ export interface MaterialInPanel {
 export interface PanelDesign {
   areas: { aperture: number; absorber: number; gross: number };
   /** m. Outside of the panel along its risers and across them. */
-  outside: { length: number; width: number };
+  outside: { length: number; width: number; depth: number };
   /** How many runs of tube or strips it has, and what they are called. */
   runs: { count: number; words: string };
   drawing(view: View): Drawing;
@@ -164,4 +166,16 @@ export function problemsOf(schema: z.ZodObject, path: string[], values: unknown)
     path: [...path, ...issue.path.map((step) => (typeof step === 'symbol' ? String(step) : step))],
     message: issue.message,
   }));
+}
+
+/** Problems of a chosen member of a registry: a kind that is not there, or parameters that it does not take. */
+export function chosenProblems(
+  registry: Readonly<Record<string, { schema: z.ZodObject }>>,
+  name: string,
+  chosen: Chosen,
+): PanelProblem[] {
+  const member = Object.hasOwn(registry, chosen.kind) ? registry[chosen.kind] : undefined;
+  if (!member)
+    return [{ path: [name, 'kind'], message: `${name} must be one of: ${Object.keys(registry).join(', ')}` }];
+  return problemsOf(member.schema, [name, 'parameters'], chosen.parameters);
 }

@@ -8,6 +8,7 @@ import type { CollectorDescription } from '../heat';
 import type { Habit } from '../quantity';
 import {
   type Chosen,
+  chosenProblems,
   type Family,
   type Field,
   fieldsOf,
@@ -110,15 +111,8 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
       const problems: PanelProblem[] = problemsOf(family.schema, ['parameters'], panel.parameters);
       for (const name of sharedNames) {
         const part = panel[name];
-        const registry: Record<string, Member<unknown>> = shared[name];
-        const member = part && Object.hasOwn(registry, part.kind) ? registry[part.kind] : undefined;
         if (!part) problems.push({ path: [name], message: `A ${family.name} needs its ${name}.` });
-        else if (!member)
-          problems.push({
-            path: [name, 'kind'],
-            message: `${name} must be one of: ${Object.keys(registry).join(', ')}`,
-          });
-        else problems.push(...problemsOf(member.schema, [name, 'parameters'], part.parameters));
+        else problems.push(...chosenProblems(shared[name], name, part));
       }
       return problems;
     },

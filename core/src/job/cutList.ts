@@ -1,6 +1,7 @@
 import { formatLength, type Habit } from '../quantity';
 import { type Part, planShop, type ShopPlan, writeCsv } from '../shop';
-import { jobParts, type OpenJob } from './open';
+import { jobParts } from './jobParts';
+import type { OpenJob } from './open';
 
 /** Parts and what they are cut from, for the whole job, by the fast planners. */
 export function jobShop(open: OpenJob): { parts: Part[]; plan: ShopPlan } {

@@ -12,8 +12,9 @@ import { panelsState, totalAperture } from '../loop';
 import { normals } from '../quantity';
 import { planShop, type ShopPlan } from '../shop';
 import { type Conditions, heatConditions, stagnationConditions } from './conditions';
+import { jobParts } from './jobParts';
 import { waterAtWork } from './network';
-import { jobParts, type OpenJob, openJob } from './open';
+import { type OpenJob, openJob } from './open';
 import type { Job } from './schema';
 
 /** Figures of one panel of a group, at its own share of the flow. */

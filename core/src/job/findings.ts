@@ -3,6 +3,7 @@ import { families } from '../families';
 import type { Habit } from '../quantity';
 import { type Cooking, jobCooking, placeWords } from './cooking';
 import { growthFindings, growthWords } from './growth';
+import { mountFindings, mountWords } from './mount';
 import type { OpenJob } from './open';
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
@@ -27,7 +28,7 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
       ? [{ code: 'soft-joints-under-pressure', severity: 'stop', path: 'loop.pressurised', values: {} } as const]
       : []),
   ]);
-  return [...panels, ...growthFindings(open, cooking), ...loop.map(cookFinding)];
+  return [...panels, ...growthFindings(open, cooking), ...mountFindings(open), ...loop.map(cookFinding)];
 }
 
 /** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
@@ -47,6 +48,7 @@ const jobWords: Record<string, Words> = {
     remedy: 'Turn the panel so that its runs lie across the slope, or fill the loop with glycol.',
   }),
   ...growthWords,
+  ...mountWords,
   'material-cooks': (values, say) => ({
     headline: `${values.text('name')} cooks`,
     detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,

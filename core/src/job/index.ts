@@ -29,10 +29,12 @@ export {
   withMeasured,
   withoutFound,
 } from './handTests';
+export { jobParts } from './jobParts';
 export { type MadeFigure, type Making, panelMakings } from './makings';
 export { type MarkWorth, marksWorth } from './marks';
+export { mountOf, sideOf, usualGust, windOf } from './mount';
 export type { OpenJob } from './open';
-export { asBuilt, jobParts, openJob } from './open';
+export { asBuilt, openJob } from './open';
 export type { ParsedJob } from './parse';
 export { parseJob } from './parse';
 export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, siteMakings, skySourceOf } from './place';

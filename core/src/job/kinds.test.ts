@@ -2,7 +2,18 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { changeKind, families, type PanelDocument } from '../families';
 import { fitRuns } from '../families/plate/fit';
-import { defaultJob, evaluateJob, jobFindings, openJob, withValueAt } from '.';
+import {
+  defaultJob,
+  evaluateJob,
+  jobFindings,
+  jobParts,
+  openJob,
+  parseJob,
+  sayFinding,
+  sideOf,
+  windOf,
+  withValueAt,
+} from '.';
 
 const habits = ['metric', 'imperial'] as const;
 const panel = (change: Record<string, unknown> = {}, others: Partial<PanelDocument> = {}): PanelDocument => {
@@ -210,5 +221,57 @@ describe('job: a loop that drains back', () => {
     expect(found(up)).include('panel-holds-water');
     expect(found(job)).not.include('panel-holds-water');
     expect(found(withValueAt(up, ['loop', 'kind'], 'pumped-coil'))).not.include('panel-holds-water');
+  });
+});
+
+describe('job: a panel on a stand', () => {
+  const standing = (kind: string, gust?: number) => {
+    const job = defaultJob('harp');
+    const [first] = job.panels;
+    return {
+      ...job,
+      site: { ...job.site, ...(gust === undefined ? {} : { gust }) },
+      panels: [{ ...first, mount: { kind, parameters: {} } }] as typeof job.panels,
+    };
+  };
+  it('has the stand in its parts and its money, as often as there are panels', () => {
+    const job = standing('ground-stand');
+    const ids = jobParts(openJob(job)).parts.map(({ id }) => id);
+    expect(ids).include('panel-a/stand-leg-rear');
+    expect(evaluateJob(job).cost).above(evaluateJob(defaultJob('harp')).cost);
+    expect(evaluateJob(job).unpriced).deep.equal([]);
+    const two = { ...job, panels: [{ ...job.panels[0], count: 2 }] as typeof job.panels };
+    const legs = (one: typeof job) =>
+      jobParts(openJob(one)).parts.find(({ id }) => id === 'panel-a/stand-leg-rear')?.count;
+    expect(legs(two)).equal(2 * (legs(job) ?? 0));
+  });
+  it('says what the wind does, with its number, and more of it the stronger it blows', () => {
+    const [found] = jobFindings(openJob(standing('ground-stand'))).filter(({ code }) => code === 'wind-lifts');
+    if (!found) throw new Error('no wind');
+    const { detail, remedy } = sayFinding(found, 'metric');
+    expect(detail).match(/gust of 40\sm\/s pulls .* what \d{3}\skg weigh/);
+    expect(remedy).match(/engineer decide/);
+    expect(windOf(openJob(standing('ground-stand', 55)), 0).ballast).above(
+      windOf(openJob(standing('ground-stand')), 0).ballast,
+    );
+    expect(jobFindings(openJob(defaultJob('harp'))).map(({ code }) => code)).not.include('wind-lifts');
+  });
+  it('is refused where no stand of that kind is, by its field', () => {
+    const parsed = parseJob(standing('tripod'));
+    if (parsed.ok) throw new Error('taken');
+    expect(parsed.errors[0]?.path).equal('panels.0.mount.kind');
+    expect(parsed.errors[0]?.message).match(/must be one of: ground-stand, hinged-frame/);
+    expect(parseJob(standing('hinged-frame')).ok).equal(true);
+  });
+  it('is drawn from the side, turned or not', () => {
+    const up = sideOf(openJob(standing('ground-stand')), 0);
+    const turned = standing('ground-stand');
+    const across = sideOf(
+      openJob({ ...turned, panels: [{ ...turned.panels[0], turned: true }] as typeof turned.panels }),
+      0,
+    );
+    const height = (drawing: typeof up) => drawing.dimensions.find(({ id }) => id === 'stand-rear')?.value ?? 0;
+    // The box is 2 024 long and 1 124 wide: laid across it stands lower.
+    expect(height(across)).below(height(up));
   });
 });

@@ -1,7 +1,6 @@
 import { memberOf } from '../catalogue';
 import { families, type PanelDesign, type PanelDocument } from '../families';
 import type { PanelGroup } from '../loop';
-import type { Part, Purchase } from '../shop';
 import { withValueAt } from './changes';
 import type { Job } from './schema';
 
@@ -19,22 +18,6 @@ export function openJob(job: Job): OpenJob {
     design: memberOf(families, 'kind of heater', document.family).open(document as PanelDocument, `panels.${index}`),
   }));
   return { job, panels, groups: panels.map(({ document, design }) => ({ heat: design.heat, count: document.count })) };
-}
-
-/** Everything to make, for every panel of every kind. */
-export function jobParts(open: OpenJob): { parts: Part[]; purchases: Purchase[] } {
-  return {
-    parts: open.panels.flatMap(({ document, design }) =>
-      design.parts.map((part) => ({ ...part, count: part.count * document.count })),
-    ),
-    purchases: open.panels.flatMap(({ document, design }) =>
-      design.purchases.map((one) => ({
-        ...one,
-        quantity: one.quantity * document.count,
-        mass: one.mass * document.count,
-      })),
-    ),
-  };
 }
 
 /** The job as it was built: what was measured laid over what was drawn. */

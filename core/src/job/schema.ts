@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { loopPipeIds } from '../catalogue';
-import { families, type PanelDocument } from '../families';
+import { chosenProblems, families, type PanelDocument } from '../families';
 import { uncertainInputs } from '../heat';
+import { mounts } from '../mounts';
 import { climateSchema } from '../sky';
 
 export const jobFormat = 'north-pane/job';
@@ -37,6 +38,7 @@ const panel = z
     absorber: chosen.optional(),
     box: chosen.optional(),
     glazing: chosen.optional(),
+    mount: chosen.optional(),
     count: z.int('must be a whole number').min(1, 'must be at least 1').max(24, 'must be at most 24'),
     turned: z.boolean(),
     /** Spreads of uncertain inputs that stand above the catalogue's, by input. */
@@ -52,6 +54,9 @@ const panel = z
       });
       return;
     }
+    if (value.mount)
+      for (const problem of chosenProblems(mounts, 'mount', value.mount))
+        context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
     for (const problem of family.problems(value as PanelDocument))
       context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
   });
@@ -126,6 +131,8 @@ const site = z.strictObject({
     .nullable(),
   /** Degrees that the compass needle points east of true north, as the builder has it from a map; by the model without. */
   declination: z.number().min(-180, 'declination is -180 to 180').max(180, 'declination is -180 to 180').optional(),
+  /** m/s. Strongest gust that the stand is looked at under; 40 when nothing is said. */
+  gust: z.number().min(10, 'a gust is 10 to 80 m/s').max(80, 'a gust is 10 to 80 m/s').optional(),
   /** Hottest clear hour where it is known. */
   hottest: z.strictObject({ air: celsius, irradiance: z.number().min(200).max(1400) }).nullable(),
 });

@@ -56,6 +56,7 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     screw: 0.12,
     gasket: 1.4,
     grease: 45,
+    bolt: 0.9,
     clip: 0.6,
     elbow: 1.2,
     'street-elbow': 1.6,

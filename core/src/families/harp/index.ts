@@ -46,7 +46,7 @@ export const harp = definePlateFamily({
     const { box, parameters } = layout;
     return {
       areas: areasOf(heat),
-      outside: { length: box.outside.length, width: box.outside.width },
+      outside: { ...box.outside, depth: box.depth },
       runs: { count: parameters.riserCount, words: parameters.riserCount === 1 ? 'riser' : 'risers' },
       drawing: (view) => harpDrawing[view](build, layout),
       plate: { thickness: build.absorber.thickness, density: build.absorber.density },

@@ -55,7 +55,7 @@ export const serpentine = definePlateFamily({
     });
     return {
       areas: areasOf(heat),
-      outside: { length: box.outside.length, width: box.outside.width },
+      outside: { ...box.outside, depth: box.depth },
       runs: { count, words: 'runs' },
       drawing: (view) => serpentineDrawing[view](build, layout),
       plate: { thickness: build.absorber.thickness, density: build.absorber.density },

@@ -8,6 +8,7 @@ import {
   type Habit,
   plateAtWork,
   sayFinding,
+  sideOf,
 } from '@north-pane/core';
 import { memo, type ReactNode, useDeferredValue } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
@@ -19,7 +20,16 @@ import { Cooks } from './Cooks';
 import { Paths } from './Paths';
 import { PlateLegend, PlateShade } from './PlateShade';
 import { RiserBars } from './RiserBars';
-import { chooseDimension, heldOf, setDimension, setTyping, toggleShade, useBenchPanel, useBenchView } from './view';
+import {
+  chooseDimension,
+  heldOf,
+  setDimension,
+  setTyping,
+  toggleShade,
+  toggleUnder,
+  useBenchPanel,
+  useBenchView,
+} from './view';
 
 /** The plan, with the share of each riser on it and, when wanted, how warm the plate is. */
 export function Plan() {
@@ -73,8 +83,30 @@ export function ShadeSwitch() {
   );
 }
 
+/** What stands under the plan: the section, or the panel from the side on its stand. */
+export function UnderPlan() {
+  const under = useBenchView((view) => view.under);
+  return (
+    <>
+      <Flex position="absolute" zIndex={1} bottom="0" left="0">
+        <Button size="xs" variant="outline" onClick={toggleUnder}>
+          {under === 'section' ? 'From the side' : 'Section'}
+        </Button>
+      </Flex>
+      {under === 'section' ? <SectionDrawing /> : <SideDrawing />}
+    </>
+  );
+}
+
+/** The panel from the side, at its tilt. */
+function SideDrawing() {
+  const habit = useHabit();
+  const { at, open } = useBenchPanel();
+  return <DrawingView drawing={sideOf(open, at)} habit={habit} margin={{ left: 90, right: 110, top: 8, bottom: 8 }} />;
+}
+
 /** A part of the section, and whether the stack goes into the board. */
-export function SectionDrawing() {
+function SectionDrawing() {
   const habit = useHabit();
   const { panel, plan, section } = useBenchPanel();
   const chosen = useBenchView((view) => view.chosen);

@@ -1,5 +1,13 @@
 import { Button, Flex, Stack, Text } from '@chakra-ui/react';
-import { type Field, families, type Habit, type PanelDocument, standardChoice } from '@north-pane/core';
+import {
+  type Field,
+  families,
+  fieldsOf,
+  type Habit,
+  mounts,
+  type PanelDocument,
+  standardChoice,
+} from '@north-pane/core';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
@@ -84,6 +92,7 @@ export function MakeUp({
         .map(({ path, value, meta }) => (
           <Row key={path} index={index} path={path} value={value} meta={meta} habit={habit} />
         ))}
+      <Mount index={index} panel={panel} habit={habit} />
       <Turned turned={panel.turned} onTurned={(turned) => change(`panels.${index}.turned`, turned)} />
     </Stack>
   );
@@ -120,6 +129,40 @@ const Kind = memo(function Kind({ panel, index, name }: { panel: PanelDocument; 
     </>
   );
 });
+
+/** What the panel stands on, with its own sizes; its tilt is that of Place. */
+const Mount = memo(
+  function Mount({ index, panel, habit }: { index: number; panel: PanelDocument; habit: Habit }) {
+    const change = useJob((state) => state.change);
+    const { mount } = panel;
+    const choose = (kind: string) =>
+      change(
+        `panels.${index}.mount`,
+        kind === '' ? undefined : { kind, parameters: mounts[kind as keyof typeof mounts].standard(habit) },
+      );
+    const member = mount && mounts[mount.kind as keyof typeof mounts];
+    return (
+      <>
+        <Choice
+          label="Stands on"
+          hint={member?.meaning ?? 'What the panel stands on; it is in the cut list too.'}
+          value={mount?.kind ?? ''}
+          choices={[
+            { value: '', words: 'not settled' },
+            ...Object.values(mounts).map(({ id, name }) => ({ value: id, words: name })),
+          ]}
+          onValue={choose}
+        />
+        {member &&
+          fieldsOf(member.schema, 'mount.parameters', mount.parameters).map(({ path, value, meta }) => (
+            <Row key={path} index={index} path={path} value={value} meta={meta} habit={habit} />
+          ))}
+      </>
+    );
+  },
+  (before, after) =>
+    before.habit === after.habit && before.index === after.index && before.panel.mount === after.panel.mount,
+);
 
 const Turned = memo(
   function Turned({ turned, onTurned }: { turned: boolean; onTurned(turned: boolean): void }) {

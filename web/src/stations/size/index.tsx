@@ -5,7 +5,7 @@ import { Tape } from '../../drawing/Tape';
 import { useHabit } from '../../state/habit';
 import { useJob } from '../../state/job';
 import { Column } from './Column';
-import { PanelCooks, Plan, SectionDrawing, ShadeSwitch, SunPaths } from './Drawings';
+import { PanelCooks, Plan, ShadeSwitch, SunPaths, UnderPlan } from './Drawings';
 import { heldOf, resetBench, setDimension, setTyping, showPanel, useBenchPanel, useBenchView } from './view';
 
 /**
@@ -40,7 +40,7 @@ export default function Size() {
             gap="3"
           >
             <Box flex="1" minW="0" minH={{ base: '150px', lg: '0' }} position="relative" data-testid="section">
-              <SectionDrawing />
+              <UnderPlan />
             </Box>
             <Box w={{ base: '100%', lg: '276px' }} flexShrink={0} contain="layout style">
               <PanelCooks />

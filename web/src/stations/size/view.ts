@@ -21,9 +21,18 @@ interface BenchView {
   opened: string | undefined;
   /** The plan shows how warm the plate is. */
   shaded: boolean;
+  /** What stands under the plan. */
+  under: 'section' | 'side';
 }
 
-const start: BenchView = { index: 0, chosen: 'pitch', typing: false, opened: undefined, shaded: false };
+const start: BenchView = {
+  index: 0,
+  chosen: 'pitch',
+  typing: false,
+  opened: undefined,
+  shaded: false,
+  under: 'section',
+};
 export const useBenchView = create<BenchView>()(() => start);
 const set = useBenchView.setState;
 
@@ -46,6 +55,9 @@ export function setTyping(typing: boolean): void {
 }
 export function toggleShade(): void {
   set(({ shaded }) => ({ shaded: !shaded }));
+}
+export function toggleUnder(): void {
+  set(({ under }) => ({ under: under === 'section' ? 'side' : 'section' }));
 }
 export function showPanel(index: number): void {
   set({ index, typing: false });

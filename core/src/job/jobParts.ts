@@ -1,0 +1,23 @@
+import type { Part, Purchase } from '../shop';
+import { mountOf } from './mount';
+import type { OpenJob } from './open';
+
+/** Everything to make, for every panel of every kind, stands too. */
+export function jobParts(open: OpenJob): { parts: Part[]; purchases: Purchase[] } {
+  const stands = open.panels.map((_, index) => mountOf(open, index));
+  return {
+    parts: open.panels.flatMap(({ document, design }, index) =>
+      [...design.parts, ...(stands[index]?.parts ?? [])].map((part) => ({
+        ...part,
+        count: part.count * document.count,
+      })),
+    ),
+    purchases: open.panels.flatMap(({ document, design }, index) =>
+      [...design.purchases, ...(stands[index]?.purchases ?? [])].map((one) => ({
+        ...one,
+        quantity: one.quantity * document.count,
+        mass: one.mass * document.count,
+      })),
+    ),
+  };
+}

@@ -1,0 +1,33 @@
+import type { Drawing } from '../draw';
+import type { Part, Purchase } from '../shop';
+
+/** A panel as its stand meets it; SI. */
+export interface MountedPanel {
+  /** Prefix of part ids. */
+  prefix: string;
+  /** m up the slope, across it, and through the box. */
+  upslope: number;
+  across: number;
+  depth: number;
+  /** kg, with its water. */
+  mass: number;
+  /** Tilts it shall stand at, degrees, with their names. */
+  tilts: readonly { name: string; tilt: number }[];
+}
+
+/** A stand for one panel. */
+export interface MountDesign {
+  parts: Part[];
+  purchases: Purchase[];
+  /** Seen from the side, at the first of its tilts. */
+  side: Drawing;
+  /** m. Front foot to back foot: what keeps it from toppling. */
+  base: number;
+  /** m. Height of the low edge over the ground. */
+  low: number;
+}
+
+/** What a stand is made of, bound to its own parameters. */
+export interface MountMember {
+  under(panel: MountedPanel): MountDesign;
+}

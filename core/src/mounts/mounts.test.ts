@@ -1,0 +1,117 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { writeSvg } from '../draw';
+import { bareSide, type MountedPanel, mounts, netCoefficient, pinAlong, windOn } from '.';
+
+const panel: MountedPanel = {
+  prefix: 'panel-a',
+  upslope: 2.024,
+  across: 1.124,
+  depth: 0.115,
+  mass: 66,
+  tilts: [
+    { name: 'winter', tilt: 60 },
+    { name: 'summer', tilt: 25 },
+  ],
+};
+const stand = (
+  kind: keyof typeof mounts,
+  change: Partial<MountedPanel> = {},
+  parameters: Record<string, unknown> = {},
+) => mounts[kind].open({ ...mounts[kind].standard('metric'), ...parameters }).under({ ...panel, ...change });
+const lengthOf = (kind: keyof typeof mounts, id: string, change: Partial<MountedPanel> = {}) => {
+  const part = stand(kind, change).parts.find((one) => one.id === `panel-a/stand-${id}`);
+  return part?.kind === 'length' ? part.length : Number.NaN;
+};
+
+describe('mounts: wind', () => {
+  it('pulls at 2.3 m² in a gust of 40 m/s with some 300 kg: 0.613 × 1 600 × 1.3 × 2.3 / 9.81 (worked by hand)', () => {
+    const load = windOn({ speed: 40, upslope: 2.3, across: 1, tilt: 45, low: 0.3, mass: 60, base: 1.4 });
+    expect(load.pressure).closeTo(980.8, 0.1);
+    expect(load.pull).closeTo((980.8 * netCoefficient * 2.3) / 9.81, 0.1);
+    expect(load.pull).within(285, 310);
+  });
+  it('asks for what lifting or toppling takes beyond the weight, whichever is more (worked by hand)', () => {
+    // Flat: 299 kg up; about the foot 299 × 1.15 over half a base of 1.15 is the same, so nothing topples first.
+    const flat = windOn({ speed: 40, upslope: 2.3, across: 1, tilt: 0, low: 0, mass: 60, base: 2.3 });
+    expect(flat.ballast).closeTo(flat.pull - 60, 1e-9);
+    expect(flat.topples).equal(false);
+    const tall = windOn({ speed: 40, upslope: 2.3, across: 1, tilt: 60, low: 1, mass: 60, base: 1 });
+    expect(tall.topples).equal(true);
+    expect(windOn({ speed: 5, upslope: 1, across: 1, tilt: 30, low: 0, mass: 60, base: 1 }).ballast).equal(0);
+  });
+  it('grows with the wind, shrinks with weight and a wider base', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 60 }), fc.integer({ min: 0, max: 80 }), (speed, tilt) => {
+        const at = (change: object) =>
+          windOn({ speed, upslope: 2, across: 1.1, tilt, low: 0.3, mass: 60, base: 1.2, ...change }).ballast;
+        expect(at({ speed: speed + 5 })).above(at({}) - 1e-9);
+        expect(at({ mass: 90 })).at.most(at({}));
+        expect(at({ base: 1.6 })).at.most(at({}) + 1e-9);
+      }),
+    );
+  });
+});
+
+describe('mounts: a ground stand', () => {
+  it('cuts its rear legs to the low edge and what the slope rises: 300 + (2 024 − 150) sin 60° = 1 923 (worked by hand)', () => {
+    expect(lengthOf('ground-stand', 'leg-rear')).closeTo(0.3 + 1.874 * Math.sin(Math.PI / 3), 1e-9);
+    expect(lengthOf('ground-stand', 'leg-front')).closeTo(0.3 + 0.15 * Math.sin(Math.PI / 3), 1e-9);
+    // Feet (2 024 − 300) cos 60° apart.
+    expect(stand('ground-stand').base).closeTo(1.724 * 0.5, 1e-9);
+  });
+  it('tells the bevel of its legs', () => {
+    expect(stand('ground-stand').parts[0]?.operations[0]).match(/bevel the top 60°/);
+  });
+});
+
+describe('mounts: a hinged frame', () => {
+  it('pins a prop where triangle and tilt agree: a cos θ + √(p² − a² sin² θ)', () => {
+    // a 1.5, p 1.4 at 60°: 0.75 + √(1.96 − 1.6875) = 1.272.
+    expect(pinAlong({ tilt: 60, place: 1.5, prop: 1.4 })).closeTo(1.272, 0.001);
+    expect(pinAlong({ tilt: 0, place: 1.5, prop: 1.4 })).closeTo(2.9, 1e-12);
+  });
+  it('drills a hole for every tilt, farther from the hinge the flatter', () => {
+    const base = stand('hinged-frame').parts.find(({ id }) => id === 'panel-a/stand-base');
+    expect(base?.holes?.positions).length(2);
+    expect(base?.operations.join('; ')).match(/winter, 60°: pin \d+ mm/);
+    const place = 0.8 * 2.024 - 0.05;
+    const prop = lengthOf('hinged-frame', 'prop') - 0.1;
+    expect(prop).above(place * Math.sin(Math.PI / 3));
+    const [near, far] = base?.holes?.positions ?? [];
+    expect(near).closeTo(0.05 + pinAlong({ tilt: 60, place, prop }), 1e-9);
+    expect(far).closeTo(0.05 + pinAlong({ tilt: 25, place, prop }), 1e-9);
+  });
+});
+
+describe('mounts: every kind', () => {
+  for (const kind of Object.keys(mounts) as (keyof typeof mounts)[])
+    for (const habit of ['metric', 'imperial'] as const)
+      it(`${kind}, ${habit}: whole pieces, holes inside them, a side that draws, over all tilts`, () => {
+        fc.assert(
+          fc.property(
+            fc.integer({ min: 10, max: 80 }),
+            fc.double({ min: 0.6, max: 3, noNaN: true }),
+            (tilt, upslope) => {
+              const design = mounts[kind]
+                .open(mounts[kind].standard(habit))
+                .under({ ...panel, upslope, tilts: [{ name: 'all year', tilt }] });
+              for (const part of design.parts) {
+                expect(part.mass, part.id).above(0);
+                if (part.kind !== 'length') throw new Error('a stand is of lengths');
+                expect(part.length, part.id).above(0);
+                for (const at of part.holes?.positions ?? []) expect(at, part.id).within(0, part.length);
+              }
+              expect(design.base).above(0);
+              expect(writeSvg(design.side, { habit })).not.match(/NaN|undefined|Infinity/);
+            },
+          ),
+          { numRuns: 30 },
+        );
+      });
+  it('draws a panel without a stand at its tilt too', () => {
+    const side = bareSide({ ...panel, tilt: 40 });
+    expect(side.dimensions[0]?.value).closeTo(2.024 * Math.sin((40 * Math.PI) / 180), 1e-9);
+    expect(writeSvg(side, { habit: 'metric' })).match(/no stand chosen/);
+  });
+});

@@ -1,0 +1,95 @@
+import type { Drawing, Point, Shape } from '../draw';
+
+/** Where a tilted panel stands, seen from the side: its low edge at x = 0, the ground y = 0, the slope rising to the right. */
+export function panelPoints(query: { upslope: number; depth: number; tilt: number; low: number }): {
+  foot: Point;
+  at(along: number, over?: number): Point;
+} {
+  const angle = (query.tilt * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  const at = (along: number, over = 0): Point => ({
+    x: along * cos - over * sin,
+    y: query.low + along * sin + over * cos,
+  });
+  return { foot: at(0), at };
+}
+
+/** The box of a panel from the side with its pane on top, and the ground under it. */
+export function panelSide(query: {
+  prefix: string;
+  upslope: number;
+  depth: number;
+  tilt: number;
+  low: number;
+  base: number;
+}): Shape[] {
+  const { at } = panelPoints(query);
+  const { prefix, upslope, depth } = query;
+  return [
+    {
+      kind: 'path',
+      layer: 'timber',
+      part: `${prefix}/side-low`,
+      closed: true,
+      points: [at(0), at(upslope), at(upslope, depth), at(0, depth)],
+    },
+    { kind: 'line', layer: 'pane', part: `${prefix}/pane`, from: at(0, depth), to: at(upslope, depth) },
+    {
+      kind: 'line',
+      layer: 'note',
+      from: { x: -0.2, y: 0 },
+      to: { x: Math.max(query.base, upslope * Math.cos((query.tilt * Math.PI) / 180)) + 0.25, y: 0 },
+    },
+  ];
+}
+
+/** A bar between two points, so thick, as a closed path. */
+export function bar(
+  layer: Shape['layer'],
+  part: string,
+  from: Point,
+  to: Point,
+  thickness: number,
+  hidden = false,
+): Shape {
+  const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  const [nx, ny] = [(-(to.y - from.y) / length) * (thickness / 2), ((to.x - from.x) / length) * (thickness / 2)];
+  return {
+    kind: 'path',
+    layer,
+    part,
+    hidden,
+    closed: true,
+    points: [
+      { x: from.x + nx, y: from.y + ny },
+      { x: to.x + nx, y: to.y + ny },
+      { x: to.x - nx, y: to.y - ny },
+      { x: from.x - nx, y: from.y - ny },
+    ],
+  };
+}
+
+/** A panel that nothing holds yet, at its tilt on the ground. */
+export function bareSide(query: { prefix: string; upslope: number; depth: number; tilt: number }): Drawing {
+  const shapes = panelSide({ ...query, low: 0, base: 0 });
+  const { at } = panelPoints({ ...query, low: 0 });
+  const top = at(query.upslope);
+  return {
+    title: `Side of ${query.prefix}`,
+    shapes,
+    labels: [
+      { at: { x: 0.22, y: 0.05 }, to: { x: 0.22, y: 0.05 }, words: `${Math.round(query.tilt)}°`, anchor: 'start' },
+      { at: at(query.upslope / 2), to: { x: top.x + 0.1, y: 0.12 }, words: 'no stand chosen', anchor: 'start' },
+    ],
+    dimensions: [
+      {
+        id: 'side-height',
+        label: 'high edge over the ground',
+        from: { x: top.x, y: 0 },
+        to: top,
+        offset: -0.12,
+        value: top.y,
+      },
+    ],
+  };
+}

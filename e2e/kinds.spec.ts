@@ -33,7 +33,8 @@ test('a pane-first serpentine: the pane is typed, all else fills it, and a dry f
   await expect(page.getByText('10 runs,')).toBeVisible();
   await page.getByRole('button', { name: 'Fill the pane' }).click();
   await expect(page.getByText('12 runs,')).toBeVisible();
-  await expect(slate(page, /^clashes/)).toHaveText('0');
+  // So wide a pane asks for a bar under it; nothing clashes.
+  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
   await expect(page.locator('#finding-dry-fit-first')).toBeVisible();
   for (const [label, value] of [
     ['Dry fit: stub', '60'],
@@ -95,4 +96,43 @@ test('a pane without room to grow is a clash, mended by one touch', async ({ pag
   await expect(grows).toContainText('has no room to grow');
   await grows.getByRole('button', { name: 'Do that' }).click();
   await expect(grows).toHaveCount(0);
+});
+
+test('a lattice under a barrel raised too high tears at its bolts, until they stand closer', async ({ page }) => {
+  const answer = await page.request.post('/api/jobs', {
+    data: { name: 'Bench warmth', family: 'lattice', units: 'metric' },
+  });
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`/jobs/${id}/size`);
+  await expect(page.getByText('325 bolts,')).toBeVisible();
+  await expect(page.locator('#finding-lattice-vacuum')).toContainText('sucks its sheets flat');
+  await expect(page.getByRole('button', { name: /^Fin between tubes/ })).toHaveCount(0);
+  const head = page.getByLabel('Head');
+  await head.fill('4 m');
+  await head.press('Enter');
+  const torn = page.locator('#finding-head-too-high');
+  await expect(torn).toContainText('nearly a tonne on every square metre');
+  await expect(slate(page, /^clashes/)).toHaveText(/1/);
+  const grid = page.locator('[data-dimension="bolt-pitch"]');
+  await grid.click();
+  await grid.click();
+  const entry = page.getByRole('textbox', { name: 'bolt grid, at most' });
+  await entry.fill('50');
+  await entry.press('Enter');
+  await expect(torn).toHaveCount(0);
+  await page.getByRole('button', { name: 'How warm' }).click();
+  await accessible(page);
+});
+
+test('a stand is chosen, drawn from the side, and says what the wind does', async ({ page }) => {
+  const id = await beginJob(page, 'On legs');
+  await page.getByRole('button', { name: 'From the side' }).click();
+  await expect(page.getByTestId('section')).toContainText('no stand chosen');
+  await page.getByLabel('Stands on').selectOption('hinged-frame');
+  await expect(page.getByTestId('section')).not.toContainText('no stand chosen');
+  await expect(page.locator('#finding-wind-lifts')).toContainText('an engineer decide');
+  await page.getByRole('link', { name: /^4 Cut/ }).click();
+  await expect(page.getByText('Prop').first()).toBeVisible();
+  await saved(page);
+  expect((await stored(page, id)).document.panels[0]).toMatchObject({ mount: { kind: 'hinged-frame' } });
 });

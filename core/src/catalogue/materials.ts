@@ -27,6 +27,7 @@ const known = {
     heatCapacity: 385,
     serviceLimit: 200,
     expansion: 16.6e-6,
+    stiffness: { modulus: 120e9, bears: 50e6 },
     source: 'D&B table of metals (385 W/mK); EN 12449 (growth); limit: soft-soldered joints, not the metal',
   },
   aluminium: {
@@ -36,6 +37,7 @@ const known = {
     heatCapacity: 900,
     serviceLimit: 200,
     expansion: 23.1e-6,
+    stiffness: { modulus: 70e9, bears: 40e6 },
     source: 'D&B (211 W/mK, commercial sheet); EN 1999-1-1 (growth)',
   },
   glass: {
@@ -58,6 +60,16 @@ const known = {
     expansion: 65e-6,
     stiffness: { modulus: 2.4e9, bears: 15e6 },
     source: 'EN ISO 10456; EN 16153 (growth); service limit by makers of multiwall sheet, 115 to 120 °C',
+  },
+  steel: {
+    name: 'galvanised steel',
+    conductivity: 50,
+    density: 7850,
+    heatCapacity: 460,
+    serviceLimit: 200,
+    expansion: 12e-6,
+    stiffness: { modulus: 210e9, bears: 120e6 },
+    source: 'EN 1993-1-1 (210 GPa, 12e-6); EN 10346 DX51D, yields from 140 MPa; zinc stands 200 °C',
   },
   acrylic: {
     name: 'acrylic',

@@ -70,6 +70,8 @@ export interface Label {
   to: Point;
   words: string;
   size?: number;
+  /** Written to tenths of a millimetre or to 64ths, for what is thin. */
+  fine?: boolean;
   anchor: 'start' | 'middle' | 'end';
   /** Cold or hot water, where the words are about it. */
   tone?: 'cold' | 'hot';

@@ -1,4 +1,4 @@
-import { formatLength, type Habit } from '../quantity';
+import { fineMarks, formatLength, type Habit } from '../quantity';
 import {
   type Dimension,
   type Drawing,
@@ -56,7 +56,8 @@ export function writeSvg(drawing: Drawing, options: SvgOptions): string {
     ...drawing.labels.map((label) => {
       const from = place(label.at);
       const to = place(label.to);
-      const words = label.size === undefined ? label.words : `${label.words} ${size(label.size, options.habit)}`;
+      const words =
+        label.size === undefined ? label.words : `${label.words} ${size(label.size, options.habit, label.fine)}`;
       return `<g class="label"><path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/><text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escaped(words)}</text></g>`;
     }),
     '</svg>',
@@ -103,8 +104,8 @@ function dimensionSvg(dimension: Dimension, place: (point: Point) => Point, habi
   return `<g class="dimension"><path d="${witness}" stroke="#5A6469" stroke-width=".12" fill="none"/><path d="${path([from, to], false)}${tick(from)}${tick(to)}" stroke="#22303A" stroke-width=".25" fill="none"/><text x="${n(middle.x)}" y="${n(middle.y - 0.9)}"${turn} text-anchor="middle" fill="#22303A">${escaped(size(dimension.value, habit))}</text></g>`;
 }
 
-function size(value: number, habit: Habit): string {
-  return formatLength(value, habit, { bare: true }).text;
+function size(value: number, habit: Habit, fine?: boolean): string {
+  return formatLength(value, habit, { bare: true, ...(fine ? fineMarks : {}) }).text;
 }
 
 function path(points: readonly Point[], closed: boolean): string {

@@ -39,5 +39,5 @@ export function changeKind(panel: PanelDocument, familyId: string, habit: Habit)
       kept.push(words);
     } else left.push(words);
   }
-  return { panel: after.fit(made), kept, left };
+  return { panel: after.fit?.(made) ?? made, kept, left };
 }

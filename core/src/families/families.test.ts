@@ -63,6 +63,7 @@ describe('families: every kind has the same duties', () => {
           expect(areas.absorber).below(areas.aperture);
           expect(areas.aperture).below(areas.gross);
           expect(water.volume).within(0.0005, 0.05);
+          expect(family.open(panel, 'panels.0').drains.how).not.equal('');
           const state = collectorState(heat, { ...fairDay, massFlow: 0.02 * heat.apertureArea });
           expect(state.efficiency).within(0.4, 0.75);
         });
@@ -82,9 +83,15 @@ describe('families: every kind has the same duties', () => {
           }
         });
         it('finds what is wrong with a panel and says where', () => {
-          const wrong = { ...panel, parameters: { ...panel.parameters, pitch: -0.1 }, glazing: undefined };
+          const size = family
+            .fields(panel)
+            .find(({ meta, path }) => meta.kind === 'length' && /^parameters/.test(path));
+          const name = size?.path.split('.')[1] ?? '';
+          const { glazing, ...rest } = panel;
+          const wrong = { ...rest, parameters: { ...panel.parameters, [name]: -0.1 } };
           const paths = family.problems(wrong).map((problem) => problem.path.join('.'));
-          expect(paths).include.members(['parameters.pitch', 'glazing']);
+          expect(paths).include(`parameters.${name}`);
+          if (glazing) expect(paths).include('glazing');
         });
       });
     }
@@ -159,8 +166,8 @@ describe('harp: a panel worked by hand', () => {
     expect(design.water.volume * 1000).closeTo(1.2012 + 2.7514 - 0.0216, 0.0005);
   });
   it('stacks 9 + 50 + 14 + 7.5 + 0.3 + 25 + 4 = 109.8 on a board of 115', () => {
-    expect(design.stack.needed).closeTo(0.1098, 1e-9);
-    expect(design.stack.available).closeTo(0.115, 1e-9);
+    expect(design.stack?.needed).closeTo(0.1098, 1e-9);
+    expect(design.stack?.available).closeTo(0.115, 1e-9);
   });
 });
 

@@ -37,8 +37,8 @@ export type View = 'plan' | 'section';
 interface WaterInPanel {
   /** m³. */
   volume: number;
-  /** Whether the joints are soft-soldered butts that no mains pressure may stand on. */
-  lowPressureJoints: boolean;
+  /** What gives under mains pressure, in words that fit “… under mains pressure”; nothing where it may stand there. */
+  weakPoint: string | undefined;
 }
 
 /** Risers side by side between two headers. */
@@ -64,7 +64,16 @@ export interface SerialWater extends WaterInPanel {
   bends: { fitting: Fitting; count: number };
 }
 
-export type WaterDescription = ManifoldWater | SerialWater;
+/** A thin layer between two sheets, from one corner to the other. */
+export interface SlotWater extends WaterInPanel {
+  kind: 'slot';
+  /** m. Along the flow, across it, and between the sheets. */
+  length: number;
+  breadth: number;
+  gap: number;
+}
+
+export type WaterDescription = ManifoldWater | SerialWater | SlotWater;
 
 /** Something that grows when it is hot, and the room it has for that. */
 export interface GrowingThing {
@@ -105,7 +114,7 @@ export interface PanelDesign {
   /** m and kg/m³. The plate, as drawn. */
   plate: { thickness: number; density: number };
   /** Layers of the panel from the pane down, m each, and what the box offers. */
-  stack: { layers: { name: string; thickness: number }[]; needed: number; available: number };
+  stack?: { layers: { name: string; thickness: number }[]; needed: number; available: number };
   /** For one panel; a job with several alike makes them so many times. */
   parts: Part[];
   purchases: Purchase[];
@@ -140,8 +149,8 @@ export interface Family {
   meaning: string;
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<PanelDocument, 'id'>;
-  /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. */
-  fit(panel: PanelDocument): PanelDocument;
+  /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */
+  fit?(panel: PanelDocument): PanelDocument;
   /** Empty when the panel can be opened. */
   problems(panel: PanelDocument): PanelProblem[];
   fields(panel: PanelDocument): Field[];

@@ -12,6 +12,7 @@ export type {
   PanelDocument,
   PanelProblem,
   SerialWater,
+  SlotWater,
   View,
   WaterDescription,
 } from './family';

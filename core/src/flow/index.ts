@@ -6,4 +6,4 @@ export type { HeaderEvenness } from './headers';
 export { evenEnough, headersCompared, narrowestEven } from './headers';
 export type { ManifoldQuery } from './manifold';
 export { copperRoughness, manifoldFlow } from './manifold';
-export { seriesDrop } from './series';
+export { seriesDrop, slotDrop } from './series';

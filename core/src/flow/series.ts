@@ -31,3 +31,21 @@ export function seriesDrop(query: {
     minorLoss: query.bends.count * bend,
   });
 }
+
+/**
+ * Pressure lost between two plates close together, laminar: 12 μ L Q / (b g³) (plane Poiseuille flow, analytic).
+ *
+ * @returns Pa
+ */
+export function slotDrop(query: {
+  massFlow: number;
+  /** m. Along the flow, across it, and between the plates. */
+  length: number;
+  breadth: number;
+  gap: number;
+  temperature: number;
+  fluid?: Fluid;
+}): number {
+  const { viscosity, density } = fluidState(query.fluid ?? 'water', query.temperature);
+  return (12 * viscosity * query.length * (query.massFlow / density)) / (query.breadth * query.gap ** 3);
+}

@@ -48,6 +48,8 @@ export interface CollectorDescription {
     across: boolean;
     /** W/K. Conductivity times thickness of the wall. */
     wallConductance: number;
+    /** m between two sheets that the water wets all over, in the place of a tube. */
+    slot?: number;
   };
   /** W/mK of tube. */
   bond: Range;

@@ -6,7 +6,7 @@ export { uncertainInputs } from './description';
 export type { FieldQuery, PlateField } from './field';
 export { plateField, plateMap, serpentineRemoval } from './field';
 export type { Stirring } from './film';
-export { tubeFilm } from './film';
+export { slotFilm, tubeFilm } from './film';
 export type { FinStep, TubeMount } from './fin';
 export { efficiencyFactor, finEfficiency, finProfile, heatRemovalFactor, steppedFin } from './fin';
 export type { Fluid, FluidState, Glycol } from './fluids';
@@ -38,6 +38,7 @@ export {
 } from './optics';
 export type { PlateAtWork } from './plateAt';
 export { plateAtWork } from './plateAt';
+export { risingRoot } from './root';
 export { valueAt } from './spread';
 export type { ThermalStack } from './stack';
 export { stackConductance, stackFaces } from './stack';

@@ -1,6 +1,6 @@
 import type { CollectorDescription, HeatConditions } from './description';
 import { serpentineRemoval } from './field';
-import { tubeFilm } from './film';
+import { slotFilm, tubeFilm } from './film';
 import { efficiencyFactor, heatRemovalFactor } from './fin';
 import { fluidState } from './fluids';
 import { NotConverged } from './notConverged';
@@ -49,18 +49,21 @@ function chainAt(built: Built, conditions: HeatConditions, lossCoefficient: numb
   const { heatCapacity } = fluidState(fluid, mean);
   const serpentine = tube.path === 'serpentine';
   const inRun = serpentine ? conditions.massFlow : conditions.massFlow / tube.count;
-  const film = tubeFilm({
-    massFlow: inRun,
-    innerDiameter: tube.innerDiameter,
-    length: serpentine ? tube.length * tube.count : tube.length,
-    temperature: mean,
-    fluid,
-    stirring: {
-      heatPerLength: heat / (tube.length * tube.count),
-      tilt: tube.across ? 0 : conditions.tilt,
-      wallConductance: tube.wallConductance,
-    },
-  });
+  const film =
+    tube.slot !== undefined
+      ? slotFilm(tube.slot, mean, fluid)
+      : tubeFilm({
+          massFlow: inRun,
+          innerDiameter: tube.innerDiameter,
+          length: serpentine ? tube.length * tube.count : tube.length,
+          temperature: mean,
+          fluid,
+          stirring: {
+            heatPerLength: heat / (tube.length * tube.count),
+            tilt: tube.across ? 0 : conditions.tilt,
+            wallConductance: tube.wallConductance,
+          },
+        });
   const fin = finOf(built, lossCoefficient);
   const factor = efficiencyFactor({
     lossCoefficient,

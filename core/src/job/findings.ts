@@ -24,8 +24,15 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
           } as const,
         ]
       : []),
-    ...(job.loop.pressurised && design.water.lowPressureJoints
-      ? [{ code: 'soft-joints-under-pressure', severity: 'stop', path: 'loop.pressurised', values: {} } as const]
+    ...(job.loop.pressurised && design.water.weakPoint
+      ? [
+          {
+            code: 'weak-under-pressure',
+            severity: 'stop',
+            path: 'loop.pressurised',
+            values: { what: design.water.weakPoint },
+          } as const,
+        ]
       : []),
   ]);
   return [...panels, ...growthFindings(open, cooking), ...mountFindings(open), ...loop.map(cookFinding)];
@@ -60,12 +67,12 @@ const jobWords: Record<string, Words> = {
     remedy:
       'Run copper for the metres next to the panel, on both sides, and keep plastic behind them. Your local code says how far.',
   }),
-  'soft-joints-under-pressure': () => ({
-    headline: 'soft-soldered joints under mains pressure',
+  'weak-under-pressure': (values) => ({
+    headline: `${values.text('what')} under mains pressure`,
     detail:
-      'A riser let into a drilled header is a butt of wall thickness, no capillary joint: soft solder there holds an open, low-pressure loop and no more.',
+      'A riser let into a drilled header is a butt of wall thickness, no capillary joint; bolted sheets bow and tear at their bolts. They hold an open, low-pressure loop and no more.',
     remedy:
-      'Keep this panel off mains pressure, or braze it, or use formed fittings. Your local code and a licensed plumber stand above this.',
+      'Keep this panel off mains pressure, or build one whose joints are rated for it. Your local code and a licensed plumber stand above this.',
   }),
 };
 

@@ -248,7 +248,7 @@ describe('job: things to look at', () => {
     expect(cooks?.code).equal('material-cooks');
     if (cooks) expect(sayFinding(cooks, 'metric').detail).match(/reaches 1[23]\d.*stands 120/s);
     const pressed = jobFindings(openJob(set('loop.pressurised', true)));
-    expect(pressed.map((one) => [one.code, one.severity])).deep.equal([['soft-joints-under-pressure', 'stop']]);
+    expect(pressed.map((one) => [one.code, one.severity])).deep.equal([['weak-under-pressure', 'stop']]);
     const [stop] = pressed;
     if (stop) expect(sayFinding(stop, 'imperial').remedy).match(/licensed plumber/);
   });

@@ -120,17 +120,29 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
             source: 'Darcy and Weisbach; Colebrook and White where turbulent',
             inputs: [{ label: 'riser length', value: water.riserLength, kind: 'length' }, flow],
           }
-        : {
-            name: 'Pressure drop',
-            formula: '(friction × length ÷ bore + bends × K) × density × speed² ÷ 2',
-            source: 'Darcy and Weisbach; Colebrook and White where turbulent; bends by Hooper (1981)',
-            inputs: [
-              { label: 'tube, all runs', value: water.length, kind: 'length' },
-              { label: 'bore', value: water.bore, kind: 'length' },
-              { label: 'bends', value: water.bends.count, kind: 'number', digits: 0 },
-              flow,
-            ],
-          },
+        : water.kind === 'serial'
+          ? {
+              name: 'Pressure drop',
+              formula: '(friction × length ÷ bore + bends × K) × density × speed² ÷ 2',
+              source: 'Darcy and Weisbach; Colebrook and White where turbulent; bends by Hooper (1981)',
+              inputs: [
+                { label: 'tube, all runs', value: water.length, kind: 'length' },
+                { label: 'bore', value: water.bore, kind: 'length' },
+                { label: 'bends', value: water.bends.count, kind: 'number', digits: 0 },
+                flow,
+              ],
+            }
+          : {
+              name: 'Pressure drop',
+              formula: '12 × viscosity × length × flow ÷ (breadth × gap³)',
+              source: 'plane Poiseuille flow between two plates, analytic',
+              inputs: [
+                { label: 'along the flow', value: water.length, kind: 'length' },
+                { label: 'across it', value: water.breadth, kind: 'length' },
+                { label: 'between the sheets', value: water.gap, kind: 'length' },
+                flow,
+              ],
+            },
     dry: {
       name: 'Dry in sun',
       formula: 'the plate temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, no flow',

@@ -1,5 +1,5 @@
 import type { ManifoldWater, SerialWater, WaterDescription } from '../families';
-import { type ManifoldQuery, manifoldFlow, seriesDrop } from '../flow';
+import { type ManifoldQuery, manifoldFlow, seriesDrop, slotDrop } from '../flow';
 import type { Fluid } from '../heat';
 
 /** The water of one panel at work. */
@@ -38,6 +38,7 @@ export function waterAtWork(
   at: WaterAt,
 ): { pressureDrop: number; shares: number[] } {
   if (water.kind === 'serial') return { pressureDrop: serialDrop(water, at), shares: [] };
+  if (water.kind === 'slot') return { pressureDrop: slotDrop({ ...water, ...common(at) }), shares: [] };
   const { pressureDrop, fractions } = manifoldFlow(manifoldQuery(water, turned, at));
   return { pressureDrop, shares: fractions };
 }

@@ -31,5 +31,15 @@ export function uncertainRows(open: OpenJob, index: number, make: Make = 'well m
   if (!panel) throw new RangeError(`no panel ${index}`);
   const spreads = spreadsOf(panel.design.heat, make);
   const known = panel.document.known ?? {};
-  return uncertainInputs.map((input) => ({ input, ...spreads[input], own: known[input] !== undefined }));
+  const { plate, covers } = panel.design.heat;
+  // What a panel does not have is not uncertain: a wetted sheet has no bond and no fin, a bare panel no pane.
+  const absent: Partial<Record<UncertainInput, boolean>> = {
+    bond: plate.mount === 'in',
+    plate: plate.steps.length === 0,
+    transmittance: covers.length === 0,
+    dirt: covers.length === 0,
+  };
+  return uncertainInputs
+    .filter((input) => !absent[input])
+    .map((input) => ({ input, ...spreads[input], own: known[input] !== undefined }));
 }

@@ -37,6 +37,9 @@ export function formatNumber(value: number, digits = 0): string {
   return `${minus}${grouped}${decimals ? `.${decimals}` : ''}`;
 }
 
+/** For what is thin: tenths of a millimetre, 64ths of an inch. */
+export const fineMarks = { decimals: 1, fraction: 64 } as const;
+
 /**
  * A length rounded to the tape's mark, once, at the end: never add up rounded lengths.
  *

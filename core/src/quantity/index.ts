@@ -3,6 +3,7 @@
 
 export type { LengthOptions, LengthReading, Written } from './format';
 export {
+  fineMarks,
   formatChange,
   formatIn,
   formatLength,

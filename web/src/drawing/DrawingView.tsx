@@ -145,7 +145,7 @@ function Labels({ drawing, place, habit }: { drawing: Drawing; place: Placing; h
           {label.size !== undefined && (
             <>
               {' '}
-              <SvgLength value={label.size} habit={habit} />
+              <SvgLength value={label.size} habit={habit} fine={label.fine} />
             </>
           )}
         </SvgText>

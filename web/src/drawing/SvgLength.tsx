@@ -1,11 +1,28 @@
-import { formatLength, type Habit } from '@north-pane/core';
+import { fineMarks, formatLength, type Habit } from '@north-pane/core';
 
 /** The fraction slash: both bundled faces set the figures beside it as a real fraction. */
 const slash = '\u2044';
 
 /** A length inside an SVG text, with real fractions. */
-export function SvgLength({ value, habit, unit }: { value: number; habit: Habit; unit?: boolean }) {
-  const { number, negative, feet = 0, inches = 0, numerator, denominator } = formatLength(value, habit);
+export function SvgLength({
+  value,
+  habit,
+  unit,
+  fine,
+}: {
+  value: number;
+  habit: Habit;
+  unit?: boolean;
+  fine?: boolean | undefined;
+}) {
+  const {
+    number,
+    negative,
+    feet = 0,
+    inches = 0,
+    numerator,
+    denominator,
+  } = formatLength(value, habit, fine ? fineMarks : undefined);
   if (number !== undefined) return <tspan>{unit ? `${number}\u00a0mm` : number}</tspan>;
   const showInches = inches > 0 || (feet === 0 && numerator === undefined);
   return (

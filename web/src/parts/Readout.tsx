@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { formatLength, formatNumber, formatQuantity, type Habit, type Making } from '@north-pane/core';
+import { fineMarks, formatLength, formatNumber, formatQuantity, type Habit, type Making } from '@north-pane/core';
 import { type CSSProperties, memo } from 'react';
 import { ink } from '../theme/ink';
 
@@ -78,6 +78,6 @@ function InputRow({ label, text }: { label: string; text: string }) {
 
 function inputText({ value, kind, digits }: Making['inputs'][number], habit: Habit): string {
   if (kind === 'number') return formatNumber(value, digits ?? 2);
-  if (kind === 'length') return formatLength(value, habit, { decimals: 1, fraction: 64 }).text;
+  if (kind === 'length') return formatLength(value, habit, fineMarks).text;
   return formatQuantity(kind, value, habit, digits).text;
 }

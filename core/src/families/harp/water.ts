@@ -26,7 +26,7 @@ export function harpWater(layout: HarpLayout): ManifoldWater {
       path: 'parameters.headerTube',
     },
     volume,
-    lowPressureJoints: true,
+    weakPoint: 'soft-soldered butt joints',
   };
 }
 

@@ -71,7 +71,7 @@ export function plateGrowth(
 }
 
 /** Layers of the panel from the pane down. */
-export function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): PanelDesign['stack'] {
+export function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): NonNullable<PanelDesign['stack']> {
   const { box, glazing, tube } = layout;
   return {
     layers: [

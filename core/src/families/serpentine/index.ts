@@ -69,7 +69,7 @@ export const serpentine = definePlateFamily({
         length: wayLength,
         bends: { fitting: bend.fitting, count: turns * bend.fittings },
         volume,
-        lowPressureJoints: false,
+        weakPoint: undefined,
       },
       materials: plateMaterials(build, layout, parameters.paint),
       growth: plateGrowth(build, layout, {

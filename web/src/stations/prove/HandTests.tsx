@@ -2,6 +2,7 @@ import { Box, Button, Dialog, Flex, Grid, Text } from '@chakra-ui/react';
 import {
   bondTest,
   type Found,
+  fineMarks,
   formatLength,
   formatNumber,
   type Habit,
@@ -211,10 +212,7 @@ function FoundWords({
   const write = (value: number) => formatNumber(value, value < 10 ? Math.max(1, digits) : digits);
   const { low, likely, high } = found.value;
   const design = open.panels[index]?.design;
-  const drawn =
-    found.words && design
-      ? `, drawn ${formatLength(design.plate.thickness, habit, { decimals: 1, fraction: 64 }).text}`
-      : '';
+  const drawn = found.words && design ? `, drawn ${formatLength(design.plate.thickness, habit, fineMarks).text}` : '';
   return (
     <>
       <Text fontFamily="heading" fontWeight="600" fontSize="20px">

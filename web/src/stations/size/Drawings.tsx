@@ -111,7 +111,7 @@ function SectionDrawing() {
   const { panel, plan, section } = useBenchPanel();
   const chosen = useBenchView((view) => view.chosen);
   const { stack } = panel.design;
-  const short = stack.needed - stack.available;
+  const short = stack ? stack.needed - stack.available : 0;
   const size = (metres: number) => formatLength(metres, habit).text;
   return (
     <>
@@ -123,19 +123,21 @@ function SectionDrawing() {
         entry={useTyping(section)}
         margin={{ left: habit === 'metric' ? 48 : 92, right: 124, top: 12, bottom: 24 }}
       />
-      <p
-        style={{
-          position: 'absolute',
-          bottom: 0,
-          right: 0,
-          fontSize: 14,
-          color: ink(short > 0.0005 ? 'ochreText' : 'soft'),
-          fontWeight: short > 0.0005 ? 600 : 400,
-        }}
-      >
-        stack {size(stack.needed)}, board {size(stack.available)}:{' '}
-        {short > 0.0005 ? `${size(short)} short` : `${size(-short)} to spare`}
-      </p>
+      {stack && (
+        <p
+          style={{
+            position: 'absolute',
+            bottom: 0,
+            right: 0,
+            fontSize: 14,
+            color: ink(short > 0.0005 ? 'ochreText' : 'soft'),
+            fontWeight: short > 0.0005 ? 600 : 400,
+          }}
+        >
+          stack {size(stack.needed)}, board {size(stack.available)}:{' '}
+          {short > 0.0005 ? `${size(short)} short` : `${size(-short)} to spare`}
+        </p>
+      )}
     </>
   );
 }

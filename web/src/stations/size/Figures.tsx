@@ -43,7 +43,13 @@ const rows: Row[] = [
       write: (value, habit) => formatQuantity('temperature', value, habit, 0).number,
     },
   },
-  { label: 'Fin between tubes', figure: 'fin', value: ({ state }) => formatNumber(state.finEfficiency, 2) },
+  {
+    label: 'Fin between tubes',
+    figure: 'fin',
+    // A wetted sheet has none: its fin is perfect.
+    only: ({ state }) => state.finEfficiency < 1,
+    value: ({ state }) => formatNumber(state.finEfficiency, 2),
+  },
   { label: 'Tube to plate', figure: 'factor', value: ({ state }) => formatNumber(state.efficiencyFactor, 2) },
   {
     label: 'Riser flow, least to most',

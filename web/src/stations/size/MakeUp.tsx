@@ -1,5 +1,6 @@
 import { Button, Flex, Stack, Text } from '@chakra-ui/react';
 import {
+  type Family,
   type Field,
   families,
   fieldsOf,
@@ -102,9 +103,10 @@ export function MakeUp({
 const Kind = memo(function Kind({ panel, index, name }: { panel: PanelDocument; index: number; name: string }) {
   const [choosing, setChoosing] = useState(false);
   const change = useJob((state) => state.change);
+  const family: Family = families[panel.family as keyof typeof families];
   const fit = () => {
-    const fitted = families[panel.family as keyof typeof families].fit(panel);
-    change(`panels.${index}.parameters`, fitted.parameters);
+    const fitted = family.fit?.(panel);
+    if (fitted) change(`panels.${index}.parameters`, fitted.parameters);
   };
   return (
     <>
@@ -116,9 +118,11 @@ const Kind = memo(function Kind({ panel, index, name }: { panel: PanelDocument; 
           <Button size="xs" variant="outline" onClick={() => setChoosing(true)}>
             Another kind
           </Button>
-          <Button size="xs" variant="outline" onClick={fit}>
-            Fill the pane
-          </Button>
+          {family.fit && (
+            <Button size="xs" variant="outline" onClick={fit}>
+              Fill the pane
+            </Button>
+          )}
         </Flex>
       </Flex>
       {choosing && (

@@ -1,0 +1,280 @@
+import type { Drawing, Shape } from '../../draw';
+import type { View } from '../family';
+import type { LatticeLayout } from './layout';
+import { fieldRange } from './parameters';
+
+/** m. Diameter that a bolt head is drawn with, and a port. */
+const head = 0.009;
+const port = 0.022;
+
+function plan(prefix: string, layout: LatticeLayout): Drawing {
+  const { parameters, bolts, rimBolts, glazing } = layout;
+  const { length, width, rim, boltPitch } = parameters;
+  const bar = (x: number, y: number, along: number, across: number): Shape => ({
+    kind: 'rect',
+    layer: 'rail',
+    part: `${prefix}/rim`,
+    x,
+    y,
+    width: along,
+    height: across,
+  });
+  const bolt = ({ x, y }: { x: number; y: number }): Shape => ({
+    kind: 'circle',
+    layer: 'fixing',
+    part: `${prefix}/bolt`,
+    centre: { x, y },
+    radius: head / 2,
+  });
+  const corner = rim + 0.03;
+  const ports = [
+    { x: corner, y: corner },
+    { x: length - corner, y: width - corner },
+    { x: corner, y: width - corner },
+    { x: length - corner, y: corner },
+  ].slice(0, parameters.ports);
+  const first = bolts[0] ?? { x: rim, y: rim };
+  return {
+    title: `Plan of ${prefix}`,
+    shapes: [
+      { kind: 'rect', layer: 'plate', part: `${prefix}/front`, x: 0, y: 0, width: length, height: width },
+      bar(0, 0, length, rim),
+      bar(0, width - rim, length, rim),
+      bar(0, rim, rim, width - 2 * rim),
+      bar(length - rim, rim, rim, width - 2 * rim),
+      ...bolts.map(bolt),
+      ...rimBolts.map(bolt),
+      ...ports.map(
+        (centre): Shape => ({ kind: 'circle', layer: 'header', part: `${prefix}/port`, centre, radius: port / 2 }),
+      ),
+      ...(glazing.cover
+        ? ([
+            {
+              kind: 'rect',
+              layer: 'pane',
+              hidden: true,
+              part: `${prefix}/pane`,
+              x: 0,
+              y: 0,
+              width: length,
+              height: width,
+            },
+          ] as const)
+        : []),
+      {
+        kind: 'path',
+        layer: 'note',
+        closed: false,
+        points: [
+          { x: length + 0.04, y: 0.05 },
+          { x: length + 0.15, y: 0.05 },
+        ],
+      },
+      {
+        kind: 'path',
+        layer: 'note',
+        closed: false,
+        points: [
+          { x: length + 0.12, y: 0.066 },
+          { x: length + 0.15, y: 0.05 },
+          { x: length + 0.12, y: 0.034 },
+        ],
+      },
+    ],
+    dimensions: [
+      {
+        id: 'length',
+        label: 'sheet',
+        from: { x: 0, y: 0 },
+        to: { x: length, y: 0 },
+        offset: -0.09,
+        value: length,
+        edit: {
+          path: 'parameters.length',
+          ...fieldRange('length'),
+          scale: 1,
+          offset: 0,
+          lowReason: 'too short to be worth a panel',
+          highReason: 'no such sheet is sold',
+        },
+      },
+      {
+        id: 'width',
+        label: 'sheet',
+        from: { x: 0, y: 0 },
+        to: { x: 0, y: width },
+        offset: 0.09,
+        value: width,
+        edit: {
+          path: 'parameters.width',
+          ...fieldRange('width'),
+          scale: 1,
+          offset: 0,
+          lowReason: 'too narrow to be worth a panel',
+          highReason: 'no such sheet is sold',
+        },
+      },
+      {
+        id: 'bolt-pitch',
+        label: 'bolt grid, at most',
+        from: { x: first.x, y: width },
+        to: { x: first.x + boltPitch, y: width },
+        offset: 0.075,
+        value: boltPitch,
+        edit: {
+          path: 'parameters.boltPitch',
+          ...fieldRange('boltPitch'),
+          scale: 1,
+          offset: 0,
+          lowReason: 'the washers would meet',
+          highReason: 'it would bow like a balloon',
+        },
+      },
+    ],
+    labels: [
+      { at: { x: corner, y: -0.012 }, to: { x: corner, y: -0.03 }, words: 'cold in', anchor: 'start', tone: 'cold' },
+      {
+        at: { x: length - corner, y: width + 0.012 },
+        to: { x: length - corner, y: width + 0.03 },
+        words: 'hot out',
+        anchor: 'end',
+        tone: 'hot',
+      },
+      { at: { x: length + 0.095, y: 0.015 }, to: { x: length + 0.095, y: 0.015 }, words: 'up', anchor: 'middle' },
+    ],
+  };
+}
+
+/** Cut through the low edge and three fields, the bow as it is at the foot. */
+function section(prefix: string, layout: LatticeLayout): Drawing {
+  const { parameters, grid, atFoot, sheet, glazing, coverHeight } = layout;
+  const { rim, gasket, airGap, backing } = parameters;
+  const fields = 3;
+  const wool = backing === 'foam' ? 0.03 : 0;
+  const thick = Math.max(0.001, sheet.thickness);
+  const low = wool;
+  const bowAt = (x: number) => (atFoot.bow / 2) * (1 - Math.cos((2 * Math.PI * (x - rim)) / grid.along));
+  const xs = Array.from({ length: fields * 16 + 1 }, (_, step) => rim + (step * grid.along) / 16);
+  const end = rim + fields * grid.along;
+  const face = (side: 1 | -1, over: number): { x: number; y: number }[] =>
+    xs.map((x) => ({ x, y: low + thick + gasket / 2 + side * (gasket / 2 + bowAt(x) + over) }));
+  const sheetShape = (side: 1 | -1, part: string): Shape => ({
+    kind: 'path',
+    layer: 'plate',
+    part: `${prefix}/${part}`,
+    closed: true,
+    points: [...face(side, 0), ...face(side, thick).reverse()],
+  });
+  const top = low + 2 * thick + gasket;
+  const middle = low + thick + gasket / 2;
+  return {
+    title: `Section of ${prefix}`,
+    shapes: [
+      ...(wool > 0
+        ? ([
+            { kind: 'rect', layer: 'insulation', part: `${prefix}/backing`, x: 0, y: -0.004, width: end, height: wool },
+          ] as const)
+        : []),
+      { kind: 'rect', layer: 'rail', part: `${prefix}/rim`, x: 0, y: top, width: rim, height: 0.005 },
+      { kind: 'rect', layer: 'rail', part: `${prefix}/rim`, x: 0, y: low - 0.005, width: rim, height: 0.005 },
+      {
+        kind: 'rect',
+        layer: 'note',
+        part: `${prefix}/gasket`,
+        x: 0,
+        y: middle - gasket / 2,
+        width: rim,
+        height: gasket,
+      },
+      sheetShape(1, 'front'),
+      sheetShape(-1, 'back'),
+      ...Array.from({ length: fields - 1 }, (_, index): Shape => {
+        const x = rim + (index + 1) * grid.along;
+        return {
+          kind: 'rect',
+          layer: 'fixing',
+          part: `${prefix}/bolt`,
+          x: x - 0.0025,
+          y: middle - 0.009,
+          width: 0.005,
+          height: 0.018,
+        };
+      }),
+      ...(glazing.cover
+        ? ([
+            {
+              kind: 'rect',
+              layer: 'pane',
+              part: `${prefix}/pane`,
+              x: 0,
+              y: top + airGap,
+              width: end,
+              height: Math.max(0.001, coverHeight - airGap),
+            },
+          ] as const)
+        : []),
+    ],
+    labels: [
+      ...(glazing.cover
+        ? [
+            {
+              at: { x: end, y: top + airGap },
+              to: { x: end + 0.03, y: top + airGap + 0.012 },
+              words: glazing.name,
+              anchor: 'start' as const,
+            },
+          ]
+        : []),
+      {
+        at: { x: end, y: top },
+        to: { x: end + 0.03, y: top + 0.008 },
+        words: 'front',
+        size: sheet.thickness,
+        fine: true,
+        anchor: 'start',
+      },
+      {
+        at: { x: end - grid.along / 2, y: middle },
+        to: { x: end + 0.03, y: middle - 0.006 },
+        words: 'bows each',
+        size: atFoot.bow,
+        fine: true,
+        anchor: 'start',
+      },
+    ],
+    dimensions: [
+      {
+        id: 'grid-along',
+        label: 'bolt to bolt',
+        from: { x: rim + grid.along, y: low - 0.012 },
+        to: { x: rim + 2 * grid.along, y: low - 0.012 },
+        offset: -0.022,
+        value: grid.along,
+      },
+      ...(glazing.cover
+        ? [
+            {
+              id: 'air-gap',
+              label: 'sheet to cover',
+              from: { x: rim + grid.along / 2, y: top },
+              to: { x: rim + grid.along / 2, y: top + airGap },
+              offset: 0,
+              value: airGap,
+              edit: {
+                path: 'parameters.airGap',
+                ...fieldRange('airGap'),
+                scale: 1,
+                offset: 0,
+                lowReason: 'the cover would touch the sheet',
+                highReason: 'the laths would shade it',
+              },
+            },
+          ]
+        : []),
+    ],
+  };
+}
+
+export function latticeDrawing(view: View, prefix: string, layout: LatticeLayout): Drawing {
+  return view === 'plan' ? plan(prefix, layout) : section(prefix, layout);
+}

@@ -1,0 +1,128 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { slotDrop } from '../../flow';
+import { slotFilm } from '../../heat';
+import { families } from '..';
+import { boltLoad, bowUnder, type HeldSheet, mostPressure, pressureFor } from './bow';
+import { layOut } from './layout';
+import { latticeParameters } from './parameters';
+
+const steel: HeldSheet = { modulus: 210e9, thickness: 0.0007, pitch: 0.08, washer: 0.02 };
+const open = (change: Record<string, unknown> = {}) => {
+  const standard = families.lattice.standard('metric');
+  return families.lattice.open(
+    { id: 'panel-a', ...standard, parameters: { ...standard.parameters, ...change } },
+    'panels.0',
+  );
+};
+const laid = (change: Record<string, unknown> = {}) => layOut(latticeParameters.parse(change));
+const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+describe('lattice: a sheet between its bolts', () => {
+  it('bows a little as a plate on point supports: within 12 % of 0.00581 q s⁴ / D (Timoshenko, recalled)', () => {
+    const rigidity = (210e9 * 0.0007 ** 3) / (12 * (1 - 0.09));
+    expect(bowUnder(steel, 100) / ((0.00581 * 100 * 0.08 ** 4) / rigidity)).within(0.86, 0.9);
+  });
+  it('stiffens as it stretches: ten times the pressure bows it less than ten times', () => {
+    expect(bowUnder(steel, 100_000)).below(10 * bowUnder(steel, 10_000));
+    expect(bowUnder(steel, 1e6) / bowUnder(steel, 1e5)).within(10 ** (1 / 3) - 0.05, 4);
+  });
+  it('goes there and back, and is flat without pressure', () => {
+    fc.assert(
+      fc.property(any(10, 50_000), any(0.04, 0.25), any(0.0004, 0.002), (pressure, pitch, thickness) => {
+        const sheet = { ...steel, pitch, thickness };
+        expect(pressureFor(sheet, bowUnder(sheet, pressure)) / pressure).closeTo(1, 1e-3);
+      }),
+    );
+    expect(bowUnder(steel, 0)).equal(0);
+  });
+  it('pulls each bolt with the pressure on its field: 11.75 kPa on 80 mm square is 75 N (worked by hand)', () => {
+    const load = boltLoad(steel, 11_750);
+    expect(load.pull).closeTo(75.2, 0.1);
+    // Round a washer of 20 mm and 0.7 mm thick: 75.2 / (π × 0.02 × 0.0007) = 1.71 MPa.
+    expect(load.shear / 1e6).closeTo(1.71, 0.01);
+  });
+  it('bears less the wider the grid and the thinner the sheet', () => {
+    fc.assert(
+      fc.property(any(0.04, 0.2), any(0.0005, 0.0015), (pitch, thickness) => {
+        const bears = (change: Partial<HeldSheet>) => mostPressure({ ...steel, pitch, thickness, ...change }, 120e6);
+        expect(bears({ pitch: pitch * 1.2 })).below(bears({}));
+        expect(bears({ thickness: thickness * 1.2 })).above(bears({}));
+      }),
+    );
+  });
+});
+
+describe('lattice: a panel worked by hand', () => {
+  // 1 950 × 950 with rims of 30: 1 890 by 890 inside. Grid of at most 80: 24 fields of 78.75 along, 12 of 74.17 across.
+  const layout = laid();
+  it('fills the inside with an even grid', () => {
+    expect(layout.grid.along).closeTo(0.07875, 1e-9);
+    expect(layout.grid.across).closeTo(0.89 / 12, 1e-9);
+    expect(layout.bolts).length(23 * 11);
+    expect(layout.rimBolts).length(2 * 25 + 2 * 11);
+  });
+  it('holds what is wetted times the gap: 1.682 m² of gasket and bow', () => {
+    expect(layout.wetted).closeTo(1.89 * 0.89, 1e-9);
+    expect(layout.gap).closeTo(0.002 + layout.atMiddle.bow, 1e-12);
+    expect(open().water.volume).closeTo(layout.wetted * layout.gap, 1e-12);
+  });
+  it('counts bolts, four washers each, and gasket once round', () => {
+    const quantity = (id: string) => open().purchases.find((one) => one.id === `panel-a/${id}`)?.quantity;
+    expect(quantity('bolt')).equal(253 + 72);
+    expect(quantity('washers')).equal(4 * 325);
+    expect(quantity('gasket-strip')).closeTo(2 * (1.95 + 0.95 - 0.06), 1e-9);
+  });
+  it('keeps every bolt on the sheet and none on another', () => {
+    fc.assert(
+      fc.property(any(0.4, 3), any(0.4, 1.5), any(0.04, 0.3), (length, width, boltPitch) => {
+        const one = laid({ length, width, boltPitch });
+        for (const { x, y } of [...one.bolts, ...one.rimBolts]) {
+          expect(x).within(0, length);
+          expect(y).within(0, width);
+        }
+        expect(Math.max(one.grid.along, one.grid.across)).at.most(boltPitch + 1e-9);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('lattice: under a raised barrel', () => {
+  it('bows more and holds more water the higher the barrel stands', () => {
+    expect(laid({ head: 2 }).atFoot.bow).above(laid({ head: 1 }).atFoot.bow);
+    expect(open({ head: 2 }).water.volume).above(open({ head: 1 }).water.volume);
+  });
+  it('refuses a head that its bolts do not hold, with one that they do', () => {
+    const [clash] = open({ head: 4.5 }).findings;
+    expect(clash).include({ code: 'head-too-high', path: 'panels.0.parameters.head', severity: 'clash' });
+    const mended = open({ head: clash?.fix }).findings.map(({ code }) => code);
+    expect(mended).not.include('head-too-high');
+    expect(open({ head: 4.5, boltPitch: 0.05 }).findings.map(({ code }) => code)).not.include('head-too-high');
+  });
+  it('says where washers meet, and where a bow meets its cover', () => {
+    expect(open({ boltPitch: 0.03, washer: 0.03 }).findings.map(({ code }) => code)).include('washers-meet');
+    const bowed = open({ boltPitch: 0.3, sheet: 'aluminium-0.5', airGap: 0.01, head: 3 });
+    expect(bowed.findings.map(({ code }) => code)).include('bow-meets-cover');
+  });
+  it('always tells to let air in before it drains, and stands on no mains', () => {
+    expect(open().findings.map(({ code }) => code)).include('lattice-vacuum');
+    expect(open().water.weakPoint).equal('bolted sheets');
+  });
+});
+
+describe('lattice: its water and heat', () => {
+  it('drops 12 μ L Q / (b g³): 1 g/s of 20 °C over 1 m by 1 m by 2 mm is 1.5 Pa (worked by hand)', () => {
+    // 12 × 1.0e-3 × 1 × 1.0e-6 / (1 × 8e-9).
+    expect(slotDrop({ massFlow: 0.001, length: 1, breadth: 1, gap: 0.002, temperature: 20 })).closeTo(1.5, 0.03);
+    expect(slotDrop({ massFlow: 0.001, length: 1, breadth: 1, gap: 0.004, temperature: 20 })).closeTo(1.5 / 8, 0.01);
+  });
+  it('films by 5.385 k / 2g: 0.6 over 4 mm is 800 W/m²K (Shah and London 1978, recalled)', () => {
+    expect(slotFilm(0.002, 20, 'water').coefficient).closeTo((5.385 * 0.598) / 0.004, 8);
+  });
+  it('wets all of its plate: no fin, and F′ near one', () => {
+    const { heat } = open();
+    expect(heat.plate.steps).deep.equal([]);
+    expect(heat.tube.slot).closeTo(laid().gap, 1e-12);
+  });
+});

@@ -1,0 +1,56 @@
+import * as z from 'zod';
+import { choiceField, countField, entry, entryField, fieldMeta, lengthField } from '../../catalogue';
+import type { Habit } from '../../quantity';
+
+/** Free: all of these. What follows: bolts, bow, gap, volume, stress, gasket, how much head it bears. */
+export const latticeParameters = z.strictObject({
+  sheet: entryField('sheet', 'steel-0.7', 'Sheet', 'What both sheets are.', (id) => entry('sheet', id).use === 'plate'),
+  length: lengthField(0.3, 3, 1.95, 'Length', 'Sheet, edge to edge, up the slope.'),
+  width: lengthField(0.3, 1.5, 0.95, 'Width', 'Sheet, edge to edge, across.'),
+  boltPitch: lengthField(0.03, 0.3, 0.08, 'Bolt grid', 'Bolt to bolt, both ways.'),
+  bolt: lengthField(0.003, 0.01, 0.005, 'Bolt', 'Thread of the bolts.'),
+  washer: lengthField(0.01, 0.05, 0.02, 'Washer', 'Outside of the washers, with a rubber one under each.'),
+  gasket: lengthField(0.0005, 0.006, 0.002, 'Gasket', 'Strip between the sheets along the edge, pressed.'),
+  rim: lengthField(0.015, 0.06, 0.03, 'Rim bar', 'Width of the flat bars that press the edge.'),
+  head: lengthField(0.1, 5, 1.2, 'Head', 'Top of the water in the barrel over the low edge of the panel.'),
+  cover: choiceField(
+    { none: 'bare', film: 'film on laths', 'twin-wall': 'multiwall sheet on laths' },
+    'film',
+    'Cover',
+    'What keeps the wind off.',
+  ),
+  backing: choiceField(
+    { bare: 'nothing behind it', foam: '30 mm of mineral wool' },
+    'foam',
+    'Behind it',
+    'What keeps its back warm.',
+  ),
+  airGap: lengthField(0.01, 0.06, 0.025, 'Air gap', 'Front sheet to cover.'),
+  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the front.'),
+  ports: countField(2, 4, 2, 'Ports', 'Ways in and out, in opposite corners.'),
+});
+export type LatticeParameters = z.infer<typeof latticeParameters>;
+
+const inch = 0.0254;
+
+export function standardLattice(habit: Habit): LatticeParameters {
+  if (habit === 'metric') return latticeParameters.parse({});
+  return latticeParameters.parse({
+    sheet: 'steel-24ga',
+    length: 77 * inch,
+    width: 38 * inch,
+    boltPitch: 3.25 * inch,
+    bolt: 0.19 * inch,
+    washer: 0.75 * inch,
+    gasket: (1 / 16) * inch,
+    rim: 1.25 * inch,
+    head: 48 * inch,
+    airGap: inch,
+  });
+}
+
+/** m. Range of a parameter's own field. */
+export function fieldRange(name: keyof LatticeParameters): { low: number; high: number } {
+  const meta = fieldMeta(latticeParameters.shape[name]);
+  return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
+}

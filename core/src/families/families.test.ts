@@ -62,14 +62,16 @@ describe('families: every kind has the same duties', () => {
           const { heat, water, areas } = family.open(panel, 'panels.0');
           expect(areas.absorber).below(areas.aperture);
           expect(areas.aperture).below(areas.gross);
-          expect(water.volume).within(0.0005, 0.05);
+          // A film holds half a litre, risers and headers a few.
+          expect(water.volume).within(0.0003, 0.05);
           expect(family.open(panel, 'panels.0').drains.how).not.equal('');
           const state = collectorState(heat, { ...fairDay, massFlow: 0.02 * heat.apertureArea });
           expect(state.efficiency).within(0.4, 0.75);
         });
         it('lies in the sanity envelope of a well-built single-glazed flat black panel', () => {
           const { heat } = family.open(panel, 'panels.0');
-          if (heat.covers.length !== 1) return;
+          // Of those that fill their box: an envelope on aperture says nothing of wide rims.
+          if (heat.covers.length !== 1 || heat.absorberArea < 0.9 * heat.apertureArea) return;
           const line = efficiencyLine(heat, { ...fairDay, massFlow: 0.02 * heat.apertureArea });
           expect(line.intercept).within(0.68, 0.78);
           expect(line.slope).within(4.5, 7);

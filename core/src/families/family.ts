@@ -73,7 +73,13 @@ export interface SlotWater extends WaterInPanel {
   gap: number;
 }
 
-export type WaterDescription = ManifoldWater | SerialWater | SlotWater;
+/** A film that runs down open strips: nothing to press against but the lift to their heads. */
+export interface FilmWater extends WaterInPanel {
+  kind: 'film';
+  strips: number;
+}
+
+export type WaterDescription = ManifoldWater | SerialWater | SlotWater | FilmWater;
 
 /** Something that grows when it is hot, and the room it has for that. */
 export interface GrowingThing {

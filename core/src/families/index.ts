@@ -5,6 +5,7 @@ export type {
   Chosen,
   Family,
   Field,
+  FilmWater,
   GrowingThing,
   ManifoldWater,
   MaterialInPanel,

@@ -2,7 +2,8 @@ import type { Family } from './family';
 import { harp } from './harp';
 import { lattice } from './lattice';
 import { serpentine } from './serpentine';
+import { trickle } from './trickle';
 
 /** Every kind of heater. Adding one is adding its folder and its line here. */
-export const families = { harp, serpentine, lattice } as const satisfies Record<string, Family>;
+export const families = { harp, serpentine, lattice, trickle } as const satisfies Record<string, Family>;
 export type FamilyId = keyof typeof families;

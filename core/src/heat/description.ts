@@ -50,11 +50,15 @@ export interface CollectorDescription {
     wallConductance: number;
     /** m between two sheets that the water wets all over, in the place of a tube. */
     slot?: number;
+    /** W/m²K of a film that runs down the plate, in the place of a tube. */
+    film?: number;
   };
   /** W/mK of tube. */
   bond: Range;
   /** The bond as it is met in home-made panels. */
   bondHomeMade: Range;
+  /** Share of the plate that is wet and open to the pane: it steams. None when left out. */
+  wet?: number;
   /** From the plate down. */
   back: ThermalStack;
   /** Times the book value, as built. */

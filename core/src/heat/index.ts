@@ -25,7 +25,7 @@ export { bondFromTest, paneFromTest, roomLoss, thicknessByWeight } from './handT
 export type { PanelPlace } from './layers';
 export { layerTemperatures, panelPlaces } from './layers';
 export type { LossCover, TopLoss, TopLossQuery } from './losses';
-export { gapConvection, topFlux, topLoss, windCoefficient } from './losses';
+export { gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export type { CoverOptics, CoverSheet } from './optics';
 export {

@@ -1,4 +1,4 @@
-import { airState } from './fluids';
+import { airState, steamPressure } from './fluids';
 import { NotConverged } from './notConverged';
 
 const kelvin = 273.15;
@@ -35,6 +35,8 @@ export interface TopLossQuery {
   tilt: number;
   plateEmittance: number;
   covers: readonly LossCover[];
+  /** Share of the plate that is wet and open to the gap: it steams onto the first cover. */
+  wet?: number;
 }
 
 /**
@@ -56,6 +58,25 @@ export function gapConvection(query: { below: number; above: number; gap: number
   const lean = 1 - (1708 * Math.max(0, Math.sin(1.8 * tilt)) ** 1.6) / along;
   const wavy = Math.max(0, (along / 5830) ** (1 / 3) - 1);
   return ((1 + 1.44 * lean * onset + wavy) * air.conductivity) / query.gap;
+}
+
+/** kg/m³ of vapour in saturated air. */
+function vapour(temperature: number): number {
+  return steamPressure(Math.min(99, temperature)) / (461.5 * (temperature + kelvin));
+}
+
+/** J/kg. Latent heat of water near 50 °C: steam tables. */
+const latent = 2.38e6;
+
+/**
+ * W/m²K that evaporation adds to the convection of a gap whose lower face is wet and whose upper one is colder and gathers the
+ * dew. Lewis' analogy: mass moves as heat does, by h / (ρ c Le^⅔), Le = 0.87.
+ */
+export function steaming(below: number, above: number, convection: number): number {
+  const rise = below - above;
+  if (rise < 0.05) return 0;
+  const air = 1.1 * 1006 * 0.87 ** (2 / 3);
+  return ((convection / air) * latent * (vapour(below) - vapour(above))) / rise;
 }
 
 function radiation(a: number, b: number, emittanceA: number, emittanceB: number): number {
@@ -100,7 +121,8 @@ function balance(query: TopLossQuery): { flux: number; coverTemperatures: number
     covers.forEach((cover, index) => {
       const inner = (faces[index] ?? air) + flux / (cover.conductance ?? Number.POSITIVE_INFINITY);
       const convection = gapConvection({ below, above: inner, gap: cover.gap, tilt: query.tilt });
-      const across = 1 / (convection + radiation(below, inner, emittance, cover.emittance));
+      const steam = index === 0 && query.wet ? query.wet * steaming(below, inner, convection) : 0;
+      const across = 1 / (convection + radiation(below, inner, emittance, cover.emittance) + steam);
       resistance += across + 1 / (cover.conductance ?? Number.POSITIVE_INFINITY);
       drops.push(resistance);
       below = faces[index] ?? air;

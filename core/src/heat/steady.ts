@@ -48,22 +48,7 @@ function chainAt(built: Built, conditions: HeatConditions, lossCoefficient: numb
   const mean = conditions.inlet + heat / Math.max(1e-9, 2 * conditions.massFlow * 4190);
   const { heatCapacity } = fluidState(fluid, mean);
   const serpentine = tube.path === 'serpentine';
-  const inRun = serpentine ? conditions.massFlow : conditions.massFlow / tube.count;
-  const film =
-    tube.slot !== undefined
-      ? slotFilm(tube.slot, mean, fluid)
-      : tubeFilm({
-          massFlow: inRun,
-          innerDiameter: tube.innerDiameter,
-          length: serpentine ? tube.length * tube.count : tube.length,
-          temperature: mean,
-          fluid,
-          stirring: {
-            heatPerLength: heat / (tube.length * tube.count),
-            tilt: tube.across ? 0 : conditions.tilt,
-            wallConductance: tube.wallConductance,
-          },
-        });
+  const film = filmOf(built, conditions, { heat, mean, serpentine });
   const fin = finOf(built, lossCoefficient);
   const factor = efficiencyFactor({
     lossCoefficient,
@@ -95,6 +80,30 @@ function chainAt(built: Built, conditions: HeatConditions, lossCoefficient: numb
           efficiencyFactor: factor,
         });
   return { film, heatCapacity, fin, factor, removal };
+}
+
+/** Film between metal and water: of a tube, of a slot between two sheets, or one that runs down the plate. */
+function filmOf(
+  { description }: Built,
+  conditions: HeatConditions,
+  at: { heat: number; mean: number; serpentine: boolean },
+): { coefficient: number; reynolds: number } {
+  const { tube } = description;
+  const fluid = conditions.fluid ?? 'water';
+  if (tube.film !== undefined) return { coefficient: tube.film, reynolds: 0 };
+  if (tube.slot !== undefined) return slotFilm(tube.slot, at.mean, fluid);
+  return tubeFilm({
+    massFlow: at.serpentine ? conditions.massFlow : conditions.massFlow / tube.count,
+    innerDiameter: tube.innerDiameter,
+    length: at.serpentine ? tube.length * tube.count : tube.length,
+    temperature: at.mean,
+    fluid,
+    stirring: {
+      heatPerLength: at.heat / (tube.length * tube.count),
+      tilt: tube.across ? 0 : conditions.tilt,
+      wallConductance: tube.wallConductance,
+    },
+  });
 }
 
 /** mK/W from the plate's foot to the water. */

@@ -145,6 +145,8 @@ export function topQuery(built: Built, conditions: HeatConditions, plate: number
     tilt: conditions.tilt,
     plateEmittance: built.emittance,
     covers: description.covers,
+    // A dry panel has nothing to steam.
+    ...(description.wet && conditions.massFlow > 0 ? { wet: description.wet } : {}),
   };
 }
 

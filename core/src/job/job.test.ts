@@ -157,13 +157,17 @@ describe('job: figures', () => {
     for (const name of ['apertureArea', 'cost', 'stagnationTemperature', 'pressureDrop'] as const)
       expect(Number.isFinite(figures[name]), name).equal(true);
   });
-  it('lie in the sanity envelope for every glazed default', () => {
+  it('lie in the sanity envelope for every glazed default whose plate fills its pane', () => {
+    let seen = 0;
     for (const id of familyIds)
       for (const units of ['metric', 'imperial'] as const) {
         const one = defaultJob(id, { units });
         const open = openJob(one);
         const group = open.groups[0];
         if (!group) throw new Error('no panel');
+        // Battens and gutters between strips catch no sun: an envelope on aperture says nothing of them.
+        if (group.heat.absorberArea < 0.9 * group.heat.apertureArea) continue;
+        seen += 1;
         const line = efficiencyLine(group.heat, heatConditions(one, open.groups, {}));
         // Against the mean of the water, as laboratories give it: F′ in the place of F_R.
         const { state } = evaluateJob(one).perPanel[0] ?? {};
@@ -172,6 +176,7 @@ describe('job: figures', () => {
         expect(line.slope * toMean).within(4.5, 7);
         expect(evaluateJob(one).stagnationTemperature).within(120, 155);
       }
+    expect(seen).at.least(4);
   });
   it('double for two panels alike, gain and pressure apart', () => {
     const two = evaluateJob(set('panels.0.count', 2));

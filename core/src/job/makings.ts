@@ -1,4 +1,4 @@
-import type { PanelDesign } from '../families';
+import type { PanelDesign, WaterDescription } from '../families';
 import { modifiersOf, spreadsOf, stackConductance } from '../heat';
 import type { QuantityKind } from '../quantity';
 import type { Figures } from './evaluate';
@@ -112,37 +112,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
             ]
           : [],
     },
-    pressureDrop:
-      water.kind === 'manifold'
-        ? {
-            name: 'Pressure drop',
-            formula: 'along the feeding header and through the last riser, less the lift of warm water',
-            source: 'Darcy and Weisbach; Colebrook and White where turbulent',
-            inputs: [{ label: 'riser length', value: water.riserLength, kind: 'length' }, flow],
-          }
-        : water.kind === 'serial'
-          ? {
-              name: 'Pressure drop',
-              formula: '(friction × length ÷ bore + bends × K) × density × speed² ÷ 2',
-              source: 'Darcy and Weisbach; Colebrook and White where turbulent; bends by Hooper (1981)',
-              inputs: [
-                { label: 'tube, all runs', value: water.length, kind: 'length' },
-                { label: 'bore', value: water.bore, kind: 'length' },
-                { label: 'bends', value: water.bends.count, kind: 'number', digits: 0 },
-                flow,
-              ],
-            }
-          : {
-              name: 'Pressure drop',
-              formula: '12 × viscosity × length × flow ÷ (breadth × gap³)',
-              source: 'plane Poiseuille flow between two plates, analytic',
-              inputs: [
-                { label: 'along the flow', value: water.length, kind: 'length' },
-                { label: 'across it', value: water.breadth, kind: 'length' },
-                { label: 'between the sheets', value: water.gap, kind: 'length' },
-                flow,
-              ],
-            },
+    pressureDrop: pressureMaking(water, flow),
     dry: {
       name: 'Dry in sun',
       formula: 'the plate temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, no flow',
@@ -175,4 +145,51 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       ],
     },
   };
+}
+
+/** How the pressure between the ports comes about, by the way that the water goes. */
+function pressureMaking(water: WaterDescription, flow: Making['inputs'][number]): Making {
+  const name = 'Pressure drop';
+  switch (water.kind) {
+    case 'manifold':
+      return {
+        name,
+        formula: 'along the feeding header and through the last riser, less the lift of warm water',
+        source: 'Darcy and Weisbach; Colebrook and White where turbulent',
+        inputs: [{ label: 'riser length', value: water.riserLength, kind: 'length' }, flow],
+      };
+    case 'serial':
+      return {
+        name,
+        formula: '(friction × length ÷ bore + bends × K) × density × speed² ÷ 2',
+        source: 'Darcy and Weisbach; Colebrook and White where turbulent; bends by Hooper (1981)',
+        inputs: [
+          { label: 'tube, all runs', value: water.length, kind: 'length' },
+          { label: 'bore', value: water.bore, kind: 'length' },
+          { label: 'bends', value: water.bends.count, kind: 'number', digits: 0 },
+          flow,
+        ],
+      };
+    case 'slot':
+      return {
+        name,
+        formula: '12 × viscosity × length × flow ÷ (breadth × gap³)',
+        source: 'plane Poiseuille flow between two plates, analytic',
+        inputs: [
+          { label: 'along the flow', value: water.length, kind: 'length' },
+          { label: 'across it', value: water.breadth, kind: 'length' },
+          { label: 'between the sheets', value: water.gap, kind: 'length' },
+          flow,
+        ],
+      };
+    case 'film':
+      return {
+        name,
+        formula: 'none: the water runs down open strips; the pump only lifts it to their heads',
+        source: 'open flow',
+        inputs: [flow],
+      };
+    default:
+      return water satisfies never;
+  }
 }

@@ -74,7 +74,7 @@ export function layOut(parameters: LatticeParameters): LatticeLayout {
     ...glazings[parameters.cover].standard('metric'),
     length,
     width,
-    ...(parameters.cover === 'none' ? {} : { bars: Math.max(1, Math.ceil(length / 0.5) - 1) }),
+    ...(parameters.cover === 'none' ? {} : { bars: Math.min(5, Math.max(1, Math.ceil(length / 0.5) - 1)) }),
   });
   return {
     parameters,

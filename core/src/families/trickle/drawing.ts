@@ -1,0 +1,285 @@
+import type { Drawing, Shape } from '../../draw';
+import type { View } from '../family';
+import { canWall, stripFoot, type TrickleLayout } from './layout';
+import { fieldRange } from './parameters';
+
+function plan(prefix: string, layout: TrickleLayout): Drawing {
+  const { parameters, outside, wall, strips, stripLength, stripWidth, glazing } = layout;
+  const { height, lap, cans, gapBetween } = parameters;
+  const laps = Array.from({ length: cans - 1 }, (_, index) => stripFoot + (index + 1) * (height - lap));
+  const side = (y: number, part: string): Shape => ({
+    kind: 'rect',
+    layer: 'timber',
+    part: `${prefix}/${part}`,
+    x: 0,
+    y,
+    width: outside.length,
+    height: wall,
+  });
+  const between = [...strips.map((y) => y - stripWidth / 2 - gapBetween), (strips.at(-1) ?? 0) + stripWidth / 2];
+  return {
+    title: `Plan of ${prefix}`,
+    shapes: [
+      { kind: 'rect', layer: 'back', part: `${prefix}/back`, x: 0, y: 0, width: outside.length, height: outside.width },
+      side(0, 'side'),
+      side(outside.width - wall, 'side'),
+      ...between.map(
+        (y): Shape => ({
+          kind: 'rect',
+          layer: 'rail',
+          part: `${prefix}/batten`,
+          x: stripFoot,
+          y,
+          width: stripLength,
+          height: gapBetween,
+        }),
+      ),
+      ...strips.map(
+        (y): Shape => ({
+          kind: 'rect',
+          layer: 'plate',
+          part: `${prefix}/strip`,
+          x: stripFoot,
+          y: y - stripWidth / 2,
+          width: stripLength,
+          height: stripWidth,
+        }),
+      ),
+      ...strips.flatMap((y) =>
+        laps.map(
+          (x): Shape => ({
+            kind: 'line',
+            layer: 'centre',
+            part: `${prefix}/strip`,
+            from: { x, y: y - stripWidth / 2 },
+            to: { x, y: y + stripWidth / 2 },
+          }),
+        ),
+      ),
+      {
+        kind: 'rect',
+        layer: 'header',
+        part: `${prefix}/gutter`,
+        x: 0.012,
+        y: wall,
+        width: 0.03,
+        height: outside.width - 2 * wall,
+      },
+      ...strips.map(
+        (y): Shape => ({
+          kind: 'rect',
+          layer: 'tube',
+          part: `${prefix}/feed`,
+          x: stripFoot + stripLength,
+          y: y - 0.004,
+          width: outside.length - stripFoot - stripLength + 0.04,
+          height: 0.008,
+        }),
+      ),
+      ...(glazing.cover
+        ? ([
+            {
+              kind: 'rect',
+              layer: 'pane',
+              hidden: true,
+              part: `${prefix}/pane`,
+              x: 0,
+              y: 0,
+              width: outside.length,
+              height: outside.width,
+            },
+          ] as const)
+        : []),
+    ],
+    dimensions: [
+      {
+        id: 'length',
+        label: 'box',
+        from: { x: 0, y: 0 },
+        to: { x: outside.length, y: 0 },
+        offset: -0.09,
+        value: outside.length,
+      },
+      {
+        id: 'width',
+        label: 'box',
+        from: { x: 0, y: 0 },
+        to: { x: 0, y: outside.width },
+        offset: 0.09,
+        value: outside.width,
+      },
+      {
+        id: 'can-height',
+        label: 'can, cut height',
+        from: { x: stripFoot, y: outside.width },
+        to: { x: stripFoot + height, y: outside.width },
+        offset: 0.075,
+        value: height,
+        edit: {
+          path: 'parameters.height',
+          ...fieldRange('height'),
+          scale: 1,
+          offset: 0,
+          lowReason: 'no such can is sold',
+          highReason: 'no such can is sold',
+        },
+      },
+      {
+        id: 'flat',
+        label: 'can, laid flat',
+        from: { x: outside.length, y: (strips[0] ?? 0) - stripWidth / 2 },
+        to: { x: outside.length, y: (strips[0] ?? 0) + stripWidth / 2 },
+        offset: -0.1,
+        value: stripWidth,
+        edit: {
+          path: 'parameters.diameter',
+          low: fieldRange('diameter').low * Math.PI,
+          high: fieldRange('diameter').high * Math.PI,
+          scale: 1 / Math.PI,
+          offset: 0,
+          lowReason: 'no such can is sold',
+          highReason: 'no such can is sold',
+        },
+      },
+    ],
+    labels: [
+      {
+        at: { x: 0.027, y: -0.01 },
+        to: { x: 0.027, y: -0.028 },
+        words: 'gutter, warm out',
+        anchor: 'start',
+        tone: 'hot',
+      },
+      {
+        at: { x: outside.length + 0.045, y: outside.width * 0.8 },
+        to: { x: outside.length + 0.06, y: outside.width * 0.8 },
+        words: 'cold in, a tube a strip',
+        anchor: 'start',
+        tone: 'cold',
+      },
+    ],
+  };
+}
+
+/** Cut across the first two strips, seen up the slope. */
+function section(prefix: string, layout: TrickleLayout): Drawing {
+  const { parameters, wall, back, strips, stripWidth, glazing, depth } = layout;
+  const { gapBetween, airGap } = parameters;
+  const wool = parameters.insulation === 'wool' ? 0.03 : 0.02;
+  const face = back.thickness + wool;
+  const shown = strips.slice(0, 2);
+  const cut = (shown.at(-1) ?? 0) + stripWidth / 2 + gapBetween / 2;
+  return {
+    title: `Section of ${prefix}`,
+    shapes: [
+      { kind: 'rect', layer: 'back', part: `${prefix}/back`, x: 0, y: 0, width: cut, height: back.thickness },
+      ...(parameters.insulation === 'wool'
+        ? ([
+            {
+              kind: 'rect',
+              layer: 'insulation',
+              part: `${prefix}/wool`,
+              x: wall,
+              y: back.thickness,
+              width: cut - wall,
+              height: wool,
+            },
+          ] as const)
+        : []),
+      {
+        kind: 'rect',
+        layer: 'timber',
+        part: `${prefix}/side`,
+        x: 0,
+        y: back.thickness,
+        width: wall,
+        height: depth - back.thickness - glazing.pane.thickness,
+      },
+      ...shown.map(
+        (y): Shape => ({
+          kind: 'rect',
+          layer: 'plate',
+          part: `${prefix}/strip`,
+          x: y - stripWidth / 2,
+          y: face,
+          width: stripWidth,
+          // A tenth of a millimetre is drawn as thick as a line can be seen.
+          height: Math.max(0.0015, canWall),
+        }),
+      ),
+      ...shown.map(
+        (y): Shape => ({
+          kind: 'rect',
+          layer: 'rail',
+          part: `${prefix}/batten`,
+          x: y - stripWidth / 2 - gapBetween,
+          y: back.thickness,
+          width: gapBetween,
+          height: wool + 0.008,
+        }),
+      ),
+      ...(glazing.cover
+        ? ([
+            {
+              kind: 'rect',
+              layer: 'pane',
+              part: `${prefix}/pane`,
+              x: 0,
+              y: depth - glazing.pane.thickness,
+              width: cut,
+              height: Math.max(0.001, glazing.pane.thickness),
+            },
+          ] as const)
+        : []),
+    ],
+    labels: [
+      ...(glazing.cover
+        ? [
+            {
+              at: { x: cut, y: depth },
+              to: { x: cut + 0.03, y: depth + 0.01 },
+              words: glazing.name,
+              anchor: 'start' as const,
+            },
+          ]
+        : []),
+      {
+        at: { x: cut, y: face },
+        to: { x: cut + 0.03, y: face + 0.004 },
+        words: 'can',
+        size: canWall,
+        fine: true,
+        anchor: 'start',
+      },
+      {
+        at: { x: cut, y: back.thickness / 2 },
+        to: { x: cut + 0.03, y: back.thickness / 2 },
+        words: 'back',
+        size: back.thickness,
+        anchor: 'start',
+      },
+    ],
+    dimensions: [
+      {
+        id: 'air-gap',
+        label: 'strips to cover',
+        from: { x: shown[0] ?? 0, y: face },
+        to: { x: shown[0] ?? 0, y: face + airGap },
+        offset: 0,
+        value: airGap,
+        edit: {
+          path: 'parameters.airGap',
+          ...fieldRange('airGap'),
+          scale: 1,
+          offset: 0,
+          lowReason: 'the film would splash the cover',
+          highReason: 'the sides would shade the strips',
+        },
+      },
+    ],
+  };
+}
+
+export function trickleDrawing(view: View, prefix: string, layout: TrickleLayout): Drawing {
+  return view === 'plan' ? plan(prefix, layout) : section(prefix, layout);
+}

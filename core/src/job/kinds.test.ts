@@ -7,6 +7,7 @@ import {
   evaluateJob,
   jobFindings,
   jobParts,
+  jobShop,
   openJob,
   parseJob,
   sayFinding,
@@ -277,5 +278,35 @@ describe('job: a panel on a stand', () => {
     const height = (drawing: typeof up) => drawing.dimensions.find(({ id }) => id === 'stand-rear')?.value ?? 0;
     // The box is 2 024 long and 1 124 wide: laid across it stands lower.
     expect(height(across)).below(height(up));
+  });
+});
+
+describe('families: any kind into any other', () => {
+  for (const habit of habits)
+    it(`${habit}: opens, is in order, and clashes nowhere`, () => {
+      for (const from of Object.keys(families))
+        for (const to of Object.keys(families)) {
+          const [first] = defaultJob(from, { units: habit }).panels;
+          const { panel: made, kept, left } = changeKind(first as PanelDocument, to, habit);
+          const family: Family = families[to as keyof typeof families];
+          expect(family.problems(made), `${from} to ${to}`).deep.equal([]);
+          const clashes = family.open(made, 'panels.0').findings.filter(({ severity }) => severity === 'clash');
+          expect(clashes, `${from} to ${to}`).deep.equal([]);
+          expect(kept).include('how many');
+          expect(left.every((words) => words !== '')).equal(true);
+          const job = { ...defaultJob(from, { units: habit }), panels: [made] };
+          expect(parseJob(JSON.parse(JSON.stringify(job))).ok, `${from} to ${to}`).equal(true);
+        }
+    });
+});
+
+describe('job: every kind as it begins', () => {
+  it('is cut from stock that the shop has, every piece of it', () => {
+    for (const id of Object.keys(families))
+      for (const units of habits) {
+        const { plan } = jobShop(openJob(defaultJob(id, { units })));
+        for (const { name, plan: material } of plan.materials)
+          expect('unplaced' in material ? material.unplaced : [], `${id} ${units} ${name}`).deep.equal([]);
+      }
   });
 });

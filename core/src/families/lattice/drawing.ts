@@ -220,7 +220,9 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
             {
               at: { x: end, y: top + airGap },
               to: { x: end + 0.03, y: top + airGap + 0.012 },
-              words: glazing.name,
+              words: 'cover',
+              size: glazing.pane.thickness,
+              fine: true,
               anchor: 'start' as const,
             },
           ]

@@ -238,7 +238,9 @@ function section(prefix: string, layout: TrickleLayout): Drawing {
             {
               at: { x: cut, y: depth },
               to: { x: cut + 0.03, y: depth + 0.01 },
-              words: glazing.name,
+              words: 'cover',
+              size: glazing.pane.thickness,
+              fine: true,
               anchor: 'start' as const,
             },
           ]

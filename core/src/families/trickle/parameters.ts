@@ -9,7 +9,7 @@ export const trickleParameters = z.strictObject({
   lap: lengthField(0.003, 0.04, 0.012, 'Lap', 'Each can over the one below it, sealed and taped.'),
   cans: countField(3, 40, 20, 'Cans in a strip', 'Joined end to end, up the slope.'),
   strips: countField(1, 12, 5, 'Strips', 'Side by side, each fed at its head.'),
-  gapBetween: lengthField(0.004, 0.05, 0.02, 'Between strips', 'Batten that parts two strips.'),
+  gapBetween: lengthField(0.004, 0.05, 0.018, 'Between strips', 'Batten that parts two strips.'),
   batten: entryField(
     'timber',
     'planed-45x45',

@@ -17,12 +17,12 @@ const laid = (change: Record<string, unknown> = {}) => layOut(trickleParameters.
 const codes = (change: Record<string, unknown>) => open(change).findings.map(({ code }) => code);
 
 describe('trickle: a panel worked by hand', () => {
-  // Cans of 66 across: π × 66 = 207.3 flat. Twenty of 100 lapping 12: 20 × 88 + 12 = 1 772. Five strips and six battens of 20.
+  // Cans of 66 across: π × 66 = 207.3 flat. Twenty of 100 lapping 12: 20 × 88 + 12 = 1 772. Five strips and six battens of 18.
   it('lays a can flat and laps it up the slope', () => {
     expect(laid().flat).closeTo(0.2073, 0.0001);
     expect(laid().stripLength).closeTo(1.772, 1e-12);
     expect(laid().outside.length).closeTo(1.772 + 0.12, 1e-12);
-    expect(laid().outside.width).closeTo(5 * laid().flat + 6 * 0.02 + 0.045, 1e-9);
+    expect(laid().outside.width).closeTo(5 * laid().flat + 6 * 0.018 + 0.045, 1e-9);
   });
   it('counts cans, tape and battens: 100 cans, twice when a second skin seals them', () => {
     const quantity = (design: ReturnType<typeof open>, id: string) =>

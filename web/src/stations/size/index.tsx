@@ -24,7 +24,7 @@ export default function Size() {
           <Box
             flex={{ base: 'none', md: '1 1 0' }}
             h={{ base: '236px', md: 'auto' }}
-            minH="0"
+            minH={{ base: '0', md: '200px' }}
             position="relative"
             data-testid="plan"
           >
@@ -33,13 +33,19 @@ export default function Size() {
           </Box>
           <SunPaths />
           <Flex
-            h={{ base: 'auto', md: '178px' }}
+            h={{ base: 'auto', lg: '178px' }}
             direction={{ base: 'column', lg: 'row' }}
             minH="0"
             align="stretch"
             gap="3"
           >
-            <Box flex="1" minW="0" minH={{ base: '150px', lg: '0' }} position="relative" data-testid="section">
+            <Box
+              flex={{ base: 'none', lg: '1' }}
+              h={{ base: '150px', lg: 'auto' }}
+              minW="0"
+              position="relative"
+              data-testid="section"
+            >
               <UnderPlan />
             </Box>
             <Box w={{ base: '100%', lg: '276px' }} flexShrink={0} contain="layout style">

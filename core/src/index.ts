@@ -6,7 +6,7 @@ export { bore, entries, entry, entryName, findEntry, loopPipes } from './catalog
 export type { Dimension, Drawing, Edit, Extent, Label, Layer, Point, Shape, SvgOptions } from './draw';
 export { dimensionLine, direction, extent, writeSvg } from './draw';
 export type { Chosen, Family, FamilyId, Field, PanelDesign, PanelDocument, View, WaterDescription } from './families';
-export { type ChangedKind, changeKind, families, fieldsOf, standardChoice } from './families';
+export { type ChangedKind, changeKind, families, fieldsOf, standardChoice, views } from './families';
 export { manifoldFlow, pressureDrop } from './flow';
 export type {
   BondReading,

@@ -25,9 +25,12 @@ import {
   sayStanding,
   sayVerdict,
   sharesOf,
+  sideOf,
   siteMakings,
   skySourceOf,
   stillFigures,
+  type View,
+  views,
   waterCheck,
   writeSvg,
 } from '@north-pane/core';
@@ -73,13 +76,15 @@ const verbs: Record<string, (call: Call) => unknown> = {
     jobFindings(openJob(job)).map((finding) => ({ ...finding, words: sayFinding(finding, job.units) })),
   draw: ({ job, options }) => {
     const view = options.view ?? 'plan';
-    if (view !== 'plan' && view !== 'section')
-      throw new Complaint(`--view: “${view}” is no view of this heater; it has plan and section`);
+    if (view !== 'side' && !views.some((one) => one === view))
+      throw new Complaint(`--view: “${view}” is no view of this heater; it has ${views.join(', ')} and side`);
     if ((options.format ?? 'svg') !== 'svg')
       throw new Complaint(`--format: “${options.format}” is not written yet; svg is`);
-    const panel = openJob(job).panels[0];
+    const open = openJob(job);
+    const [panel] = open.panels;
     if (!panel) throw new Complaint('panels: the job has none');
-    return writeSvg(panel.design.drawing(view), { habit: unitsOf(options, job) });
+    const drawing = view === 'side' ? sideOf(open, 0) : panel.design.drawing(view as View);
+    return writeSvg(drawing, { habit: unitsOf(options, job) });
   },
   place: ({ job }) => {
     const open = openJob(job);

@@ -5,7 +5,7 @@ import { entries } from '../catalogue';
 import { writeSvg } from '../draw';
 import { collectorState, efficiencyLine, stagnationTemperature } from '../heat';
 import { fairDay } from '../heat/collector.fixture';
-import { families, type PanelDocument, standardChoice } from '.';
+import { families, type PanelDocument, standardChoice, views } from '.';
 import { withParameters } from './harp/harp.fixture';
 
 const habits = ['metric', 'imperial'] as const;
@@ -36,7 +36,7 @@ describe('families: every kind has the same duties', () => {
         });
         it('draws every view to SVG without a NaN, and every editable dimension solves back', () => {
           const design = family.open(panel, 'panels.0');
-          for (const view of ['plan', 'section'] as const) {
+          for (const view of views) {
             const drawing = design.drawing(view);
             const svg = writeSvg(drawing, { habit });
             expect(svg).match(/^<svg[\s\S]*<\/svg>\n$/);

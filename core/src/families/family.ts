@@ -31,7 +31,9 @@ export interface PanelDocument {
   known?: CollectorDescription['known'];
 }
 
-export type View = 'plan' | 'section';
+/** From above, cut across, and one place of it that must be right, at full size. */
+export const views = ['plan', 'section', 'detail'] as const;
+export type View = (typeof views)[number];
 
 /** What water meets in a panel, whatever way it goes. */
 interface WaterInPanel {

@@ -17,7 +17,7 @@ export type {
   View,
   WaterDescription,
 } from './family';
-export { chosenProblems, fieldsOf } from './family';
+export { chosenProblems, fieldsOf, views } from './family';
 export { standardChoice } from './plateFamily';
 export type { FamilyId } from './registry';
 export { families } from './registry';

@@ -22,6 +22,8 @@ interface DrawingViewProps {
   over?(place: Placing): ReactNode;
   /** px round the drawing for words. */
   margin?: { left: number; right: number; top: number; bottom: number };
+  /** px to a metre that it is drawn with at most. */
+  most?: number;
 }
 
 /** A drawing from the model, as large as its room allows. */
@@ -35,11 +37,12 @@ export function DrawingView({
   onFinding,
   over,
   margin = { left: 24, right: 56, top: 20, bottom: 16 },
+  most = Number.POSITIVE_INFINITY,
 }: DrawingViewProps) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const box = extent(drawing);
   const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
-  const scale = Math.max(1, Math.min(room.x / box.width, room.y / box.height));
+  const scale = Math.max(1, Math.min(most, room.x / box.width, room.y / box.height));
   const left = margin.left + (room.x - box.width * scale) / 2;
   const bottom = margin.bottom + (room.y - box.height * scale) / 2;
   const place: Placing = {

@@ -1,6 +1,7 @@
 import type { Drawing } from '../../draw';
 import { plateSection } from '../plate/section';
 import type { PlateBuild } from '../plateFamily';
+import { detail } from './detail';
 import type { HarpLayout } from './layout';
 import { fieldRange, type HarpParameters } from './parameters';
 import { plan } from './plan';
@@ -8,6 +9,7 @@ import { plan } from './plan';
 /** The views of a harp. */
 export const harpDrawing = {
   plan,
+  detail,
   section: (build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing =>
     plateSection(build, layout, { airGap: fieldRange('airGap'), beyond: 'header-hot' }),
 };

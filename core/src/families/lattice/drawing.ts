@@ -1,5 +1,6 @@
 import type { Drawing, Shape } from '../../draw';
 import type { View } from '../family';
+import { detail } from './detail';
 import type { LatticeLayout } from './layout';
 import { fieldRange } from './parameters';
 
@@ -278,5 +279,6 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
 }
 
 export function latticeDrawing(view: View, prefix: string, layout: LatticeLayout): Drawing {
+  if (view === 'detail') return detail(prefix, layout);
   return view === 'plan' ? plan(prefix, layout) : section(prefix, layout);
 }

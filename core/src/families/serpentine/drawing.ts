@@ -11,7 +11,7 @@ import { fieldRange, type SerpentineParameters } from './parameters';
 const wordsRoom = 0.27;
 
 /** The turn between two runs at one end of the box. */
-function turnShapes(prefix: string, layout: SerpentineLayout, index: number): Shape[] {
+export function turnShapes(prefix: string, layout: SerpentineLayout, index: number): Shape[] {
   const { tube, bend, straight, runs } = layout;
   const [low, high] = [runs[index] ?? 0, runs[index + 1] ?? 0];
   const atHot = index % 2 === 0;
@@ -172,7 +172,7 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
   ];
 }
 
-/** The views of a serpentine. */
+/** From above and cut across; the turn at full size has a file of its own. */
 export const serpentineDrawing = {
   plan,
   section: (build: PlateBuild<SerpentineParameters>, layout: SerpentineLayout): Drawing =>

@@ -6,6 +6,7 @@ import { layingRoom } from '../plate/findings';
 import { downToMillimetre, fitRuns } from '../plate/fit';
 import { plateHeat } from '../plate/heat';
 import { definePlateFamily } from '../plateFamily';
+import { detail } from './detail';
 import { serpentineDrawing } from './drawing';
 import { serpentineFindings, serpentineWords } from './findings';
 import { layOut } from './layout';
@@ -57,7 +58,7 @@ export const serpentine = definePlateFamily({
       areas: areasOf(heat),
       outside: { ...box.outside, depth: box.depth },
       runs: { count, words: 'runs' },
-      drawing: (view) => serpentineDrawing[view](build, layout),
+      drawing: (view) => (view === 'detail' ? detail(build, layout) : serpentineDrawing[view](build, layout)),
       plate: { thickness: build.absorber.thickness, density: build.absorber.density },
       stack: plateStack(build, layout),
       parts,

@@ -1,5 +1,6 @@
 import type { Drawing, Shape } from '../../draw';
 import type { View } from '../family';
+import { detail } from './detail';
 import { canWall, stripFoot, type TrickleLayout } from './layout';
 import { fieldRange } from './parameters';
 
@@ -283,5 +284,6 @@ function section(prefix: string, layout: TrickleLayout): Drawing {
 }
 
 export function trickleDrawing(view: View, prefix: string, layout: TrickleLayout): Drawing {
+  if (view === 'detail') return detail(prefix, layout);
   return view === 'plan' ? plan(prefix, layout) : section(prefix, layout);
 }

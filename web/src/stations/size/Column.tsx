@@ -85,7 +85,9 @@ function ToLookAt() {
 function MadeOf() {
   const habit = useHabit();
   const { at, panel, plan, section } = useBenchPanel();
-  const drawn = new Set([...plan.dimensions, ...section.dimensions].flatMap(({ edit }) => (edit ? [edit.path] : [])));
+  const drawn = new Set(
+    [plan, section].flatMap(({ dimensions }) => dimensions).flatMap(({ edit }) => (edit ? [edit.path] : [])),
+  );
   return (
     <Section title="Made of">
       <MakeUp panel={panel.document} index={at} habit={habit} drawn={drawn} />

@@ -25,8 +25,8 @@ import {
   heldOf,
   setDimension,
   setTyping,
+  showUnder,
   toggleShade,
-  toggleUnder,
   useBenchPanel,
   useBenchView,
 } from './view';
@@ -35,7 +35,8 @@ import {
 export function Plan() {
   const habit = useHabit();
   const { findings } = useDerived();
-  const { at, figures, panel, mine, plan, section } = useBenchPanel();
+  const bench = useBenchPanel();
+  const { at, figures, panel, mine, plan } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const shaded = useBenchView((view) => view.shaded);
   const plate = shaded
@@ -51,7 +52,7 @@ export function Plan() {
       <DrawingView
         drawing={plan}
         habit={habit}
-        chosen={heldOf({ plan, section }, chosen)?.id}
+        chosen={heldOf(bench, chosen)?.id}
         onChoose={chooseDimension}
         entry={useTyping(plan)}
         findings={marks}
@@ -83,18 +84,49 @@ export function ShadeSwitch() {
   );
 }
 
-/** What stands under the plan: the section, or the panel from the side on its stand. */
+const unders = [
+  ['section', 'Section'],
+  ['side', 'From the side'],
+  ['detail', 'Full size'],
+] as const;
+
+/** What stands under the plan: the section, the panel from the side on its stand, or one place of it at full size. */
 export function UnderPlan() {
   const under = useBenchView((view) => view.under);
   return (
     <>
-      <Flex position="absolute" zIndex={1} bottom="0" left="0">
-        <Button size="xs" variant="outline" onClick={toggleUnder}>
-          {under === 'section' ? 'From the side' : 'Section'}
-        </Button>
+      <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
+        {unders.map(([view, words]) => (
+          <Button key={view} size="xs" variant="outline" aria-pressed={view === under} onClick={() => showUnder(view)}>
+            {words}
+          </Button>
+        ))}
       </Flex>
-      {under === 'section' ? <SectionDrawing /> : <SideDrawing />}
+      {under === 'section' && <SectionDrawing />}
+      {under === 'side' && <SideDrawing />}
+      {under === 'detail' && <DetailDrawing />}
     </>
+  );
+}
+
+/** px to a metre on a screen of 96 dots an inch: full size. */
+const fullSize = 96 / 0.0254;
+
+/** The place of a panel that must be right, as large as it is, or as large as there is room. */
+function DetailDrawing() {
+  const habit = useHabit();
+  const bench = useBenchPanel();
+  const chosen = useBenchView((view) => view.chosen);
+  return (
+    <DrawingView
+      drawing={bench.detail}
+      habit={habit}
+      chosen={heldOf(bench, chosen)?.id}
+      onChoose={chooseDimension}
+      entry={useTyping(bench.detail)}
+      most={fullSize}
+      margin={{ left: 90, right: 150, top: 18, bottom: 52 }}
+    />
   );
 }
 
@@ -108,7 +140,8 @@ function SideDrawing() {
 /** A part of the section, and whether the stack goes into the board. */
 function SectionDrawing() {
   const habit = useHabit();
-  const { panel, plan, section } = useBenchPanel();
+  const bench = useBenchPanel();
+  const { panel, section } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const { stack } = panel.design;
   const short = stack ? stack.needed - stack.available : 0;
@@ -118,7 +151,7 @@ function SectionDrawing() {
       <DrawingView
         drawing={section}
         habit={habit}
-        chosen={heldOf({ plan, section }, chosen)?.id}
+        chosen={heldOf(bench, chosen)?.id}
         onChoose={chooseDimension}
         entry={useTyping(section)}
         margin={{ left: habit === 'metric' ? 48 : 92, right: 124, top: 12, bottom: 24 }}
@@ -145,10 +178,11 @@ function SectionDrawing() {
 /** Where the chosen dimension is typed, when it stands on this drawing. */
 function useTyping(on: Drawing): ReactNode {
   const habit = useHabit();
-  const { at, plan, section } = useBenchPanel();
+  const bench = useBenchPanel();
+  const { at } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const typing = useBenchView((view) => view.typing);
-  const held = heldOf({ plan, section }, chosen);
+  const held = heldOf(bench, chosen);
   const edit = held?.edit;
   if (!typing || !held || !edit || !on.dimensions.includes(held)) return undefined;
   return (

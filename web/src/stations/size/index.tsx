@@ -100,10 +100,11 @@ function PanelTabs() {
 /** The dimension in hand as a tape. */
 function HeldTape() {
   const habit = useHabit();
-  const { at, panel, mine, plan, section } = useBenchPanel();
+  const bench = useBenchPanel();
+  const { at, panel, mine } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const { beginDrag, endDrag } = useJob.getState();
-  const held = heldOf({ plan, section }, chosen);
+  const held = heldOf(bench, chosen);
   const edit = held?.edit;
   if (!held || !edit) return null;
   return (

@@ -6,6 +6,8 @@ import {
   type Habit,
   type PanelDesign,
   type PanelFigures,
+  type View,
+  views,
 } from '@north-pane/core';
 import { create } from 'zustand';
 import { useDerived } from '../../state/derived';
@@ -22,7 +24,7 @@ interface BenchView {
   /** The plan shows how warm the plate is. */
   shaded: boolean;
   /** What stands under the plan. */
-  under: 'section' | 'side';
+  under: 'section' | 'side' | 'detail';
 }
 
 const start: BenchView = {
@@ -56,20 +58,21 @@ export function setTyping(typing: boolean): void {
 export function toggleShade(): void {
   set(({ shaded }) => ({ shaded: !shaded }));
 }
-export function toggleUnder(): void {
-  set(({ under }) => ({ under: under === 'section' ? 'side' : 'section' }));
+export function showUnder(under: BenchView['under']): void {
+  set({ under });
 }
 export function showPanel(index: number): void {
   set({ index, typing: false });
 }
 
 /** Drawings of a design, made once. */
-const drawn = new WeakMap<PanelDesign, { plan: Drawing; section: Drawing }>();
+type Drawings = Record<View, Drawing>;
+const drawn = new WeakMap<PanelDesign, Drawings>();
 
-function drawingsOf(design: PanelDesign): { plan: Drawing; section: Drawing } {
+function drawingsOf(design: PanelDesign): Drawings {
   const known = drawn.get(design);
   if (known) return known;
-  const made = { plan: design.drawing('plan'), section: design.drawing('section') };
+  const made = Object.fromEntries(views.map((view) => [view, design.drawing(view)])) as Drawings;
   drawn.set(design, made);
   return made;
 }
@@ -86,8 +89,8 @@ export function useBenchPanel() {
 }
 
 /** The dimension in hand, the first that can be set when the chosen one is not drawn. */
-export function heldOf({ plan, section }: { plan: Drawing; section: Drawing }, chosen: string): Dimension | undefined {
-  const dimensions = [...plan.dimensions, ...section.dimensions].filter(({ edit }) => edit);
+export function heldOf(drawings: Drawings, chosen: string): Dimension | undefined {
+  const dimensions = views.flatMap((view) => drawings[view].dimensions).filter(({ edit }) => edit);
   return dimensions.find(({ id }) => id === chosen) ?? dimensions[0];
 }
 

@@ -1,0 +1,78 @@
+import type { Drawing, Shape } from '../../draw';
+import type { LatticeLayout } from './layout';
+
+/** m of sheet shown either side of a bolt. */
+const shown = 0.03;
+/** m. Rubber and steel washer, nut and head, as usual for a small bolt. */
+const rubber = 0.0015;
+const steel = 0.001;
+const nut = 0.004;
+
+/** One bolt of the grid cut through: sheets, washers of rubber and steel, head and nut. */
+export function detail(prefix: string, layout: LatticeLayout): Drawing {
+  const { parameters, sheet } = layout;
+  const { bolt, washer, gasket } = parameters;
+  const half = gasket / 2 + sheet.thickness;
+  const stacked = (layer: Shape['layer'], part: string, width: number, from: number, height: number): Shape[] =>
+    [from, -from - height].map((y) => ({
+      kind: 'rect',
+      layer,
+      part: `${prefix}/${part}`,
+      x: -width / 2,
+      y,
+      width,
+      height,
+    }));
+  return {
+    title: `Bolt of ${prefix}`,
+    shapes: [
+      ...stacked('plate', 'front', 2 * shown, gasket / 2, sheet.thickness),
+      ...stacked('pane', 'washers', washer, half, rubber),
+      ...stacked('rail', 'washers', washer, half + rubber, steel),
+      ...stacked('fixing', 'bolt', 1.7 * bolt, half + rubber + steel, nut),
+      {
+        kind: 'rect',
+        layer: 'fixing',
+        part: `${prefix}/bolt`,
+        x: -bolt / 2,
+        y: -half - rubber - steel,
+        width: bolt,
+        height: 2 * (half + rubber + steel),
+      },
+    ],
+    labels: [
+      {
+        at: { x: washer / 2, y: half + rubber / 2 },
+        to: { x: shown + 0.006, y: half + 0.008 },
+        words: 'rubber, then steel washer',
+        anchor: 'start',
+      },
+      {
+        at: { x: shown, y: 0 },
+        to: { x: shown + 0.006, y: 0 },
+        words: 'water',
+        size: gasket,
+        fine: true,
+        anchor: 'start',
+      },
+      {
+        at: { x: shown, y: -half },
+        to: { x: shown + 0.006, y: -half - 0.007 },
+        words: 'sheet',
+        size: sheet.thickness,
+        fine: true,
+        anchor: 'start',
+      },
+    ],
+    dimensions: [
+      {
+        id: 'washer',
+        label: 'washer',
+        from: { x: -washer / 2, y: half + rubber + steel + nut },
+        to: { x: washer / 2, y: half + rubber + steel + nut },
+        offset: 0.006,
+        value: washer,
+      },
+    ],
+  };
+}

@@ -17,7 +17,17 @@ const { chromium } = await import('@playwright/test');
 const job = '/jobs/gannet-reach-showers';
 const bench = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
-/** Name, address, size, view settings, and what is done before the picture. */
+/** Begins a job of another family beside the demo and gives its bench's address. */
+const begun = (family, name) => async (server) => {
+  const answer = await fetch(`${server.url}/api/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name, family, units: 'metric' }),
+  });
+  return `/jobs/${(await answer.json()).id}/size`;
+};
+const shown = (words) => (page) => page.getByRole('button', { name: words, exact: true }).click();
+/** Name, address or what gives one, size, view settings, and what is done before the picture. */
 const pictures = [
   { name: 'shelf', path: '/', size: bench },
   { name: 'place', path: `${job}/place`, size: bench },
@@ -52,6 +62,15 @@ const pictures = [
     act: (page) => page.getByRole('button', { name: 'One more: Risers' }).click(),
     undo: (page) => page.getByRole('button', { name: 'One less: Risers' }).click(),
   },
+  { name: 'size-kinds', path: `${job}/size`, size: bench, act: shown('Another kind') },
+  {
+    name: 'size-serpentine',
+    path: begun('serpentine', 'Wash-house serpentine'),
+    size: bench,
+    act: shown('Full size'),
+  },
+  { name: 'size-lattice', path: begun('lattice', 'Wash-house lattice'), size: bench, act: shown('Full size') },
+  { name: 'size-trickle', path: begun('trickle', 'Wash-house trickle'), size: bench, act: shown('Full size') },
   { name: 'cut', path: `${job}/cut`, size: bench },
   { name: 'cut-phone', path: `${job}/cut`, size: phone },
   { name: 'forecast', path: `${job}/forecast`, size: bench },
@@ -91,7 +110,8 @@ try {
       },
       { light: 'day', ...view },
     );
-    await page.goto(`${server.url}${path}`, { waitUntil: 'networkidle' });
+    const address = typeof path === 'string' ? path : await path(server);
+    await page.goto(`${server.url}${address}`, { waitUntil: 'networkidle' });
     if (name.startsWith('place'))
       await page.getByTestId('standing-sentence').filter({ hasText: 'best fixed' }).waitFor({ timeout: 30_000 });
     if (name.startsWith('prove')) await page.getByTestId('verdict').waitFor();

@@ -1,6 +1,7 @@
 import {
   compareJob,
   cutListCsv,
+  type Drawing,
   evaluateBands,
   evaluateJob,
   evaluateOpen,
@@ -24,12 +25,12 @@ import {
   sayFinding,
   sayStanding,
   sayVerdict,
+  sayWords,
   sharesOf,
   sideOf,
   siteMakings,
   skySourceOf,
   stillFigures,
-  type View,
   views,
   waterCheck,
   writeSvg,
@@ -67,7 +68,11 @@ const verbs: Record<string, (call: Call) => unknown> = {
     const figures = evaluateOpen(open);
     return open.panels.map(({ document }, index) => ({ panel: document.id, ...waterCheck(open, figures, index) }));
   },
-  parts: ({ job }) => jobShop(openJob(job)).parts,
+  parts: ({ job }) =>
+    jobShop(openJob(job)).parts.map((part) => ({
+      ...part,
+      operations: part.operations.map((words) => sayWords(words, job.units)),
+    })),
   cuts: ({ job, options }) => {
     const { parts, plan } = jobShop(openJob(job));
     return options.format === 'csv' ? cutListCsv(parts, job.units) : plan;
@@ -76,14 +81,20 @@ const verbs: Record<string, (call: Call) => unknown> = {
     jobFindings(openJob(job)).map((finding) => ({ ...finding, words: sayFinding(finding, job.units) })),
   draw: ({ job, options }) => {
     const view = options.view ?? 'plan';
-    if (view !== 'side' && !views.some((one) => one === view))
-      throw new Complaint(`--view: “${view}” is no view of this heater; it has ${views.join(', ')} and side`);
     if ((options.format ?? 'svg') !== 'svg')
       throw new Complaint(`--format: “${options.format}” is not written yet; svg is`);
     const open = openJob(job);
     const [panel] = open.panels;
     if (!panel) throw new Complaint('panels: the job has none');
-    const drawing = view === 'side' ? sideOf(open, 0) : panel.design.drawing(view as View);
+    const { design } = panel;
+    const drawings: Record<string, (() => Drawing) | undefined> = {
+      ...Object.fromEntries(views.map((one) => [one, () => design.drawing(one)])),
+      side: () => sideOf(open, 0),
+      ...(design.development ? { bent: design.development } : {}),
+    };
+    const drawing = Object.hasOwn(drawings, view) ? drawings[view]?.() : undefined;
+    if (!drawing)
+      throw new Complaint(`--view: “${view}” is no view of this heater; it has ${Object.keys(drawings).join(', ')}`);
     return writeSvg(drawing, { habit: unitsOf(options, job) });
   },
   place: ({ job }) => {

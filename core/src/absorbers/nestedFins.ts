@@ -12,6 +12,7 @@ import {
   type Tube,
 } from '../catalogue';
 import type { FinStep } from '../heat';
+import { sized } from '../quantity';
 import type { AbsorberDesign } from './absorber';
 
 const bonds: Record<'greased' | 'dry', Range> = {
@@ -132,9 +133,7 @@ export const nestedFins = defineMember({
             length: piece,
             count: each * count,
             operations: [
-              ...(trimmed
-                ? [`trim both flanges to ${Math.round(flange * 1000)} mm from the middle of the groove`]
-                : []),
+              ...(trimmed ? [`trim both flanges to ${sized(flange)} from the middle of the groove`] : []),
               ...(groove === 'greased' ? ['bead of grease in the groove'] : []),
               'lap every fin under the one below it on the slope',
             ],

@@ -1,5 +1,6 @@
 import type { Finding } from '../care';
 import type { Range } from '../catalogue';
+import type { Drawing, Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
 import type { ThermalStack } from '../heat';
 import type { Part, Purchase } from '../shop';
@@ -16,27 +17,63 @@ export interface Exit {
   diameter: number;
 }
 
+/** A frame with the pane in it that lifts off the box. m. */
+export interface Lid {
+  /** Across a frame piece, seen from above. */
+  width: number;
+  /** Of the frame over the box. */
+  height: number;
+  /** That the pane bears on, all round. */
+  ledge: number;
+  corners: 'mitred' | 'butted';
+}
+
+/** Bent metal round the box. m. */
+export interface Skin {
+  thickness: number;
+  /** Leg under the back. */
+  under: number;
+  /** Leg over the pane, from the outside of the box inwards. */
+  lip: number;
+}
+
 /** A box round the pane that it is made for. Length runs along the risers, width along the headers. */
 export interface BoxDesign {
   name: string;
-  /** Clear space inside. */
+  /** Clear space between the boards, and what of it is left for tubes when strips line the sides. */
   inside: { length: number; width: number };
+  room: { length: number; width: number };
   outside: { length: number; width: number };
+  /** What lets the sun in: inside the bearing of the pane. */
+  opening: { length: number; width: number };
   /** m. Sides, all boards of them. */
   wall: number;
   /** m from the outer face to where two boards of a side meet; nothing where it is one. */
   seam: number | undefined;
   /** m that the back reaches under the sides. */
   backUnder: number;
+  /** m from the underside of the box: to its very top, to the pane's upper face, to the top of the sides, and as far as they are whole. */
   depth: number;
+  paneTop: number;
+  rimTop: number;
+  solid: number;
+  /** m. Pane and gasket. */
+  seatDepth: number;
+  lid: Lid | undefined;
+  skin: Skin | undefined;
   back: number;
   insulation: number;
+  /** m. Insulation along the inner face of the sides. */
+  edgeStrip: number;
   /** m. Corner cleat, nought for none. */
   cleat: number;
   /** m. Where the corner screws come through the long side boards. */
   cornerScrews: { along: number; up: number }[];
   /** m from the cold end inside to the middle of each rail. */
   rails: number[];
+  /** Where hands take hold, and where it is hung, seen from above. */
+  handles: Point[];
+  hangers: Point[];
   /** Insulation and back, by book values. */
   backStack: ThermalStack;
   /** Times the book value, as built. */
@@ -45,15 +82,18 @@ export interface BoxDesign {
   rim(height: number): ThermalStack & { area: number };
   /** °C, with the name of what it is. */
   limits: Record<'insulation' | 'back' | 'side', { name: string; limit: number }>;
-  parts(query: { prefix: string; railDepth: number; exits: readonly Exit[] }): Part[];
+  parts(query: { prefix: string; railDepth: number; exits: readonly Exit[]; hotSpace: number }): Part[];
   purchases(prefix: string): Purchase[];
   /** What is to be looked at in the box itself. `path` is the panel's own in the job. */
-  findings(path: string): Finding[];
+  findings(path: string, exits: readonly Exit[]): Finding[];
+  /** Strips of bent metal laid flat, with bend lines and notches; nothing for a box without any. */
+  development?(prefix: string): Drawing;
 }
 
 /** How a box takes a pane. */
 export interface BoxMember {
-  around(glazing: GlazingDesign): BoxDesign;
+  /** `turned`: the risers lie across the slope, so that a long side is the low edge. */
+  around(glazing: GlazingDesign, turned?: boolean): BoxDesign;
   /** What is added to the pane's length and width to get the outside; needed to solve a typed outside back to a pane. */
   paneToOutside(glazing: GlazingDesign): number;
 }

@@ -1,6 +1,10 @@
 import { choiceField, countField, entry, entryField, lengthField } from '../catalogue';
+import type { Habit } from '../quantity';
 
-/** Parameters that every box of boards has, with what they begin as. */
+/**
+ * Parameters that every box of boards has, with what a document that does not speak of them means: nothing of it. What a new
+ * box begins with is its `standard`.
+ */
 export const timberFields = {
   board: entryField(
     'timber',
@@ -23,26 +27,67 @@ export const timberFields = {
     'Insulation is',
     'Dry behind a tight lid, or laden with moisture.',
   ),
+  edgeStrip: lengthField(0, 0.03, 0, 'Edge strip', 'Strip of the same insulation along the inner face of the sides.'),
   rails: countField(0, 8, 3, 'Rails', 'Cross rails that carry the absorber.'),
   cleat: lengthField(0, 0.045, 0.02, 'Corner cleat', 'Square cleat screwed into each corner; nought for none.'),
+  side: choiceField(
+    { removable: 'one long side comes off', fixed: 'all four fixed' },
+    'removable',
+    'Sides',
+    'Headers that go through a side go in only while it is off.',
+  ),
+  handles: countField(0, 6, 0, 'Handles', 'For carrying: two at the ends, or more along the long sides.'),
+  hanging: choiceField(
+    { none: 'lies on its stand', plates: 'hung by four plates' },
+    'none',
+    'Hanging',
+    'Plates on the back, a fifth in from its ends.',
+  ),
+  weeps: countField(
+    0,
+    8,
+    0,
+    'Weep holes',
+    'Screened holes in the back: these along the low edge, as many along the high.',
+  ),
+};
+
+/** A pane bedded in the box, or in a frame that lifts off. */
+export const lidFields = {
+  lid: choiceField(
+    { bedded: 'bedded in the box', mitred: 'in a lid, corners mitred', butted: 'in a lid, corners butted' },
+    'bedded',
+    'Pane is',
+    'Bedded once and for all, or in a framed lid that lifts off for carrying and mending.',
+  ),
+  lidFrame: entryField(
+    'timber',
+    'planed-45x45',
+    'Lid frame',
+    'Timber of the lid, rebated for the pane.',
+    (id) => entry('timber', id).width < 0.06,
+  ),
 };
 
 const inch = 0.0254;
-export const timberStandard = {
-  metric: {
-    board: 'planed-115x19',
-    back: 'ply-9',
-    insulation: 'wool-50',
-    state: 'dry' as const,
-    rails: 3,
-    cleat: 0.02,
-  },
-  imperial: {
-    board: 'ps20-1x6',
-    back: 'ply-3_8',
-    insulation: 'wool-2',
-    state: 'dry' as const,
-    rails: 3,
-    cleat: 0.75 * inch,
-  },
+const common = {
+  state: 'dry' as const,
+  rails: 3,
+  edgeStrip: 0,
+  side: 'removable' as const,
+  handles: 2,
+  hanging: 'none' as const,
+  weeps: 2,
 };
+const standards = {
+  metric: { board: 'planed-115x19', back: 'ply-9', insulation: 'wool-50', cleat: 0.02, ...common },
+  imperial: { board: 'ps20-1x6', back: 'ply-3_8', insulation: 'wool-2', cleat: 0.75 * inch, ...common },
+};
+
+export function timberStandard(habit: Habit) {
+  return standards[habit];
+}
+
+export function lidStandard(habit: Habit) {
+  return { lid: 'bedded' as const, lidFrame: habit === 'metric' ? 'planed-45x45' : 'ps20-2x2' };
+}

@@ -1,9 +1,11 @@
 import * as z from 'zod';
-import type { Words } from '../care';
 import { defineMember, entry, entryField } from '../catalogue';
 import type { BoxMember } from './box';
-import { timberFields, timberStandard } from './fields';
-import { timberBox } from './timberBox';
+import { lidFields, lidStandard, timberFields, timberStandard } from './fields';
+import { lidOf, openTimber, timberBox } from './timberBox';
+
+/** m that a pane bears on in the lid of a box that has no rebate of its own. */
+const lidLedge = 0.01;
 
 /** An inner tray that stands on the back, in outer boards that hold the pane: no rebates to cut. */
 export const layeredTimber = defineMember({
@@ -12,6 +14,7 @@ export const layeredTimber = defineMember({
   meaning: 'An inner tray on the back sheet, the pane on its edges, outer boards round both. No rebates to cut.',
   schema: z.strictObject({
     ...timberFields,
+    ...lidFields,
     cladding: entryField(
       'timber',
       'planed-140x19',
@@ -21,24 +24,15 @@ export const layeredTimber = defineMember({
     ),
   }),
   standard: (habit) => ({
-    ...timberStandard[habit],
+    ...timberStandard(habit),
+    ...lidStandard(habit),
     cladding: habit === 'metric' ? 'planed-140x19' : 'ps20-1x8',
   }),
-  design: ({ board, cladding, back, insulation, ...rest }): BoxMember =>
+  design: (parameters): BoxMember =>
     timberBox({
-      ...rest,
-      ledge: 0,
-      board: entry('timber', board),
-      cladding: entry('timber', cladding),
-      back: entry('sheet', back),
-      insulation: entry('sheet', insulation),
+      ...openTimber(parameters),
+      lid: lidOf(parameters),
+      ledge: lidLedge,
+      cladding: entry('timber', parameters.cladding),
     }),
 });
-
-export const boxWords: Record<string, Words> = {
-  'cladding-too-narrow': (values, say) => ({
-    headline: 'outer board too narrow',
-    detail: `The box is ${say.length(values.number('needed'))} deep from under the back to the top of the pane; the outer board is ${say.length(values.number('board'))}.`,
-    remedy: 'Take a wider outer board, or a shallower inner one.',
-  }),
-};

@@ -1,7 +1,10 @@
-import { materials, type Range, range, type Sheet, type Timber } from '../catalogue';
+import type { Finding } from '../care';
+import { entry, materials, type Range, range, type Sheet, type Timber } from '../catalogue';
+import type { Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
-import type { HoleSchedule, Part, Purchase } from '../shop';
 import type { BoxDesign, BoxMember, Exit } from './box';
+import { boxParts, boxPurchases } from './boxParts';
+import { type BentEdge, edgeDevelopment } from './edge';
 
 /** m. Rebate along the bottom inner edge that a let-in back lies in. */
 const backLedge = 0.007;
@@ -13,85 +16,151 @@ const asBuilt: Record<'dry' | 'damp', Range> = {
   dry: range(1.1, 1.2, 1.3, 'judgement'),
   damp: range(1.3, 1.6, 2, 'judgement'),
 };
-/** m between screws along the rim. */
-const screwSpacing = 0.15;
+/** m that a lip must reach over the pane to hold it. Judgement. */
+const leastHold = 0.005;
 
 /** What a box of boards is made of. */
 export interface TimberBox {
   board: Timber;
   /**
-   * Boards round the outside. With them the inner boards stand on the back, the pane lies on their edges, and the outer ones
-   * reach from under the back to the top of the pane; without them pane and back are let into rebates.
+   * Boards round the outside. With them, or with bent metal, the inner boards stand on the back and the pane lies on their
+   * edges; without either pane and back are let into rebates.
    */
   cladding?: Timber;
+  edge?: BentEdge;
   back: Sheet;
   insulation: Sheet;
   state: 'dry' | 'damp';
   rails: number;
-  /** m that the pane bears on, of a rebated box; of a clad one it is the inner board less the clearance. */
+  /** m that the pane bears on, of a rebate in box or lid; of a clad box it is the inner board less the clearance. */
   ledge: number;
   cleat: number;
+  edgeStrip: number;
+  side: 'removable' | 'fixed';
+  handles: number;
+  hanging: 'none' | 'plates';
+  weeps: number;
+  lid: TimberLid | undefined;
 }
 
-/** Sizes that everything else of a box hangs on. */
-interface Frame {
+export interface TimberLid {
+  timber: Timber;
+  corners: 'mitred' | 'butted';
+}
+
+/** The entries of the catalogue in the place of their ids. */
+export function openTimber<P extends { board: string; back: string; insulation: string }>(parameters: P) {
+  const { board, back, insulation, ...rest } = parameters;
+  return {
+    ...rest,
+    board: entry('timber', board),
+    back: entry('sheet', back),
+    insulation: entry('sheet', insulation),
+  };
+}
+
+export function lidOf({
+  lid,
+  lidFrame,
+}: {
+  lid: 'bedded' | 'mitred' | 'butted';
+  lidFrame: string;
+}): TimberLid | undefined {
+  return lid === 'bedded' ? undefined : { timber: entry('timber', lidFrame), corners: lid };
+}
+
+/** Sizes that everything else of a box hangs on; m. */
+export interface Frame {
   inside: { length: number; width: number };
   outside: { length: number; width: number };
+  opening: { length: number; width: number };
   wall: number;
   depth: number;
+  paneTop: number;
+  /** Top of the sides, under a lid if there is one, and as far up as they are whole. */
+  rimTop: number;
+  solid: number;
   bay: number;
-  /** m. How far the back reaches under the sides. */
+  /** How far the back reaches under the sides. */
   backUnder: number;
+  /** Outer board or metal. */
+  clad: number;
+  turned: boolean;
 }
 
-function frameOf(made: TimberBox, glazing: GlazingDesign): Frame {
-  const { board, cladding, back, rails } = made;
-  const clad = cladding?.thickness ?? 0;
+function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Frame {
+  const { board, cladding, edge, back, rails, lid } = made;
+  const clad = cladding?.thickness ?? edge?.sheet.thickness ?? 0;
+  const standing = cladding !== undefined || edge !== undefined;
   const wall = board.thickness + clad;
-  const bearing = cladding ? board.thickness - glazing.clearance : made.ledge;
-  const insideOf = (pane: number) => pane + 2 * (glazing.clearance - bearing - (cladding ? glazing.clearance : 0));
-  const inside = { length: insideOf(glazing.pane.length), width: insideOf(glazing.pane.width) };
+  const { clearance, seatDepth, pane } = glazing;
+  const sides = (of: (pane: number) => number) => ({ length: of(pane.length), width: of(pane.width) });
+  // On the inner boards' edges a pane bears on their thickness less its own room; in a rebate on the ledge.
+  const within = standing && !lid ? clearance - board.thickness : clearance - made.ledge;
+  const clear = sides((size) => size + 2 * within);
+  const outside = lid
+    ? sides((size) => size + 2 * (within + lid.timber.width))
+    : sides((size) => size + 2 * (within + wall));
+  const inside = { length: outside.length - 2 * wall, width: outside.width - 2 * wall };
+  const onBack = back.thickness + board.width;
+  const rimTop = (standing ? onBack : board.width) + (lid || !standing ? 0 : seatDepth);
+  const top = rimTop + (lid?.timber.thickness ?? 0);
   return {
     inside,
-    outside: { length: inside.length + 2 * wall, width: inside.width + 2 * wall },
+    outside,
+    // A lid's frame may be wider than the wall, or narrower.
+    opening: {
+      length: Math.min(clear.length, inside.length),
+      width: Math.min(clear.width, inside.width),
+    },
     wall,
-    depth: cladding ? back.thickness + board.width + glazing.seatDepth : board.width,
+    depth: top + (edge?.sheet.thickness ?? 0),
+    paneTop: top,
+    rimTop,
+    solid: standing ? onBack : lid ? board.width : board.width - seatDepth,
     bay: (inside.length - rails * board.thickness) / (rails + 1),
-    backUnder: cladding ? board.thickness : backLedge,
+    backUnder: standing ? board.thickness : backLedge,
+    clad,
+    turned,
   };
 }
 
 /** A box of board sides, sheet back and cross rails round a pane. */
 export function timberBox(made: TimberBox): BoxMember {
-  const { board, cladding, back, insulation: wool, rails: railCount, cleat } = made;
+  const { board, cladding, edge, back, insulation: wool, rails: railCount, cleat, lid } = made;
   return {
-    paneToOutside: (glazing) => frameOf(made, glazing).outside.length - glazing.pane.length,
-    around: (glazing): BoxDesign => {
-      const frame = frameOf(made, glazing);
-      const { inside, outside, wall, depth, bay } = frame;
+    paneToOutside: (glazing) => frameOf(made, glazing, false).outside.length - glazing.pane.length,
+    around: (glazing, turned = false): BoxDesign => {
+      const frame = frameOf(made, glazing, turned);
+      const { inside, outside, wall, rimTop, bay } = frame;
       const perimeter = 2 * (inside.length + inside.width);
       const wood = materials.softwood;
+      const jacket = cladding ? ` in ${cladding.name}` : edge ? ` in ${edge.sheet.name}` : '';
+      const room = (size: number) => size - 2 * made.edgeStrip;
       return {
-        name: `${board.name}${cladding ? ` in ${cladding.name}` : ''}, ${back.name} back, ${wool.name}`,
-        inside,
-        outside,
-        wall,
-        seam: cladding?.thickness,
-        backUnder: frame.backUnder,
-        depth,
+        name: `${board.name}${jacket}, ${back.name} back, ${wool.name}${lid ? `, lid of ${lid.timber.name}` : ''}`,
+        ...frame,
+        seatDepth: glazing.seatDepth,
+        room: { length: room(inside.length), width: room(inside.width) },
+        seam: frame.clad || undefined,
+        lid: lid && { width: lid.timber.width, height: lid.timber.thickness, ledge: made.ledge, corners: lid.corners },
+        skin: edge && { thickness: edge.sheet.thickness, under: edge.under, lip: edge.lip },
         back: back.thickness,
         insulation: wool.thickness,
+        edgeStrip: made.edgeStrip,
         cleat,
         cornerScrews: [0.3, 0.7].flatMap((share) =>
           [1, -1].map((end) => {
             const inset = cleat > 0 ? wall + cleat / 2 : wall / 2;
-            return { along: end > 0 ? inset : outside.length - inset, up: depth * share };
+            return { along: end > 0 ? inset : outside.length - inset, up: rimTop * share };
           }),
         ),
         rails: Array.from(
           { length: railCount },
           (_, index) => (index + 1) * (bay + board.thickness) - board.thickness / 2,
         ),
+        handles: handlesOf(made.handles, outside),
+        hangers: made.hanging === 'plates' ? hangersOf(outside) : [],
         backStack: {
           layers: [wool, back].map((sheet) => ({
             name: sheet.name,
@@ -103,7 +172,23 @@ export function timberBox(made: TimberBox): BoxMember {
         backFactor: asBuilt[made.state],
         rim: (height) => ({
           area: perimeter * Math.max(0, height),
-          layers: [{ name: board.name, thickness: wall, conductivity: wood.conductivity }],
+          layers: [
+            ...(made.edgeStrip > 0
+              ? [
+                  {
+                    name: wool.name,
+                    thickness: made.edgeStrip,
+                    conductivity: materials[wool.material].conductivity,
+                  },
+                ]
+              : []),
+            {
+              name: board.name,
+              // Metal keeps no heat in.
+              thickness: board.thickness + (cladding?.thickness ?? 0),
+              conductivity: wood.conductivity,
+            },
+          ],
           inside: inner,
           outside: outer,
         }),
@@ -112,212 +197,80 @@ export function timberBox(made: TimberBox): BoxMember {
           back: { name: back.name, limit: materials[back.material].serviceLimit },
           side: { name: board.name, limit: wood.serviceLimit },
         },
-        findings: (path) =>
-          cladding && cladding.width < depth - 1e-9
-            ? [
-                {
-                  code: 'cladding-too-narrow',
-                  severity: 'clash',
-                  path: `${path}.box.parameters.cladding`,
-                  values: { board: cladding.width, needed: depth },
-                },
-              ]
-            : [],
-        parts: (query) => boxParts(made, frame, glazing, query),
+        findings: (path, exits) => boxFindings(made, frame, glazing, path, exits),
+        parts: (query) => boxParts(made, frame, query),
         purchases: (prefix) => boxPurchases(made, frame, prefix),
+        ...(edge ? { development: (prefix: string) => edgeDevelopment(edge, frame, prefix) } : {}),
       };
     },
   };
 }
 
-interface PartsQuery {
-  prefix: string;
-  railDepth: number;
-  exits: readonly Exit[];
+/** Two hands at the ends; more along the long sides, evenly. */
+function handlesOf(count: number, outside: { length: number; width: number }): Point[] {
+  if (count === 0) return [];
+  if (count <= 2)
+    return [
+      { x: 0, y: outside.width / 2 },
+      { x: outside.length, y: outside.width / 2 },
+    ].slice(0, count);
+  const low = Math.ceil(count / 2);
+  const row = (many: number, y: number) =>
+    Array.from({ length: many }, (_, index) => ({ x: (outside.length * (index + 0.5)) / many, y }));
+  return [...row(low, 0), ...row(count - low, outside.width)];
 }
 
-/** kg of a board of so much, by its thickness. */
-function boardMass(board: Timber, length: number, width = board.width): number {
-  return length * width * board.thickness * materials.softwood.density;
+/** A fifth in from the ends: a long thing hung there bends least (its Bessel points, rounded). */
+function hangersOf({ length, width }: { length: number; width: number }): Point[] {
+  return [0.2, 0.8].flatMap((x) => [0.1, 0.9].map((y) => ({ x: x * length, y: y * width })));
 }
 
-function boxParts(made: TimberBox, frame: Frame, glazing: GlazingDesign, query: PartsQuery): Part[] {
-  const { board, cladding, rails } = made;
-  const { inside } = frame;
-  const rail: Part = {
-    id: `${query.prefix}/rail`,
-    name: 'Cross rail',
-    item: board.id,
-    kind: 'length',
-    stuff: 'timber',
-    length: inside.width,
-    count: rails,
-    operations: ['rip to depth'],
-    mass: boardMass(board, inside.width, query.railDepth),
-  };
-  return [
-    ...sideParts(made, frame, query),
-    ...(cladding ? claddingParts(cladding, frame, query) : []),
-    ...(made.cleat > 0 ? [cleatPart(made, frame, glazing, query.prefix)] : []),
-    ...(rails > 0 ? [rail] : []),
-    ...sheetParts(made, frame, query.prefix),
-  ];
-}
-
-/** Sides and ends; holes where a tube comes out, from the board's own end and bottom edge. */
-function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery): Part[] {
-  const { board, cladding, back } = made;
-  const { inside } = frame;
-  const clad = cladding?.thickness ?? 0;
-  const raised = cladding ? back.thickness : 0;
-  const operations = cladding
-    ? ['square both ends', 'round the top inner edge that the pane lies on']
-    : ['rebate the top inner edge for the pane', 'rebate the bottom inner edge for the back'];
-  const sideLength = inside.length + 2 * board.thickness;
-  const holes = (side: Exit['side'], length: number, off: number): { holes?: HoleSchedule } => {
-    const mine = exits.filter((exit) => exit.side === side).sort((a, b) => a.along - b.along);
-    const [first] = mine;
-    if (!first) return {};
-    const onEnd = side === 'cold' || side === 'hot';
-    return {
-      holes: {
-        datum: onEnd ? 'low side' : 'cold end',
-        middle: length / 2,
-        positions: mine.map((hole) => hole.along - off),
-        diameter: first.diameter,
-        pilot: 0.003,
-        where: `through the board, for the ${onEnd ? 'tube' : 'header'}`,
-        across: { from: 'bottom edge', distance: first.up - raised },
-      },
-    };
-  };
-  const piece = (id: string, name: string, length: number, count: number, more: { holes?: HoleSchedule }): Part => ({
-    id: `${prefix}/${id}`,
-    name,
-    item: board.id,
-    kind: 'length',
-    stuff: 'timber',
-    length,
-    count,
-    operations,
-    mass: boardMass(board, length),
-    ...more,
-  });
-  const onEnds = exits.some((exit) => exit.side === 'cold' || exit.side === 'hot');
-  const end = (which: 'cold' | 'hot') =>
-    piece(
-      `end-${which}`,
-      which === 'cold' ? 'End board, low end' : 'End board, high end',
-      inside.width,
-      1,
-      holes(which, inside.width, frame.wall),
-    );
-  return [
-    piece('side-low', 'Side board, low', sideLength, 1, holes('low', sideLength, clad)),
-    piece('side-high', 'Side board, high', sideLength, 1, holes('high', sideLength, clad)),
-    ...(onEnds ? [end('cold'), end('hot')] : [piece('end', 'End board', inside.width, 2, {})]),
-  ];
-}
-
-/** The boards round the outside; exit holes are drilled through both at once. */
-function claddingParts(cladding: Timber, { outside, depth }: Frame, { prefix, exits }: PartsQuery): Part[] {
-  const piece = (id: string, name: string, length: number): Part => ({
-    id: `${prefix}/${id}`,
-    name,
-    item: cladding.id,
-    kind: 'length',
-    stuff: 'timber',
-    length,
-    count: 2,
-    operations: [
-      `rip to the depth of the box`,
-      ...(exits.length > 0 ? ['screw on, then drill the exit holes through both boards'] : []),
-    ],
-    mass: boardMass(cladding, length, Math.min(depth, cladding.width)),
-  });
-  return [
-    piece('cladding-side', 'Outer board, side', outside.length),
-    piece('cladding-end', 'Outer board, end', outside.width - 2 * cladding.thickness),
-  ];
-}
-
-/** Corner cleats, ripped from what is left of the side board. */
-function cleatPart(made: TimberBox, frame: Frame, glazing: GlazingDesign, prefix: string): Part {
-  const { board, cleat, back, cladding } = made;
-  const length = Math.max(0.01, (cladding ? board.width : frame.depth - back.thickness - glazing.seatDepth) - 0.002);
-  return {
-    id: `${prefix}/cleat`,
-    name: 'Corner cleat',
-    item: board.id,
-    kind: 'length',
-    stuff: 'timber',
-    length,
-    count: 4,
-    operations: [`rip ${Math.round(cleat * 1000)} mm square, two to a width`],
-    mass: length * cleat ** 2 * materials.softwood.density,
-  };
-}
-
-/** Back and insulation. */
-function sheetParts(made: TimberBox, { inside, bay, backUnder }: Frame, prefix: string): Part[] {
-  const { back, insulation: wool, rails } = made;
-  const width = inside.length + 2 * backUnder;
-  const height = inside.width + 2 * backUnder;
-  // Boards of wool are smaller than a bay: pieces side by side, as few as will do.
-  const across = Math.ceil(inside.width / Math.max(wool.width, wool.height) - 1e-9);
-  const along = Math.ceil(bay / Math.min(wool.width, wool.height) - 1e-9);
-  const piece = { width: bay / along, height: inside.width / across };
-  const mass = (sheet: Sheet, size: { width: number; height: number }) =>
-    size.width * size.height * sheet.thickness * materials[sheet.material].density;
-  return [
-    {
-      id: `${prefix}/back`,
-      name: 'Back',
-      item: back.id,
-      kind: 'sheet',
-      width,
-      height,
-      turn: true,
-      count: 1,
-      operations: [],
-      mass: mass(back, { width, height }),
-    },
-    {
-      id: `${prefix}/insulation`,
-      name: 'Insulation',
-      item: wool.id,
-      kind: 'sheet',
-      ...piece,
-      turn: true,
-      count: (rails + 1) * across * along,
-      operations: [],
-      mass: mass(wool, piece),
-    },
-  ];
-}
-
-function boxPurchases(made: TimberBox, { outside, depth }: Frame, prefix: string): Purchase[] {
-  const round = 2 * (outside.length + outside.width);
-  const perRim = Math.ceil(round / screwSpacing);
-  const screws = 8 + made.rails * 4 + perRim * (made.cladding ? 2 : 1);
-  return [
-    {
-      id: `${prefix}/screws`,
-      name: 'Stainless screws 4 × 40',
-      quantity: screws,
-      unit: 'each',
-      priceKey: 'screw',
-      rule: `two a corner, four a rail, every 150 mm round the back${made.cladding ? ' and through the outer boards' : ''}`,
-      mass: 0.004 * screws,
-    },
-    {
-      id: `${prefix}/box-paint`,
-      name: 'Exterior paint',
-      quantity: (round * depth * 2 * 2) / 10,
-      unit: 'L',
-      priceKey: 'paint',
-      rule: 'two coats inside and out, 10 m² to the litre',
-      mass: 0.2,
-    },
-  ];
+function boxFindings(
+  made: TimberBox,
+  frame: Frame,
+  glazing: GlazingDesign,
+  path: string,
+  exits: readonly Exit[],
+): Finding[] {
+  const { cladding, edge, board } = made;
+  const at = (name: string) => `${path}.box.parameters.${name}`;
+  const found: Finding[] = [];
+  if (cladding && cladding.width < frame.rimTop - 1e-9)
+    found.push({
+      code: 'cladding-too-narrow',
+      severity: 'clash',
+      path: at('cladding'),
+      values: { board: cladding.width, needed: frame.rimTop },
+    });
+  const through = exits.find(({ side }) => side === 'low' || side === 'high');
+  if (through && made.side === 'fixed')
+    found.push({
+      code: 'array-cannot-go-in',
+      severity: 'clash',
+      path: at('side'),
+      values: {},
+      at: { x: through.along, y: through.side === 'low' ? frame.wall / 2 : frame.outside.width - frame.wall / 2 },
+    });
+  if (edge && glazing.cover) {
+    const { thickness } = edge.sheet;
+    const hold = edge.lip - thickness - glazing.clearance;
+    const most = board.thickness + thickness;
+    if (hold < leastHold - 1e-9)
+      found.push({
+        code: 'lip-misses-pane',
+        severity: 'clash',
+        path: at('lip'),
+        values: { lip: edge.lip, least: thickness + glazing.clearance + leastHold },
+        fix: Math.ceil((thickness + glazing.clearance + leastHold) * 1000) / 1000,
+      });
+    else if (edge.lip > most + 1e-9)
+      found.push({
+        code: 'lip-shades-plate',
+        severity: 'caution',
+        path: at('lip'),
+        values: { lip: edge.lip, most },
+        fix: Math.floor(most * 1000) / 1000,
+      });
+  }
+  return found;
 }

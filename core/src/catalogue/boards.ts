@@ -26,7 +26,7 @@ export interface Sheet {
   width: number;
   /** m. As sold. */
   height: number;
-  use: 'back' | 'plate' | 'insulation';
+  use: 'back' | 'plate' | 'insulation' | 'edge';
   /** Whose shops sell it. */
   tape: Habit;
   source: string;
@@ -141,6 +141,19 @@ export const sheets: readonly Sheet[] = [
     'steel',
     'plate',
     0.0276 * inch,
+    4 * feet,
+    8 * feet,
+    'ASTM A653',
+  ),
+  sheet('metric', 'edge-steel-0.6', '0.6 mm painted steel sheet', 'steel', 'edge', 0.0006, 1.25, 2.5, 'EN 10169'),
+  sheet('metric', 'edge-aluminium-0.7', '0.7 mm painted aluminium', 'aluminium', 'edge', 0.0007, 1, 2, 'EN 1396'),
+  sheet(
+    'imperial',
+    'edge-steel-26ga',
+    '26 ga painted steel sheet',
+    'steel',
+    'edge',
+    0.0217 * inch,
     4 * feet,
     8 * feet,
     'ASTM A653',

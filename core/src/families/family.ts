@@ -119,6 +119,8 @@ export interface PanelDesign {
   /** How many runs of tube or strips it has, and what they are called. */
   runs: { count: number; words: string };
   drawing(view: View): Drawing;
+  /** Bent metal laid flat, for a panel that has any. */
+  development?(): Drawing;
   /** m and kg/m³. The plate, as drawn. */
   plate: { thickness: number; density: number };
   /** Layers of the panel from the pane down, m each, and what the box offers. */

@@ -5,7 +5,17 @@ import { efficiencyFactor, heatRemovalFactor } from './fin';
 import { fluidState } from './fluids';
 import { NotConverged } from './notConverged';
 import { risingRoot } from './root';
-import { type Built, build, type Deviates, finOf, losses, lossSum, type Make, opticalShare } from './uncertain';
+import {
+  absorbedSun,
+  type Built,
+  build,
+  type Deviates,
+  finOf,
+  losses,
+  lossSum,
+  type Make,
+  opticalShare,
+} from './uncertain';
 
 /** Everything a makings panel can show of one steady state. SI; W for the whole panel where it says heat. */
 export interface CollectorState {
@@ -180,7 +190,7 @@ export function stagnationTemperature(
   make: Make = 'well made',
 ): number {
   const built = build(description, deviates, make);
-  const absorbed = opticalShare(built, conditions) * conditions.irradiance * built.sun;
+  const absorbed = absorbedSun(built, conditions);
   // The loss only rises with the plate, so there is one answer.
   const excess = (plate: number) => lossSum(losses(built, conditions, plate)) - absorbed;
   return risingRoot(excess, conditions.air - 60, conditions.air + 500, 1e-4);

@@ -1,7 +1,7 @@
 import type { CollectorDescription, HeatConditions } from './description';
 import { risingRoot } from './root';
 import { stagnationTemperature } from './steady';
-import { build, type Deviates, losses, lossSum, opticalShare } from './uncertain';
+import { absorbedSun, build, type Deviates, losses, lossSum } from './uncertain';
 
 /**
  * Seconds in which a still panel goes from one plate temperature to another under steady conditions, warming or cooling,
@@ -18,7 +18,7 @@ export function timeToReach(
   const { from, to, full } = query;
   if (from === to) return 0;
   const built = build(description, deviates);
-  const absorbed = opticalShare(built, conditions) * conditions.irradiance * built.sun;
+  const absorbed = absorbedSun(built, conditions);
   const capacity = description.capacity.dry + (full ? description.capacity.water : 0);
   const net = (plate: number) => description.absorberArea * (absorbed - lossSum(losses(built, conditions, plate)));
   // The net heat falls all the way, so its sign at the far end tells.

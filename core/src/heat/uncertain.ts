@@ -123,6 +123,11 @@ export function opticalShare(built: Built, conditions: HeatConditions): number {
   return (beam + sky + ground) * built.dirt;
 }
 
+/** W/m² of the sun on the pane that the plate keeps. */
+export function absorbedSun(built: Built, conditions: HeatConditions): number {
+  return opticalShare(built, conditions) * conditions.irradiance * built.sun;
+}
+
 /** Incidence angle modifiers of a panel: of beam at the conditions' own angle, of the sky, and of the ground before it. */
 export function modifiersOf(
   description: CollectorDescription,

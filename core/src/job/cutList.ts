@@ -1,4 +1,4 @@
-import { formatLength, type Habit } from '../quantity';
+import { formatLength, type Habit, sayWords } from '../quantity';
 import { type Part, planShop, type ShopPlan, writeCsv } from '../shop';
 import { jobParts } from './jobParts';
 import type { OpenJob } from './open';
@@ -36,7 +36,7 @@ export function cutListCsv(parts: readonly Part[], habit: Habit): string {
       part.kind === 'length' ? '' : size(part.width),
       part.holes ? part.holes.positions.map(size).join(' ') : '',
       part.holes?.datum ?? '',
-      part.operations.join('; '),
+      sayWords(part.operations.join('; '), habit),
     ]),
   ]);
 }

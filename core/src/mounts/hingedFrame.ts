@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, entryField, lengthField, materials, type Timber } from '../catalogue';
+import { sized } from '../quantity';
 import type { HoleSchedule, Part } from '../shop';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { bar, panelPoints, panelSide } from './side';
@@ -95,8 +96,7 @@ function frame(timber: Timber, low: number, pin: number, panel: MountedPanel): M
         base + 0.1,
         2,
         tilts.map(
-          ({ name, tilt }, index) =>
-            `${name}, ${Math.round(tilt)}°: pin ${Math.round((pins[index] ?? 0) * 1000)} mm from the hinge`,
+          ({ name, tilt }, index) => `${name}, ${Math.round(tilt)}°: pin ${sized(pins[index] ?? 0)} from the hinge`,
         ),
         holesOf(pins.map((along) => along + 0.05)),
       ),

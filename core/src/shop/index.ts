@@ -5,7 +5,7 @@ export { planShop } from './buying';
 export { safeCell, writeCsv } from './csv';
 export type { Bar, LengthPiece, LengthPlan, LengthQuery, LengthStock } from './lengths';
 export { planLengths, planLengthsFast } from './lengths';
-export type { HoleSchedule, Part, Purchase } from './part';
+export type { BendSchedule, HoleSchedule, Part, Purchase } from './part';
 export type { PlacedPiece, SheetPiece, SheetPlan, SheetQuery, SheetStock } from './sheets';
 export { planSheets, planSheetsFast } from './sheets';
 export type { OnHand, Sold } from './stock';

@@ -16,6 +16,16 @@ export interface HoleSchedule {
   across?: { from: string; distance: number };
 }
 
+/** Lines along which a strip of sheet is bent, from one datum. */
+export interface BendSchedule {
+  /** Words for the edge that they are measured from. */
+  datum: string;
+  /** m from the datum, ascending. */
+  positions: readonly number[];
+  /** Which way each is bent, a few words. */
+  turns: readonly string[];
+}
+
 /** Something to make: `length` pieces come off a bar, `sheet` pieces off a sheet. */
 export type Part = {
   /** From its role, for instance `panel-a/riser`: ticks and locks hang on it through design changes. */
@@ -24,9 +34,10 @@ export type Part = {
   /** Catalogue id of what it is made of. */
   item: string;
   count: number;
-  /** Other work on it, a few words each. */
+  /** Other work on it, a few words each; lengths in them by `sized`. */
   operations: readonly string[];
   holes?: HoleSchedule;
+  bends?: BendSchedule;
   /** kg each. */
   mass: number;
 } & (

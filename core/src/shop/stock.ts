@@ -34,15 +34,12 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
         });
   for (const track of entries('track'))
     if (track.tape === habit) sold.push({ id: track.id, item: track.id, length: track.length, price: 7 });
-  const perArea = { back: 22, insulation: 18, plate: 62 };
+  // Money for a square metre, and the thickness in m that it is for.
+  const perArea = { back: 22, insulation: 18, plate: 62, edge: 16 };
+  const usualThickness = { back: 0.012, insulation: 0.05, plate: 0.0003, edge: 0.0006 };
   for (const sheet of entries('sheet')) {
     if (sheet.tape !== habit) continue;
-    const weight =
-      sheet.use === 'plate'
-        ? sheet.thickness / 0.0003
-        : sheet.use === 'back'
-          ? sheet.thickness / 0.012
-          : sheet.thickness / 0.05;
+    const weight = sheet.thickness / usualThickness[sheet.use];
     const price = round(perArea[sheet.use] * weight * sheet.width * sheet.height);
     sold.push({ id: sheet.id, item: sheet.id, width: sheet.width, height: sheet.height, price });
   }
@@ -74,6 +71,11 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     staple: 0.15,
     'pane-bar': 4,
     'end-tape': 2.5,
+    hinge: 4,
+    'lid-clip': 3,
+    handle: 5,
+    hanger: 2,
+    'weep-screen': 0.3,
   };
   const panePrices = {
     tempered: 55,

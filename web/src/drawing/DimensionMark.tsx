@@ -1,8 +1,12 @@
 import { type Dimension, dimensionLine, direction, type Habit } from '@north-pane/core';
 import { ink } from '../theme/ink';
+import { Grip, type Pull } from './Grip';
 import type { Placing } from './ShapeMark';
 import { SvgLength } from './SvgLength';
 import { SvgText } from './SvgText';
+
+/** px. A shorter line has no room for a grip beside its number. */
+const leastToPull = 40;
 
 export interface DimensionMarkProps {
   dimension: Dimension;
@@ -10,10 +14,12 @@ export interface DimensionMarkProps {
   habit: Habit;
   chosen: boolean;
   onChoose?(): void;
+  /** Makes it one that can be pulled. */
+  pull?: Pull;
 }
 
 /** Witness lines, oblique ticks and the number, read from below or from the right. A number that can be set is a button. */
-export function DimensionMark({ dimension, place, habit, chosen, onChoose }: DimensionMarkProps) {
+export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull }: DimensionMarkProps) {
   const own = dimensionLine(dimension);
   const from = { x: place.x(own.from.x), y: place.y(own.from.y) };
   const to = { x: place.x(own.to.x), y: place.y(own.to.y) };
@@ -97,6 +103,9 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose }: Dim
         </g>
       ) : (
         number
+      )}
+      {editable && pull && length > leastToPull && (
+        <Grip dimension={dimension} from={from} to={to} scale={place.scale} habit={habit} pull={pull} />
       )}
     </g>
   );

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
 import { DimensionMark } from './DimensionMark';
+import type { Pull } from './Grip';
 import { type Placing, ShapeMark } from './ShapeMark';
 import { SvgLength } from './SvgLength';
 import { SvgText } from './SvgText';
@@ -14,6 +15,7 @@ interface DrawingViewProps {
   /** Id of the dimension in hand. */
   chosen?: string;
   onChoose?(dimension: Dimension): void;
+  pull?: Pull;
   /** Typing happens here, on the drawing, over the chosen dimension. */
   entry?: ReactNode;
   findings?: readonly { finding: Finding; headline: string }[];
@@ -32,6 +34,7 @@ export function DrawingView({
   habit,
   chosen,
   onChoose,
+  pull,
   entry,
   findings = [],
   onFinding,
@@ -83,6 +86,7 @@ export function DrawingView({
                 habit={habit}
                 chosen={false}
                 onChoose={onChoose ? () => onChoose(dimension) : undefined}
+                pull={pull}
               />
             ))}
           {held && (
@@ -92,6 +96,7 @@ export function DrawingView({
               habit={habit}
               chosen
               onChoose={onChoose ? () => onChoose(held) : undefined}
+              pull={pull}
             />
           )}
           <Flags findings={findings} place={place} width={width} onFinding={onFinding} />

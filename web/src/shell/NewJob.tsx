@@ -12,7 +12,8 @@ import { useView } from '../state/view';
 const form = z.object({
   name: z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.'),
   units: z.enum(['metric', 'imperial']),
-  family: z.string(),
+  /** Left out until the line-up has come: the server begins with the first kind of the registry, as the line-up shows. */
+  family: z.string().optional(),
 });
 
 const Kinds = lazy(() => import('./Kinds').then(({ Kinds }) => ({ default: Kinds })));
@@ -23,7 +24,7 @@ export function NewJob({ onClose }: { onClose(): void }) {
   const habit = useView((view) => view.habit);
   const { register, handleSubmit, formState, watch, setValue } = useForm({
     resolver: zodResolver(form),
-    defaultValues: { name: '', units: habit ?? 'metric', family: 'harp' },
+    defaultValues: { name: '', units: habit ?? 'metric' },
   });
   const begin = useMutation({
     mutationFn: (values: z.infer<typeof form>) => answered(api.api.jobs.$post({ json: values })),

@@ -1,6 +1,6 @@
 import type { Finding, Words } from '../../care';
 import { layingRoom, plateFindings, plateWords } from '../plate/findings';
-import { downToMillimetre } from '../plate/fit';
+import { betweenCorners, downToMillimetre } from '../plate/fit';
 import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
@@ -43,17 +43,17 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
       fix: toMark(Math.floor(entryLimits.most * 1000) / 1000),
     });
 
-  const most = box.inside.length - 2 * headerTube.outerDiameter - 2 * (box.cleat + layingRoom);
+  const most = betweenCorners(box) - 2 * headerTube.outerDiameter;
   if (endGap < layingRoom - 1e-9)
     found.push({
       code: 'array-too-long',
       severity: 'clash',
       path: at('parameters.riserClear'),
-      values: { riser: parameters.riserClear, inside: box.inside.length, most },
+      values: { riser: parameters.riserClear, inside: box.room.length, most },
       at: { x: layout.headers.hot, y: box.outside.width / 2 },
       ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}),
     });
-  else if (box.cleat > 0 && endGap < box.cleat + layingRoom - 1e-9)
+  else if (box.cleat > 0 && endGap + box.edgeStrip < box.cleat + layingRoom - 1e-9)
     for (const [name, span] of Object.entries(layout.spans))
       found.push({
         code: 'header-meets-cleat',
@@ -68,16 +68,15 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
       });
 
   const plateWidth = (parameters.riserCount - 1) * parameters.pitch + layout.finWidth;
-  if (plateWidth > box.inside.width - 2 * layingRoom + 1e-9) {
+  if (plateWidth > box.room.width - 2 * layingRoom + 1e-9) {
     const fits =
-      (box.inside.width - 2 * layingRoom - Math.min(layout.finWidth, parameters.pitch)) / (parameters.riserCount - 1);
-    const pitch =
-      layout.finWidth < parameters.pitch ? fits : (box.inside.width - 2 * layingRoom) / parameters.riserCount;
+      (box.room.width - 2 * layingRoom - Math.min(layout.finWidth, parameters.pitch)) / (parameters.riserCount - 1);
+    const pitch = layout.finWidth < parameters.pitch ? fits : (box.room.width - 2 * layingRoom) / parameters.riserCount;
     found.push({
       code: 'array-too-wide',
       severity: 'clash',
       path: at('parameters.pitch'),
-      values: { plate: plateWidth, inside: box.inside.width, count: parameters.riserCount, pitch },
+      values: { plate: plateWidth, inside: box.room.width, count: parameters.riserCount, pitch },
       at: { x: box.outside.length / 2, y: box.outside.width - box.wall },
       ...(pitch >= 0.03 ? { fix: Math.floor(pitch * 1000) / 1000 } : {}),
     });

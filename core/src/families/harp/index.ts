@@ -1,7 +1,7 @@
 import type { PanelDesign } from '../family';
-import { areasOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
+import { areasOf, developmentOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
 import { layingRoom } from '../plate/findings';
-import { downToMillimetre, fitRuns } from '../plate/fit';
+import { betweenCorners, downToMillimetre, fitRuns } from '../plate/fit';
 import { definePlateFamily } from '../plateFamily';
 import { harpDrawing } from './drawing';
 import { harpFindings, harpWords } from './findings';
@@ -27,14 +27,13 @@ export const harp = definePlateFamily({
   words: harpWords,
   fit: (build) => {
     const { box, headerTube } = layOut(build);
-    const { count, pitch } = fitRuns({ inside: box.inside.width, pitch: build.parameters.pitch, least: 2, most: 60 });
-    const ends = 2 * headerTube.outerDiameter + 2 * (box.cleat + layingRoom);
+    const { count, pitch } = fitRuns({ inside: box.room.width, pitch: build.parameters.pitch, least: 2, most: 60 });
     // The header's closed end stays inside the side board.
-    const side = (box.inside.width - (count - 1) * pitch) / 2 - layingRoom;
+    const side = (box.room.width - (count - 1) * pitch) / 2 - layingRoom;
     return {
       riserCount: count,
       pitch,
-      riserClear: downToMillimetre(box.inside.length - ends),
+      riserClear: downToMillimetre(betweenCorners(box) - 2 * headerTube.outerDiameter),
       closedEnd: Math.max(0.01, Math.min(build.parameters.closedEnd, downToMillimetre(side))),
     };
   },
@@ -49,6 +48,7 @@ export const harp = definePlateFamily({
       outside: { ...box.outside, depth: box.depth },
       runs: { count: parameters.riserCount, words: parameters.riserCount === 1 ? 'riser' : 'risers' },
       drawing: (view) => harpDrawing[view](build, layout),
+      ...developmentOf(build, layout),
       plate: { thickness: build.absorber.thickness, density: build.absorber.density },
       stack: plateStack(build, layout),
       parts,

@@ -42,7 +42,7 @@ export function leastEntry(header: Tube, riser: Tube): number {
 
 export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
   const { parameters, glazing, absorber } = build;
-  const box = build.box.around(glazing);
+  const box = build.box.around(glazing, build.turned);
   const tube = entry('tube', parameters.riserTube);
   const headerTube = entry('tube', parameters.headerTube);
   const { riserCount, pitch, riserClear, closedEnd, stub } = parameters;
@@ -52,8 +52,8 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
   const runs = Array.from({ length: riserCount }, (_, index) => middle + (index - (riserCount - 1) / 2) * pitch);
   const first = runs[0] ?? middle;
   const last = runs[riserCount - 1] ?? middle;
-  const endGap = (box.inside.length - riserClear - 2 * diameter) / 2;
-  const cold = box.wall + endGap + diameter / 2;
+  const endGap = (box.room.length - riserClear - 2 * diameter) / 2;
+  const cold = box.wall + box.edgeStrip + endGap + diameter / 2;
   const hot = box.outside.length - cold;
   const low: Span = { closed: last + closedEnd, open: -stub, out: -1 };
   const high: Span = { closed: first - closedEnd, open: box.outside.width + stub, out: 1 };

@@ -1,7 +1,7 @@
 import type { HoleSchedule, Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
 import { blackPaint, bought } from '../plate/design';
-import { rowOf } from '../plate/layout';
+import { hotSpace, rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, type Span, spanLength } from './layout';
 import type { HarpParameters } from './parameters';
@@ -55,7 +55,7 @@ export function harpParts(
       header('cold'),
       header('hot'),
       ...plate.parts,
-      ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits }),
+      ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout) }),
     ],
     purchases: [
       ...build.glazing.purchases(prefix),

@@ -1,4 +1,5 @@
 import type { Dimension, Drawing, Label, Shape } from '../../draw';
+import { betweenCorners } from '../plate/fit';
 import { rowOf } from '../plate/layout';
 import { boxShapes, outsideDimensions, paneShapes, plateShapes, standOff, upArrow, upLabel } from '../plate/plan';
 import type { PlateBuild } from '../plateFamily';
@@ -51,20 +52,20 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
 function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dimension[] {
   const { box, parameters, headerTube, runs, plateSpan, tube } = layout;
   const { length, width } = box.outside;
-  const tubes = 2 * headerTube.outerDiameter + 2 * box.cleat + 0.006;
+  const tubes = 2 * headerTube.outerDiameter + box.inside.length - betweenCorners(box);
   const count = parameters.riserCount;
   const riserRange = fieldRange('riserClear');
   const pitchRange = fieldRange('pitch');
   const { leastPitch } = build.absorber.on(
     rowOf(build, { tube, count, pitch: parameters.pitch, length: parameters.riserClear }),
   );
-  const mostPitch = (box.inside.width - 0.006) / count;
+  const mostPitch = (box.room.width - 0.006) / count;
   const middle = Math.max(1, Math.floor(count / 2));
   return [
     ...outsideDimensions(layout, build.box, {
       length: parameters.riserClear + tubes + 2 * box.wall,
       lengthReason: 'the risers would not fit',
-      width: (count - 1) * parameters.pitch + layout.finWidth + 0.006 + 2 * box.wall,
+      width: (count - 1) * parameters.pitch + layout.finWidth + 0.006 + 2 * (box.wall + box.edgeStrip),
       widthReason: 'the plate would not fit',
     }),
     {

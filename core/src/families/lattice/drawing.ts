@@ -1,5 +1,6 @@
 import type { Drawing, Shape } from '../../draw';
 import type { View } from '../family';
+import { coverGap, coverLabel, coverOutline, coverShapes } from '../plate/cover';
 import { detail } from './detail';
 import type { LatticeLayout } from './layout';
 import { fieldRange } from './parameters';
@@ -48,20 +49,7 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
       ...ports.map(
         (centre): Shape => ({ kind: 'circle', layer: 'header', part: `${prefix}/port`, centre, radius: port / 2 }),
       ),
-      ...(glazing.cover
-        ? ([
-            {
-              kind: 'rect',
-              layer: 'pane',
-              hidden: true,
-              part: `${prefix}/pane`,
-              x: 0,
-              y: 0,
-              width: length,
-              height: width,
-            },
-          ] as const)
-        : []),
+      ...coverOutline(prefix, glazing, length, width),
       {
         kind: 'path',
         layer: 'note',
@@ -148,7 +136,7 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
 
 /** Cut through the low edge and three fields, the bow as it is at the foot. */
 function section(prefix: string, layout: LatticeLayout): Drawing {
-  const { parameters, grid, atFoot, sheet, glazing, coverHeight } = layout;
+  const { parameters, grid, atFoot, sheet, glazing } = layout;
   const { rim, gasket, airGap, backing } = parameters;
   const fields = 3;
   const wool = backing === 'foam' ? 0.03 : 0;
@@ -201,33 +189,10 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
           height: 0.018,
         };
       }),
-      ...(glazing.cover
-        ? ([
-            {
-              kind: 'rect',
-              layer: 'pane',
-              part: `${prefix}/pane`,
-              x: 0,
-              y: top + airGap,
-              width: end,
-              height: Math.max(0.001, coverHeight - airGap),
-            },
-          ] as const)
-        : []),
+      ...coverShapes(prefix, glazing, { x: 0, y: top + airGap, width: end }),
     ],
     labels: [
-      ...(glazing.cover
-        ? [
-            {
-              at: { x: end, y: top + airGap },
-              to: { x: end + 0.03, y: top + airGap + 0.012 },
-              words: 'cover',
-              size: glazing.pane.thickness,
-              fine: true,
-              anchor: 'start' as const,
-            },
-          ]
-        : []),
+      ...coverLabel(glazing, { x: end, y: top + airGap }),
       {
         at: { x: end, y: top },
         to: { x: end + 0.03, y: top + 0.008 },
@@ -254,26 +219,15 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
         offset: -0.022,
         value: grid.along,
       },
-      ...(glazing.cover
-        ? [
-            {
-              id: 'air-gap',
-              label: 'sheet to cover',
-              from: { x: rim + grid.along / 2, y: top },
-              to: { x: rim + grid.along / 2, y: top + airGap },
-              offset: 0,
-              value: airGap,
-              edit: {
-                path: 'parameters.airGap',
-                ...fieldRange('airGap'),
-                scale: 1,
-                offset: 0,
-                lowReason: 'the cover would touch the sheet',
-                highReason: 'the laths would shade it',
-              },
-            },
-          ]
-        : []),
+      ...coverGap(glazing, {
+        x: rim + grid.along / 2,
+        y: top,
+        value: airGap,
+        label: 'sheet to cover',
+        ...fieldRange('airGap'),
+        lowReason: 'the cover would touch the sheet',
+        highReason: 'the laths would shade it',
+      }),
     ],
   };
 }

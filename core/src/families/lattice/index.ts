@@ -2,6 +2,7 @@ import type { Finding, Words } from '../../care';
 import { dirt, entry, materials, range, rimSpread, serviceLimits, sheetMass } from '../../catalogue';
 import { glazingWords } from '../../glazings';
 import { type CollectorDescription, fluidState } from '../../heat';
+import { sized } from '../../quantity';
 import type { Part, Purchase } from '../../shop';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
 import { areasOf, blackPaint, bought, massOf } from '../plate/design';
@@ -80,7 +81,7 @@ function latticeParts(prefix: string, layout: LatticeLayout): { parts: Part[]; p
     operations,
     mass: sheetMass(sheet, length * width),
   });
-  const drill = `drill ${count} holes of ${Math.round(parameters.bolt * 10000) / 10} mm through both sheets at once`;
+  const drill = `drill ${count} holes of ${sized(parameters.bolt, true)} through both sheets at once`;
   const perimeter = 2 * (length + width - 2 * rim);
   return {
     parts: [

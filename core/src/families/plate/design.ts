@@ -70,6 +70,12 @@ export function plateGrowth(
   ];
 }
 
+/** Bent metal laid flat, where the box has any. */
+export function developmentOf(build: PlateBuild<unknown>, { box }: PlateLayout): Pick<PanelDesign, 'development'> {
+  const { development } = box;
+  return development ? { development: () => development(build.id) } : {};
+}
+
 /** Layers of the panel from the pane down. */
 export function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): NonNullable<PanelDesign['stack']> {
   const { box, glazing, tube } = layout;

@@ -15,7 +15,7 @@ export const layingRoom = 0.003;
 export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[] {
   const { box, glazing } = layout;
   const at = (name: string) => `${build.path}.${name}`;
-  const found: Finding[] = [...glazing.findings(build.path, layout.airGap), ...box.findings(build.path)];
+  const found: Finding[] = [...glazing.findings(build.path, layout.airGap), ...box.findings(build.path, layout.exits)];
   if (glazing.cover && layout.metalToPane < paneRoom - 1e-9)
     found.push({
       code: 'pane-too-close',
@@ -38,7 +38,7 @@ export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): 
 }
 
 /** Exit holes against corner screws and the edges of their boards. */
-function exitFindings(build: PlateBuild<unknown>, { box, glazing, exits }: PlateLayout): Finding[] {
+function exitFindings(build: PlateBuild<unknown>, { box, exits }: PlateLayout): Finding[] {
   const found: Finding[] = [];
   for (const exit of exits) {
     const onEnd = exit.side === 'cold' || exit.side === 'hot';
@@ -59,7 +59,7 @@ function exitFindings(build: PlateBuild<unknown>, { box, glazing, exits }: Plate
         values: { room: Math.max(0, near), least: screwRoom },
         at: where,
       });
-    const rim = Math.min(exit.up, box.depth - glazing.seatDepth - exit.up) - exit.diameter / 2;
+    const rim = Math.min(exit.up, box.solid - exit.up) - exit.diameter / 2;
     if (rim < screwRoom)
       found.push({
         code: 'exit-hole-breaks-edge',

@@ -1,8 +1,14 @@
+import type { BoxDesign } from '../../boxes';
 import { layingRoom } from './findings';
 
 /** m. Sizes are fitted down to the millimetre. */
 export function downToMillimetre(metres: number): number {
   return Math.floor(metres * 1000 + 1e-6) / 1000;
+}
+
+/** m. For an array whose headers reach into the corners: between the cleats, or the strips that line the ends. */
+export function betweenCorners(box: BoxDesign): number {
+  return box.inside.length - 2 * (Math.max(box.cleat, box.edgeStrip) + layingRoom);
 }
 
 /**

@@ -2,7 +2,7 @@ import { bore, dirt, entry, materials, rimSpread } from '../../catalogue';
 import { type CollectorDescription, fluidState } from '../../heat';
 import { tubeMass } from '../../shop';
 import type { PlateBuild } from '../plateFamily';
-import { type PlateLayout, rowOf } from './layout';
+import { hotSpace, type PlateLayout, rowOf } from './layout';
 
 /** Share of its swing that the pane swings with the plate: D&B section 6.12, effective heat capacity. */
 const paneSwing = 0.3;
@@ -33,7 +33,7 @@ export function plateHeat(
   const absorberArea = layout.finWidth * run.count * length + query.besides;
   const water = fluidState('water', 30);
   return {
-    apertureArea: glazing.cover ? box.inside.length * box.inside.width * (1 - glazing.bars.shade) : absorberArea,
+    apertureArea: glazing.cover ? box.opening.length * box.opening.width * (1 - glazing.bars.shade) : absorberArea,
     absorberArea,
     grossArea: box.outside.length * box.outside.width,
     covers: glazing.cover ? [{ ...glazing.cover, gap: layout.airGap }] : [],
@@ -52,7 +52,7 @@ export function plateHeat(
     bondHomeMade: onTubes.bondHomeMade,
     back: box.backStack,
     backFactor: box.backFactor,
-    rim: box.rim(layout.heights.pane - layout.heights.insulationTop),
+    rim: box.rim(hotSpace(layout)),
     rimFactor: rimSpread,
     capacity: {
       dry:

@@ -38,6 +38,11 @@ export function rowOf(build: { id: string; path: string }, row: Omit<TubeRow, 'p
   return { prefix: build.id, path: build.path, ...row };
 }
 
+/** m between the insulation and the pane: the sides of it lose heat. */
+export function hotSpace({ heights }: Pick<PlateLayout, 'heights'>): number {
+  return heights.pane - heights.insulationTop;
+}
+
 /** From the pane down: the board's top edge fixes the pane, the air gap the plate, and the rails reach up to the tubes. */
 export function layStack(query: {
   absorber: AbsorberDesign;
@@ -49,7 +54,7 @@ export function layStack(query: {
   thickest: number;
 }): Pick<PlateLayout, 'heights' | 'railDepth' | 'stack' | 'thickest' | 'metalToPane' | 'airGap'> {
   const { absorber, box, glazing, airGap, tube, thickest } = query;
-  const pane = box.depth - glazing.pane.thickness;
+  const pane = box.paneTop - glazing.pane.thickness;
   const plate = pane - airGap;
   const centre = plate - absorber.thickness - tube.outerDiameter / 2;
   const railTop = centre - tube.outerDiameter / 2;
@@ -64,7 +69,7 @@ export function layStack(query: {
   return {
     heights: { insulationTop: box.back + box.insulation, railTop, centre, plate, pane },
     railDepth: railTop - box.back,
-    stack: { needed, available: box.depth },
+    stack: { needed, available: box.paneTop },
     thickest,
     metalToPane: pane - centre - thickest / 2,
     airGap,

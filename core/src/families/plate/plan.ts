@@ -1,5 +1,5 @@
-import type { BoxMember } from '../../boxes';
-import type { Dimension, Label, Shape } from '../../draw';
+import type { BoxDesign, BoxMember } from '../../boxes';
+import type { Dimension, Label, Point, Shape } from '../../draw';
 import type { PlateLayout } from './layout';
 
 /** m. How far dimension lines stand off what they measure. */
@@ -42,6 +42,7 @@ export function boxShapes(prefix: string, { box }: PlateLayout): Shape[] {
       width: box.inside.length,
       height: box.inside.width,
     },
+    ...stripShapes(prefix, box),
     ...cleats.flatMap((x): Shape[] =>
       [box.wall, width - box.wall - box.cleat].map((y) => ({
         kind: 'rect',
@@ -52,6 +53,84 @@ export function boxShapes(prefix: string, { box }: PlateLayout): Shape[] {
         height: box.cleat,
       })),
     ),
+  ];
+}
+
+/** Insulation along the inner faces of the sides. */
+function stripShapes(prefix: string, { edgeStrip, wall, inside, outside }: BoxDesign): Shape[] {
+  if (edgeStrip === 0) return [];
+  const strip = (id: string, x: number, y: number, width: number, height: number): Shape => ({
+    kind: 'rect',
+    layer: 'insulation',
+    part: `${prefix}/${id}`,
+    x,
+    y,
+    width,
+    height,
+  });
+  const between = inside.width - 2 * edgeStrip;
+  return [
+    strip('strip-side', wall, wall, inside.length, edgeStrip),
+    strip('strip-side', wall, outside.width - wall - edgeStrip, inside.length, edgeStrip),
+    strip('strip-end', wall, wall + edgeStrip, edgeStrip, between),
+    strip('strip-end', outside.length - wall - edgeStrip, wall + edgeStrip, edgeStrip, between),
+  ];
+}
+
+/** m. A handle and a hanging plate as they are drawn. */
+const handle = { along: 0.12, out: 0.035 };
+const plate = 0.02;
+
+/** What hands and hooks take hold of. */
+function holds(prefix: string, { handles, hangers, outside }: BoxDesign): Shape[] {
+  return [
+    ...handles.map(({ x, y }): Shape => {
+      const atEnd = x === 0 || x === outside.length;
+      const [width, height] = atEnd ? [handle.out, handle.along] : [handle.along, handle.out];
+      return {
+        kind: 'rect',
+        layer: 'note',
+        part: `${prefix}/handle`,
+        x: x === 0 ? -width : x === outside.length ? x : x - width / 2,
+        y: y === 0 ? -height : y === outside.width ? y : y - height / 2,
+        width,
+        height,
+      };
+    }),
+    ...hangers.map(
+      (centre): Shape => ({
+        kind: 'circle',
+        layer: 'rail',
+        hidden: true,
+        part: `${prefix}/hanger`,
+        centre,
+        radius: plate,
+      }),
+    ),
+  ];
+}
+
+/** The frame of a lid over the box, its joints as its corners are made. */
+function lidShapes(prefix: string, { lid, outside }: BoxDesign): Shape[] {
+  if (!lid) return [];
+  const { width } = lid;
+  const joint = (from: Point, to: Point): Shape => ({ kind: 'line', layer: 'timber', hidden: true, from, to });
+  const corners = [0, outside.length].flatMap((x) => [0, outside.width].map((y) => ({ x, y })));
+  return [
+    {
+      kind: 'rect',
+      layer: 'timber',
+      hidden: true,
+      part: `${prefix}/lid-side`,
+      x: width,
+      y: width,
+      width: outside.length - 2 * width,
+      height: outside.width - 2 * width,
+    },
+    ...corners.map(({ x, y }) => {
+      const inner = { x: x === 0 ? width : x - width, y: y === 0 ? width : y - width };
+      return joint(lid.corners === 'mitred' ? { x, y } : { x: inner.x, y }, inner);
+    }),
   ];
 }
 
@@ -87,7 +166,7 @@ export function plateShapes(prefix: string, layout: PlateLayout, strip = 'strip'
 
 /** Corner screws, the pane over all of it and its bars. */
 export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape[] {
-  const { width } = box.outside;
+  const { length, width } = box.outside;
   const screws = [...new Set(box.cornerScrews.map((screw) => screw.along))].flatMap((along): Shape[] =>
     [box.wall / 2, width - box.wall / 2].map((y) => ({
       kind: 'circle',
@@ -96,14 +175,13 @@ export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape
       radius: 0.003,
     })),
   );
-  if (!glazing.cover) return screws;
-  const seat = box.wall - 0.5 * (glazing.pane.length + 2 * glazing.clearance - box.inside.length);
-  const left = seat + glazing.clearance;
+  const over = [...screws, ...holds(prefix, box), ...lidShapes(prefix, box)];
+  if (!glazing.cover) return over;
   const { count } = glazing.bars;
   return [
-    ...screws,
+    ...over,
     ...Array.from({ length: count }, (_, bar): Shape => {
-      const x = box.wall + (box.inside.length * (bar + 1)) / (count + 1);
+      const x = (length + box.opening.length * ((2 * (bar + 1)) / (count + 1) - 1)) / 2;
       return {
         kind: 'line',
         layer: 'pane',
@@ -118,8 +196,8 @@ export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape
       layer: 'pane',
       hidden: true,
       part: `${prefix}/pane`,
-      x: left,
-      y: left,
+      x: (length - glazing.pane.length) / 2,
+      y: (width - glazing.pane.width) / 2,
       width: glazing.pane.length,
       height: glazing.pane.width,
     },

@@ -1,3 +1,4 @@
+import type { BoxDesign, Skin } from '../../boxes';
 import type { Drawing, Label, Shape } from '../../draw';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
@@ -22,7 +23,9 @@ export function plateSection(
   const shown = layout.runs.slice(0, mostShown);
   const last = shown[shown.length - 1] ?? 0;
   const cut = Math.min(last + layout.pitch / 2, box.outside.width - box.wall);
-  const seat = 0.5 * (glazing.pane.width + 2 * glazing.clearance - box.inside.width);
+  // Where the pane begins, and the room it has there.
+  const paneFrom = (box.outside.width - glazing.pane.width) / 2;
+  const seat = paneFrom - glazing.clearance;
   const shapes: Shape[] = [
     {
       kind: 'rect',
@@ -42,30 +45,9 @@ export function plateSection(
       width: cut - box.wall,
       height: box.insulation,
     },
-    {
-      kind: 'path',
-      layer: 'timber',
-      part: `${prefix}/side-low`,
-      closed: true,
-      points: [
-        { x: 0, y: 0 },
-        { x: box.wall - box.backUnder, y: 0 },
-        { x: box.wall - box.backUnder, y: box.back },
-        { x: box.wall, y: box.back },
-        { x: box.wall, y: box.depth - glazing.seatDepth },
-        { x: box.wall - seat, y: box.depth - glazing.seatDepth },
-        { x: box.wall - seat, y: box.depth },
-        { x: 0, y: box.depth },
-      ],
-    },
+    ...sideSection(prefix, box, seat),
+    ...stripSection(prefix, layout),
   ];
-  if (box.seam !== undefined)
-    shapes.push({
-      kind: 'line',
-      layer: 'note',
-      from: { x: box.seam, y: 0 },
-      to: { x: box.seam, y: box.depth - glazing.seatDepth },
-    });
   if (query.beyond)
     shapes.push({
       kind: 'rect',
@@ -110,9 +92,9 @@ export function plateSection(
       kind: 'rect',
       layer: 'pane',
       part: `${prefix}/pane`,
-      x: box.wall - seat + glazing.clearance,
-      y: box.depth - glazing.pane.thickness,
-      width: cut - box.wall + seat - glazing.clearance,
+      x: paneFrom,
+      y: box.paneTop - glazing.pane.thickness,
+      width: cut - paneFrom,
       height: glazing.pane.thickness,
     });
   const first = shown[0] ?? 0;
@@ -125,7 +107,7 @@ export function plateSection(
     dimensions: [
       {
         id: 'board-depth',
-        label: 'board',
+        label: box.lid ? 'box and lid' : box.skin ? 'box' : 'board',
         from: { x: 0, y: 0 },
         to: { x: 0, y: box.depth },
         offset: 0.03,
@@ -160,12 +142,106 @@ export function plateSection(
   };
 }
 
+/** The side cut through: boards and rebate, or the lid on it, or the metal round it. */
+function sideSection(prefix: string, box: BoxDesign, seat: number): Shape[] {
+  const { wall, backUnder, back, rimTop, solid, lid, skin } = box;
+  const outer = skin?.thickness ?? 0;
+  const closed = (layer: Shape['layer'], part: string, points: [number, number][]): Shape => ({
+    kind: 'path',
+    layer,
+    part: `${prefix}/${part}`,
+    closed: true,
+    points: points.map(([x, y]) => ({ x, y })),
+  });
+  const shapes: Shape[] = [];
+  if (skin)
+    shapes.push(
+      closed('timber', 'side-low', [
+        [outer, back],
+        [wall, back],
+        [wall, solid],
+        [outer, solid],
+      ]),
+      skinSection(prefix, box, skin),
+    );
+  else
+    shapes.push(
+      closed('timber', 'side-low', [
+        [0, 0],
+        [wall - backUnder, 0],
+        [wall - backUnder, back],
+        [wall, back],
+        [wall, solid],
+        ...((lid
+          ? []
+          : [
+              [seat, solid],
+              [seat, rimTop],
+            ]) as [number, number][]),
+        [0, rimTop],
+      ]),
+    );
+  if (box.seam !== undefined && !skin)
+    shapes.push({ kind: 'line', layer: 'note', from: { x: box.seam, y: 0 }, to: { x: box.seam, y: solid } });
+  if (lid) {
+    const floor = box.paneTop - box.seatDepth;
+    shapes.push(
+      closed('rail', 'lid-side', [
+        [0, rimTop],
+        [lid.width, rimTop],
+        [lid.width, floor],
+        [seat, floor],
+        [seat, box.depth],
+        [0, box.depth],
+      ]),
+    );
+  }
+  return shapes;
+}
+
+/** Bent metal: in under the back, up the side, over the pane; as thick as a line can be seen. */
+function skinSection(prefix: string, { depth }: BoxDesign, skin: Skin): Shape {
+  const drawn = Math.max(leastDrawn, skin.thickness);
+  return {
+    kind: 'path',
+    layer: 'fixing',
+    part: `${prefix}/edge-low`,
+    closed: true,
+    points: [
+      { x: skin.under, y: -drawn },
+      { x: -drawn, y: -drawn },
+      { x: -drawn, y: depth + drawn },
+      { x: skin.lip, y: depth + drawn },
+      { x: skin.lip, y: depth },
+      { x: 0, y: depth },
+      { x: 0, y: 0 },
+      { x: skin.under, y: 0 },
+    ],
+  };
+}
+
+/** Insulation on edge along the side. */
+function stripSection(prefix: string, { box, heights }: PlateLayout): Shape[] {
+  if (box.edgeStrip === 0) return [];
+  return [
+    {
+      kind: 'rect',
+      layer: 'insulation',
+      part: `${prefix}/strip-side`,
+      x: box.wall,
+      y: heights.insulationTop,
+      width: box.edgeStrip,
+      height: Math.max(0, Math.min(heights.pane, box.solid) - heights.insulationTop),
+    },
+  ];
+}
+
 /** One leader a layer, the words parted evenly so that thin layers do not write over each other. */
 function stackLabels(layout: PlateLayout, cut: number): Label[] {
   const { box, glazing, heights, tube } = layout;
   const rows: { words: string; size?: number; height: number }[] = [
     ...(glazing.cover
-      ? [{ words: 'pane', size: glazing.pane.thickness, height: box.depth - glazing.pane.thickness / 2 }]
+      ? [{ words: 'pane', size: glazing.pane.thickness, height: box.paneTop - glazing.pane.thickness / 2 }]
       : []),
     { words: 'air', size: layout.airGap, height: (heights.plate + heights.pane) / 2 },
     { words: 'plate on tube', size: tube.outerDiameter, height: heights.plate - 0.001 },

@@ -116,9 +116,9 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
       layout,
       build.box,
       {
-        length: runLength + 2 * (bend.reach + layingRoom + box.wall),
+        length: runLength + 2 * (bend.reach + layingRoom + box.wall + box.edgeStrip),
         lengthReason: 'the runs would not fit',
-        width: (count - 1) * pitch + layout.finWidth + 2 * (layingRoom + box.wall),
+        width: (count - 1) * pitch + layout.finWidth + 2 * (layingRoom + box.wall + box.edgeStrip),
         widthReason: 'the plate would not fit',
       },
       parameters.stub + wordsRoom,
@@ -133,7 +133,7 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
       edit: {
         path: 'parameters.runLength',
         low: lengthRange.low,
-        high: Math.min(lengthRange.high, box.inside.length - 2 * (bend.reach + layingRoom)),
+        high: Math.min(lengthRange.high, box.room.length - 2 * (bend.reach + layingRoom)),
         scale: 1,
         offset: 0,
         lowReason: 'too short to be worth a panel',
@@ -152,7 +152,7 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
             edit: {
               path: 'parameters.pitch',
               low: Math.max(pitchRange.low, leastPitch, bend.leastPitch),
-              high: Math.min(pitchRange.high, (box.inside.width - 2 * layingRoom) / count),
+              high: Math.min(pitchRange.high, (box.room.width - 2 * layingRoom) / count),
               scale: 1,
               offset: 0,
               lowReason: 'the bends could not be made',

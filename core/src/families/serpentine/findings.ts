@@ -44,24 +44,24 @@ export function serpentineFindings(build: PlateBuild<SerpentineParameters>, layo
       values: { name: tube.name },
     });
   if (endGap < layingRoom - 1e-9) {
-    const most = box.inside.length - 2 * (bend.reach + layingRoom);
+    const most = box.room.length - 2 * (bend.reach + layingRoom);
     found.push({
       code: 'runs-too-long',
       severity: 'clash',
       path: at('runLength'),
-      values: { run: parameters.runLength, inside: box.inside.length, most: Math.max(0, most) },
+      values: { run: parameters.runLength, inside: box.room.length, most: Math.max(0, most) },
       at: { x: straight.to, y: box.outside.width / 2 },
       ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}),
     });
   }
   const plateWidth = (count - 1) * pitch + layout.finWidth;
-  if (plateWidth > box.inside.width - 2 * layingRoom + 1e-9) {
-    const most = Math.floor((box.inside.width - 2 * layingRoom - layout.finWidth) / pitch) + 1;
+  if (plateWidth > box.room.width - 2 * layingRoom + 1e-9) {
+    const most = Math.floor((box.room.width - 2 * layingRoom - layout.finWidth) / pitch) + 1;
     found.push({
       code: 'runs-too-wide',
       severity: 'clash',
       path: at('runs'),
-      values: { plate: plateWidth, inside: box.inside.width, count, most },
+      values: { plate: plateWidth, inside: box.room.width, count, most },
       at: { x: box.outside.length / 2, y: box.outside.width - box.wall },
       ...(most >= 2 ? { fix: most } : {}),
     });

@@ -1,7 +1,7 @@
 import { bore } from '../../catalogue';
 import { tubeMass } from '../../shop';
 import type { PanelDesign } from '../family';
-import { areasOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
+import { areasOf, developmentOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
 import { layingRoom } from '../plate/findings';
 import { downToMillimetre, fitRuns } from '../plate/fit';
 import { plateHeat } from '../plate/heat';
@@ -31,13 +31,13 @@ export const serpentine = definePlateFamily({
     const { box, bend } = layOut(build);
     const fixed = bend.fixedPitch;
     const { count, pitch } = fitRuns({
-      inside: box.inside.width,
+      inside: box.room.width,
       pitch: fixed ?? build.parameters.pitch,
       least: 2,
       most: 40,
       fixed: fixed !== undefined,
     });
-    return { runs: count, pitch, runLength: downToMillimetre(box.inside.length - 2 * (bend.reach + layingRoom)) };
+    return { runs: count, pitch, runLength: downToMillimetre(box.room.length - 2 * (bend.reach + layingRoom)) };
   },
   design: (build): PanelDesign => {
     const layout = layOut(build);
@@ -59,6 +59,7 @@ export const serpentine = definePlateFamily({
       outside: { ...box.outside, depth: box.depth },
       runs: { count, words: 'runs' },
       drawing: (view) => (view === 'detail' ? detail(build, layout) : serpentineDrawing[view](build, layout)),
+      ...developmentOf(build, layout),
       plate: { thickness: build.absorber.thickness, density: build.absorber.density },
       stack: plateStack(build, layout),
       parts,

@@ -24,14 +24,14 @@ export interface SerpentineLayout extends PlateLayout {
 
 export function layOut(build: PlateBuild<SerpentineParameters>): SerpentineLayout {
   const { parameters, glazing, absorber } = build;
-  const box = build.box.around(glazing);
+  const box = build.box.around(glazing, build.turned);
   const tube = entry('tube', parameters.tube);
   const bend = bendOf(parameters, tube);
   const { runs: count, pitch, runLength, stub } = parameters;
   const middle = box.outside.width / 2;
   const runs = Array.from({ length: count }, (_, index) => middle + (index - (count - 1) / 2) * pitch);
-  const endGap = (box.inside.length - runLength - 2 * bend.reach) / 2;
-  const from = box.wall + endGap + bend.reach;
+  const endGap = (box.room.length - runLength - 2 * bend.reach) / 2;
+  const from = box.wall + box.edgeStrip + endGap + bend.reach;
   const to = from + runLength;
   const sameEnd = count % 2 === 0;
   const stack = layStack({

@@ -2,7 +2,7 @@ import { bore, elbowFor } from '../../catalogue';
 import type { Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
 import { blackPaint, bought } from '../plate/design';
-import { rowOf } from '../plate/layout';
+import { hotSpace, rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { SerpentineLayout } from './layout';
 import type { SerpentineParameters } from './parameters';
@@ -111,7 +111,11 @@ export function serpentineParts(
       : [];
   const paintArea = layout.finWidth * count * (plateSpan.to - plateSpan.from);
   return {
-    parts: [...tubes, ...plate.parts, ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits })],
+    parts: [
+      ...tubes,
+      ...plate.parts,
+      ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout) }),
+    ],
     purchases: [
       ...build.glazing.purchases(prefix),
       ...fittings[parameters.bend],

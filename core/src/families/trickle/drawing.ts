@@ -1,5 +1,6 @@
 import type { Drawing, Shape } from '../../draw';
 import type { View } from '../family';
+import { coverGap, coverLabel, coverOutline, coverShapes } from '../plate/cover';
 import { detail } from './detail';
 import { canWall, stripFoot, type TrickleLayout } from './layout';
 import { fieldRange } from './parameters';
@@ -77,20 +78,7 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
           height: 0.008,
         }),
       ),
-      ...(glazing.cover
-        ? ([
-            {
-              kind: 'rect',
-              layer: 'pane',
-              hidden: true,
-              part: `${prefix}/pane`,
-              x: 0,
-              y: 0,
-              width: outside.length,
-              height: outside.width,
-            },
-          ] as const)
-        : []),
+      ...coverOutline(prefix, glazing, outside.length, outside.width),
     ],
     dimensions: [
       {
@@ -219,33 +207,10 @@ function section(prefix: string, layout: TrickleLayout): Drawing {
           height: wool + 0.008,
         }),
       ),
-      ...(glazing.cover
-        ? ([
-            {
-              kind: 'rect',
-              layer: 'pane',
-              part: `${prefix}/pane`,
-              x: 0,
-              y: depth - glazing.pane.thickness,
-              width: cut,
-              height: Math.max(0.001, glazing.pane.thickness),
-            },
-          ] as const)
-        : []),
+      ...coverShapes(prefix, glazing, { x: 0, y: depth - glazing.pane.thickness, width: cut }),
     ],
     labels: [
-      ...(glazing.cover
-        ? [
-            {
-              at: { x: cut, y: depth },
-              to: { x: cut + 0.03, y: depth + 0.01 },
-              words: 'cover',
-              size: glazing.pane.thickness,
-              fine: true,
-              anchor: 'start' as const,
-            },
-          ]
-        : []),
+      ...coverLabel(glazing, { x: cut, y: depth }),
       {
         at: { x: cut, y: face },
         to: { x: cut + 0.03, y: face + 0.004 },
@@ -263,22 +228,15 @@ function section(prefix: string, layout: TrickleLayout): Drawing {
       },
     ],
     dimensions: [
-      {
-        id: 'air-gap',
-        label: 'strips to cover',
-        from: { x: shown[0] ?? 0, y: face },
-        to: { x: shown[0] ?? 0, y: face + airGap },
-        offset: 0,
+      ...coverGap(glazing, {
+        x: shown[0] ?? 0,
+        y: face,
         value: airGap,
-        edit: {
-          path: 'parameters.airGap',
-          ...fieldRange('airGap'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'the film would splash the cover',
-          highReason: 'the sides would shade the strips',
-        },
-      },
+        label: 'strips to cover',
+        ...fieldRange('airGap'),
+        lowReason: 'the film would splash the cover',
+        highReason: 'the sides would shade the strips',
+      }),
     ],
   };
 }

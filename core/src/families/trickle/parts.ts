@@ -1,4 +1,5 @@
 import { materials, sheetMass } from '../../catalogue';
+import { sized } from '../../quantity';
 import type { Part, Purchase } from '../../shop';
 import { blackPaint, bought } from '../plate/design';
 import { canWall, type TrickleLayout } from './layout';
@@ -44,7 +45,7 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
       lath('side', 'Side', outside.length, 2, wall, ['rip in two']),
       lath('end', 'End', outside.width - 2 * wall, 2, wall, ['rip in two', 'notch for gutter or feeds']),
       lath('batten', 'Batten between strips', stripLength, strips + 1, parameters.gapBetween, [
-        `rip to ${Math.round(parameters.gapBetween * 1000)} mm`,
+        `rip to ${sized(parameters.gapBetween)}`,
       ]),
       {
         id: `${prefix}/back`,

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { entryName, formatNumber, type Habit, type Part } from '@north-pane/core';
+import { entryName, formatNumber, type Habit, type Part, sayWords } from '@north-pane/core';
 import { Check } from 'lucide-react';
 import { LengthText } from '../../parts/LengthText';
 import { useDocument, useJob } from '../../state/job';
@@ -102,9 +102,27 @@ export function MarkOutCard({
           </Text>
         </Box>
       )}
+      {part.bends && (
+        <Box mb="2">
+          <Text color="soft" fontSize="14px">
+            Bend lines from the {part.bends.datum}
+          </Text>
+          <Flex wrap="wrap" columnGap="4" fontFamily="heading" fontWeight="600" fontSize="21px" lineHeight="1.35">
+            {part.bends.positions.map((position, index) => (
+              <Text as="span" key={position}>
+                <LengthText value={position} habit={habit} bare inchesOnly decimals={1} fraction={64} />
+                <Text as="span" fontSize="14px" fontWeight="400" color="soft">
+                  {' '}
+                  {part.bends?.turns[index]}
+                </Text>
+              </Text>
+            ))}
+          </Flex>
+        </Box>
+      )}
       {part.operations.length > 0 && (
         <Text fontSize="14px" mb="2">
-          {part.operations.join('; ')}
+          {sayWords(part.operations.join('; '), habit)}
         </Text>
       )}
       <Ticks part={part} />

@@ -81,6 +81,7 @@ const fills = {
   plate: 'color-mix(in srgb, var(--np-colors-copper) 30%, var(--np-colors-card))',
   insulation: ink('wool'),
   back: ink('timber'),
+  edge: ink('line'),
 } as const;
 
 function SheetFigure({

@@ -10,11 +10,13 @@ import {
   sayFinding,
   sideOf,
 } from '@north-pane/core';
-import { memo, type ReactNode, useDeferredValue } from 'react';
+import { memo, type ReactNode, useDeferredValue, useMemo } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
+import type { Pull } from '../../drawing/Grip';
 import { Entry } from '../../parts/Entry';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
+import { useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { Cooks } from './Cooks';
 import { Paths } from './Paths';
@@ -26,6 +28,7 @@ import {
   setDimension,
   setTyping,
   showUnder,
+  takeDimension,
   toggleShade,
   useBenchPanel,
   useBenchView,
@@ -54,6 +57,7 @@ export function Plan() {
         habit={habit}
         chosen={heldOf(bench, chosen)?.id}
         onChoose={chooseDimension}
+        pull={usePull()}
         entry={useTyping(plan)}
         findings={marks}
         onFinding={showFinding}
@@ -88,15 +92,19 @@ const unders = [
   ['section', 'Section'],
   ['side', 'From the side'],
   ['detail', 'Full size'],
+  ['bent', 'Bent edge'],
 ] as const;
 
-/** What stands under the plan: the section, the panel from the side on its stand, or one place of it at full size. */
+/** What stands under the plan: the section, the panel from the side on its stand, or one place of it at full size, or its bent metal. */
 export function UnderPlan() {
-  const under = useBenchView((view) => view.under);
+  const { development } = useBenchPanel().panel.design;
+  const wanted = useBenchView((view) => view.under);
+  const under = wanted === 'bent' && !development ? 'section' : wanted;
+  const offered = unders.filter(([view]) => view !== 'bent' || development);
   return (
     <>
       <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
-        {unders.map(([view, words]) => (
+        {offered.map(([view, words]) => (
           <Button key={view} size="xs" variant="outline" aria-pressed={view === under} onClick={() => showUnder(view)}>
             {words}
           </Button>
@@ -105,6 +113,7 @@ export function UnderPlan() {
       {under === 'section' && <SectionDrawing />}
       {under === 'side' && <SideDrawing />}
       {under === 'detail' && <DetailDrawing />}
+      {under === 'bent' && development && <DevelopmentDrawing drawing={development()} />}
     </>
   );
 }
@@ -123,11 +132,17 @@ function DetailDrawing() {
       habit={habit}
       chosen={heldOf(bench, chosen)?.id}
       onChoose={chooseDimension}
+      pull={usePull()}
       entry={useTyping(bench.detail)}
       most={fullSize}
       margin={{ left: 90, right: 150, top: 18, bottom: 52 }}
     />
   );
+}
+
+/** Strips of bent metal laid flat. */
+function DevelopmentDrawing({ drawing }: { drawing: Drawing }) {
+  return <DrawingView drawing={drawing} habit={useHabit()} margin={{ left: 60, right: 80, top: 14, bottom: 34 }} />;
 }
 
 /** The panel from the side, at its tilt. */
@@ -153,6 +168,7 @@ function SectionDrawing() {
         habit={habit}
         chosen={heldOf(bench, chosen)?.id}
         onChoose={chooseDimension}
+        pull={usePull()}
         entry={useTyping(section)}
         margin={{ left: habit === 'metric' ? 48 : 92, right: 124, top: 12, bottom: 24 }}
       />
@@ -173,6 +189,26 @@ function SectionDrawing() {
       )}
     </>
   );
+}
+
+/** Dimensions are pulled at their ends as the tape is: one pull is one step of undo. */
+function usePull(): Pull {
+  const { at } = useBenchPanel();
+  const habit = useHabit();
+  return useMemo(() => {
+    const { beginDrag, endDrag } = useJob.getState();
+    return {
+      onBegin: ({ id }) => {
+        takeDimension(id);
+        beginDrag();
+      },
+      onValue: (dimension, value) => {
+        const { edit } = dimension;
+        if (edit) setDimension(at, { ...dimension, edit }, value, habit);
+      },
+      onEnd: endDrag,
+    };
+  }, [at, habit]);
 }
 
 /** Where the chosen dimension is typed, when it stands on this drawing. */

@@ -24,7 +24,7 @@ interface BenchView {
   /** The plan shows how warm the plate is. */
   shaded: boolean;
   /** What stands under the plan. */
-  under: 'section' | 'side' | 'detail';
+  under: 'section' | 'side' | 'detail' | 'bent';
 }
 
 const start: BenchView = {

@@ -99,7 +99,7 @@ describe('absorbers: nested fins', () => {
     expect(lapCount(0.1, 0.21)).equal(5);
   });
   it('are trimmed to what the pitch leaves: 106 less half a tube of 15 is 98.5', () => {
-    expect(sayWords(finned().parts[0]?.operations[0] ?? '', 'metric')).match(/trim both flanges to 9[89] mm/);
+    expect(sayWords(finned().parts[0]?.operations[0] ?? '', 'metric')).match(/trim both flanges to 9[89]\smm/);
     expect(finned({}, { pitch: 0.2 }).parts[0]?.operations[0]).not.match(/trim/);
   });
   it('fill a tube of 1 880 with three whole fins and a rest, greased or not', () => {

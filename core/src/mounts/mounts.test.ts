@@ -75,7 +75,7 @@ describe('mounts: a hinged frame', () => {
   it('drills a hole for every tilt, farther from the hinge the flatter', () => {
     const base = stand('hinged-frame').parts.find(({ id }) => id === 'panel-a/stand-base');
     expect(base?.holes?.positions).length(2);
-    expect(sayWords(base?.operations.join('; ') ?? '', 'metric')).match(/winter, 60°: pin \d+ mm/);
+    expect(sayWords(base?.operations.join('; ') ?? '', 'metric')).match(/winter, 60°: pin [\d\s]+mm/);
     const place = 0.8 * 2.024 - 0.05;
     const prop = lengthOf('hinged-frame', 'prop') - 0.1;
     expect(prop).above(place * Math.sin(Math.PI / 3));

@@ -65,6 +65,7 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     bulkhead: 9,
     'wool-30': 8,
     elbow: 1.2,
+    tee: 2.4,
     'street-elbow': 1.6,
     'return-bend': 4,
     'wire-turn': 0.1,

@@ -1,4 +1,4 @@
-import { bore } from '../../catalogue';
+import { bore, drillFor } from '../../catalogue';
 import type { Drawing, Point, Shape } from '../../draw';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
@@ -66,7 +66,7 @@ export function detail(build: PlateBuild<HarpParameters>, layout: HarpLayout): D
         at: { x: outer * 0.7, y: -riser },
         to: { x: length + 0.006, y: -outer },
         words: 'hole',
-        size: tube.outerDiameter + 0.0002,
+        size: drillFor(tube.outerDiameter, headerTube.tape).diameter,
         fine: true,
         anchor: 'start',
       },

@@ -5,11 +5,13 @@ import { detail } from './detail';
 import type { HarpLayout } from './layout';
 import { fieldRange, type HarpParameters } from './parameters';
 import { plan } from './plan';
+import { teeDetail } from './teeDetail';
 
 /** The views of a harp. */
 export const harpDrawing = {
   plan,
-  detail,
+  detail: (build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing =>
+    layout.tee ? teeDetail(build.id, layout, layout.tee) : detail(build, layout),
   section: (build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing =>
     plateSection(build, layout, { airGap: fieldRange('airGap'), beyond: 'header-hot' }),
 };

@@ -1,4 +1,5 @@
 import type { Finding, Words } from '../../care';
+import { bore, type Tee } from '../../catalogue';
 import { layingRoom, plateFindings, plateWords } from '../plate/findings';
 import { betweenCorners, downToMillimetre } from '../plate/fit';
 import { rowOf } from '../plate/layout';
@@ -16,7 +17,8 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
   const crown = { x: layout.headers.cold + headerTube.outerDiameter / 2, y: lastRiser };
   const toMark = (value: number) => Math.round(value * 1e4) / 1e4;
 
-  if (entryLimits.least === Number.POSITIVE_INFINITY)
+  if (layout.tee) found.push(...teeFindings(build, layout, layout.tee));
+  else if (entryLimits.least === Number.POSITIVE_INFINITY)
     found.push({
       code: 'riser-too-wide',
       severity: 'clash',
@@ -82,7 +84,7 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
     });
   } else {
     const room = firstRiser - box.wall;
-    if (parameters.closedEnd > room - layingRoom)
+    if (parameters.ends === 'inside' && parameters.closedEnd > room - layingRoom)
       found.push({
         code: 'closed-end-meets-side',
         severity: 'clash',
@@ -107,8 +109,55 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
   ];
 }
 
+/** Tees that would not go together at the pitch, or leave no piece to the far end. */
+function teeFindings(build: PlateBuild<HarpParameters>, layout: HarpLayout, tee: Tee): Finding[] {
+  const { parameters, headers, runs, tube, headerTube } = layout;
+  const at = (name: string) => `${build.path}.parameters.${name}`;
+  const where = { x: headers.cold, y: runs[runs.length - 1] ?? 0 };
+  const least = 2 * (tee.runLaying + tee.runSocket);
+  const found: Finding[] = [];
+  if (tube.outerDiameter > headerTube.outerDiameter)
+    found.push({
+      code: 'riser-too-wide',
+      severity: 'clash',
+      path: at('headerTube'),
+      values: { riser: tube.outerDiameter, bore: bore(headerTube) },
+      at: where,
+    });
+  if (parameters.pitch < least - 1e-9)
+    found.push({
+      code: 'tees-meet',
+      severity: 'clash',
+      path: at('pitch'),
+      values: { pitch: parameters.pitch, least },
+      at: where,
+      fix: Math.ceil(least * 1000 - 1e-6) / 1000,
+    });
+  const leastEnd = tee.runLaying + 2 * tee.runSocket;
+  if (parameters.ends === 'inside' && parameters.closedEnd < leastEnd - 1e-9)
+    found.push({
+      code: 'closed-end-too-short',
+      severity: 'clash',
+      path: at('closedEnd'),
+      values: { closed: parameters.closedEnd, least: leastEnd },
+      at: where,
+      fix: Math.ceil(leastEnd * 1000 - 1e-6) / 1000,
+    });
+  return found;
+}
+
 export const harpWords: Record<string, Words> = {
   ...plateWords,
+  'tees-meet': (values, say) => ({
+    headline: 'tees meet',
+    detail: `At a pitch of ${say.length(values.number('pitch'))} the tees' sockets run into each other; ${say.length(values.number('least'))} is the least.`,
+    remedy: `Set the pitch to ${say.length(values.number('least'))} or more, or take a thinner header.`,
+  }),
+  'closed-end-too-short': (values, say) => ({
+    headline: 'no room for the cap',
+    detail: `The far end is ${say.length(values.number('closed'))} from the last riser; tee, piece and cap take ${say.length(values.number('least'))}.`,
+    remedy: `Let it reach ${say.length(values.number('least'))}, or out through the side.`,
+  }),
   'riser-too-wide': (values, say) => ({
     headline: 'riser wider than header',
     detail: `The riser is ${say.length(values.number('riser'))} and the header's bore ${say.length(values.number('bore'))}: it cannot enter.`,

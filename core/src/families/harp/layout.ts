@@ -1,5 +1,5 @@
 import type { Exit } from '../../boxes';
-import { bore, entry, type Tube } from '../../catalogue';
+import { bore, entry, type Tee, type Tube, teeFor } from '../../catalogue';
 import { layStack, type PlateLayout, rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpParameters } from './parameters';
@@ -11,6 +11,8 @@ const exitClearance = 0.002;
 export interface HarpLayout extends PlateLayout {
   parameters: HarpParameters;
   headerTube: Tube;
+  /** Tees that the headers are built of; nothing where the risers go into drilled ones. */
+  tee: Tee | undefined;
   /** m. Cut length of a riser. */
   riserCut: number;
   /** x of the header centres, cold and hot. */
@@ -55,16 +57,21 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
   const endGap = (box.room.length - riserClear - 2 * diameter) / 2;
   const cold = box.wall + box.edgeStrip + endGap + diameter / 2;
   const hot = box.outside.length - cold;
-  const low: Span = { closed: last + closedEnd, open: -stub, out: -1 };
-  const high: Span = { closed: first - closedEnd, open: box.outside.width + stub, out: 1 };
+  const { width } = box.outside;
+  const far = { inside: undefined, flush: 0, crossed: parameters.farStub }[parameters.ends];
+  const low: Span = { closed: far === undefined ? last + closedEnd : width + far, open: -stub, out: -1 };
+  const high: Span = { closed: far === undefined ? first - closedEnd : -far, open: width + stub, out: 1 };
   const spans = { cold: low, hot: parameters.connection === 'diagonal' ? high : low };
-  const stack = layStack({ absorber, box, glazing, airGap: parameters.airGap, tube, thickest: diameter });
-  const exit = (span: Span, along: number): Exit => ({
-    side: span.out > 0 ? 'high' : 'low',
-    along,
-    up: stack.heights.centre,
-    diameter: diameter + 2 * exitClearance,
-  });
+  const tee = parameters.joint === 'tees' ? teeFor(diameter, tube.outerDiameter) : undefined;
+  const thickest = tee?.across ?? diameter;
+  const stack = layStack({ absorber, box, glazing, airGap: parameters.airGap, tube, thickest });
+  const exits = (span: Span, along: number): Exit[] =>
+    [span.out, ...(far === undefined ? [] : [-span.out])].map((out) => ({
+      side: out > 0 ? 'high' : 'low',
+      along,
+      up: stack.heights.centre,
+      diameter: thickest + 2 * exitClearance,
+    }));
   return {
     ...stack,
     parameters,
@@ -76,10 +83,12 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
     pitch,
     plateSpan: { from: cold + diameter / 2, to: hot - diameter / 2 },
     finWidth: absorber.on(rowOf(build, { tube, count: riserCount, pitch, length: riserClear })).plate.width,
-    riserCut: riserClear + 2 * parameters.entry,
+    tee,
+    // From stop to stop of its tees, or from crown to crown and an entry into each header.
+    riserCut: tee ? riserClear + diameter - 2 * tee.branchLaying : riserClear + 2 * parameters.entry,
     headers: { cold, hot },
     spans,
-    exits: [exit(spans.cold, cold), exit(spans.hot, hot)],
+    exits: [...exits(spans.cold, cold), ...exits(spans.hot, hot)],
     endGap,
     entryLimits: { least: leastEntry(headerTube, tube), most: bore(headerTube) / 3 },
   };

@@ -15,8 +15,31 @@ export const harpParameters = z.strictObject({
   pitch: lengthField(0.03, 0.4, 0.089, 'Riser pitch', 'Riser to riser, centre to centre.'),
   riserClear: lengthField(0.2, 3, 1.882, 'Riser, clear of headers', 'Between the headers, crown to crown.'),
   entry: lengthField(0.001, 0.03, 0.007, 'Riser entry', 'How far a riser goes into each header, from the crown.'),
-  closedEnd: lengthField(0.01, 0.1, 0.025, 'Closed end', 'Last riser to the closed end of its header.'),
+  closedEnd: lengthField(0.01, 0.1, 0.025, 'Closed end', 'Last riser to the closed end of its header, inside the box.'),
   stub: lengthField(0, 0.3, 0.05, 'Stub', 'Header outside the box, for the union.'),
+  joint: choiceField(
+    { drilled: 'drilled headers, risers let in', tees: 'bought tees with short pieces between' },
+    'drilled',
+    'Riser joints',
+    'Drilled: cheap, soft-soldered butts, low pressure. Tees: three capillary joints each, for mains too.',
+  ),
+  ends: choiceField(
+    {
+      inside: 'end inside the box',
+      flush: 'end flush with the side, in a hole of its own',
+      crossed: 'cross the box and stand out on both sides',
+    },
+    'inside',
+    'Far ends of the headers',
+    'Flush is got at from outside; crossed couples panels side by side.',
+  ),
+  farStub: lengthField(0.01, 0.3, 0.05, 'Far stub', 'Crossed header beyond the far side.'),
+  closing: choiceField(
+    { cap: 'a soldered cap', union: 'a union, plugged until it is needed' },
+    'cap',
+    'Far ends close with',
+    'A cap is for good; a union comes apart.',
+  ),
   airGap: lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.'),
   paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.'),
   connection: choiceField(

@@ -1,44 +1,24 @@
+import { bore, drillFor, type Tee } from '../../catalogue';
 import type { HoleSchedule, Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
 import { blackPaint, bought } from '../plate/design';
+import { capillarySolder, filletSolder, solderLines } from '../plate/joints';
 import { hotSpace, rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, type Span, spanLength } from './layout';
 import type { HarpParameters } from './parameters';
 
-/** m. Leg of the fillet round a riser joint. */
-const fillet = 0.003;
-/** kg/m³. */
-const solderDensity = 7400;
+const cleanEnds = ['square and ream both ends'];
 
 export function harpParts(
   build: PlateBuild<HarpParameters>,
   layout: HarpLayout,
 ): { parts: Part[]; purchases: Purchase[] } {
   const { id: prefix } = build;
-  const { tube, headerTube, riserCut, box, parameters } = layout;
+  const { tube, headerTube, riserCut, box, parameters, tee } = layout;
   const { riserCount, pitch, riserClear } = parameters;
-  const header = (which: 'cold' | 'hot'): Part => {
-    const span = layout.spans[which];
-    const length = spanLength(span);
-    return {
-      id: `${prefix}/header-${which}`,
-      name: which === 'cold' ? 'Header, cold' : 'Header, hot',
-      item: headerTube.id,
-      kind: 'length',
-      stuff: 'tube',
-      length,
-      count: 1,
-      operations: ['square and ream both ends', 'scribe a centre line'],
-      holes: headerHoles(layout, span),
-      mass: tubeMass(headerTube) * length,
-    };
-  };
   const plate = build.absorber.on(rowOf(build, { tube, count: riserCount, pitch, length: riserClear }));
-  const joints = 2 * riserCount;
-  const solder = joints * (fillet ** 2 / 2) * Math.PI * tube.outerDiameter * solderDensity;
   const paintArea = layout.finWidth * riserCount * riserClear + 2 * box.inside.width * headerTube.outerDiameter;
-  const each = { quantity: 2, unit: 'each' } as const;
   return {
     parts: [
       {
@@ -49,50 +29,20 @@ export function harpParts(
         stuff: 'tube',
         length: riserCut,
         count: riserCount,
-        operations: ['square and ream both ends', 'clean both ends bright, a little past the entry'],
+        operations: [
+          ...cleanEnds,
+          tee ? 'clean both ends bright, a socket deep' : 'clean both ends bright, a little past the entry',
+        ],
         mass: tubeMass(tube) * riserCut,
       },
-      header('cold'),
-      header('hot'),
+      ...(tee ? headerPieces(prefix, layout, tee) : drilledHeaders(prefix, layout)),
       ...plate.parts,
       ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout) }),
     ],
     purchases: [
       ...build.glazing.purchases(prefix),
-      bought(prefix, {
-        id: 'caps',
-        name: 'End caps for the headers',
-        ...each,
-        priceKey: 'cap',
-        rule: 'one a closed end',
-        mass: 0.06,
-      }),
-      bought(prefix, {
-        id: 'unions',
-        name: 'Unions for the headers',
-        ...each,
-        priceKey: 'union',
-        rule: 'one a way out',
-        mass: 0.3,
-      }),
-      bought(prefix, {
-        id: 'joint-solder',
-        name: 'Solder for the joints',
-        quantity: solder,
-        unit: 'kg',
-        priceKey: 'solder',
-        rule: `a 3 mm fillet round ${joints} riser joints`,
-        mass: solder,
-      }),
-      bought(prefix, {
-        id: 'flux',
-        name: 'Flux',
-        quantity: joints * 0.002,
-        unit: 'kg',
-        priceKey: 'flux',
-        rule: '2 g a joint',
-        mass: 0,
-      }),
+      ...fittings(prefix, layout),
+      ...(tee ? teeSolder(prefix, layout, tee) : buttSolder(prefix, layout)),
       blackPaint(prefix, paintArea),
       ...plate.purchases,
       ...box.purchases(prefix),
@@ -100,7 +50,124 @@ export function harpParts(
   };
 }
 
-/** Holes from the closed end, the tape hooked there, and the middle of the row called out. */
+function drilledHeaders(prefix: string, layout: HarpLayout): Part[] {
+  const { headerTube } = layout;
+  const eased = drillFor(layout.tube.outerDiameter, headerTube.tape).eased
+    ? ['ease the holes with a round file until a riser slides in']
+    : [];
+  return (['cold', 'hot'] as const).map((which) => {
+    const span = layout.spans[which];
+    const length = spanLength(span);
+    return {
+      id: `${prefix}/header-${which}`,
+      name: which === 'cold' ? 'Header, cold' : 'Header, hot',
+      item: headerTube.id,
+      kind: 'length',
+      stuff: 'tube',
+      length,
+      count: 1,
+      operations: [...cleanEnds, 'scribe a centre line', ...eased],
+      holes: headerHoles(layout, span),
+      mass: tubeMass(headerTube) * length,
+    };
+  });
+}
+
+/** m. Pieces that a header of tees is put together from, stop to stop. */
+export function pieceLengths(layout: HarpLayout, tee: Tee): { between: number; open: number; closed: number } {
+  const { spans, runs, parameters } = layout;
+  const span = spans.cold;
+  const [first = 0, last = 0] = [runs[0], runs[runs.length - 1]];
+  // The cold header is open at the low side; the hot one is its mirror or its like, with the same pieces.
+  return {
+    between: parameters.pitch - 2 * tee.runLaying,
+    open: first - span.open - tee.runLaying,
+    closed: span.closed - last - tee.runLaying,
+  };
+}
+
+function headerPieces(prefix: string, layout: HarpLayout, tee: Tee): Part[] {
+  const { headerTube, parameters } = layout;
+  const { between, open, closed } = pieceLengths(layout, tee);
+  const piece = (id: string, name: string, length: number, count: number, work: string[]): Part => ({
+    id: `${prefix}/${id}`,
+    name,
+    item: headerTube.id,
+    kind: 'length',
+    stuff: 'tube',
+    length,
+    count,
+    operations: [...cleanEnds, 'clean both ends bright, a socket deep', ...work],
+    mass: tubeMass(headerTube) * length,
+  });
+  return [
+    piece('header-piece', 'Header piece, tee to tee', between, 2 * (parameters.riserCount - 1), [
+      'cut every one alike against one stop: what one is off, the row is off so many times',
+    ]),
+    piece('header-open', 'Header piece, to the way out', open, 2, []),
+    piece('header-closed', 'Header piece, to the far end', closed, 2, []),
+  ];
+}
+
+function fittings(prefix: string, layout: HarpLayout): Purchase[] {
+  const { parameters, tee, headerTube, tube } = layout;
+  const plugged = parameters.closing === 'union';
+  const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
+    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass: mass * quantity });
+  return [
+    ...(tee
+      ? [
+          each(
+            'tee',
+            'Tees, header to riser',
+            2 * parameters.riserCount,
+            'tee',
+            'one a riser in each header',
+            // Two sockets and a branch, half as thick again as the tubes.
+            1.5 *
+              (tubeMass(headerTube) * 2 * (tee.runLaying + tee.runSocket) +
+                tubeMass(tube) * (tee.branchSocket + tee.branchLaying)),
+          ),
+        ]
+      : []),
+    ...(plugged ? [] : [each('caps', 'End caps for the headers', 2, 'cap', 'one a far end', 0.03)]),
+    each(
+      'unions',
+      'Unions for the headers',
+      plugged ? 4 : 2,
+      'union',
+      plugged ? 'one a way out and one a far end' : 'one a way out',
+      0.15,
+    ),
+    ...(plugged ? [each('plugs', 'Plugs for the far unions', 2, 'cap', 'one a far end', 0.05)] : []),
+  ];
+}
+
+function buttSolder(prefix: string, { tube, parameters }: HarpLayout): Purchase[] {
+  const joints = 2 * parameters.riserCount;
+  return solderLines(prefix, {
+    joints,
+    solder: filletSolder({ joints, diameter: tube.outerDiameter }),
+    rule: `a 3 mm fillet round ${joints} riser joints`,
+    fluxEach: 0.002,
+  });
+}
+
+function teeSolder(prefix: string, { tube, headerTube, parameters }: HarpLayout, tee: Tee): Purchase[] {
+  const tees = 2 * parameters.riserCount;
+  const joints = 3 * tees;
+  const solder =
+    capillarySolder({ joints: 2 * tees, diameter: headerTube.outerDiameter, socket: tee.runSocket }) +
+    capillarySolder({ joints: tees, diameter: tube.outerDiameter, socket: tee.branchSocket });
+  return solderLines(prefix, {
+    joints,
+    solder,
+    rule: `a capillary gap of 0.1 mm and half as much again in ${joints} joints`,
+    fluxEach: 0.001,
+  });
+}
+
+/** Holes from the far end, the tape hooked there, and the middle of the row called out. */
 export function headerHoles(layout: HarpLayout, span: Span): HoleSchedule {
   const positions = layout.runs.map((y) => Math.abs(y - span.closed)).sort((a, b) => a - b);
   const first = positions[0] ?? 0;
@@ -109,9 +176,21 @@ export function headerHoles(layout: HarpLayout, span: Span): HoleSchedule {
     datum: 'closed end',
     middle: (first + last) / 2,
     positions,
-    // A sliding fit on the riser: solder fills a tenth, not a half, of a millimetre.
-    diameter: layout.tube.outerDiameter + 0.0002,
+    diameter: drillFor(layout.tube.outerDiameter, layout.headerTube.tape).diameter,
     pilot: 0.003,
     where: 'on the scribed centre line',
   };
+}
+
+/** m³ of water in headers and risers. */
+export function waterVolume(layout: HarpLayout): number {
+  const { tube, headerTube, parameters, tee } = layout;
+  const section = (diameter: number) => (Math.PI / 4) * diameter ** 2;
+  const headers = spanLength(layout.spans.cold) + spanLength(layout.spans.hot);
+  const standing = section(bore(headerTube)) * headers + section(bore(tube)) * layout.riserCut * parameters.riserCount;
+  // A tee's branch holds water from the run's bore to its stop; a riser let in takes the room of its whole round.
+  const joint = tee
+    ? section(bore(tube)) * (tee.branchLaying - bore(headerTube) / 2)
+    : -section(tube.outerDiameter) * Math.max(0, parameters.entry - headerTube.wall);
+  return standing + joint * 2 * parameters.riserCount;
 }

@@ -1,3 +1,4 @@
+import type { Tee } from '../../catalogue';
 import type { Dimension, Drawing, Label, Shape } from '../../draw';
 import { betweenCorners } from '../plate/fit';
 import { rowOf } from '../plate/layout';
@@ -8,7 +9,7 @@ import { fieldRange, type HarpParameters } from './parameters';
 
 /** Seen square on: the box with tubes, plate and rails, its free dimensions, and which way is up. */
 export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing {
-  const { parameters, tube, headerTube, headers, spans, plateSpan } = layout;
+  const { tube, headerTube, headers, spans, plateSpan } = layout;
   const prefix = build.id;
   const part = (name: string) => `${prefix}/${name}`;
   const shapes: Shape[] = [...boxShapes(prefix, layout), ...plateShapes(prefix, layout)];
@@ -17,7 +18,8 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
       kind: 'rect',
       layer: 'tube',
       part: part('riser'),
-      x: plateSpan.from - parameters.entry,
+      // From header to header, as deep in as it goes.
+      x: (plateSpan.from + plateSpan.to - layout.riserCut) / 2,
       y: y - tube.outerDiameter / 2,
       width: layout.riserCut,
       height: tube.outerDiameter,
@@ -27,13 +29,14 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
     shapes.push({
       kind: 'rect',
       layer: 'header',
-      part: part(`header-${which}`),
+      part: part(layout.tee ? 'header-piece' : `header-${which}`),
       x: headers[which] - headerTube.outerDiameter / 2,
       y: Math.min(span.open, span.closed),
       width: headerTube.outerDiameter,
       height: Math.abs(span.open - span.closed),
     });
   }
+  if (layout.tee) shapes.push(...teeShapes(part('tee'), layout, layout.tee));
   shapes.push(...paneShapes(prefix, layout), ...upArrow(build.turned, layout));
 
   const label = (which: 'cold' | 'hot', words: string): Label => {
@@ -47,6 +50,39 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
     dimensions: planDimensions(build, layout),
     labels: [label('cold', 'cold in'), label('hot', 'hot out'), upLabel(build.turned, layout)],
   };
+}
+
+/** A tee at both ends of every riser, its branch toward the plate. */
+function teeShapes(part: string, { headers, runs, tube, headerTube }: HarpLayout, tee: Tee): Shape[] {
+  const reach = tee.runLaying + tee.runSocket;
+  const wall = (tee.across - headerTube.outerDiameter) / 2;
+  return (['cold', 'hot'] as const).flatMap((which) =>
+    runs.flatMap((y): Shape[] => {
+      const x = headers[which];
+      const branch = tee.branchLaying + tee.branchSocket;
+      const width = tube.outerDiameter + 2 * wall;
+      return [
+        {
+          kind: 'rect',
+          layer: 'header',
+          part,
+          x: x - tee.across / 2,
+          y: y - reach,
+          width: tee.across,
+          height: 2 * reach,
+        },
+        {
+          kind: 'rect',
+          layer: 'header',
+          part,
+          x: which === 'cold' ? x : x - branch,
+          y: y - width / 2,
+          width: branch,
+          height: width,
+        },
+      ];
+    }),
+  );
 }
 
 function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dimension[] {
@@ -94,7 +130,7 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
       value: parameters.pitch,
       edit: {
         path: 'parameters.pitch',
-        low: Math.max(pitchRange.low, leastPitch),
+        low: Math.max(pitchRange.low, leastPitch, layout.tee ? 2 * (layout.tee.runLaying + layout.tee.runSocket) : 0),
         high: Math.min(pitchRange.high, mostPitch),
         scale: 1,
         offset: 0,

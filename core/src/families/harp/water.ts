@@ -1,17 +1,10 @@
 import { bore, entries, type Tube } from '../../catalogue';
 import type { ManifoldWater } from '../family';
-import { type HarpLayout, spanLength } from './layout';
+import type { HarpLayout } from './layout';
+import { waterVolume } from './parts';
 
 export function harpWater(layout: HarpLayout): ManifoldWater {
   const { tube: riserTube, headerTube, parameters } = layout;
-  const section = (diameter: number) => (Math.PI / 4) * diameter ** 2;
-  const headers = spanLength(layout.spans.cold) + spanLength(layout.spans.hot);
-  // A riser's end inside a header takes the room of its whole round, and holds its own bore.
-  const inHeader = Math.max(0, parameters.entry - headerTube.wall);
-  const volume =
-    section(bore(headerTube)) * headers +
-    section(bore(riserTube)) * layout.riserCut * parameters.riserCount -
-    section(riserTube.outerDiameter) * inHeader * 2 * parameters.riserCount;
   return {
     kind: 'manifold',
     risers: parameters.riserCount,
@@ -25,8 +18,8 @@ export function harpWater(layout: HarpLayout): ManifoldWater {
       chosen: headerTube.id,
       path: 'parameters.headerTube',
     },
-    volume,
-    weakPoint: 'soft-soldered butt joints',
+    volume: waterVolume(layout),
+    weakPoint: layout.tee ? undefined : 'soft-soldered butt joints',
   };
 }
 

@@ -2,16 +2,12 @@ import { bore, elbowFor } from '../../catalogue';
 import type { Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
 import { blackPaint, bought } from '../plate/design';
+import { capillarySolder, solderLines } from '../plate/joints';
 import { hotSpace, rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { SerpentineLayout } from './layout';
 import type { SerpentineParameters } from './parameters';
 
-/** kg/m³. */
-const solderDensity = 7400;
-/** m. Gap of a capillary joint, and how much of it and its fillet the solder takes beside the bare gap. */
-const capillary = 0.0001;
-const overfill = 1.5;
 /** kg. A wrought elbow of a tube: two legs of a socket and a laying length, half as thick again as the tube. */
 function elbowMass(layout: SerpentineLayout): number {
   const elbow = elbowFor(layout.tube.outerDiameter);
@@ -66,7 +62,7 @@ export function serpentineParts(
   const plate = build.absorber.on(rowOf(build, { tube, count, pitch, length: plateSpan.to - plateSpan.from }));
   const joints = jointsOf(layout);
   const socket = elbowFor(tube.outerDiameter).socket;
-  const solder = joints * Math.PI * tube.outerDiameter * socket * capillary * overfill * solderDensity;
+  const solder = capillarySolder({ joints, diameter: tube.outerDiameter, socket });
   const fitting = (id: string, name: string, quantity: number, priceKey: string, each: number): Purchase =>
     bought(prefix, {
       id,
@@ -86,29 +82,12 @@ export function serpentineParts(
     'formed-u': [fitting('return-bend', 'Return bends', turns, 'return-bend', 2 * elbowMass(layout))],
     'soft-coil': [],
   };
-  const soldered: Purchase[] =
-    joints > 0
-      ? [
-          bought(prefix, {
-            id: 'joint-solder',
-            name: 'Solder for the joints',
-            quantity: solder,
-            unit: 'kg',
-            priceKey: 'solder',
-            rule: `a capillary gap of 0.1 mm and half as much again in ${joints} joints`,
-            mass: solder,
-          }),
-          bought(prefix, {
-            id: 'flux',
-            name: 'Flux',
-            quantity: joints * 0.001,
-            unit: 'kg',
-            priceKey: 'flux',
-            rule: '1 g a joint',
-            mass: 0,
-          }),
-        ]
-      : [];
+  const soldered = solderLines(prefix, {
+    joints,
+    solder,
+    rule: `a capillary gap of 0.1 mm and half as much again in ${joints} joints`,
+    fluxEach: 0.001,
+  });
   const paintArea = layout.finWidth * count * (plateSpan.to - plateSpan.from);
   return {
     parts: [

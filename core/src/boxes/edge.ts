@@ -1,6 +1,6 @@
 import type { Sheet } from '../catalogue';
 import { sheetMass } from '../catalogue';
-import type { Drawing, Shape } from '../draw';
+import type { Drawing, Label, Shape } from '../draw';
 import type { Part } from '../shop';
 
 /** Metal bent round a box: under the back, up the side, over the pane. m. */
@@ -183,7 +183,7 @@ export function edgeDevelopment(edge: BentEdge, box: Wrapped, prefix: string): D
   const { sheet, under, lip, radius } = edge;
   const { width, bends } = develop([under, box.depth, lip], radius, sheet.thickness);
   const [first = 0, second = 0] = bends;
-  const step = width + 0.11;
+  const step = width + 0.05;
   const shown = strips(box).filter(({ id }) => id !== 'edge-right');
   const bottomOf = (index: number) => (shown.length - 1 - index) * step;
   const outline = ({ id, length, tabs }: Strip, index: number): Shape[] => {
@@ -223,50 +223,44 @@ export function edgeDevelopment(edge: BentEdge, box: Wrapped, prefix: string): D
       ),
     ];
   };
-  const longest = Math.max(...shown.map(({ length }) => length));
   const top = bottomOf(0);
+  const [low] = shown;
+  const end = low?.length ?? 0;
+  const orders = ['low, first', 'left, right mirrored', 'high, last'];
   return {
     title: `Bent edge of ${prefix}, laid flat`,
     shapes: shown.flatMap(outline),
-    labels: shown.map(({ name, id, length }, index) => ({
-      at: { x: length / 2, y: bottomOf(index) + width / 2 },
-      to: { x: length / 2, y: bottomOf(index) - 0.03 },
-      words: `${id === 'edge-left' ? 'left side, the right one is its mirror' : name.toLowerCase()}: ${['first', 'second', 'last'][index]}`,
-      anchor: 'middle',
-    })),
+    labels: [
+      ...shown.map(({ length }, index): Label => {
+        const middle = { x: length / 2, y: bottomOf(index) + (first + second) / 2 };
+        return {
+          at: middle,
+          to: middle,
+          words: `${orders[index]}:`,
+          size: length,
+          anchor: 'middle',
+        };
+      }),
+      ...bends.map(
+        (at): Label => ({
+          at: { x: end, y: top + at },
+          to: { x: end + 0.05, y: top + at },
+          words: 'bend',
+          size: at,
+          fine: true,
+          anchor: 'start',
+        }),
+      ),
+    ],
     dimensions: [
       {
         id: 'edge-flat',
         label: 'strip, laid flat',
         from: { x: 0, y: top },
         to: { x: 0, y: top + width },
-        offset: 0.12,
+        offset: 0.06,
         value: width,
       },
-      {
-        id: 'edge-first-bend',
-        label: 'to the first bend',
-        from: { x: longest, y: top },
-        to: { x: longest, y: top + first },
-        offset: -0.08,
-        value: first,
-      },
-      {
-        id: 'edge-second-bend',
-        label: 'to the second bend',
-        from: { x: longest, y: top },
-        to: { x: longest, y: top + second },
-        offset: -0.2,
-        value: second,
-      },
-      ...shown.map(({ id, length }, index) => ({
-        id: `${id}-length`,
-        label: 'strip, tabs and all',
-        from: { x: 0, y: bottomOf(index) + width },
-        to: { x: length, y: bottomOf(index) + width },
-        offset: 0.03,
-        value: length,
-      })),
     ],
   };
 }

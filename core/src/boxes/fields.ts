@@ -62,7 +62,7 @@ export const lidFields = {
   ),
   lidFrame: entryField(
     'timber',
-    'planed-45x45',
+    'planed-45x19',
     'Lid frame',
     'Timber of the lid, rebated for the pane.',
     (id) => entry('timber', id).width < 0.06,
@@ -89,5 +89,5 @@ export function timberStandard(habit: Habit) {
 }
 
 export function lidStandard(habit: Habit) {
-  return { lid: 'bedded' as const, lidFrame: habit === 'metric' ? 'planed-45x45' : 'ps20-2x2' };
+  return { lid: 'bedded' as const, lidFrame: habit === 'metric' ? 'planed-45x19' : 'ps20-1x2' };
 }

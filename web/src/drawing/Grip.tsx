@@ -47,7 +47,7 @@ export function Grip({ dimension, from, to, scale, habit, pull }: GripProps) {
       data-grip={dimension.id}
       cx={to.x}
       cy={to.y}
-      r={7}
+      r={5.5}
       fill={ink('paneFill')}
       stroke={ink('card')}
       strokeWidth={2}

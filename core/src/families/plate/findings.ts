@@ -1,3 +1,4 @@
+import type { Exit } from '../../boxes';
 import type { Finding, Words } from '../../care';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
@@ -37,36 +38,53 @@ export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): 
   return [...found, ...exitFindings(build, layout)];
 }
 
-/** Exit holes against corner screws and the edges of their boards. */
-function exitFindings(build: PlateBuild<unknown>, { box, exits }: PlateLayout): Finding[] {
+/** Exit holes against corner screws and the edges of their boards: the worst of each. */
+function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[] {
+  const { box, exits, stack, airGap } = layout;
   const found: Finding[] = [];
-  for (const exit of exits) {
-    const onEnd = exit.side === 'cold' || exit.side === 'hot';
-    const screws = onEnd ? [] : box.cornerScrews;
-    const near = Math.min(
-      ...screws.map(
-        (screw) => Math.hypot(screw.along - exit.along, screw.up - exit.up) - exit.diameter / 2 - screwRadius,
-      ),
-    );
-    const where = onEnd
+  const where = (exit: Exit) =>
+    exit.side === 'cold' || exit.side === 'hot'
       ? { x: exit.side === 'cold' ? box.wall / 2 : box.outside.length - box.wall / 2, y: exit.along }
       : { x: exit.along, y: exit.side === 'low' ? box.wall / 2 : box.outside.width - box.wall / 2 };
-    if (near < screwRoom)
-      found.push({
-        code: 'exit-hole-meets-screw',
-        severity: 'clash',
-        path: `${build.path}.parameters.riserClear`,
-        values: { room: Math.max(0, near), least: screwRoom },
-        at: where,
-      });
-    const rim = Math.min(exit.up, box.solid - exit.up) - exit.diameter / 2;
-    if (rim < screwRoom)
+  const worst = (room: (exit: Exit) => number) =>
+    exits.map((exit) => ({ exit, room: room(exit) })).sort((a, b) => a.room - b.room)[0];
+  const screw = worst((exit) =>
+    Math.min(
+      ...(exit.side === 'cold' || exit.side === 'hot' ? [] : box.cornerScrews).map(
+        (one) => Math.hypot(one.along - exit.along, one.up - exit.up) - exit.diameter / 2 - screwRadius,
+      ),
+    ),
+  );
+  if (screw && screw.room < screwRoom)
+    found.push({
+      code: 'exit-hole-meets-screw',
+      severity: 'clash',
+      path: `${build.path}.parameters.riserClear`,
+      values: { room: Math.max(0, screw.room), least: screwRoom },
+      at: where(screw.exit),
+    });
+  const above = worst((exit) => box.solid - exit.up - exit.diameter / 2);
+  const below = worst((exit) => exit.up - exit.diameter / 2);
+  const missing = screwRoom - (above?.room ?? screwRoom);
+  // Where the stack has depth to spare the tubes may lie lower.
+  if (above && missing > 1e-9 && stack.available - stack.needed >= missing)
+    found.push({
+      code: 'exit-hole-too-high',
+      severity: 'clash',
+      path: `${build.path}.parameters.airGap`,
+      values: { room: Math.max(0, above.room), least: screwRoom, gap: airGap + missing },
+      at: where(above.exit),
+      fix: Math.ceil((airGap + missing) * 1000 - 1e-6) / 1000,
+    });
+  else {
+    const edge = [above, below].find((one) => one && one.room < screwRoom - 1e-9);
+    if (edge)
       found.push({
         code: 'exit-hole-breaks-edge',
         severity: 'clash',
         path: `${build.path}.box.parameters.board`,
-        values: { room: Math.max(0, rim), least: screwRoom },
-        at: where,
+        values: { room: Math.max(0, edge.room), least: screwRoom },
+        at: where(edge.exit),
       });
   }
   return found;
@@ -87,6 +105,11 @@ export const plateWords: Record<string, Words> = {
     headline: 'exit hole meets corner screw',
     detail: `Only ${say.length(values.number('room'))} between the exit hole and a corner screw; ${say.length(values.number('least'))} is the least.`,
     remedy: 'Move the header in by shortening the risers, or move the screw by another cleat.',
+  }),
+  'exit-hole-too-high': (values, say) => ({
+    headline: 'exit hole near the top edge',
+    detail: `Only ${say.length(values.number('room'))} of board is left over the exit hole; ${say.length(values.number('least'))} is the least.`,
+    remedy: `Lay the tubes lower: an air gap of ${say.length(values.number('gap'))}.`,
   }),
   'exit-hole-breaks-edge': (values, say) => ({
     headline: 'exit hole near the edge',

@@ -142,7 +142,7 @@ function DetailDrawing() {
 
 /** Strips of bent metal laid flat. */
 function DevelopmentDrawing({ drawing }: { drawing: Drawing }) {
-  return <DrawingView drawing={drawing} habit={useHabit()} margin={{ left: 60, right: 80, top: 14, bottom: 34 }} />;
+  return <DrawingView drawing={drawing} habit={useHabit()} margin={{ left: 60, right: 110, top: 8, bottom: 36 }} />;
 }
 
 /** The panel from the side, at its tilt. */

@@ -1,5 +1,5 @@
 import type { Part, Purchase } from '../shop';
-import { mountOf } from './mount';
+import { anchorage, mountOf } from './mount';
 import type { OpenJob } from './open';
 
 /** Everything to make, for every panel of every kind, stands too. */
@@ -13,7 +13,7 @@ export function jobParts(open: OpenJob): { parts: Part[]; purchases: Purchase[] 
       })),
     ),
     purchases: open.panels.flatMap(({ document, design }, index) =>
-      [...design.purchases, ...(stands[index]?.purchases ?? [])].map((one) => ({
+      [...design.purchases, ...(stands[index]?.purchases ?? []), ...anchorage(open, index)].map((one) => ({
         ...one,
         quantity: one.quantity * document.count,
         mass: one.mass * document.count,

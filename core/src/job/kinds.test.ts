@@ -261,6 +261,37 @@ describe('job: a panel on a stand', () => {
     );
     expect(jobFindings(openJob(defaultJob('harp'))).map(({ code }) => code)).not.include('wind-lifts');
   });
+  it('buys the ballast or the guys that the gust asks for, and says how much they must hold', () => {
+    const held = (anchor: string, gust?: number) => {
+      const job = standing('ground-stand', gust);
+      const [panel] = job.panels;
+      return openJob({
+        ...job,
+        panels: [{ ...panel, mount: { kind: 'ground-stand', parameters: { anchor } } }] as typeof job.panels,
+      });
+    };
+    const open = held('ballast');
+    const blocks = jobParts(open).purchases.find(({ id }) => id === 'panel-a/stand-ballast');
+    // Blocks of 20 kg, none too few and none too many.
+    expect((blocks?.quantity ?? 0) * 20).within(windOf(open, 0).ballast, windOf(open, 0).ballast + 20);
+    const note = jobFindings(open).find(({ code }) => code === 'ballast-holds');
+    expect(note?.severity).equal('note');
+    expect(jobFindings(open).map(({ code }) => code)).not.include('wind-lifts');
+    const guyed = jobParts(held('guys')).purchases.map(({ id }) => id);
+    expect(guyed).include.members(['panel-a/stand-guy', 'panel-a/stand-ground-anchor']);
+    // A breeze asks for nothing.
+    expect(jobParts(held('ballast', 3)).purchases.map(({ id }) => id)).not.include('panel-a/stand-ballast');
+  });
+  it('tells what each fixing must hold where it is screwed to a roof or a wall', () => {
+    for (const kind of ['roof-standoff', 'wall-bracket', 'vehicle-rack']) {
+      const open = openJob(standing(kind));
+      const [found] = jobFindings(open).filter(({ code }) => code === 'fixings-pull');
+      if (!found) throw new Error(`${kind}: nothing said`);
+      expect(Number(found.values.each) * Number(found.values.count)).closeTo(windOf(open, 0).force, 1e-6);
+      expect(sayFinding(found, 'imperial').remedy).match(/engineer decide/);
+      expect(evaluateJob(open.job).unpriced).deep.equal([]);
+    }
+  });
   it('is refused where no stand of that kind is, by its field', () => {
     const parsed = parseJob(standing('tripod'));
     if (parsed.ok) throw new Error('taken');

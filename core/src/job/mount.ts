@@ -2,12 +2,15 @@ import type { Finding, Words } from '../care';
 import { memberOf } from '../catalogue';
 import type { Drawing } from '../draw';
 import { fluidState } from '../heat';
-import { bareSide, type MountDesign, type MountedPanel, mounts, type WindLoad, windOn } from '../mounts';
+import { bareSide, guyPull, type MountDesign, type MountedPanel, mounts, type WindLoad, windOn } from '../mounts';
+import type { Purchase } from '../shop';
 import { tiltOf } from './conditions';
 import type { OpenJob } from './open';
 
 /** m/s. Gust that a stand is looked at under when nobody says one. Builders guess half of it. */
 export const usualGust = 40;
+/** kg. A block that one pair of hands can lay. */
+const block = 20;
 
 /** The panel as its stand meets it. */
 function mounted({ job, panels }: OpenJob, index: number): MountedPanel {
@@ -43,7 +46,8 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
   const mount = mountOf(open, index);
   const speed = open.job.site.gust ?? usualGust;
   const standMass = (mount?.parts ?? []).reduce((sum, part) => sum + part.mass * part.count, 0);
-  const loads = panel.tilts.map(({ tilt }) =>
+  const tilts = mount?.tilt === undefined ? panel.tilts.map(({ tilt }) => tilt) : [mount.tilt];
+  const loads = tilts.map((tilt) =>
     windOn({
       speed,
       upslope: panel.upslope,
@@ -58,28 +62,96 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
   return { ...worst, speed };
 }
 
+/** What is bought to keep a panel where it is: blocks by weight, or guys. */
+export function anchorage(open: OpenJob, index: number): Purchase[] {
+  const mount = mountOf(open, index);
+  const prefix = `${open.panels[index]?.document.id}/stand`;
+  if (!mount || mount.held.by === 'none' || mount.held.by === 'fixings') return [];
+  const { ballast } = windOf(open, index);
+  if (ballast <= 0) return [];
+  if (mount.held.by === 'ballast') {
+    const blocks = Math.ceil(ballast / block);
+    return [
+      {
+        id: `${prefix}-ballast`,
+        name: `Ballast, blocks of ${block} kg`,
+        quantity: blocks,
+        unit: 'each',
+        priceKey: 'ballast',
+        rule: 'what lifting or toppling asks for in the gust, no safety factor in it',
+        // It lies on the base and is carried by nobody with the panel.
+        mass: 0,
+      },
+    ];
+  }
+  const four = (id: string, name: string, priceKey: string, rule: string): Purchase => ({
+    id: `${prefix}-${id}`,
+    name,
+    quantity: 4,
+    unit: 'each',
+    priceKey,
+    rule,
+    mass: 0,
+  });
+  return [
+    four('guy', 'Guys, stainless wire with turnbuckles', 'guy', 'one a corner, at 45° to the ground'),
+    four('ground-anchor', 'Ground anchors', 'ground-anchor', 'one a guy, tested by pulling'),
+  ];
+}
+
 /** Wind is said wherever a stand is chosen: it is the number that builders guess worst. */
 export function mountFindings(open: OpenJob): Finding[] {
   return open.panels.flatMap(({ document }, index): Finding[] => {
-    if (!document.mount) return [];
-    const { speed, pull, ballast, topples } = windOf(open, index);
-    return ballast > 0
-      ? [
-          {
-            code: 'wind-lifts',
-            severity: 'caution',
-            path: `panels.${index}.mount.kind`,
-            values: { speed, pull, ballast, way: topples ? 'topples' : 'lifts' },
-          },
-        ]
-      : [];
+    const mount = mountOf(open, index);
+    if (!document.mount || !mount) return [];
+    const { speed, pull, force, ballast, topples } = windOf(open, index);
+    const path = `panels.${index}.mount`;
+    const { held } = mount;
+    if (held.by === 'fixings')
+      return [
+        {
+          code: 'fixings-pull',
+          severity: 'caution',
+          path: `${path}.kind`,
+          values: { speed, pull, each: force / held.count, count: held.count, what: held.what },
+        },
+      ];
+    if (ballast <= 0) return [];
+    const way = topples ? 'topples' : 'lifts';
+    if (held.by === 'none')
+      return [{ code: 'wind-lifts', severity: 'caution', path: `${path}.kind`, values: { speed, pull, ballast, way } }];
+    return [
+      {
+        code: held.by === 'guys' ? 'guys-hold' : 'ballast-holds',
+        severity: 'note',
+        path: `${path}.parameters.anchor`,
+        values: { speed, pull, ballast, way, guy: guyPull(ballast) },
+      },
+    ];
   });
 }
+
+const stands = 'Your local code and an engineer decide.';
 
 export const mountWords: Record<string, Words> = {
   'wind-lifts': (values, say) => ({
     headline: `wind ${values.text('way')} it`,
     detail: `A gust of ${say.quantity('speed', values.number('speed'), 0)} pulls at a panel of this size with what ${say.quantity('mass', values.number('pull'), 0)} weigh.`,
-    remedy: `Lay ${say.quantity('mass', values.number('ballast'), 0)} on the base or anchor it for as much, each panel, and a safety factor on top. Your local code and an engineer decide.`,
+    remedy: `Lay ${say.quantity('mass', values.number('ballast'), 0)} on the base or anchor it for as much, each panel, and a safety factor on top. ${stands}`,
+  }),
+  'ballast-holds': (values, say) => ({
+    headline: `${say.quantity('mass', values.number('ballast'), 0)} of ballast`,
+    detail: `A gust of ${say.quantity('speed', values.number('speed'), 0)} ${values.text('way')} it without that much on its base; it is in the buy list, with no safety factor.`,
+    remedy: `Lay it low and tie it to the base. ${stands}`,
+  }),
+  'guys-hold': (values, say) => ({
+    headline: 'four guys hold it',
+    detail: `In a gust of ${say.quantity('speed', values.number('speed'), 0)} each guy and its anchor must hold what ${say.quantity('mass', values.number('guy') / 9.81, 0)} weigh, with no safety factor.`,
+    remedy: `Pull each anchor by as much before you trust it. ${stands}`,
+  }),
+  'fixings-pull': (values, say) => ({
+    headline: `each ${values.text('what')} holds ${say.quantity('mass', values.number('each') / 9.81, 0)}`,
+    detail: `A gust of ${say.quantity('speed', values.number('speed'), 0)} pulls at the panel with what ${say.quantity('mass', values.number('pull'), 0)} weigh, parted among ${values.number('count')}; an edge or corner of a roof sees more.`,
+    remedy: `What they are screwed into must hold that, and a safety factor on top, and bear the panel with its water and the snow. ${stands}`,
   }),
 };

@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { defineMember, entry, entryField, lengthField, materials, type Timber } from '../catalogue';
-import type { Part } from '../shop';
+import { defineMember, entry, lengthField, type Timber } from '../catalogue';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
+import { anchorField, fixings, piece, timberField } from './piece';
 import { bar, panelPoints, panelSide } from './side';
 
 /** m. How far in from its edges a panel is held. */
@@ -13,31 +13,22 @@ export const groundStand = defineMember({
   name: 'Ground stand, one tilt',
   meaning: 'Four legs with bevelled tops, a brace and skids, for one tilt all year.',
   schema: z.strictObject({
-    timber: entryField(
-      'timber',
-      'planed-90x45',
-      'Timber',
-      'What legs, skids and brace are made of.',
-      (id) => entry('timber', id).thickness > 0.03,
-    ),
+    timber: timberField('What legs, skids and brace are made of.'),
     low: lengthField(0.1, 1.5, 0.3, 'Low edge', 'Low edge of the panel over the ground: over snow and splash.'),
+    anchor: anchorField,
   }),
   standard: (habit) => ({
     timber: habit === 'metric' ? 'planed-90x45' : 'ps20-2x4',
     low: habit === 'metric' ? 0.3 : 12 * 0.0254,
+    anchor: 'ballast' as const,
   }),
-  design: ({ timber, low }): MountMember => {
+  design: ({ timber, low, anchor }): MountMember => {
     const stuff = entry('timber', timber);
-    return { under: (panel) => stand(stuff, low, panel) };
+    return { under: (panel) => ({ ...stand(stuff, low, panel), held: { by: anchor } }) };
   },
 });
 
-/** kg. */
-function massOf(timber: Timber, length: number): number {
-  return length * timber.width * timber.thickness * materials.softwood.density;
-}
-
-function stand(timber: Timber, low: number, panel: MountedPanel): MountDesign {
+function stand(timber: Timber, low: number, panel: MountedPanel): Omit<MountDesign, 'held'> {
   const { prefix, upslope, across } = panel;
   const tilt = panel.tilts[0]?.tilt ?? 0;
   const { at } = panelPoints({ ...panel, tilt, low });
@@ -47,41 +38,32 @@ function stand(timber: Timber, low: number, panel: MountedPanel): MountDesign {
   // From the foot of the rear leg to a third of the front one's height: a triangle, so that it does not rack.
   const brace = Math.hypot(base, rear.y * 0.75);
   const bevel = `bevel the top ${Math.round(tilt)}°, long side to the ${tilt > 0 ? 'high edge' : 'back'}`;
-  const piece = (id: string, name: string, length: number, count: number, operations: string[]): Part => ({
-    id: `${prefix}/stand-${id}`,
-    name,
-    item: timber.id,
-    kind: 'length',
-    stuff: 'timber',
-    length,
-    count,
-    operations,
-    mass: massOf(timber, length),
-  });
-  const inset = timber.thickness / 2;
+  const of = (one: Parameters<typeof piece>[2]) => piece(prefix, timber, one);
   return {
     base,
     low,
     parts: [
-      piece('leg-front', 'Front leg', front.y, 2, [bevel]),
-      piece('leg-rear', 'Rear leg', rear.y, 2, [bevel]),
-      piece('skid', 'Skid', skid, 2, ['chamfer the ends']),
-      piece('rail', 'Cross rail under the panel', across, 2, []),
-      piece('brace', 'Side brace', brace, 2, ['bevel both ends to the legs']),
-      piece('cross', 'Cross brace at the back', Math.hypot(across - 2 * inset, rear.y), 1, [
-        'bevel both ends to the legs',
-      ]),
+      of({ id: 'leg-front', name: 'Front leg', length: front.y, count: 2, operations: [bevel] }),
+      of({ id: 'leg-rear', name: 'Rear leg', length: rear.y, count: 2, operations: [bevel] }),
+      of({ id: 'skid', name: 'Skid', length: skid, count: 2, operations: ['chamfer the ends'] }),
+      of({ id: 'rail', name: 'Cross rail under the panel', length: across, count: 2 }),
+      of({ id: 'brace', name: 'Side brace', length: brace, count: 2, operations: ['bevel both ends to the legs'] }),
+      of({
+        id: 'cross',
+        name: 'Cross brace at the back',
+        length: Math.hypot(across - timber.thickness, rear.y),
+        count: 1,
+        operations: ['bevel both ends to the legs'],
+      }),
     ],
     purchases: [
-      {
-        id: `${prefix}/stand-bolts`,
+      fixings(prefix, {
         name: 'Galvanised coach bolts M8',
         quantity: 18,
-        unit: 'each',
         priceKey: 'bolt',
         rule: 'two a leg foot, one a brace end, four a rail',
-        mass: 18 * 0.06,
-      },
+        each: 0.06,
+      }),
     ],
     side: {
       title: `Side of ${prefix}`,

@@ -1,8 +1,9 @@
 import * as z from 'zod';
-import { defineMember, entry, entryField, lengthField, materials, type Timber } from '../catalogue';
+import { defineMember, entry, lengthField, type Timber } from '../catalogue';
 import { sized } from '../quantity';
-import type { HoleSchedule, Part } from '../shop';
+import type { HoleSchedule } from '../shop';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
+import { anchorField, fixings, piece, timberField } from './piece';
 import { bar, panelPoints, panelSide } from './side';
 
 /** m. Hinge in from the low edge of the panel. */
@@ -17,24 +18,20 @@ export const hingedFrame = defineMember({
   name: 'Hinged frame, several tilts',
   meaning: 'A base with a hinge at the low edge and two props, pinned for each tilt of the year.',
   schema: z.strictObject({
-    timber: entryField(
-      'timber',
-      'planed-90x45',
-      'Timber',
-      'What base and props are made of.',
-      (id) => entry('timber', id).thickness > 0.03,
-    ),
+    timber: timberField('What base and props are made of.'),
     low: lengthField(0.1, 1, 0.2, 'Low edge', 'Hinge over the ground.'),
     pin: lengthField(0.006, 0.02, 0.012, 'Pin', 'Bolt that a prop is pinned with.'),
+    anchor: anchorField,
   }),
   standard: (habit) => ({
     timber: habit === 'metric' ? 'planed-90x45' : 'ps20-2x4',
     low: habit === 'metric' ? 0.2 : 8 * 0.0254,
     pin: habit === 'metric' ? 0.012 : 0.5 * 0.0254,
+    anchor: 'ballast' as const,
   }),
-  design: ({ timber, low, pin }): MountMember => {
+  design: ({ timber, low, pin, anchor }): MountMember => {
     const stuff = entry('timber', timber);
-    return { under: (panel) => frame(stuff, low, pin, panel) };
+    return { under: (panel) => ({ ...frame(stuff, low, pin, panel), held: { by: anchor } }) };
   },
 });
 
@@ -48,7 +45,7 @@ export function pinAlong(query: { tilt: number; place: number; prop: number }): 
   return query.place * Math.cos(angle) + Math.sqrt(Math.max(0, query.prop ** 2 - height ** 2));
 }
 
-function frame(timber: Timber, low: number, pin: number, panel: MountedPanel): MountDesign {
+function frame(timber: Timber, low: number, pin: number, panel: MountedPanel): Omit<MountDesign, 'held'> {
   const { prefix, upslope, across } = panel;
   const tilts = [...panel.tilts].sort((a, b) => a.tilt - b.tilt);
   const steepest = tilts[tilts.length - 1]?.tilt ?? 0;
@@ -58,25 +55,7 @@ function frame(timber: Timber, low: number, pin: number, panel: MountedPanel): M
   const pins = tilts.map(({ tilt }) => pinAlong({ tilt, place, prop }));
   const base = Math.max(...pins) + 0.1;
   const { at } = panelPoints({ ...panel, tilt: now, low });
-  const piece = (
-    id: string,
-    name: string,
-    length: number,
-    count: number,
-    operations: string[],
-    holes?: HoleSchedule,
-  ): Part => ({
-    id: `${prefix}/stand-${id}`,
-    name,
-    item: timber.id,
-    kind: 'length',
-    stuff: 'timber',
-    length,
-    count,
-    operations,
-    mass: length * timber.width * timber.thickness * materials.softwood.density,
-    ...(holes ? { holes } : {}),
-  });
+  const of = (one: Parameters<typeof piece>[2]) => piece(prefix, timber, one);
   const holesOf = (positions: number[]): HoleSchedule => ({
     datum: 'hinge end',
     middle: (Math.min(...positions) + Math.max(...positions)) / 2,
@@ -90,30 +69,37 @@ function frame(timber: Timber, low: number, pin: number, panel: MountedPanel): M
     base,
     low,
     parts: [
-      piece(
-        'base',
-        'Base, side',
-        base + 0.1,
-        2,
-        tilts.map(
+      of({
+        id: 'base',
+        name: 'Base, side',
+        length: base + 0.1,
+        count: 2,
+        operations: tilts.map(
           ({ name, tilt }, index) => `${name}, ${Math.round(tilt)}°: pin ${sized(pins[index] ?? 0)} from the hinge`,
         ),
-        holesOf(pins.map((along) => along + 0.05)),
-      ),
-      piece('base-cross', 'Base, cross', across, 2, []),
-      piece('prop', 'Prop', prop + 0.1, 2, ['round both ends'], holesOf([0.05, prop + 0.05])),
-      ...(low > 0.12 ? [piece('foot', 'Foot', low, 4, ['treat the end that meets the ground'])] : []),
+        holes: holesOf(pins.map((along) => along + 0.05)),
+      }),
+      of({ id: 'base-cross', name: 'Base, cross', length: across, count: 2 }),
+      of({
+        id: 'prop',
+        name: 'Prop',
+        length: prop + 0.1,
+        count: 2,
+        operations: ['round both ends'],
+        holes: holesOf([0.05, prop + 0.05]),
+      }),
+      ...(low > 0.12
+        ? [of({ id: 'foot', name: 'Foot', length: low, count: 4, operations: ['treat the end that meets the ground'] })]
+        : []),
     ],
     purchases: [
-      {
-        id: `${prefix}/stand-bolts`,
+      fixings(prefix, {
         name: 'Galvanised bolts for hinges and props',
         quantity: 12,
-        unit: 'each',
         priceKey: 'bolt',
         rule: 'two hinges, two ends of two props, base corners',
-        mass: 12 * 0.06,
-      },
+        each: 0.06,
+      }),
     ],
     side: {
       title: `Side of ${prefix}`,

@@ -25,6 +25,10 @@ export interface MountDesign {
   base: number;
   /** m. Height of the low edge over the ground. */
   low: number;
+  /** What keeps it where it is in a gust: weight or ropes on the ground, or so many fixings in a roof, a wall, a rack. */
+  held: { by: 'none' | 'ballast' | 'guys' } | { by: 'fixings'; count: number; what: string };
+  /** °. What it lies at, where the mount itself says so and not the place. */
+  tilt?: number;
 }
 
 /** What a stand is made of, bound to its own parameters. */

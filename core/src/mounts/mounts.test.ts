@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { writeSvg } from '../draw';
 import { sayWords } from '../quantity';
-import { bareSide, type MountedPanel, mounts, netCoefficient, pinAlong, windOn } from '.';
+import { bareSide, guyPull, type MountedPanel, mounts, netCoefficient, pinAlong, windOn } from '.';
 
 const panel: MountedPanel = {
   prefix: 'panel-a',
@@ -82,6 +82,42 @@ describe('mounts: a hinged frame', () => {
     const [near, far] = base?.holes?.positions ?? [];
     expect(near).closeTo(0.05 + pinAlong({ tilt: 60, place, prop }), 1e-9);
     expect(far).closeTo(0.05 + pinAlong({ tilt: 25, place, prop }), 1e-9);
+  });
+});
+
+describe('mounts: on what is there already', () => {
+  it('rests on every rafter that it crosses, two at least (worked by hand)', () => {
+    // 1 124 across rafters 600 apart: one more than 1.87 whole bays is two a rail, four in all, two screws each.
+    expect(stand('roof-standoff').held).deep.include({ by: 'fixings', count: 8 });
+    // 2 300 across: three bays and one more is four a rail.
+    const wide = stand('roof-standoff', { across: 2.3 });
+    expect(wide.held).deep.include({ count: 16 });
+    expect(wide.purchases.find(({ id }) => id === 'panel-a/stand-bracket')?.quantity).equal(8);
+    // A narrow panel has its rail made long enough for two rafters: 600 + 100.
+    expect(lengthOf('roof-standoff', 'rail', { across: 0.4 })).closeTo(0.7, 1e-9);
+  });
+  it('lies along the roof: rails as far apart square to it as along it', () => {
+    const drawn = stand('roof-standoff').side.dimensions.find(({ id }) => id === 'stand-rails');
+    expect(drawn?.value).closeTo(2.024 - 0.5, 1e-9);
+    expect(Math.hypot((drawn?.to.x ?? 0) - (drawn?.from.x ?? 0), (drawn?.to.y ?? 0) - (drawn?.from.y ?? 0))).closeTo(
+      drawn?.value ?? 0,
+      1e-9,
+    );
+  });
+  it('is held off the wall by what the slope goes out: (2 024 − 200) cos 60° + 90 = 1 002 (worked by hand)', () => {
+    expect(lengthOf('wall-bracket', 'strut')).closeTo(1.824 * 0.5 + 0.09, 1e-9);
+    // Plates as high as it rises between its holds, and 200: 1 824 sin 60° + 200.
+    expect(lengthOf('wall-bracket', 'plate')).closeTo(1.824 * Math.sin(Math.PI / 3) + 0.2, 1e-9);
+    expect(stand('wall-bracket').parts.find(({ id }) => id.endsWith('strut'))?.operations[1]).match(/bevel 30°/);
+  });
+  it('lies flat on a vehicle whatever the place asks', () => {
+    expect(stand('vehicle-rack').tilt).equal(0);
+    expect(stand('vehicle-rack', {}, { bars: 4 }).held).deep.include({ count: 8 });
+    expect(lengthOf('vehicle-rack', 'bar')).closeTo(1.324, 1e-9);
+  });
+  it('shares what is missing among two guys at 45°: 100 kg is 100 × 9.81 / 2 / sin 45° = 694 N each', () => {
+    expect(guyPull(100)).closeTo(693.7, 0.1);
+    expect(guyPull(0)).equal(0);
   });
 });
 

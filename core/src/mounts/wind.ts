@@ -60,3 +60,17 @@ export function windOn(query: {
     topples: byTurning > byLift + 1e-9,
   };
 }
+
+/** Guys that share what lifts, and the angle to the ground at which they stand. */
+const guys = 4;
+const guyAngle = 45;
+
+/**
+ * N that each guy and its anchor must hold. Two of the four pull against the wind at any time; each holds its share of the missing
+ * weight along its own slope. Derived, no safety factor in it.
+ *
+ * @param ballast kg that would do the same
+ */
+export function guyPull(ballast: number): number {
+  return (ballast * gravity) / (guys / 2) / Math.sin((guyAngle * Math.PI) / 180);
+}

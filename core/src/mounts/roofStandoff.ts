@@ -1,0 +1,118 @@
+import * as z from 'zod';
+import { countField, defineMember, entry, lengthField, type Timber } from '../catalogue';
+import type { MountDesign, MountedPanel, MountMember } from './mount';
+import { fixings, piece, timberField } from './piece';
+import { bar, panelPoints, panelSide } from './side';
+
+/** m. How far in from the panel's ends its rails lie. */
+const railIn = 0.25;
+/** m of roof drawn beyond the panel. */
+const beyond = 0.3;
+
+/** Rails on brackets, the panel lying with the roof. */
+export const roofStandoff = defineMember({
+  id: 'roof-standoff',
+  name: 'Stand-offs on a roof',
+  meaning: 'Two rails across on brackets into the rafters, the panel lying with the roof and air under it.',
+  schema: z.strictObject({
+    timber: timberField('What the rails are made of.'),
+    gap: lengthField(0.03, 0.3, 0.08, 'Stand-off', 'Roof to panel: for air, leaves and melting snow.'),
+    rafters: lengthField(0.3, 1.2, 0.6, 'Rafters', 'Rafter to rafter, centre to centre.'),
+    bolts: countField(1, 4, 2, 'Screws a bracket', 'Coach screws into the rafter through each bracket.'),
+  }),
+  standard: (habit) => ({
+    timber: habit === 'metric' ? 'planed-90x45' : 'ps20-2x4',
+    gap: habit === 'metric' ? 0.08 : 3 * 0.0254,
+    rafters: habit === 'metric' ? 0.6 : 24 * 0.0254,
+    bolts: 2,
+  }),
+  design: ({ timber, gap, rafters, bolts }): MountMember => {
+    const stuff = entry('timber', timber);
+    return { under: (panel) => standoff(stuff, { gap, rafters, bolts }, panel) };
+  },
+});
+
+function standoff(
+  timber: Timber,
+  { gap, rafters, bolts }: { gap: number; rafters: number; bolts: number },
+  panel: MountedPanel,
+): MountDesign {
+  const { prefix, upslope, across } = panel;
+  const tilt = panel.tilts[0]?.tilt ?? 0;
+  // A bracket on every rafter that the rail crosses, two at least.
+  const perRail = Math.max(2, Math.floor(across / rafters) + 1);
+  const rail = Math.max(across, (perRail - 1) * rafters + 0.1);
+  const brackets = 2 * perRail;
+  const { at } = panelPoints({ ...panel, tilt, low: 0.4 });
+  const foot = (along: number) => at(along, -gap);
+  const rails = [railIn, upslope - railIn];
+  return {
+    base: upslope,
+    low: 0,
+    held: { by: 'fixings', count: brackets * bolts, what: 'coach screw into the rafters' },
+    parts: [
+      piece(prefix, timber, {
+        id: 'rail',
+        name: 'Rail under the panel',
+        length: rail,
+        count: 2,
+        operations: ['treat the ends', 'bolt to the brackets, flashing under each'],
+      }),
+    ],
+    purchases: [
+      fixings(prefix, {
+        id: 'bracket',
+        name: 'Roof brackets with flashing',
+        quantity: brackets,
+        priceKey: 'roof-bracket',
+        rule: 'one on every rafter under each rail',
+        each: 0.6,
+      }),
+      fixings(prefix, {
+        name: 'Coach screws M8 × 100, stainless',
+        quantity: brackets * bolts,
+        priceKey: 'bolt',
+        rule: `${bolts} a bracket, into the rafter and not the board`,
+        each: 0.05,
+      }),
+    ],
+    side: {
+      title: `Side of ${prefix}`,
+      shapes: [
+        ...panelSide({ ...panel, tilt, low: 0.4, base: 0 }).slice(0, 2),
+        { kind: 'line', layer: 'note', from: foot(-beyond), to: foot(upslope + beyond) },
+        ...rails.map((along) =>
+          bar(
+            'rail',
+            `${prefix}/stand-rail`,
+            at(along - timber.width / 2, -timber.thickness / 2),
+            at(along + timber.width / 2, -timber.thickness / 2),
+            timber.thickness,
+          ),
+        ),
+        ...rails.map((along) =>
+          bar('fixing', `${prefix}/stand-bracket`, foot(along), at(along, -timber.thickness), 0.008),
+        ),
+      ],
+      labels: [
+        {
+          at: foot(upslope + beyond),
+          to: foot(upslope + beyond + 0.03),
+          words: `roof, ${Math.round(tilt)}°`,
+          anchor: 'start',
+        },
+      ],
+      dimensions: [
+        { id: 'stand-gap', label: 'roof to panel', from: foot(0), to: at(0), offset: 0.1, value: gap },
+        {
+          id: 'stand-rails',
+          label: 'rail to rail',
+          from: foot(railIn),
+          to: foot(upslope - railIn),
+          offset: -0.1,
+          value: upslope - 2 * railIn,
+        },
+      ],
+    },
+  };
+}

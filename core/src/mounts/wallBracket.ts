@@ -1,0 +1,101 @@
+import * as z from 'zod';
+import { countField, defineMember, entry, lengthField, type Timber } from '../catalogue';
+import type { MountDesign, MountedPanel, MountMember } from './mount';
+import { fixings, piece, timberField } from './piece';
+import { bar, panelPoints, panelSide } from './side';
+
+/** m. Edge of the panel to what holds it. */
+const holdIn = 0.1;
+
+/** A panel leaning from a wall: its high edge on the wall, its low edge pushed out by struts. */
+export const wallBracket = defineMember({
+  id: 'wall-bracket',
+  name: 'Struts on a wall',
+  meaning: 'Upright plates on a wall, the high edge hung from them, the low edge held off by struts.',
+  schema: z.strictObject({
+    timber: timberField('What plates and struts are made of.'),
+    low: lengthField(0.2, 4, 1, 'Low edge', 'Low edge of the panel over the ground.'),
+    anchors: countField(2, 8, 3, 'Anchors a plate', 'Masonry anchors or screws into studs, each plate.'),
+  }),
+  standard: (habit) => ({
+    timber: habit === 'metric' ? 'planed-90x45' : 'ps20-2x4',
+    low: habit === 'metric' ? 1 : 36 * 0.0254,
+    anchors: 3,
+  }),
+  design: ({ timber, low, anchors }): MountMember => {
+    const stuff = entry('timber', timber);
+    return { under: (panel) => onWall(stuff, low, anchors, panel) };
+  },
+});
+
+function onWall(timber: Timber, low: number, anchors: number, panel: MountedPanel): MountDesign {
+  const { prefix, upslope, across } = panel;
+  const tilt = panel.tilts[0]?.tilt ?? 0;
+  const { at } = panelPoints({ ...panel, tilt, low });
+  const [foot, head] = [at(holdIn), at(upslope - holdIn)];
+  const wall = head.x + timber.width;
+  const strut = Math.max(0.05, wall - foot.x);
+  const plate = Math.max(0.3, head.y - foot.y + 0.2);
+  return {
+    base: Math.max(0.1, upslope * Math.cos((tilt * Math.PI) / 180)),
+    low,
+    held: { by: 'fixings', count: 2 * anchors, what: 'anchor in the wall' },
+    parts: [
+      piece(prefix, timber, { id: 'plate', name: 'Wall plate, upright', length: plate, count: 2 }),
+      piece(prefix, timber, {
+        id: 'strut',
+        name: 'Strut, wall to low edge',
+        length: strut,
+        count: 2,
+        operations: ['square at the wall', `bevel ${Math.round(90 - tilt)}° where it meets the panel`],
+      }),
+      piece(prefix, timber, { id: 'rail', name: 'Cross rail under the panel', length: across, count: 2 }),
+    ],
+    purchases: [
+      fixings(prefix, {
+        name: 'Wall anchors M10',
+        quantity: 2 * anchors,
+        priceKey: 'bolt',
+        rule: `${anchors} a plate`,
+        each: 0.1,
+      }),
+      fixings(prefix, {
+        id: 'brackets',
+        name: 'Steel angles for struts and rails',
+        quantity: 8,
+        priceKey: 'angle',
+        rule: 'one at each end of strut and rail',
+        each: 0.15,
+      }),
+    ],
+    side: {
+      title: `Side of ${prefix}`,
+      shapes: [
+        ...panelSide({ ...panel, tilt, low, base: wall }),
+        { kind: 'line', layer: 'note', from: { x: wall, y: 0 }, to: { x: wall, y: head.y + 0.4 } },
+        bar(
+          'rail',
+          `${prefix}/stand-plate`,
+          { x: wall - timber.thickness / 2, y: foot.y - 0.1 },
+          { x: wall - timber.thickness / 2, y: foot.y - 0.1 + plate },
+          timber.thickness,
+        ),
+        bar('rail', `${prefix}/stand-strut`, foot, { x: wall, y: foot.y }, timber.width),
+      ],
+      labels: [
+        { at: { x: wall, y: head.y + 0.3 }, to: { x: wall + 0.05, y: head.y + 0.3 }, words: 'wall', anchor: 'start' },
+      ],
+      dimensions: [
+        {
+          id: 'stand-strut',
+          label: 'strut',
+          from: { x: foot.x, y: foot.y },
+          to: { x: wall, y: foot.y },
+          offset: -0.15,
+          value: strut,
+        },
+        { id: 'stand-low', label: 'low edge', from: { x: 0, y: 0 }, to: { x: 0, y: low }, offset: 0.12, value: low },
+      ],
+    },
+  };
+}

@@ -69,7 +69,7 @@ function rack(timber: Timber, bars: number, gap: number, panel: MountedPanel): M
     side: {
       title: `Side of ${prefix}`,
       shapes: [
-        ...panelSide({ ...panel, tilt: 0, low: roof + gap, base: 0 }),
+        ...panelSide({ ...panel, tilt: 0, low: roof + gap, base: 0 }).slice(0, 2),
         { kind: 'line', layer: 'note', from: { x: -0.4, y: roof }, to: { x: upslope + 0.4, y: roof } },
         ...places.map((along) =>
           bar('rail', `${prefix}/stand-bar`, { x: along, y: roof + 0.02 }, { x: along, y: at(0).y }, timber.thickness),
@@ -91,14 +91,6 @@ function rack(timber: Timber, bars: number, gap: number, panel: MountedPanel): M
           to: { x: 0, y: roof + gap },
           offset: 0.12,
           value: gap,
-        },
-        {
-          id: 'stand-height',
-          label: 'top over the ground',
-          from: { x: upslope, y: 0 },
-          to: { x: upslope, y: roof + gap + panel.depth },
-          offset: -0.3,
-          value: roof + gap + panel.depth,
         },
       ],
     },

@@ -88,6 +88,9 @@ export function ShadeSwitch() {
   );
 }
 
+/** px that the buttons take under a drawing. */
+const underButtons = 40;
+
 const unders = [
   ['section', 'Section'],
   ['side', 'From the side'],
@@ -135,21 +138,29 @@ function DetailDrawing() {
       pull={usePull()}
       entry={useTyping(bench.detail)}
       most={fullSize}
-      margin={{ left: 90, right: 150, top: 18, bottom: 52 }}
+      margin={{ left: 90, right: 150, top: 18, bottom: underButtons + 8 }}
     />
   );
 }
 
 /** Strips of bent metal laid flat. */
 function DevelopmentDrawing({ drawing }: { drawing: Drawing }) {
-  return <DrawingView drawing={drawing} habit={useHabit()} margin={{ left: 60, right: 110, top: 8, bottom: 36 }} />;
+  return (
+    <DrawingView drawing={drawing} habit={useHabit()} margin={{ left: 60, right: 110, top: 8, bottom: underButtons }} />
+  );
 }
 
 /** The panel from the side, at its tilt. */
 function SideDrawing() {
   const habit = useHabit();
   const { at, open } = useBenchPanel();
-  return <DrawingView drawing={sideOf(open, at)} habit={habit} margin={{ left: 90, right: 110, top: 8, bottom: 8 }} />;
+  return (
+    <DrawingView
+      drawing={sideOf(open, at)}
+      habit={habit}
+      margin={{ left: 90, right: 110, top: 8, bottom: underButtons }}
+    />
+  );
 }
 
 /** A part of the section, and whether the stack goes into the board. */
@@ -170,20 +181,20 @@ function SectionDrawing() {
         onChoose={chooseDimension}
         pull={usePull()}
         entry={useTyping(section)}
-        margin={{ left: habit === 'metric' ? 48 : 92, right: 124, top: 12, bottom: 24 }}
+        margin={{ left: habit === 'metric' ? 48 : 92, right: 124, top: 18, bottom: underButtons }}
       />
       {stack && (
         <p
           style={{
             position: 'absolute',
-            bottom: 0,
+            top: 0,
             right: 0,
             fontSize: 14,
             color: ink(short > 0.0005 ? 'ochreText' : 'soft'),
             fontWeight: short > 0.0005 ? 600 : 400,
           }}
         >
-          stack {size(stack.needed)}, board {size(stack.available)}:{' '}
+          stack {size(stack.needed)} of {size(stack.available)}:{' '}
           {short > 0.0005 ? `${size(short)} short` : `${size(-short)} to spare`}
         </p>
       )}

@@ -13,6 +13,7 @@ import {
   jobShop,
   jobSky,
   jobStanding,
+  jobSteps,
   jobStudy,
   makes,
   monthsOnPane,
@@ -24,6 +25,7 @@ import {
   type Sensors,
   sayFinding,
   sayStanding,
+  sayStep,
   sayVerdict,
   sayWords,
   sharesOf,
@@ -77,6 +79,7 @@ const verbs: Record<string, (call: Call) => unknown> = {
     const { parts, plan } = jobShop(openJob(job));
     return options.format === 'csv' ? cutListCsv(parts, job.units) : plan;
   },
+  steps: ({ job, options }) => jobSteps(openJob(job)).map((step) => sayStep(step, unitsOf(options, job))),
   cautions: ({ job }) =>
     jobFindings(openJob(job)).map((finding) => ({ ...finding, words: sayFinding(finding, job.units) })),
   draw: ({ job, options }) => {

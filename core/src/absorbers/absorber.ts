@@ -24,6 +24,8 @@ export interface AbsorberDesign {
   thickness: number;
   /** kg/m³. */
   density: number;
+  /** How it is put on its tubes: what is done in order, with what, and what is dangerous in it. */
+  work: { does: readonly string[]; needs: readonly string[]; beware: readonly string[] };
   on(row: TubeRow): {
     /** The plate as heat sees it. */
     plate: CollectorDescription['plate'];

@@ -43,6 +43,16 @@ export const clippedPlate = defineMember({
       name: `${sheet.name}, ${hold === 'clips' ? 'clipped on' : 'wired on'}`,
       thickness: sheet.thickness,
       density: material.density,
+      work: {
+        does: [
+          'lay the plate on the tubes and mark every tube on it',
+          hold === 'clips'
+            ? 'screw a clip over the tube at every mark, tight enough that no card goes between'
+            : 'wind wire through pairs of holes and twist it tight',
+        ],
+        needs: ['drill', 'gloves: sheet edges'],
+        beware: [],
+      },
       on: ({ prefix, tube, count, pitch, length }) => {
         const across = count * pitch;
         const widest = Math.max(sheet.width, sheet.height);

@@ -90,6 +90,16 @@ export const nestedFins = defineMember({
       name: `${fin.name}, ${groove === 'greased' ? 'greased' : 'dry'}`,
       thickness: fin.thickness,
       density,
+      work: {
+        does: [
+          'trim the flanges to the pitch, all fins against one stop',
+          ...(groove === 'greased' ? ['run a bead of thermal grease along each groove'] : []),
+          'lay the first fin on its tube, each next one with its flange under the one before, so that the laps lie under the tubes',
+          'press every groove home with a block',
+        ],
+        needs: ['snips', 'gloves: cut edges', 'wooden block'],
+        beware: [],
+      },
       on: ({ prefix, path, tube, count, pitch, length }) => {
         // As far as the next tube's groove: a fin that reached further would lift it.
         const sold = fin.width / 2 - grooveTakes(tube);

@@ -35,6 +35,11 @@ export const paintedBoard = defineMember({
       name: `${board.name}, painted black`,
       thickness: board.thickness,
       density: material.density,
+      work: {
+        does: ['lay the tubes on the painted board', 'staple them down, close enough that they touch all along'],
+        needs: ['hammer or staple gun'],
+        beware: ['Timber behind hot tube browns and can char: keep it under its limit.'],
+      },
       on: ({ prefix, tube, count, pitch, length }) => {
         const area = count * pitch * length;
         const mass = sheetMass(board, area);

@@ -10,6 +10,7 @@ import {
   range,
   serviceLimits,
 } from '../catalogue';
+import { sized } from '../quantity';
 import type { Part } from '../shop';
 import { type AbsorberDesign, evenPlate } from './absorber';
 
@@ -52,6 +53,15 @@ export const snapTracks = defineMember({
       name: `${track.name}, ${bed === 'bedded' ? 'bedded in silicone' : 'clipped on dry'}`,
       thickness: track.thickness,
       density: materials.aluminium.density,
+      work: {
+        does: [
+          'degrease the tracks',
+          ...(bed === 'bedded' ? ['run a bead of silicone along each groove; work while it is wet'] : []),
+          `snap the tracks on from one end, ${sized(buttGap)} between two for growth`,
+        ],
+        needs: ['rubber mallet', 'gloves: thin edges'],
+        beware: [],
+      },
       on: ({ prefix, path, tube, count, pitch, length }) => {
         const whole = Math.floor((length + buttGap) / (track.length + buttGap));
         const rest = length - whole * (track.length + buttGap);

@@ -40,6 +40,20 @@ export const solderedFoil = defineMember({
       name: `${sheet.name}, ${seam === 'continuous' ? 'soldered all along' : 'soldered in places'}`,
       thickness: sheet.thickness,
       density: materials[sheet.material].density,
+      work: {
+        does: [
+          'rub tubes and grooves bright, flux both',
+          seam === 'continuous'
+            ? 'sweat each strip on from its middle outward, a fillet along both sides of the tube'
+            : 'sweat each strip on in places, a hand long and a hand apart',
+          'let it cool by itself, then wash the flux off with warm water',
+        ],
+        needs: ['torch', 'wire brush', 'gloves', 'eye protection'],
+        beware: [
+          'Outdoors, out of your own smoke: flux fumes harm lungs. Ripple in the sheet is normal.',
+          'Nothing that burns near the flame; look again an hour after.',
+        ],
+      },
       on: ({ prefix, tube, count, pitch, length }) => {
         const mass = sheetMass(sheet, pitch * length);
         const soldered = (seam === 'continuous' ? 1 : 0.4) * length * count;

@@ -84,6 +84,8 @@ export interface BoxDesign {
   limits: Record<'insulation' | 'back' | 'side', { name: string; limit: number }>;
   parts(query: { prefix: string; railDepth: number; exits: readonly Exit[]; hotSpace: number }): Part[];
   purchases(prefix: string): Purchase[];
+  /** How it is put together and how it is closed over what lies in it, in order. */
+  work: { frame: readonly string[]; close: readonly string[] };
   /** What is to be looked at in the box itself. `path` is the panel's own in the job. */
   findings(path: string, exits: readonly Exit[]): Finding[];
   /** Strips of bent metal laid flat, with bend lines and notches; nothing for a box without any. */

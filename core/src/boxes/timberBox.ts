@@ -197,12 +197,41 @@ export function timberBox(made: TimberBox): BoxMember {
           back: { name: back.name, limit: materials[back.material].serviceLimit },
           side: { name: board.name, limit: wood.serviceLimit },
         },
+        work: boxWork(made),
         findings: (path, exits) => boxFindings(made, frame, glazing, path, exits),
         parts: (query) => boxParts(made, frame, query),
         purchases: (prefix) => boxPurchases(made, frame, prefix),
         ...(edge ? { development: (prefix: string) => edgeDevelopment(edge, frame, prefix) } : {}),
       };
     },
+  };
+}
+
+/** How it is put together, and how it is closed. */
+function boxWork({ edge, cladding, lid, cleat, weeps, rails, side, handles }: TimberBox): BoxDesign['work'] {
+  return {
+    frame: [
+      'glue and screw the boards round, square before the glue sets',
+      ...(cleat > 0 ? ['screw a cleat into every corner'] : []),
+      ...(side === 'removable' ? ['where headers go through a side, leave it on its screws, without glue'] : []),
+      ...(rails > 0 ? ['screw the rails in from the back, clear of the tubes'] : []),
+      ...(weeps > 0 ? ['drill the weep holes and staple a screen over each'] : []),
+      ...(handles > 0 ? ['bolt the handles through, washers inside'] : []),
+      ...(cladding ? ['screw the outer boards on, flush at the back'] : []),
+      ...(edge
+        ? [
+            'fold the metal: first the leg under the back, the lip left open',
+            'fit the low strip, then the sides over its tabs, then the high one over theirs',
+            ...(edge.flashing ? ['lay the courses of the back from the bottom up, each over the one below'] : []),
+          ]
+        : []),
+      'two coats of paint, cut ends three',
+    ],
+    close: edge
+      ? ['fold the lip over the pane, a strip of wood along the bend']
+      : lid
+        ? ['hang the lid on its hinges along the high edge, gasket between, clips along the low one']
+        : ['bead of glazing sealant over the edge of the pane, stops screwed along'],
   };
 }
 

@@ -5,6 +5,8 @@ import { entries } from '../catalogue';
 import { writeSvg } from '../draw';
 import { collectorState, efficiencyLine, stagnationTemperature } from '../heat';
 import { fairDay } from '../heat/collector.fixture';
+import { inOrder } from '../plan';
+import { sayWords } from '../quantity';
 import { families, type PanelDocument, standardChoice, views } from '.';
 import { withParameters } from './harp/harp.fixture';
 
@@ -33,6 +35,32 @@ describe('families: every kind has the same duties', () => {
           }
           for (const one of purchases) expect(one.quantity, one.id).above(0);
           expect(dryMass).within(20, 200);
+        });
+        it('is built in steps that follow, of parts that it has, each step once', () => {
+          const design = family.open(panel, 'panels.0');
+          const steps = inOrder(design.steps());
+          const ids = steps.map(({ id }) => id);
+          expect(new Set(ids).size).equal(ids.length);
+          const has = new Set([...design.parts, ...design.purchases].map(({ id }) => id));
+          for (const { id, does, parts, checks } of steps) {
+            expect(id).match(/^panel-a\/step\//);
+            expect(does.length, id).above(0);
+            for (const part of parts) expect(has.has(part), `${id}: ${part}`).equal(true);
+            expect(new Set(checks.map((check) => check.id)).size, id).equal(checks.length);
+            for (const { expects } of checks)
+              if (expects) expect(Number.isFinite(expects.value) && expects.within >= 0, id).equal(true);
+          }
+          const words = steps.flatMap((one) => [...one.does, ...one.beware, ...one.checks.map((check) => check.words)]);
+          for (const one of words) expect(sayWords(one, habit)).not.match(/[⟦⟧]|NaN|undefined|Infinity/);
+          // Never closed in before it was tested, never carried before it was closed.
+          const at = (end: string) => ids.findIndex((id) => id.endsWith(end));
+          expect(at('/test-open')).above(0);
+          expect(at('/test-open')).below(at('/carry'));
+          if (at('/glaze') >= 0) expect(at('/test-open')).below(at('/glaze'));
+          expect(ids[ids.length - 1]).match(/\/carry$/);
+          // Every part that is cut is used somewhere.
+          const used = new Set(steps.flatMap(({ parts }) => parts));
+          expect(design.parts.filter((part) => !used.has(part.id)).map((part) => part.id)).deep.equal([]);
         });
         it('draws every view to SVG without a NaN, and every editable dimension solves back', () => {
           const design = family.open(panel, 'panels.0');

@@ -4,6 +4,7 @@ import { fieldMeta } from '../catalogue';
 import type { Drawing } from '../draw';
 import type { Fitting } from '../flow';
 import type { CollectorDescription, PanelPlace } from '../heat';
+import type { Step } from '../plan';
 import type { Habit } from '../quantity';
 import type { Part, Purchase } from '../shop';
 
@@ -133,6 +134,8 @@ export interface PanelDesign {
   materials: MaterialInPanel[];
   growth: GrowingThing[];
   findings: Finding[];
+  /** How it is built, in an order in which it can be done. */
+  steps(): Step[];
   /** Whether it empties by itself when it lies as drawn, and how. */
   drains: { empties: boolean; how: string };
   /** kg. */

@@ -22,6 +22,8 @@ export interface GlazingDesign {
   heatCapacity: number;
   /** Bars that hold it up, across its length, and the share of the sun that they keep off. */
   bars: { count: number; shade: number };
+  /** What is particular in laying it, in order. */
+  work: readonly string[];
   purchases(prefix: string): Purchase[];
   /** What is to be looked at in the pane itself, over a gap of so many metres. `path` is the panel's own in the job. */
   findings(path: string, gap: number): Finding[];

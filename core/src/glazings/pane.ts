@@ -71,11 +71,26 @@ function bedded(kind: PaneKind): Member<GlazingDesign> {
         mass,
         heatCapacity: mass * materials[pane.material].heatCapacity,
         bars: { count: bars, shade: Math.min(0.5, (bars * barSize) / length) },
+        work: workOf(pane, bars),
         purchases: (prefix) => bought({ prefix, pane, length, width, bars }),
         findings: (path, gap) => paneFindings({ pane, length, width, bars, gap, path }),
       };
     },
   });
+}
+
+function workOf(pane: Pane, bars: number): string[] {
+  return [
+    ...(bars > 0 ? ['set the bars in first, painted black, a strip of gasket on each'] : []),
+    ...(pane.kind === 'multiwall'
+      ? ['flutes running uphill, printed face outward; tight tape over the upper ends, breathing tape over the lower']
+      : []),
+    ...(pane.kind === 'film'
+      ? ['pull the film tight from the middle of each side, warm it to take the last slack']
+      : []),
+    ...(pane.kind === 'acrylic' ? ['no screw through it without a hole half as wide again'] : []),
+    ...(pane.kind === 'annealed' ? ['grind every edge: heat cracks begin at a nick'] : []),
+  ];
 }
 
 function bought(query: { prefix: string; pane: Pane; length: number; width: number; bars: number }): Purchase[] {
@@ -215,6 +230,7 @@ export const noGlazing = defineMember({
     mass: 0,
     heatCapacity: 0,
     bars: { count: 0, shade: 0 },
+    work: [],
     purchases: () => [],
     findings: () => [],
   }),

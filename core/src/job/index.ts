@@ -41,6 +41,7 @@ export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, si
 export { compareJob, plantOf } from './prove';
 export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
+export { jobSteps, sayStep } from './steps';
 export { type StillFigures, stillFigures, stillMakings } from './still';
 export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty';
 export { type WaterCheck, waterCheck } from './waterCheck';

@@ -19,7 +19,7 @@ export { parsePitch } from './pitch';
 export type { ParsedPlace } from './place';
 export { formatAim, formatPlace, parsePlace } from './place';
 export { evenly, normals } from './random';
-export { sayWords, sized } from './sized';
+export { measured, sayWords, sized } from './sized';
 export type { Table } from './table';
 export { previewTable, readCell, readTable } from './table';
 export type { DateOrder, WrittenTime, ZoneClock } from './time';

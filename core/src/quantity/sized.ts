@@ -1,5 +1,5 @@
-import { formatLength } from './format';
-import type { Habit } from './units';
+import { formatLength, formatQuantity } from './format';
+import { type Habit, type QuantityKind, quantityKinds } from './units';
 
 /**
  * A length inside a sentence that is made before anybody knows who reads it: SI between two marks that no keyboard has.
@@ -12,9 +12,23 @@ export function sized(metres: number, fine = false): string {
   return `⟦${fine ? '~' : ''}${metres}⟧`;
 }
 
-/** Words with every length in them written in the habit. */
+/** Any other quantity inside such a sentence; SI, °C for temperatures. */
+export function measured(kind: QuantityKind, value: number, digits?: number): string {
+  return `⟦${kind}:${value}${digits === undefined ? '' : `:${digits}`}⟧`;
+}
+
+function say(inside: string, habit: Habit): string {
+  const [first = '', value, digits] = inside.split(':');
+  const kind = quantityKinds.find((one) => one === first);
+  if (kind && value !== undefined)
+    return formatQuantity(kind, Number(value), habit, digits === undefined ? undefined : Number(digits)).text;
+  const fine = first.startsWith('~');
+  const options = fine ? { decimals: 1, fraction: 64 as const } : {};
+  // A whole number of millimetres needs no nought behind it.
+  return formatLength(Number(fine ? first.slice(1) : first), habit, options).text.replace(/\.0(?=\D|$)/, '');
+}
+
+/** Words with every quantity in them written in the habit. */
 export function sayWords(words: string, habit: Habit): string {
-  return words.replaceAll(/⟦(~?)([^⟧]+)⟧/g, (_, fine: string, metres: string) =>
-    formatLength(Number(metres), habit, fine ? { decimals: 1, fraction: 64 } : {}).text.replace(/\.0(?=\D|$)/, ''),
-  );
+  return words.replaceAll(/⟦([^⟧]+)⟧/g, (_, inside: string) => say(inside, habit));
 }

@@ -9,6 +9,7 @@ import { harpHeat } from './heat';
 import { layOut } from './layout';
 import { harpParameters, standardHarp } from './parameters';
 import { harpParts } from './parts';
+import { harpSteps } from './steps';
 import { harpWater } from './water';
 
 /** Parallel risers between two headers, on a plate, in a glazed box. */
@@ -64,6 +65,7 @@ export const harp = definePlateFamily({
       drains: build.turned
         ? { empties: true, how: 'with the whole panel tipped 2 % toward the cold header, so that no riser lies level' }
         : { empties: true, how: 'into the cold header, tipped 2 % toward its way out' },
+      steps: () => harpSteps(build, layout, massOf(parts, purchases)),
       dryMass: massOf(parts, purchases),
     };
   },

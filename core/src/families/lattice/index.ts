@@ -9,6 +9,7 @@ import { areasOf, blackPaint, bought, massOf } from '../plate/design';
 import { latticeDrawing } from './drawing';
 import { type LatticeLayout, layOut } from './layout';
 import { latticeParameters, standardLattice } from './parameters';
+import { latticeSteps } from './steps';
 
 /** W/m²K. Outer surface of a sheltered back: EN ISO 6946, and a bare one that also sees the ground. */
 const sheltered = 15;
@@ -267,6 +268,7 @@ export const lattice: Family = {
       growth: [],
       findings: latticeFindings(path, layout),
       drains: { empties: true, how: 'through its lowest port with an air cock open at the top' },
+      steps: () => latticeSteps(panel.id, layout, massOf(parts, purchases)),
       dryMass: massOf(parts, purchases),
     };
   },

@@ -12,6 +12,7 @@ import { serpentineFindings, serpentineWords } from './findings';
 import { layOut } from './layout';
 import { serpentineParameters, standardSerpentine } from './parameters';
 import { serpentineParts, waterVolume } from './parts';
+import { serpentineSteps } from './steps';
 
 /** One long tube to and fro on a plate, in a glazed box. */
 export const serpentine = definePlateFamily({
@@ -82,6 +83,7 @@ export const serpentine = definePlateFamily({
       drains: build.turned
         ? { empties: true, how: 'run by run, laid across the slope and dead level, the way in lowest' }
         : { empties: false, how: 'the turns at the foot of the slope hold water' },
+      steps: () => serpentineSteps(build, layout, massOf(parts, purchases)),
       dryMass: massOf(parts, purchases),
     };
   },

@@ -8,6 +8,7 @@ import { trickleDrawing } from './drawing';
 import { layOut, longestPane, type TrickleLayout, wetted } from './layout';
 import { standardTrickle, trickleParameters } from './parameters';
 import { cansMass, trickleParts } from './parts';
+import { trickleSteps } from './steps';
 
 /** m. Water that runs down a wetted face, thick: Nusselt's film at a few grams a second and metre, 0.2 to 0.4 mm. */
 const filmThickness = 0.0003;
@@ -190,6 +191,7 @@ export const trickle: Family = {
       growth: [],
       findings: trickleFindings(path, layout),
       drains: { empties: true, how: 'by itself when the pump stops' },
+      steps: () => trickleSteps(panel.id, layout, massOf(parts, purchases)),
       dryMass: massOf(parts, purchases),
     };
   },

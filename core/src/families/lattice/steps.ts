@@ -1,0 +1,115 @@
+import type { Step } from '../../plan';
+import { measured, sized } from '../../quantity';
+import { cutStep, step, testStep } from '../plate/steps';
+import type { LatticeLayout } from './layout';
+
+/** N/kg. */
+const gravity = 9.81;
+/** kg that one person lifts at most: ISO 11228-1. */
+const oneLifts = 25;
+
+export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number): Step[] {
+  const { parameters, bolts, rimBolts, grid, glazing, atFoot, volume } = layout;
+  const sheets = [`${prefix}/front`, `${prefix}/back`];
+  const count = bolts.length + rimBolts.length;
+  const wet = mass + volume * 1000;
+  return [
+    cutStep(prefix),
+    step(prefix, 'drill', {
+      name: 'Drill both sheets at once',
+      does: [
+        'clamp the sheets face to face on a board, and mark which edges lie together',
+        `mark the grid from the middle outward: ${sized(grid.along)} along, ${sized(grid.across)} across`,
+        `drill ${count} holes of ${sized(parameters.bolt, true)} through both, a bolt in every tenth as you go`,
+        `cut ${parameters.ports} port holes in opposite corners of the back; deburr every hole on both faces`,
+      ],
+      parts: sheets,
+      needs: ['drill', 'centre punch', 'countersink', 'gloves: sheet edges', 'eye protection'],
+      checks: [{ id: 'through', words: 'turned over, every bolt still goes through both sheets' }],
+      after: ['cut'],
+    }),
+    step(prefix, 'paint', {
+      name: 'Prime and paint',
+      does: [
+        'degrease; prime every cut edge and hole, where rust begins',
+        'two thin coats of flat black on the outside of the front',
+        'bake it dry in the sun',
+      ],
+      parts: sheets,
+      needs: ['mask for solvents', 'roller'],
+      checks: [{ id: 'smell', words: 'hot and without smell' }],
+      beware: ['Solvents burn and harm: outdoors, no flame.'],
+      after: ['drill'],
+      waits: 48 * 3600,
+    }),
+    step(prefix, 'bolt', {
+      name: 'Bolt it together',
+      does: [
+        'lay the gasket on the rim of the back in one piece, joints lapped in the middle of a side',
+        'front on, a rubber and a steel washer on both faces of every bolt',
+        'tighten by hand from the middle outward, then the rim bars, then all again by a quarter turn',
+      ],
+      parts: [...sheets, `${prefix}/bolt`],
+      needs: ['two spanners'],
+      checks: [
+        {
+          id: 'gasket',
+          words: `the gasket is pressed to ${sized(parameters.gasket, true)} all round, no wave in the rim`,
+        },
+      ],
+      after: ['paint'],
+    }),
+    testStep(prefix, 'test-open', 'Fill it lying down', ['bolt'], true),
+    step(prefix, 'test-head', {
+      name: 'Test it under its head',
+      does: [
+        'stand it at its tilt on firm ground, nobody before or behind it',
+        `fill from a bucket on a hose raised ${sized(parameters.head)} over the low edge, the upper port open until water comes`,
+        'leave it for an hour',
+      ],
+      needs: ['clear hose', 'bucket on a line'],
+      checks: [
+        {
+          id: 'bow',
+          words: `between bolts near the foot each sheet bows ${sized(atFoot.bow, true)}, and comes back when the hose is let down`,
+          expects: { kind: 'length', value: atFoot.bow, within: Math.max(0.0005, 0.4 * atFoot.bow) },
+        },
+        { id: 'drips', words: 'no drip at any bolt or along the rim' },
+      ],
+      beware: [
+        `Each bolt at the foot pulls with what ${measured('mass', atFoot.pull / gravity, 0)} weigh. Never raise the hose over ${sized(layout.mostHead)}, never put mains or a pump on it.`,
+        'Open the upper port before you let the water out: a closed lattice is sucked flat.',
+      ],
+      after: ['test-open'],
+    }),
+    ...(glazing.cover
+      ? [
+          step(prefix, 'glaze', {
+            name: 'Cover it',
+            does: [
+              `screw the laths along the rim, ${sized(parameters.airGap)} of air under the cover`,
+              'fix the cover along one edge, slotted holes along the others',
+              ...glazing.work,
+            ],
+            parts: [`${prefix}/pane`],
+            checks: [{ id: 'off', words: 'the cover touches no bolt, with the panel full' }],
+            after: ['test-head'],
+          }),
+        ]
+      : []),
+    step(prefix, 'carry', {
+      name: 'Carry it and set it up',
+      does: [
+        'carry it empty, on edge, like a pane',
+        'cold port low, hot port high in the opposite corner, the pipe to the barrel rising all the way',
+      ],
+      needs: ['gloves', 'straps'],
+      checks: [{ id: 'rises', words: 'no hump between hot port and barrel: a marble in the pipe would roll back' }],
+      beware: [
+        `It is ${measured('mass', mass, 0)} dry and ${measured('mass', wet, 0)} full: ${mass > oneLifts ? 'two people carry it' : 'one person carries it'}, empty. Not in wind.`,
+        'The barrel over it stands on its own legs, braced: a raised barrel that topples kills.',
+      ],
+      after: [glazing.cover ? 'glaze' : 'test-head'],
+    }),
+  ];
+}

@@ -1,0 +1,105 @@
+import type { Step } from '../../plan';
+import { measured, sized } from '../../quantity';
+import { cutStep, step, testStep } from '../plate/steps';
+import type { TrickleLayout } from './layout';
+
+export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number): Step[] {
+  const { parameters, flat, stripLength, glazing } = layout;
+  const { cans, strips, height, lap, diameter } = parameters;
+  return [
+    cutStep(prefix),
+    step(prefix, 'flatten', {
+      name: 'Flatten the cans',
+      does: [
+        'rinse and dry them; cut both ends off with a can opener or a jig saw in a wooden sleeve',
+        `slit each along its seam and roll it flat: a can of ${sized(diameter)} gives ${sized(flat)} by ${sized(height)}`,
+        ...(parameters.wetting === 'dimpled' ? ['roll each over a mesh, dimples toward the sun'] : []),
+        'rub the lacquer off the inside with wire wool',
+      ],
+      needs: ['snips', 'rolling pin', 'cut-proof gloves', 'eye protection'],
+      checks: [
+        {
+          id: 'flat',
+          words: `a can laid flat is ${sized(flat)} wide`,
+          expects: { kind: 'length', value: flat, within: 0.003 },
+        },
+      ],
+      beware: ['A slit can is a razor all round: gloves until its edges are taped.'],
+      after: ['cut'],
+    }),
+    step(prefix, 'join', {
+      name: 'Join the strips',
+      does: [
+        `lay ${cans} cans in a row, each ${sized(lap)} over the one below, like slates`,
+        'a bead of silicone in every lap, tape over it and along both edges',
+        `make ${strips} of them, each ${sized(stripLength)} long`,
+      ],
+      parts: [`${prefix}/can`],
+      needs: ['caulking gun', 'roller for the tape'],
+      checks: [{ id: 'laps', words: 'every lap faces downhill: poured water crosses it and stays on top' }],
+      after: ['flatten'],
+      waits: 24 * 3600,
+    }),
+    step(prefix, 'box', {
+      name: 'Build the tray',
+      does: ['screw the sides on the back, the battens between the strips', 'lay the insulation between the battens'],
+      parts: ['side', 'end', 'back', 'batten'].map((name) => `${prefix}/${name}`),
+      needs: ['drill', 'square'],
+      checks: [
+        {
+          id: 'diagonals',
+          words: `both diagonals are ${sized(Math.hypot(layout.outside.length, layout.outside.width))}`,
+          expects: {
+            kind: 'length',
+            value: Math.hypot(layout.outside.length, layout.outside.width),
+            within: 0.003,
+          },
+        },
+      ],
+      after: ['cut'],
+    }),
+    step(prefix, 'lay-in', {
+      name: 'Lay the strips, gutter and feeds',
+      does: [
+        'paint the strips, bake them dry in the sun',
+        'lay them from the gutter up, edges turned up against the battens',
+        `set one feed tube to the head of each of the ${strips} strips, all at one height by a water level`,
+      ],
+      parts: [`${prefix}/gutter`, `${prefix}/feed`],
+      checks: [{ id: 'feeds', words: 'cups under all feeds fill in the same time, a fifth more or less' }],
+      after: ['join', 'box'],
+      waits: 48 * 3600,
+    }),
+    testStep(prefix, 'test-open', 'Run water down it', ['lay-in'], true),
+    step(prefix, 'wetting', {
+      name: 'See how much of it is wet',
+      does: ['run it at its flow at its tilt for ten minutes', 'chalk round what is wet on one strip and measure it'],
+      checks: [
+        {
+          id: 'share',
+          words: `${Math.round(100 * layout.share)} % of the face is wet, as the forecast takes it; less is streaks`,
+        },
+      ],
+      after: ['test-open'],
+    }),
+    ...(glazing.cover
+      ? [
+          step(prefix, 'glaze', {
+            name: 'Cover it',
+            does: [`lay the cover over the sides, ${sized(parameters.airGap)} of air over the strips`, ...glazing.work],
+            parts: [`${prefix}/pane`],
+            checks: [{ id: 'air', words: 'open at the low edge, so that steam and rain find their way out' }],
+            after: ['wetting'],
+          }),
+        ]
+      : []),
+    step(prefix, 'carry', {
+      name: 'Carry it and set it up',
+      does: ['carry it flat, gutter first', 'the gutter falls to its outlet by a hand’s breadth over the width'],
+      needs: ['gloves'],
+      checks: [{ id: 'level', words: 'the strips lie level across: water keeps to the middle of each' }],
+      beware: [`It is ${measured('mass', mass, 0)}; wind takes it like a sail.`],
+      after: [glazing.cover ? 'glaze' : 'wetting'],
+    }),
+  ];
+}

@@ -1,0 +1,58 @@
+import { inOrder, type Step } from '../plan';
+import { type Habit, sayWords, sized } from '../quantity';
+import { mountOf } from './mount';
+import type { OpenJob } from './open';
+
+/** A stand's own step, before the panel is carried to it. */
+function standStep(open: OpenJob, index: number): Step[] {
+  const panel = open.panels[index];
+  const mount = mountOf(open, index);
+  if (!panel || !mount) return [];
+  const { id } = panel.document;
+  return [
+    {
+      id: `${id}/step/stand`,
+      name: 'Make its mount',
+      does: [
+        'cut and bevel its pieces, mirrored pairs side by side',
+        mount.held.by === 'fixings'
+          ? `set ${mount.held.count} of: ${mount.held.what}, each into sound wood or masonry`
+          : `stand it level, front foot to back foot ${sized(mount.base)}`,
+        ...(mount.held.by === 'ballast' ? ['lay the ballast low and tie it down'] : []),
+        ...(mount.held.by === 'guys' ? ['set the anchors and pull each by what it must hold'] : []),
+      ],
+      parts: mount.parts.map((part) => part.id),
+      needs: ['saw', 'drill', 'spirit level'],
+      checks: [{ id: 'racks', words: 'pushed hard from the side it does not rack' }],
+      beware: ['Nobody works on a roof or ladder alone. Your local code and an engineer decide what holds it.'],
+      after: [`${id}/step/cut`],
+    },
+  ];
+}
+
+/** Everything to do in a job, in an order in which it can be done. Throws StepsDoNotFollow. */
+export function jobSteps(open: OpenJob): Step[] {
+  const steps = open.panels.flatMap(({ document, design }, index) => {
+    const stand = standStep(open, index);
+    const carry = `${document.id}/step/carry`;
+    return [
+      ...stand,
+      ...design
+        .steps()
+        .map((step) => (step.id === carry ? { ...step, after: [...step.after, ...stand.map(({ id }) => id)] } : step)),
+    ];
+  });
+  return inOrder(steps);
+}
+
+/** A step in words, in the builder's habit. */
+export function sayStep(step: Step, habit: Habit): Step {
+  const say = (words: readonly string[]) => words.map((one) => sayWords(one, habit));
+  return {
+    ...step,
+    does: say(step.does),
+    needs: say(step.needs),
+    beware: say(step.beware),
+    checks: step.checks.map((check) => ({ ...check, words: sayWords(check.words, habit) })),
+  };
+}

@@ -132,6 +132,9 @@ test('a stand is chosen, drawn from the side, and says what the wind does', asyn
   await expect(page.getByTestId('section')).toContainText('no stand chosen');
   await page.getByLabel('Stands on').selectOption('hinged-frame');
   await expect(page.getByTestId('section')).not.toContainText('no stand chosen');
+  // It is bought with its ballast; without any, the wind is a caution.
+  await expect(page.locator('#finding-ballast-holds')).toContainText('an engineer decide');
+  await page.getByLabel('Held down by').selectOption('none');
   await expect(page.locator('#finding-wind-lifts')).toContainText('an engineer decide');
   await page.getByRole('link', { name: /^4 Cut/ }).click();
   await expect(page.getByText('Prop').first()).toBeVisible();

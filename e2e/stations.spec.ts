@@ -1,6 +1,6 @@
 import { accessible, beginJob, expect, saved, stored, test } from './bench';
 
-const stations = ['place', 'size', 'cut', 'forecast', 'prove'];
+const stations = ['place', 'size', 'cut', 'build', 'forecast', 'prove'];
 const sizes = [
   { width: 1280, height: 800 },
   { width: 1920, height: 1080 },

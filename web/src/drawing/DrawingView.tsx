@@ -76,28 +76,19 @@ export function DrawingView({
           ))}
           {over?.(place)}
           <Labels drawing={drawing} place={place} habit={habit} />
-          {drawing.dimensions
-            .filter((dimension) => dimension !== held)
-            .map((dimension) => (
+          {/* The one in hand over the others; in one list, so that a mark that is being pulled stays the same mark. */}
+          {[...drawing.dimensions.filter((dimension) => dimension !== held), ...(held ? [held] : [])].map(
+            (dimension) => (
               <DimensionMark
                 key={dimension.id}
                 dimension={dimension}
                 place={place}
                 habit={habit}
-                chosen={false}
+                chosen={dimension === held}
                 onChoose={onChoose ? () => onChoose(dimension) : undefined}
                 pull={pull}
               />
-            ))}
-          {held && (
-            <DimensionMark
-              dimension={held}
-              place={place}
-              habit={habit}
-              chosen
-              onChoose={onChoose ? () => onChoose(held) : undefined}
-              pull={pull}
-            />
+            ),
           )}
           <Flags findings={findings} place={place} width={width} onFinding={onFinding} />
         </svg>

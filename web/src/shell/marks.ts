@@ -19,11 +19,14 @@ export function useMarks(): Record<string, Mark> {
   const placed = document.site.latitude !== nowhere.latitude || document.site.longitude !== nowhere.longitude;
   const wanted = parts.reduce((sum, part) => sum + part.count, 0);
   const done = parts.reduce((sum, part) => sum + Math.min(part.count, document.decisions.ticks[part.id] ?? 0), 0);
+  const begun = Object.keys(document.decisions.ticks).filter((id) => id.includes('/step/')).length;
   const read = sources.data?.reduce((sum, source) => sum + source.count, 0) ?? 0;
   return {
     place: { state: placed ? 'settled' : 'untouched' },
     size: findings.length > 0 ? { state: 'matters', count: findings.length } : { state: 'settled' },
     cut: { state: done === 0 ? 'untouched' : done < wanted ? 'under way' : 'settled' },
+    // How many steps there are is worked out at the station itself: the shelf of marks must not wait for it.
+    build: { state: begun === 0 ? 'untouched' : 'under way' },
     forecast: { state: placed ? 'settled' : 'under way' },
     prove: { state: read > 0 ? 'under way' : 'untouched' },
   };

@@ -18,6 +18,7 @@ export const stations: readonly Station[] = [
   station(1, 'place', 'Place', () => import('../stations/place')),
   station(3, 'size', 'Size', () => import('../stations/size')),
   station(4, 'cut', 'Cut', () => import('../stations/cut')),
+  station(5, 'build', 'Build', () => import('../stations/build')),
   station(7, 'forecast', 'Forecast', () => import('../stations/forecast')),
   station(8, 'prove', 'Prove', () => import('../stations/prove')),
 ];

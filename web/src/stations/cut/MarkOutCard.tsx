@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { entryName, formatNumber, type Habit, type Part, sayWords } from '@north-pane/core';
-import { Check } from 'lucide-react';
 import { LengthText } from '../../parts/LengthText';
+import { TickBox } from '../../parts/TickBox';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 
@@ -188,28 +188,13 @@ function Ticks({ part }: { part: Part }) {
       {Array.from({ length: boxes }, (_, index) => {
         const ticked = index < done;
         return (
-          <Box
-            as="button"
+          <TickBox
             // biome-ignore lint/suspicious/noArrayIndexKey: the boxes are nothing but their places
             key={index}
-            role="checkbox"
-            aria-checked={ticked}
-            aria-label={`${part.name} ${index + 1} of ${formatNumber(part.count)}`}
-            w={{ base: '44px', md: '32px' }}
-            h={{ base: '44px', md: '32px' }}
-            display="flex"
-            alignItems="center"
-            justifyContent="center"
-            borderWidth="1.5px"
-            borderColor={ticked ? 'paneFill' : 'ink'}
-            borderRadius="3px"
-            bg={ticked ? 'paneFill' : 'card'}
-            color="white"
-            cursor="pointer"
-            onClick={() => set(ticked && index === done - 1 ? index : index + 1)}
-          >
-            {ticked && <Check size={20} aria-hidden />}
-          </Box>
+            ticked={ticked}
+            label={`${part.name} ${index + 1} of ${formatNumber(part.count)}`}
+            onTick={() => set(ticked && index === done - 1 ? index : index + 1)}
+          />
         );
       })}
       {part.count > mostTicks && <Text alignSelf="center">and {part.count - mostTicks} more</Text>}

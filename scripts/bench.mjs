@@ -40,12 +40,14 @@ const scratch = await mkdtemp(join(tmpdir(), 'north-pane-bench-'));
 try {
   const shelf = await browser.newPage();
   await shelf.goto(server.url, { waitUntil: 'networkidle' });
+  await shelf.waitForFunction(() => performance.getEntriesByName('first-contentful-paint').length > 0);
   const paint = await shelf.evaluate(
     () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Number.NaN,
   );
   row('first paint of the shelf', paint, 'ms', 1000);
 
   await shelf.goto(`${server.url}/jobs/gannet-reach-showers/size`, { waitUntil: 'networkidle' });
+  await shelf.waitForSelector('[aria-label="One less: Risers"]');
   const frame = await shelf.evaluate(async () => {
     const times = [];
     for (let round = 0; round < 30; round += 1) {

@@ -1,5 +1,13 @@
 import { Box } from '@chakra-ui/react';
-import { type Dimension, type Drawing, dimensionLine, extent, type Finding, type Habit } from '@north-pane/core';
+import {
+  type Dimension,
+  type Drawing,
+  dimensionLine,
+  extent,
+  type Finding,
+  type Habit,
+  type Shape,
+} from '@north-pane/core';
 import type { ReactNode } from 'react';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
@@ -42,7 +50,7 @@ export function DrawingView({
   margin = { left: 24, right: 56, top: 20, bottom: 16 },
   most = Number.POSITIVE_INFINITY,
 }: DrawingViewProps) {
-  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const [ref, { width, height }] = useSize<HTMLElement>();
   const box = extent(drawing);
   const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
   const scale = Math.max(1, Math.min(most, room.x / box.width, room.y / box.height));
@@ -55,24 +63,12 @@ export function DrawingView({
   };
   const held = drawing.dimensions.find((dimension) => dimension.id === chosen);
   return (
-    <Box
-      as="figure"
-      aria-label={drawing.title}
-      ref={ref}
-      // What moves in a drawing moves nothing outside it.
-      contain="strict"
-      position="relative"
-      w="100%"
-      h="100%"
-      minH="0"
-      overflow="hidden"
-    >
+    <figure aria-label={drawing.title} ref={ref} style={frame}>
       {width > 0 && (
         // biome-ignore lint/a11y/noSvgWithoutTitle: the figure round it has the name; a title here would follow the mouse
         <svg width={width} height={height} style={{ display: 'block' }}>
-          {drawing.shapes.map((shape, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no names of their own and are drawn in order
-            <ShapeMark key={index} shape={shape} place={place} />
+          {keyed(drawing.shapes).map(([key, shape]) => (
+            <ShapeMark key={key} shape={shape} place={place} />
           ))}
           {over?.(place)}
           <Labels drawing={drawing} place={place} habit={habit} />
@@ -98,8 +94,30 @@ export function DrawingView({
           {entry}
         </Box>
       )}
-    </Box>
+    </figure>
   );
+}
+
+/** What moves in a drawing moves nothing outside it. Plain: it is drawn again at every step. */
+const frame = {
+  contain: 'strict',
+  position: 'relative',
+  width: '100%',
+  height: '100%',
+  minHeight: 0,
+  margin: 0,
+  overflow: 'hidden',
+} as const;
+
+/** Shapes with a name each: the part that it shows, and which of that part. One riser less moves no other shape's name. */
+function keyed(shapes: readonly Shape[]): [string, Shape][] {
+  const seen = new Map<string, number>();
+  return shapes.map((shape) => {
+    const name = `${shape.layer} ${shape.kind} ${shape.part ?? ''}`;
+    const count = seen.get(name) ?? 0;
+    seen.set(name, count + 1);
+    return [`${name} ${count}`, shape];
+  });
 }
 
 /** px. */

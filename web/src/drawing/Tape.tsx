@@ -97,22 +97,7 @@ export function Tape(props: TapeProps) {
 
   return (
     <Box bg="card" borderTopWidth="1px" borderColor="line" position="relative" flexShrink={0} data-testid="tape">
-      <Flex
-        justify="space-between"
-        px="4"
-        pt="1.5"
-        pb={shown.length > 0 ? '0' : '1.5'}
-        fontSize="13px"
-        color="soft"
-        gap="4"
-      >
-        <Text lineClamp={1}>Drag the tape, type a size, or nudge with the comma and full-stop keys.</Text>
-        {note && (
-          <Text whiteSpace="nowrap" display={{ base: 'none', md: 'block' }}>
-            {note}
-          </Text>
-        )}
-      </Flex>
+      <Hints note={note} close={shown.length > 0} />
       <Box
         ref={ref}
         h={shown.length > 0 ? `${height + 40}px` : `${height}px`}
@@ -161,44 +146,71 @@ export function Tape(props: TapeProps) {
             ))}
           </g>
         </svg>
-        <Box
-          position="absolute"
-          top="0"
-          bottom="0"
-          left={`${middle - 1}px`}
-          w="3px"
-          bg="paneFill"
-          pointerEvents="none"
-        />
+        <div style={{ ...pointer, left: middle - 1 }} />
       </Box>
-      <Flex align="center" px="4" h="38px" position="relative" fontSize="13px" color="soft">
-        <Text flex="1" lineClamp={1}>
-          {lowEdge > 0 ? lowReason : ''}
-        </Text>
-        <Box
-          as="button"
-          onClick={onType}
-          bg="paneFill"
-          color="white"
-          borderRadius="3px"
-          px="4"
-          h="28px"
-          fontFamily="heading"
-          fontWeight="600"
-          fontSize="17px"
-          whiteSpace="nowrap"
-          cursor="text"
-          data-testid="tape-value"
-        >
+      <div style={foot}>
+        <Reason words={lowEdge > 0 ? lowReason : ''} align="left" />
+        <button type="button" onClick={onType} style={sizeButton} data-testid="tape-value">
           {label} <LengthText value={value} habit={habit} />
-        </Box>
-        <Text flex="1" textAlign="right" lineClamp={1}>
-          {highEdge < width ? highReason : ''}
-        </Text>
-      </Flex>
+        </button>
+        <Reason words={highEdge < width ? highReason : ''} align="right" />
+      </div>
     </Box>
   );
 }
+
+// Plain and remembered: the tape is drawn again at every step of a drag.
+const foot = {
+  display: 'flex',
+  alignItems: 'center',
+  padding: '0 16px',
+  height: 38,
+  position: 'relative',
+  fontSize: 13,
+  color: ink('soft'),
+} as const;
+const pointer = {
+  position: 'absolute',
+  top: 0,
+  bottom: 0,
+  width: 3,
+  background: ink('paneFill'),
+  pointerEvents: 'none',
+} as const;
+const sizeButton = {
+  background: ink('paneFill'),
+  color: 'white',
+  borderRadius: 3,
+  padding: '0 16px',
+  height: 28,
+  fontFamily: 'var(--np-fonts-heading)',
+  fontWeight: 600,
+  fontSize: 17,
+  whiteSpace: 'nowrap',
+  cursor: 'text',
+} as const;
+
+const Hints = memo(function Hints({ note, close }: { note: string | undefined; close: boolean }) {
+  return (
+    <Flex justify="space-between" px="4" pt="1.5" pb={close ? '0' : '1.5'} fontSize="13px" color="soft" gap="4">
+      <Text lineClamp={1}>Drag the tape, type a size, or nudge with the comma and full-stop keys.</Text>
+      {note && (
+        <Text whiteSpace="nowrap" display={{ base: 'none', md: 'block' }}>
+          {note}
+        </Text>
+      )}
+    </Flex>
+  );
+});
+
+/** Why the tape goes no further at one end. */
+const Reason = memo(function Reason({ words, align }: { words: string; align: 'left' | 'right' }) {
+  return (
+    <Text flex="1" textAlign={align} lineClamp={1}>
+      {words}
+    </Text>
+  );
+});
 
 /** One mark of the tape: longer at halves and tens, numbered where a tape is numbered. */
 const Tick = memo(function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {

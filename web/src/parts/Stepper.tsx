@@ -1,5 +1,6 @@
-import { Button, Flex, Text } from '@chakra-ui/react';
+import { Button } from '@chakra-ui/react';
 import { Minus, Plus } from 'lucide-react';
+import { ink } from '../theme/ink';
 
 /** A count with a button either side, large enough for a thumb. */
 export function Stepper(props: {
@@ -11,11 +12,10 @@ export function Stepper(props: {
 }) {
   const { label, value, low, high, onValue } = props;
   return (
-    <Flex align="center" justify="space-between" gap="2" role="group" aria-label={label}>
-      <Text fontSize="14px" color="soft">
-        {label}
-      </Text>
-      <Flex align="center" gap="1">
+    // Plain but for its buttons: it is drawn again with every step.
+    <fieldset style={row} aria-label={label}>
+      <span style={{ fontSize: 14, color: ink('soft') }}>{label}</span>
+      <span style={{ display: 'flex', alignItems: 'center', gap: 4 }}>
         <Button
           size="xs"
           variant="outline"
@@ -25,9 +25,9 @@ export function Stepper(props: {
         >
           <Minus size={14} aria-hidden />
         </Button>
-        <Text fontFamily="heading" fontWeight="600" fontSize="18px" minW="30px" textAlign="center" aria-live="polite">
+        <span style={figure} aria-live="polite">
           {value}
-        </Text>
+        </span>
         <Button
           size="xs"
           variant="outline"
@@ -37,7 +37,25 @@ export function Stepper(props: {
         >
           <Plus size={14} aria-hidden />
         </Button>
-      </Flex>
-    </Flex>
+      </span>
+    </fieldset>
   );
 }
+
+const row = {
+  display: 'flex',
+  alignItems: 'center',
+  justifyContent: 'space-between',
+  gap: 8,
+  border: 0,
+  margin: 0,
+  padding: 0,
+  minWidth: 0,
+} as const;
+const figure = {
+  fontFamily: 'var(--np-fonts-heading)',
+  fontWeight: 600,
+  fontSize: 18,
+  minWidth: 30,
+  textAlign: 'center',
+} as const;

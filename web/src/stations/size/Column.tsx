@@ -1,6 +1,6 @@
 import { Button, Text } from '@chakra-ui/react';
 import { formatQuantity, panelMakings } from '@north-pane/core';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { Section } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
@@ -95,7 +95,7 @@ function MadeOf() {
   );
 }
 
-function HowSure() {
+const HowSure = memo(function HowSure() {
   const [shown, setShown] = useState(false);
   return (
     <Section title="How sure">
@@ -112,7 +112,7 @@ function HowSure() {
       )}
     </Section>
   );
-}
+});
 
 function Limits({ onClose }: { onClose(): void }) {
   const habit = useHabit();

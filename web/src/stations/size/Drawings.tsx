@@ -103,16 +103,9 @@ export function UnderPlan() {
   const { development } = useBenchPanel().panel.design;
   const wanted = useBenchView((view) => view.under);
   const under = wanted === 'bent' && !development ? 'section' : wanted;
-  const offered = unders.filter(([view]) => view !== 'bent' || development);
   return (
     <>
-      <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
-        {offered.map(([view, words]) => (
-          <Button key={view} size="xs" variant="outline" aria-pressed={view === under} onClick={() => showUnder(view)}>
-            {words}
-          </Button>
-        ))}
-      </Flex>
+      <UnderButtons under={under} bent={development !== undefined} />
       {under === 'section' && <SectionDrawing />}
       {under === 'side' && <SideDrawing />}
       {under === 'detail' && <DetailDrawing />}
@@ -120,6 +113,20 @@ export function UnderPlan() {
     </>
   );
 }
+
+const UnderButtons = memo(function UnderButtons({ under, bent }: { under: string; bent: boolean }) {
+  return (
+    <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
+      {unders
+        .filter(([view]) => view !== 'bent' || bent)
+        .map(([view, words]) => (
+          <Button key={view} size="xs" variant="outline" aria-pressed={view === under} onClick={() => showUnder(view)}>
+            {words}
+          </Button>
+        ))}
+    </Flex>
+  );
+});
 
 /** px to a metre on a screen of 96 dots an inch: full size. */
 const fullSize = 96 / 0.0254;

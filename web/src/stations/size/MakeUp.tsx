@@ -1,4 +1,4 @@
-import { Button, Flex, Stack, Text } from '@chakra-ui/react';
+import { Button, Flex, Text } from '@chakra-ui/react';
 import {
   type Family,
   type Field,
@@ -82,10 +82,10 @@ export function MakeUp({
   drawn: ReadonlySet<string>;
 }) {
   const change = useJob((state) => state.change);
-  const family = families[panel.family as keyof typeof families];
+  const family: Family = families[panel.family as keyof typeof families];
   return (
-    <Stack gap="3">
-      <Kind panel={panel} index={index} name={family.name} />
+    <div style={{ display: 'flex', flexDirection: 'column', gap: 12 }}>
+      <Kind index={index} family={family} />
       <Row index={index} path="count" value={panel.count} meta={alike} habit={habit} />
       {family
         .fields(panel)
@@ -95,24 +95,24 @@ export function MakeUp({
         ))}
       <Mount index={index} panel={panel} habit={habit} />
       <Turned turned={panel.turned} onTurned={(turned) => change(`panels.${index}.turned`, turned)} />
-    </Stack>
+    </div>
   );
 }
 
 /** The kind of heater, the way to another one, and the way to fill the pane again. */
-const Kind = memo(function Kind({ panel, index, name }: { panel: PanelDocument; index: number; name: string }) {
+const Kind = memo(function Kind({ index, family }: { index: number; family: Family }) {
   const [choosing, setChoosing] = useState(false);
   const change = useJob((state) => state.change);
-  const family: Family = families[panel.family as keyof typeof families];
   const fit = () => {
-    const fitted = family.fit?.(panel);
+    const panel = useJob.getState().document?.panels[index] as PanelDocument | undefined;
+    const fitted = panel && family.fit?.(panel);
     if (fitted) change(`panels.${index}.parameters`, fitted.parameters);
   };
   return (
     <>
       <Flex align="center" justify="space-between" gap="2">
         <Text fontFamily="heading" fontWeight="600">
-          {name}
+          {family.name}
         </Text>
         <Flex gap="2">
           <Button size="xs" variant="outline" onClick={() => setChoosing(true)}>

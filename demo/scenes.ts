@@ -1,3 +1,4 @@
+import { drawings } from './drawings';
 import { gannetReach } from './gannetReach';
 import { gannetReadings } from './gannetReadings';
 
@@ -18,5 +19,6 @@ export function demoFiles(): Record<string, string> {
   return {
     'gannet-reach.scene.json': `${JSON.stringify(scene, null, 2)}\n`,
     'readings/gannet-reach.csv': gannetReadings(job, 20260209),
+    ...drawings(),
   };
 }

@@ -103,7 +103,8 @@ export const nestedFins = defineMember({
       on: ({ prefix, path, tube, count, pitch, length }) => {
         // As far as the next tube's groove: a fin that reached further would lift it.
         const sold = fin.width / 2 - grooveTakes(tube);
-        const flange = Math.min(sold, pitch - tube.outerDiameter / 2);
+        // Tubes that touch leave a flange in name only; that they cannot is said by the pitch.
+        const flange = Math.max(0.002, Math.min(sold, pitch - tube.outerDiameter / 2));
         const trimmed = flange < sold - 0.0005;
         const width = 2 * flange + 2 * grooveTakes(tube);
         const whole = Math.floor((length + buttGap) / (fin.length + buttGap));

@@ -16,6 +16,8 @@ const asBuilt: Record<'dry' | 'damp', Range> = {
   dry: range(1.1, 1.2, 1.3, 'judgement'),
   damp: range(1.3, 1.6, 2, 'judgement'),
 };
+/** m between two rails: less holds no insulation. Judgement. */
+const leastBay = 0.06;
 /** m that a lip must reach over the pane to hold it. Judgement. */
 const leastHold = 0.005;
 
@@ -118,7 +120,7 @@ function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Fram
     paneTop: top,
     rimTop,
     solid: standing ? onBack : lid ? board.width : board.width - seatDepth,
-    bay: (inside.length - rails * board.thickness) / (rails + 1),
+    bay: Math.max(leastBay, (inside.length - rails * board.thickness) / (rails + 1)),
     backUnder: standing ? board.thickness : backLedge,
     clad,
     turned,
@@ -270,6 +272,16 @@ function boxFindings(
       severity: 'clash',
       path: at('cladding'),
       values: { board: cladding.width, needed: frame.rimTop },
+    });
+  const mostRails = Math.max(0, Math.floor((frame.inside.length - leastBay) / (leastBay + board.thickness) + 1e-9));
+  if (made.rails > mostRails)
+    found.push({
+      code: 'rails-fill-box',
+      severity: 'clash',
+      path: at('rails'),
+      values: { rails: made.rails, most: mostRails },
+      at: { x: frame.outside.length / 2, y: frame.outside.width / 2 },
+      fix: mostRails,
     });
   const through = exits.find(({ side }) => side === 'low' || side === 'high');
   if (through && made.side === 'fixed')

@@ -6,6 +6,11 @@ export const boxWords: Record<string, Words> = {
     detail: `The box is ${say.length(values.number('needed'))} deep from under the back to the top of the pane; the outer board is ${say.length(values.number('board'))}.`,
     remedy: 'Take a wider outer board, or a shallower inner one.',
   }),
+  'rails-fill-box': (values) => ({
+    headline: 'rails fill the box',
+    detail: `${values.number('rails')} rails leave no room for insulation between them.`,
+    remedy: `Take ${values.number('most')} rails at most.`,
+  }),
   'array-cannot-go-in': () => ({
     headline: 'headers cannot go through',
     detail: 'The headers come out through the side boards, and all four sides are fixed: the array cannot be laid in.',

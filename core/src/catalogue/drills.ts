@@ -3,10 +3,10 @@ import type { Habit } from '../quantity';
 /** m. Least and most room round a riser in its hole for solder to run in and hold. Trade. */
 const fit = { least: 0.00005, most: 0.0003 };
 
-/** m. Sizes that twist drills go up by: ISO 235 (recalled), tenths to 14 mm and quarters above; 64ths of an inch. */
+/** m. Sizes that drills are sold by: tenths to 14 mm and halves above, as sets have them (trade); 64ths of an inch. */
 function stepAt(diameter: number, habit: Habit): number {
   if (habit === 'imperial') return 0.0254 / 64;
-  return diameter < 0.014 ? 0.0001 : 0.00025;
+  return diameter < 0.014 ? 0.0001 : 0.0005;
 }
 
 /**

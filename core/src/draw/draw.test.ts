@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { type Drawing, dimensionLine, extent, writeSvg } from '.';
+import { type Drawing, dimensionLine, extent, scaleFor, writeSvg } from '.';
 
 const drawing: Drawing = {
   title: 'A box & its <hole>',
@@ -29,6 +29,20 @@ describe('draw', () => {
     const box = extent(drawing);
     expect(box).deep.equal({ left: -0.4, bottom: -0.3, width: 2.4, height: 1.6 });
   });
+  it('is drawn at the largest usual scale that goes on a sheet', () => {
+    expect(scaleFor({ width: 0.1, height: 0.24 })).equal(1000);
+    expect(scaleFor({ width: 0.3, height: 0.1 })).equal(500);
+    expect(scaleFor({ width: 2.4, height: 1.4 })).equal(100);
+    expect(scaleFor({ width: 20, height: 1 })).equal(10);
+  });
+  it('makes room for words that reach beyond the drawing', () => {
+    const wide = (words: string) => {
+      const label = { at: { x: 2, y: 1 }, to: { x: 2, y: 1 }, words, anchor: 'start' as const };
+      const svg = writeSvg({ ...drawing, labels: [label] }, { habit: 'metric' });
+      return Number(/width="([\d.]+)mm"/.exec(svg)?.[1]);
+    };
+    expect(wide('a long word about the insulation')).above(wide('ply') + 30);
+  });
   it('writes SVG with its own words made safe, sizes in the reader’s unit, hidden edges dashed', () => {
     const metric = writeSvg(drawing, { habit: 'metric' });
     expect(metric)
@@ -37,7 +51,8 @@ describe('draw', () => {
       .include('ply 12')
       .include('stroke-dasharray');
     expect(writeSvg(drawing, { habit: 'imperial' })).include('6′ 6 3/4″');
-    // 2.4 m at a hundred mm to the metre, and 14 mm round it.
-    expect(metric).match(/width="268mm" height="188mm"/);
+    // 2.4 m at a hundred mm to the metre, the largest that goes on a sheet of 250, and 14 mm round it; six letters of 1.79 mm reach 10.75 out on the left, 3.75 more than
+    // half the margin.
+    expect(metric).match(/width="271.75mm" height="188mm"/);
   });
 });

@@ -3,4 +3,4 @@
 export type { Dimension, Drawing, Edit, Extent, Label, Layer, Point, Shape } from './model';
 export { dimensionLine, direction, extent } from './model';
 export type { SvgOptions } from './svg';
-export { writeSvg } from './svg';
+export { scaleFor, writeSvg } from './svg';

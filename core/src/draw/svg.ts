@@ -28,24 +28,49 @@ const ink: Record<Layer, { stroke: string; fill: string }> = {
 
 export interface SvgOptions {
   habit: Habit;
-  /** mm of paper to a metre of the thing; 1000 is full size. */
+  /** mm of paper to a metre of the thing; 1000 is full size. The largest that fits a sheet when left out. */
   scale?: number;
 }
 
+/** mm. */
 const textHeight = 3.2;
+const margin = 14;
+/** mm. Longest side of what is drawn, so that it goes on an A4 sheet. */
+const sheet = 250;
+/** mm to a metre: full size, halves, fifths and so on, as drawings are made. */
+const scales = [1000, 500, 200, 100, 50, 20] as const;
+/** Width of a letter of a plain sans, times its height: digits and lower case, on average. */
+const letter = 0.56;
+
+/** The largest usual scale at which a drawing goes on a sheet. */
+export function scaleFor({ width, height }: { width: number; height: number }): number {
+  return scales.find((scale) => Math.max(width, height) * scale <= sheet) ?? 10;
+}
 
 /**
  * Writes a drawing as a standalone SVG in millimetres of paper, dimensions in the reader's unit.
  * Numbers are rounded here, to a hundredth of a millimetre of paper, and nowhere before.
  */
 export function writeSvg(drawing: Drawing, options: SvgOptions): string {
-  const scale = options.scale ?? 100;
   const box = extent(drawing);
-  const margin = 14;
-  const width = box.width * scale + 2 * margin;
+  const scale = options.scale ?? scaleFor(box);
+  const labels = drawing.labels.map((label) => ({
+    ...label,
+    text: label.size === undefined ? label.words : `${label.words} ${size(label.size, options.habit, label.fine)}`,
+  }));
+  // Words reach beyond the point that they stand at; the page is made wide enough for them.
+  const reach = labels.map(({ to, text, anchor }) => {
+    const wide = text.length * textHeight * letter;
+    const at = (to.x - box.left) * scale;
+    const before = { start: 0, middle: wide / 2, end: wide }[anchor];
+    return { left: at - before, right: at + wide - before };
+  });
+  const left = margin + Math.max(0, ...reach.map((one) => -one.left - margin / 2));
+  const right = margin + Math.max(0, ...reach.map((one) => one.right - box.width * scale - margin / 2));
+  const width = box.width * scale + left + right;
   const height = box.height * scale + 2 * margin;
   const place = (point: Point): Point => ({
-    x: (point.x - box.left) * scale + margin,
+    x: (point.x - box.left) * scale + left,
     y: height - margin - (point.y - box.bottom) * scale,
   });
   const parts = [
@@ -53,12 +78,10 @@ export function writeSvg(drawing: Drawing, options: SvgOptions): string {
     `<title>${escaped(drawing.title)}</title>`,
     ...drawing.shapes.map((shape) => shapeSvg(shape, place, scale)),
     ...drawing.dimensions.map((dimension) => dimensionSvg(dimension, place, options.habit)),
-    ...drawing.labels.map((label) => {
+    ...labels.map((label) => {
       const from = place(label.at);
       const to = place(label.to);
-      const words =
-        label.size === undefined ? label.words : `${label.words} ${size(label.size, options.habit, label.fine)}`;
-      return `<g class="label"><path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/><text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escaped(words)}</text></g>`;
+      return `<g class="label"><path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/><text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escaped(label.text)}</text></g>`;
     }),
     '</svg>',
   ];

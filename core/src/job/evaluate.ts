@@ -33,8 +33,8 @@ export interface PanelFigures {
   waterVolume: number;
   dryMass: number;
   wetMass: number;
-  /** Pa. */
-  pressureDrop: number;
+  /** Pa. Absent for a film that runs down openly. */
+  pressureDrop?: number;
   /** Share of the flow in each riser, from the inlet; none where all of it goes one way. */
   riserShares: number[];
   state: CollectorState;
@@ -57,7 +57,8 @@ export interface Figures {
   /** Names of what has no price and is not in the cost. */
   unpriced: string[];
   massFlow: number;
-  pressureDrop: number;
+  /** Pa. Absent where no panel has one. */
+  pressureDrop?: number;
   conditions: HeatConditions;
   perPanel: PanelFigures[];
 }
@@ -102,7 +103,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
       waterVolume: water.volume,
       dryMass: design.dryMass,
       wetMass: design.dryMass + waterMass,
-      pressureDrop: flow.pressureDrop,
+      ...(flow.pressureDrop === undefined ? {} : { pressureDrop: flow.pressureDrop }),
       riserShares: flow.shares,
       state,
     };
@@ -126,12 +127,23 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     cost: plan.cost,
     unpriced: plan.unpriced,
     massFlow: conditions.massFlow,
-    pressureDrop:
-      job.loop.connection === 'parallel'
-        ? Math.max(...perPanel.map((panel) => panel.pressureDrop))
-        : sum((panel) => panel.pressureDrop),
+    ...dropOf(perPanel, job.loop.connection),
     conditions,
     perPanel,
+  };
+}
+
+/** What the panels drop together: the most of those side by side, the sum of those in a row. */
+function dropOf(panels: readonly PanelFigures[], connection: 'parallel' | 'series'): Pick<Figures, 'pressureDrop'> {
+  const drops = panels.flatMap(({ pressureDrop, count }) =>
+    pressureDrop === undefined ? [] : [{ pressureDrop, count }],
+  );
+  if (drops.length === 0) return {};
+  return {
+    pressureDrop:
+      connection === 'parallel'
+        ? Math.max(...drops.map(({ pressureDrop }) => pressureDrop))
+        : drops.reduce((sum, { pressureDrop, count }) => sum + pressureDrop * count, 0),
   };
 }
 

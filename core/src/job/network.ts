@@ -36,9 +36,9 @@ export function waterAtWork(
   water: WaterDescription,
   turned: boolean,
   at: WaterAt,
-): { pressureDrop: number; shares: number[] } {
+): { pressureDrop: number | undefined; shares: number[] } {
   if (water.kind === 'serial') return { pressureDrop: serialDrop(water, at), shares: [] };
-  if (water.kind === 'film') return { pressureDrop: 0, shares: [] };
+  if (water.kind === 'film') return { pressureDrop: undefined, shares: [] };
   if (water.kind === 'slot') return { pressureDrop: slotDrop({ ...water, ...common(at) }), shares: [] };
   const { pressureDrop, fractions } = manifoldFlow(manifoldQuery(water, turned, at));
   return { pressureDrop, shares: fractions };

@@ -12,8 +12,9 @@ const lengthOf = (parts: readonly Part[], id: string) => {
 
 describe('drills', () => {
   it('leave a solder gap, or are the tube’s own size and eased', () => {
-    // 15 mm: the next quarter is 15.25. 10 mm: 10.1. 5/8″: 41/64 is 0.4 mm over, so 5/8 and a file.
-    expect(drillFor(0.015, 'metric')).deep.equal({ diameter: 0.01525, eased: false });
+    // 15 mm: the next half is 0.5 over, so 15 and a file. 10 mm: 10.1. 5/8″: 41/64 is 0.4 mm over, so 5/8 and a file.
+    expect(drillFor(0.015, 'metric')).deep.equal({ diameter: 0.015, eased: true });
+    expect(drillFor(0.0127, 'metric')).deep.equal({ diameter: 0.0128, eased: false });
     expect(drillFor(0.01, 'metric').diameter).closeTo(0.0101, 1e-12);
     expect(drillFor(0.625 * 0.0254, 'imperial')).deep.equal({ diameter: 0.625 * 0.0254, eased: true });
     for (const { outerDiameter, tape } of entries('tube')) {

@@ -42,7 +42,8 @@ export function layOut(build: PlateBuild<SerpentineParameters>): SerpentineLayou
     tube,
     thickest: tube.outerDiameter + (bend.joints > 0 ? 0.0022 : 0),
   });
-  const plateSpan = { from: from - bend.bare, to: to + bend.bare };
+  // A run shorter than its two sockets leaves a plate in name only; it clashes by its turns.
+  const plateSpan = { from: from - bend.bare, to: Math.max(from - bend.bare + 0.01, to + bend.bare) };
   const exit = (side: Exit['side'], along: number): Exit => ({
     side,
     along,

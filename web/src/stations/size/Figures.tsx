@@ -57,7 +57,12 @@ const rows: Row[] = [
     only: ({ riserShares }) => riserShares.length > 0,
     value: ({ riserShares }) => `1 : ${formatNumber(Math.max(...riserShares) / Math.min(...riserShares), 2)}`,
   },
-  { label: 'Pressure drop', figure: 'pressureDrop', value: ({ pressureDrop }, habit) => pressure(pressureDrop, habit) },
+  {
+    label: 'Pressure drop',
+    figure: 'pressureDrop',
+    only: ({ pressureDrop }) => pressureDrop !== undefined,
+    value: ({ pressureDrop = 0 }, habit) => pressure(pressureDrop, habit),
+  },
   {
     label: 'Weight, dry and wet',
     figure: 'weight',

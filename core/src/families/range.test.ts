@@ -1,0 +1,119 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { wordFinding } from '../care';
+import { writeSvg } from '../draw';
+import { collectorState } from '../heat';
+import { fairDay } from '../heat/collector.fixture';
+import { inOrder } from '../plan';
+import type { Part } from '../shop';
+import { type Family, families, type PanelDocument, standardChoice, views } from '.';
+
+type Values = Record<string, unknown>;
+const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+/** Any value that a field takes. */
+function anyValue(field: ReturnType<Family['fields']>[number]): fc.Arbitrary<unknown> {
+  const { meta } = field;
+  if (meta.kind === 'length') return fc.double({ min: meta.low ?? 0, max: meta.high ?? 1, noNaN: true });
+  if (meta.kind === 'count') return fc.integer({ min: meta.low ?? 0, max: meta.high ?? 10 });
+  return fc.constantFrom(...(meta.choices ?? []).map(({ value }) => value));
+}
+
+/** A panel of a family with kinds of absorber, box and pane, and every parameter of all of them, anywhere in its range. */
+function anyPanel(family: Family): fc.Arbitrary<PanelDocument> {
+  const base: PanelDocument = { id: 'p', ...family.standard('metric') };
+  const kinds = family.fields(base).filter(({ path }) => path.endsWith('.kind'));
+  return fc
+    .tuple(fc.boolean(), ...kinds.map((field) => anyValue(field)))
+    .map(([turned, ...chosen]) => {
+      const panel: Values = copy({ ...base, turned });
+      kinds.forEach(({ path }, index) => {
+        const [name = ''] = path.split('.');
+        panel[name] = standardChoice(name as 'box', String(chosen[index]), 'metric');
+      });
+      return panel as unknown as PanelDocument;
+    })
+    .chain((panel) => {
+      const fields = family.fields(panel).filter(({ path }) => !path.endsWith('.kind'));
+      return fc.tuple(...fields.map((field) => anyValue(field))).map((values) => {
+        const made = copy(panel) as unknown as Record<string, Values & { parameters?: Values }>;
+        fields.forEach(({ path }, index) => {
+          const [head = '', name = '', inner = ''] = path.split('.');
+          if (head === 'parameters') (made.parameters as Values)[name] = values[index];
+          else if (made[head]?.parameters) made[head].parameters[inner] = values[index];
+        });
+        return made as unknown as PanelDocument;
+      });
+    });
+}
+
+function sizesOf(part: Part): number[] {
+  return part.kind === 'length' ? [part.length] : [part.width, part.height];
+}
+
+describe('families: anywhere in the whole range of every parameter', () => {
+  for (const family of Object.values<Family>(families))
+    it(`${family.id}: opens, draws, weighs, gains and says what is wrong, with no broken number`, () => {
+      fc.assert(
+        fc.property(anyPanel(family), fc.boolean(), (drawn, filled) => {
+          // Most of what is drawn by chance clashes; filled to its pane much of it can be built.
+          const panel = filled && family.fit ? family.fit(drawn) : drawn;
+          expect(family.problems(panel)).deep.equal([]);
+          const design = family.open(panel, 'panels.0');
+          const { parts, purchases, findings, heat, areas, water } = design;
+          const clashes = findings.filter(({ severity }) => severity === 'clash');
+          for (const part of parts) {
+            expect(part.count, part.id).above(0);
+            expect(part.mass, part.id).satisfy((mass: number) => Number.isFinite(mass));
+            // What cannot be built may have pieces of no size; it is said, and so it need not be right.
+            if (clashes.length > 0) continue;
+            for (const size of sizesOf(part)) expect(size, part.id).above(0);
+            if (part.kind === 'length')
+              for (const at of part.holes?.positions ?? []) expect(at, part.id).within(0, part.length);
+            const bends = part.bends?.positions ?? [];
+            bends.forEach((at, index) => {
+              expect(at, part.id).above(bends[index - 1] ?? 0);
+            });
+          }
+          for (const one of purchases) expect(Number.isFinite(one.quantity) && one.quantity >= 0, one.id).equal(true);
+          for (const finding of findings) {
+            const words = wordFinding(finding, family.words, 'imperial');
+            expect(`${words.headline}${words.detail}${words.remedy}`).not.match(/NaN|undefined|Infinity/);
+            if (finding.fix !== undefined) expect(Number.isFinite(finding.fix), finding.code).equal(true);
+          }
+          for (const view of views)
+            expect(writeSvg(design.drawing(view), { habit: 'metric' })).not.match(/NaN|undefined|Infinity/);
+          if (design.development)
+            expect(writeSvg(design.development(), { habit: 'imperial' })).not.match(/NaN|undefined|Infinity/);
+          expect(inOrder(design.steps()).length).equal(design.steps().length);
+          if (clashes.length > 0) return;
+          expect(water.volume).above(0);
+          expect(areas.aperture).above(0);
+          expect(areas.gross).at.least(areas.aperture * (1 - 1e-9));
+          const state = collectorState(heat, { ...fairDay, massFlow: 0.02 * heat.apertureArea });
+          // Never more than what falls on it, and all of it goes somewhere.
+          expect(state.efficiency).below(1);
+          const { water: toWater, optical, top, back, edge } = state.paths;
+          const sun = fairDay.irradiance * heat.apertureArea;
+          expect(toWater + optical + top + back + edge).closeTo(sun, 1e-5 * sun);
+        }),
+        { numRuns: 150 },
+      );
+    });
+
+  it('harp: the hot header mirrors the cold one, hole for hole from its own far end', () => {
+    const { harp } = families;
+    fc.assert(
+      fc.property(anyPanel(harp), (panel) => {
+        const { parts } = harp.open(panel, 'panels.0');
+        const holes = (which: string) => parts.find(({ id }) => id === `p/header-${which}`)?.holes?.positions;
+        const [cold, hot] = [holes('cold'), holes('hot')];
+        expect(cold?.length).equal(hot?.length);
+        cold?.forEach((at, index) => {
+          expect(at).closeTo(hot?.[index] ?? Number.NaN, 1e-9);
+        });
+      }),
+      { numRuns: 100 },
+    );
+  });
+});

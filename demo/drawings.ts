@@ -1,0 +1,33 @@
+import { defaultJob, familyIds, openJob, sideOf, standardChoice, views, writeSvg } from '@north-pane/core';
+
+/**
+ * Every view of every kind as it is begun, and of what only some boxes have: looked at by eye once, and compared to the
+ * letter ever after. A change of a drawing shows here before anybody builds from it.
+ */
+export function drawings(): Record<string, string> {
+  const habit = 'metric' as const;
+  const files: Record<string, string> = {};
+  for (const family of familyIds) {
+    const open = openJob(defaultJob(family));
+    const design = open.panels[0]?.design;
+    if (!design) continue;
+    for (const view of views) files[`drawings/${family}-${view}.svg`] = writeSvg(design.drawing(view), { habit });
+  }
+  const job = defaultJob('harp');
+  const [panel] = job.panels;
+  if (!panel) return files;
+  const bent = openJob({
+    ...job,
+    panels: [
+      {
+        ...panel,
+        box: standardChoice('box', 'folded-edge', habit),
+        mount: { kind: 'hinged-frame', parameters: {} },
+      },
+    ],
+  });
+  const development = bent.panels[0]?.design.development;
+  if (development) files['drawings/folded-edge-bent.svg'] = writeSvg(development(), { habit });
+  files['drawings/hinged-frame-side.svg'] = writeSvg(sideOf(bent, 0), { habit });
+  return files;
+}

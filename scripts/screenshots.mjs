@@ -37,7 +37,12 @@ const pictures = [
     size: bench,
     act: (page) => page.getByText('The schools compared').evaluate((words) => words.scrollIntoView()),
   },
-  { name: 'place-phone', path: `${job}/place`, size: phone },
+  {
+    name: 'build',
+    path: `${job}/build`,
+    size: bench,
+    act: (page) => page.getByRole('button', { name: 'Solder the second header' }).click(),
+  },
   { name: 'size', path: `${job}/size`, size: bench },
   {
     name: 'size-warm',

@@ -116,7 +116,7 @@ describe('absorbers: nested fins', () => {
     const [gap] = finned({ fin: 'fin-200' }, { pitch: 0.25 }).findings;
     expect(gap).include({ code: 'fins-leave-gap' });
     expect(steppedFin(finned({ fin: 'fin-200' }, { pitch: 0.25 }).plate.steps, 6)).within(0.5, 1);
-    expect(finned({ fin: 'fin-200' }, { pitch: gap?.fix ?? 1 }).findings).deep.equal([]);
+    expect(finned({ fin: 'fin-200' }, { pitch: Number(gap?.fix) }).findings).deep.equal([]);
   });
   it('conduct better than one layer of the same sheet', () => {
     const lapped = steppedFin(finned().plate.steps, 6);

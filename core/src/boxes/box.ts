@@ -15,6 +15,8 @@ export interface Exit {
   up: number;
   /** m. */
   diameter: number;
+  /** m. Drawn out by so much along the board, for what grows: below nought toward the cold end. Round where left out. */
+  slot?: number;
 }
 
 /** A frame with the pane in it that lifts off the box. m. */
@@ -82,12 +84,20 @@ export interface BoxDesign {
   rim(height: number): ThermalStack & { area: number };
   /** °C, with the name of what it is. */
   limits: Record<'insulation' | 'back' | 'side', { name: string; limit: number }>;
-  parts(query: { prefix: string; railDepth: number; exits: readonly Exit[]; hotSpace: number }): Part[];
+  parts(query: {
+    prefix: string;
+    railDepth: number;
+    exits: readonly Exit[];
+    hotSpace: number;
+    tubes: readonly number[];
+  }): Part[];
   purchases(prefix: string): Purchase[];
   /** How it is put together and how it is closed over what lies in it, in order. */
   work: { frame: readonly string[]; close: readonly string[] };
   /** What is to be looked at in the box itself. `path` is the panel's own in the job. */
   findings(path: string, exits: readonly Exit[]): Finding[];
+  /** Id of the least deep side board of the same kind with which so much goes under the pane; nothing where none is sold. */
+  deeper(needed: number): string | undefined;
   /** Strips of bent metal laid flat, with bend lines and notches; nothing for a box without any. */
   development?(prefix: string): Drawing;
 }

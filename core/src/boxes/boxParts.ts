@@ -7,6 +7,8 @@ import type { Frame, TimberBox } from './timberBox';
 
 /** m between screws along the rim. */
 const screwSpacing = 0.15;
+/** m. Clearance hole of a 4 mm screw. */
+const screwHole = 0.0045;
 /** m. A weep hole, screened. */
 const weepHole = 0.008;
 
@@ -16,6 +18,8 @@ interface PartsQuery {
   exits: readonly Exit[];
   /** m between insulation and pane: what an edge strip covers. */
   hotSpace: number;
+  /** m from the outer face of the low side to each tube: the rails' screws miss them. */
+  tubes: readonly number[];
 }
 
 /** kg of a board of so much, by its thickness. */
@@ -34,7 +38,8 @@ export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part
     stuff: 'timber',
     length: inside.width,
     count: rails,
-    operations: ['rip to depth', 'screw from the back, clear of the tubes'],
+    operations: [`rip to ${sized(query.railDepth)} deep`],
+    ...railScrews(frame, query.tubes),
     mass: boardMass(board, inside.width, query.railDepth),
   };
   return [
@@ -47,6 +52,25 @@ export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part
     ...sheetParts(made, frame, query.prefix),
     ...(made.edgeStrip > 0 && query.hotSpace > 0 ? stripParts(made, frame, query) : []),
   ];
+}
+
+/** Four screws through the back into each rail, each half-way between two tubes. */
+function railScrews({ wall }: Frame, tubes: readonly number[]): { holes?: HoleSchedule } {
+  const between = tubes.slice(1).map((tube, index) => (tube + (tubes[index] ?? 0)) / 2 - wall);
+  const last = between.length - 1;
+  if (last < 0) return {};
+  const chosen = [...new Set([0, 1 / 3, 2 / 3, 1].map((share) => Math.round(share * last)))];
+  const positions = chosen.map((index) => between[index] ?? 0);
+  return {
+    holes: {
+      datum: 'low side',
+      middle: ((positions[0] ?? 0) + (positions[positions.length - 1] ?? 0)) / 2,
+      positions,
+      diameter: screwHole,
+      pilot: 0.0025,
+      where: 'for the screws from the back, between the tubes',
+    },
+  };
 }
 
 /** Sides and ends; holes where a tube comes out, from the board's own end and bottom edge. */
@@ -70,6 +94,7 @@ function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery)
         middle: length / 2,
         positions: mine.map((hole) => hole.along - off),
         diameter: first.diameter,
+        ...(first.slot ? { slot: Math.abs(first.slot) } : {}),
         pilot: 0.003,
         where: `through the board, for the ${onEnd ? 'tube' : 'header'}`,
         across: { from: 'bottom edge', distance: first.up - raised },

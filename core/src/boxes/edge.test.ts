@@ -7,7 +7,7 @@ import { bendDeduction, boxes, courses, develop } from '.';
 const pane = glazings['tempered-glass'].open({ length: 2, width: 1.1 });
 const folded = (parameters: Record<string, unknown> = {}, turned = false) =>
   boxes['folded-edge'].open({ ...boxes['folded-edge'].standard('metric'), ...parameters }).around(pane, turned);
-const partsOf = (box = folded()) => box.parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.05 });
+const partsOf = (box = folded()) => box.parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.05, tubes: [] });
 const part = (id: string, box = folded()) => partsOf(box).find((one) => one.id === `p/${id}`);
 
 describe('bent edge: a strip laid flat', () => {
@@ -152,7 +152,7 @@ describe('boxes: what they may have besides', () => {
     expect(codes('fixed', exits)).deep.equal(['array-cannot-go-in']);
     expect(codes('removable', exits)).deep.equal([]);
     expect(codes('fixed', onEnds)).deep.equal([]);
-    const parts = rebated().parts({ prefix: 'p', railDepth: 0.05, exits, hotSpace: 0.05 });
+    const parts = rebated().parts({ prefix: 'p', railDepth: 0.05, exits, hotSpace: 0.05, tubes: [] });
     expect(parts.find(({ id }) => id === 'p/side-high')?.operations.join()).match(/no glue/);
     expect(parts.find(({ id }) => id === 'p/side-low')?.operations.join()).not.match(/no glue/);
   });
@@ -170,7 +170,7 @@ describe('boxes: what they may have besides', () => {
     // Twice 1 986 and twice 1 086 less two strips of 20.
     expect(run).closeTo(2 * 1.986 + 2 * 1.046, 1e-9);
     // A hot space of 80 wants two slices of a 50 mm board.
-    const high = lined.parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.08 });
+    const high = lined.parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.08, tubes: [] });
     expect(high.find(({ id }) => id === 'p/strip-end')?.count).equal(2 * (strips[1]?.count ?? 0));
   });
   it('handles stand on the outside, hanging plates within the back', () => {
@@ -189,7 +189,7 @@ describe('boxes: what they may have besides', () => {
       boxes['rebated-timber']
         .open({ weeps: 3 })
         .around(pane, turned)
-        .parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.05 })
+        .parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.05, tubes: [] })
         .find(({ id }) => id === 'p/back')
         ?.operations.join();
     expect(back(false)).match(/3 weep holes .* short edge that lies low/);

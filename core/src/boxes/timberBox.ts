@@ -1,5 +1,5 @@
 import type { Finding } from '../care';
-import { entry, materials, type Range, range, type Sheet, type Timber } from '../catalogue';
+import { entries, entry, materials, type Range, range, type Sheet, type Timber } from '../catalogue';
 import type { Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
 import type { BoxDesign, BoxMember, Exit } from './box';
@@ -200,6 +200,7 @@ export function timberBox(made: TimberBox): BoxMember {
           side: { name: board.name, limit: wood.serviceLimit },
         },
         work: boxWork(made),
+        deeper: (needed) => deeperBoard(board, frame.paneTop, needed),
         findings: (path, exits) => boxFindings(made, frame, glazing, path, exits),
         parts: (query) => boxParts(made, frame, query),
         purchases: (prefix) => boxPurchases(made, frame, prefix),
@@ -207,6 +208,14 @@ export function timberBox(made: TimberBox): BoxMember {
       };
     },
   };
+}
+
+/** The least deep board of the same thickness and tape that adds what is missing. */
+function deeperBoard(board: Timber, has: number, needed: number): string | undefined {
+  return entries('timber')
+    .filter((one) => one.tape === board.tape && Math.abs(one.thickness - board.thickness) < 1e-6)
+    .filter((one) => one.width > board.width && has + one.width - board.width >= needed - 1e-9)
+    .sort((a, b) => a.width - b.width)[0]?.id;
 }
 
 /** How it is put together, and how it is closed. */

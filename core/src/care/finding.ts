@@ -13,8 +13,8 @@ export interface Finding {
   values: Readonly<Record<string, number | string>>;
   /** m. Where on the plan it is, when it is anywhere. */
   at?: { x: number; y: number };
-  /** A value for the field at `path` that would mend it, where one number does. */
-  fix?: number;
+  /** A value for the field at `path` that would mend it, where one value does. */
+  fix?: number | string;
 }
 
 export interface Wording {

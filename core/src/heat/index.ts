@@ -46,4 +46,4 @@ export type { CollectorState, EfficiencyLine } from './steady';
 export { collectorState, efficiencyLine, stagnationTemperature } from './steady';
 export { freezingAir, timeToReach } from './transient';
 export type { Deviates, Make } from './uncertain';
-export { makes, modifiersOf, spreadsOf } from './uncertain';
+export { makes, modifiersOf, spreadsOf, steamLoss } from './uncertain';

@@ -155,6 +155,17 @@ export function topQuery(built: Built, conditions: HeatConditions, plate: number
   };
 }
 
+/** W that steam carries from a wet, open plate to its cover, at a plate temperature; nothing where there is none. */
+export function steamLoss(
+  description: CollectorDescription,
+  conditions: HeatConditions,
+  plate: number,
+): number | undefined {
+  if (!description.wet) return undefined;
+  const { wet, ...dry } = topQuery(build(description, {}), conditions, plate);
+  return wet === undefined ? undefined : description.absorberArea * (topFlux({ ...dry, wet }) - topFlux(dry));
+}
+
 export interface Losses {
   top: number;
   back: number;

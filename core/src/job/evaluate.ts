@@ -6,6 +6,7 @@ import {
   type HeatConditions,
   type Make,
   stagnationTemperature,
+  steamLoss,
   uncertainInputs,
 } from '../heat';
 import { panelsState, totalAperture } from '../loop';
@@ -35,6 +36,9 @@ export interface PanelFigures {
   wetMass: number;
   /** Pa. Absent for a film that runs down openly. */
   pressureDrop?: number;
+  /** kg/s down each strip, and W that steam carries from an open film to the cover; for films alone. */
+  stripFlow?: number;
+  steam?: number;
   /** Share of the flow in each riser, from the inlet; none where all of it goes one way. */
   riserShares: number[];
   state: CollectorState;
@@ -88,6 +92,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     const state = whole.perGroup[index] ?? collectorState(heat, { ...conditions, massFlow });
     const flow = waterAtWork(water, document.turned, { ...conditions, ...state, massFlow });
     const waterMass = water.volume * fluidState('water', conditions.inlet).density;
+    const steam = steamLoss(heat, { ...conditions, massFlow }, state.plateTemperature);
     return {
       id: document.id,
       count: document.count,
@@ -104,6 +109,8 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
       dryMass: design.dryMass,
       wetMass: design.dryMass + waterMass,
       ...(flow.pressureDrop === undefined ? {} : { pressureDrop: flow.pressureDrop }),
+      ...(water.kind === 'film' ? { stripFlow: massFlow / water.strips } : {}),
+      ...(steam === undefined ? {} : { steam }),
       riserShares: flow.shares,
       state,
     };

@@ -341,3 +341,28 @@ describe('job: every kind as it begins', () => {
       }
   });
 });
+
+describe('trickle: what each strip is given, and what steams away', () => {
+  const figuresOf = (change: Record<string, unknown>) => {
+    const job = defaultJob('trickle');
+    const [panel] = job.panels;
+    if (!panel) throw new Error('no panel');
+    return evaluateJob({ ...job, panels: [{ ...panel, parameters: { ...panel.parameters, ...change } }] }).perPanel[0];
+  };
+  it('parts the panel’s flow among its strips', () => {
+    const figure = figuresOf({ strips: 4 });
+    expect((figure?.stripFlow ?? 0) * 4).closeTo(figure?.massFlow ?? 1, 1e-12);
+  });
+  it('steams when it is open under a cover, by as much as it gains less when nothing else changes; sealed not at all', () => {
+    const open = figuresOf({ film: 'open' });
+    const sealed = figuresOf({ film: 'sealed' });
+    expect(open?.steam ?? 0).above(0);
+    expect(sealed?.steam).equal(undefined);
+    expect(open?.usefulHeat ?? 0).below(sealed?.usefulHeat ?? 0);
+    // More than it costs: a plate that steams runs cooler, and loses less besides.
+    expect((sealed?.usefulHeat ?? 0) - (open?.usefulHeat ?? 0)).below(1.1 * (open?.steam ?? 0));
+  });
+  it('has no pressure to drop', () => {
+    expect(figuresOf({})?.pressureDrop).equal(undefined);
+  });
+});

@@ -18,6 +18,8 @@ export const madeFigures = [
   'factor',
   'riserFlow',
   'pressureDrop',
+  'stripFlow',
+  'steam',
   'dry',
   'aperture',
   'water',
@@ -113,6 +115,26 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
           : [],
     },
     pressureDrop: pressureMaking(water, flow),
+    stripFlow: {
+      name: 'Flow, each strip',
+      formula: 'flow of the panel ÷ strips: every feed gets its like',
+      source: 'the design flow for each square metre of pane',
+      inputs: [
+        flow,
+        ...(water.kind === 'film'
+          ? [{ label: 'strips', value: water.strips, kind: 'number', digits: 0 } as const]
+          : []),
+      ],
+    },
+    steam: {
+      name: 'Steam to the cover',
+      formula: 'top loss of the open, wet plate less that of a sealed one at the same temperature',
+      source: 'evaporation by its likeness to convection (derived in heat/losses)',
+      inputs: [
+        { label: 'wet share of the plate', value: heat.wet ?? 0, kind: 'number', digits: 2 },
+        { label: 'plate', value: state.plateTemperature, kind: 'temperature' },
+      ],
+    },
     dry: {
       name: 'Dry in sun',
       formula: 'the plate temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, no flow',

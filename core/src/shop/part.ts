@@ -8,6 +8,8 @@ export interface HoleSchedule {
   positions: readonly number[];
   /** m. Finished hole. */
   diameter: number;
+  /** m. Each drawn out into a slot by so much, toward the end of the piece that is nearer; round where left out. */
+  slot?: number;
   /** m. Pilot drill. */
   pilot: number;
   /** Words for which face or line, for instance `on the scribed centre line`. */

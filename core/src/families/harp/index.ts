@@ -12,6 +12,9 @@ import { harpParts } from './parts';
 import { harpSteps } from './steps';
 import { harpWater } from './water';
 
+/** m. What an exit hole is drawn out by at most, kept clear of the corner screws when a pane is filled. */
+const slotRoom = 0.002;
+
 /** Parallel risers between two headers, on a plate, in a glazed box. */
 export const harp = definePlateFamily({
   id: 'harp',
@@ -34,7 +37,7 @@ export const harp = definePlateFamily({
     return {
       riserCount: count,
       pitch,
-      riserClear: downToMillimetre(betweenCorners(box) - 2 * headerTube.outerDiameter),
+      riserClear: downToMillimetre(betweenCorners(box) - 2 * (headerTube.outerDiameter + slotRoom)),
       closedEnd: Math.max(0.01, Math.min(build.parameters.closedEnd, downToMillimetre(side))),
     };
   },

@@ -37,7 +37,13 @@ export function harpParts(
       },
       ...(tee ? headerPieces(prefix, layout, tee) : drilledHeaders(prefix, layout)),
       ...plate.parts,
-      ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout) }),
+      ...box.parts({
+        prefix,
+        railDepth: layout.railDepth,
+        exits: layout.exits,
+        hotSpace: hotSpace(layout),
+        tubes: layout.runs,
+      }),
     ],
     purchases: [
       ...build.glazing.purchases(prefix),

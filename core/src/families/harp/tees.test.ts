@@ -51,7 +51,7 @@ describe('harp of tees', () => {
     const [finding] = withParameters({ joint: 'tees', pitch: 0.05, ends: 'crossed' }).findings;
     expect(finding?.code).equal('tees-meet');
     expect(finding?.fix).closeTo(0.058, 1e-9);
-    const mended = withParameters({ joint: 'tees', pitch: finding?.fix ?? 0, ends: 'crossed' }).findings;
+    const mended = withParameters({ joint: 'tees', pitch: Number(finding?.fix), ends: 'crossed' }).findings;
     expect(mended.map(({ code }) => code)).not.include('tees-meet');
     const capped = withParameters({ ...base, joint: 'tees', closedEnd: 0.025 }).findings.map(({ code }) => code);
     expect(capped).include('closed-end-too-short');
@@ -77,6 +77,50 @@ describe('harp of tees', () => {
         },
       ),
     );
+  });
+});
+
+describe('harp: what moves and what must be missed', () => {
+  it('draws its exit holes out into slots: half of 16.6e-6 × 1.908 × 150 = 4.75 is 2.38, 2 of it in the hole’s own room, so 1 mm (worked by hand)', () => {
+    const { parts } = withParameters(base);
+    const slot = (which: string) => parts.find(({ id }) => id === `panel-a/side-${which}`)?.holes?.slot;
+    expect(slot('high')).closeTo(0.001, 1e-12);
+    expect(slot('low')).closeTo(0.001, 1e-12);
+    // A short array has room enough: half of 16.6e-6 × 0.528 × 150 is 0.66.
+    expect(withParameters({ riserClear: 0.5 }).parts.find(({ id }) => id === 'panel-a/side-high')?.holes?.slot).equal(
+      undefined,
+    );
+  });
+  it('screws its rails half-way between tubes, whatever the pitch', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 30 }),
+        fc.double({ min: 0.03, max: 0.1, noNaN: true }),
+        (riserCount, pitch) => {
+          const made = withParameters({ riserCount, pitch });
+          const screws = made.parts.find(({ id }) => id === 'panel-a/rail')?.holes?.positions ?? [];
+          expect(screws.length).within(1, 4);
+          const tubes = made
+            .drawing('plan')
+            .shapes.flatMap((shape) =>
+              shape.kind === 'rect' && shape.part === 'panel-a/riser' ? [shape.y + shape.height / 2 - 0.019] : [],
+            );
+          for (const screw of screws)
+            expect(Math.min(...tubes.map((tube) => Math.abs(tube - screw)))).closeTo(pitch / 2, 1e-9);
+        },
+      ),
+    );
+  });
+  it('offers the least deep board that holds the stack', () => {
+    // 109.8 needed: 90 is too shallow, 115 of the same thickness is not.
+    const [finding] = withParameters({}, { box: { board: 'planed-90x19' } }).findings;
+    expect(finding?.code).equal('board-too-shallow');
+    expect(finding?.fix).equal('planed-115x19');
+    const mended = withParameters({}, { box: { board: 'planed-115x19' } }).findings;
+    expect(mended.map(({ code }) => code)).not.include('board-too-shallow');
+    // Deeper than any board that is sold: nothing is offered.
+    const deep = withParameters({ airGap: 0.08 }, { box: { board: 'planed-185x19', insulation: 'polyiso-50' } });
+    expect(deep.findings.every(({ code, fix }) => code !== 'board-too-shallow' || fix === undefined)).equal(true);
   });
 });
 

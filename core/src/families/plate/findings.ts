@@ -27,6 +27,7 @@ export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): 
       fix: Math.ceil((layout.airGap + paneRoom - layout.metalToPane) * 1000) / 1000,
     });
   const short = layout.stack.needed - layout.stack.available;
+  const deeper = short > 0.0005 ? box.deeper(layout.stack.needed) : undefined;
   if (short > 0.0005)
     found.push({
       code: 'board-too-shallow',
@@ -34,6 +35,7 @@ export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): 
       path: at('box.parameters.board'),
       values: { needed: layout.stack.needed, board: layout.stack.available, short },
       at: { x: box.outside.length / 2, y: box.wall / 2 },
+      ...(deeper ? { fix: deeper } : {}),
     });
   return [...found, ...exitFindings(build, layout)];
 }
@@ -50,9 +52,12 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
     exits.map((exit) => ({ exit, room: room(exit) })).sort((a, b) => a.room - b.room)[0];
   const screw = worst((exit) =>
     Math.min(
-      ...(exit.side === 'cold' || exit.side === 'hot' ? [] : box.cornerScrews).map(
-        (one) => Math.hypot(one.along - exit.along, one.up - exit.up) - exit.diameter / 2 - screwRadius,
-      ),
+      ...(exit.side === 'cold' || exit.side === 'hot' ? [] : box.cornerScrews).map((one) => {
+        // To the nearest place of the slot, from where it is drilled to as far as it is drawn out.
+        const ends = [exit.along, exit.along + (exit.slot ?? 0)] as const;
+        const nearest = Math.min(Math.max(one.along, Math.min(...ends)), Math.max(...ends));
+        return Math.hypot(one.along - nearest, one.up - exit.up) - exit.diameter / 2 - screwRadius;
+      }),
     ),
   );
   if (screw && screw.room < screwRoom)

@@ -102,7 +102,7 @@ export function plateSteps(query: {
   const made = (array[array.length - 1]?.id ?? '').slice(`${prefix}/step/`.length);
   const diagonal = Math.hypot(box.outside.length, box.outside.width);
   const boxIds = box
-    .parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout) })
+    .parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout), tubes: layout.runs })
     .map((part) => part.id);
   const fill = (one: string) => /\/(insulation|strip-(side|end))$/.test(one);
   const through = layout.exits.length;
@@ -167,7 +167,7 @@ export function plateSteps(query: {
         exit && (exit.side === 'low' || exit.side === 'high')
           ? 'take the loose side off, pass the headers through, screw it on again'
           : 'pass the ends through their holes',
-        'fix the array at one point only, near the way in; everywhere else it slides on its clips',
+        'fix the array at one place only, the middle of its length; everywhere else it slides on its clips',
       ],
       parts: boxIds.filter(fill),
       needs: ['gloves and mask for wool'],

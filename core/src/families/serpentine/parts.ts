@@ -93,7 +93,13 @@ export function serpentineParts(
     parts: [
       ...tubes,
       ...plate.parts,
-      ...box.parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout) }),
+      ...box.parts({
+        prefix,
+        railDepth: layout.railDepth,
+        exits: layout.exits,
+        hotSpace: hotSpace(layout),
+        tubes: layout.runs,
+      }),
     ],
     purchases: [
       ...build.glazing.purchases(prefix),

@@ -94,6 +94,12 @@ export function MarkOutCard({
           <Text color="soft" fontSize="14px">
             pilot <LengthText value={holes.pilot} habit={habit} fraction={64} />, then{' '}
             <LengthText value={holes.diameter} habit={habit} decimals={1} fraction={64} /> {holes.where}
+            {holes.slot !== undefined && (
+              <>
+                , drawn out into a slot by <LengthText value={holes.slot} habit={habit} decimals={1} fraction={64} />{' '}
+                outward
+              </>
+            )}
             {holes.across && (
               <>
                 , <LengthText value={holes.across.distance} habit={habit} /> up from the {holes.across.from}

@@ -6,6 +6,7 @@ import {
   type MadeFigure,
   type Making,
   type PanelFigures,
+  volumeFlow,
 } from '@north-pane/core';
 import { Readout } from '../../parts/Readout';
 import type { BothBands } from '../../workers/heavy.worker';
@@ -56,6 +57,18 @@ const rows: Row[] = [
     figure: 'riserFlow',
     only: ({ riserShares }) => riserShares.length > 0,
     value: ({ riserShares }) => `1 : ${formatNumber(Math.max(...riserShares) / Math.min(...riserShares), 2)}`,
+  },
+  {
+    label: 'Flow, each strip',
+    figure: 'stripFlow',
+    only: ({ stripFlow }) => stripFlow !== undefined,
+    value: ({ stripFlow = 0 }, habit) => formatQuantity('flow', volumeFlow(stripFlow, 20), habit).text,
+  },
+  {
+    label: 'Steam to the cover',
+    figure: 'steam',
+    only: ({ steam }) => steam !== undefined,
+    value: ({ steam = 0 }, habit) => formatQuantity('power', steam, habit, 0).text,
   },
   {
     label: 'Pressure drop',

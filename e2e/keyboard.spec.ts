@@ -26,6 +26,7 @@ test('stations, undo and redo go by key from anywhere but a field', async ({ pag
     ['8', /prove$/],
     ['7', /forecast$/],
     ['4', /cut$/],
+    ['5', /build$/],
     ['1', /place$/],
     ['3', /size$/],
   ];
@@ -34,7 +35,7 @@ test('stations, undo and redo go by key from anywhere but a field', async ({ pag
     await expect(page).toHaveURL(address);
   }
   // Stations that are not built yet have their numbers and no doors.
-  await page.keyboard.press('5');
+  await page.keyboard.press('6');
   await expect(page).toHaveURL(/size$/);
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   const area = slate(page, /^holds/);

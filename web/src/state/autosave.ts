@@ -56,7 +56,8 @@ async function send(): Promise<void> {
     localStorage.removeItem(shelfKey(id));
     useJob.getState().adopt({
       kept: saved,
-      saving: 'saved',
+      // Said to be saved only when nothing was changed meanwhile.
+      saving: now === document ? 'saved' : 'waiting',
       trouble: undefined,
       ...(answer.merged && merged.ok ? { document: merged.document } : {}),
     });

@@ -34,7 +34,7 @@ const allowed: Record<string, readonly string[]> = {
   web: ['core', 'server'],
 };
 /** Packages that core may use: neither DOM nor Node in any of them. */
-const corePackages = ['zod', '@date-fns/tz', 'd3-dsv', 'd3-random', 'geomagnetism'];
+const corePackages = ['zod', '@date-fns/tz', 'd3-dsv', 'd3-random', 'geomagnetism', 'highs'];
 const coreTestPackages = ['chai', 'fast-check'];
 
 export interface Breach {

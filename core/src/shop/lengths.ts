@@ -55,10 +55,7 @@ export function planLengthsFast(query: LengthQuery): LengthPlan {
     if (!(length > 0)) throw new RangeError('lengths must be above nought');
   const { kerf } = query;
   const trim = query.trim ?? 0;
-  // Each piece takes its length and a kerf; the last needs none, so a bar is longer by one kerf.
-  const stock = query.stock
-    .map((one) => ({ ...one, room: one.length - 2 * trim + kerf, left: one.available ?? Number.POSITIVE_INFINITY }))
-    .filter((one) => one.left > 0);
+  const stock = choices(query);
   const longest = Math.max(0, ...stock.map((one) => one.room));
   const unplaced = query.pieces.filter((piece) => piece.count > 0 && piece.length + kerf > longest + tiny);
   const pieces = query.pieces
@@ -100,12 +97,15 @@ export function planLengthsFast(query: LengthQuery): LengthPlan {
   };
 }
 
-/** The same as a promise: the exact planner will stand behind this name. */
-export async function planLengths(query: LengthQuery): Promise<LengthPlan> {
-  return planLengthsFast(query);
+/** Stock that is to be had, with its room for pieces that each take their kerf along. */
+export function choices({ stock, kerf, trim = 0 }: LengthQuery): Choice[] {
+  // Each piece takes its length and a kerf; the last needs none, so a bar is longer by one kerf.
+  return stock
+    .map((one) => ({ ...one, room: one.length - 2 * trim + kerf, left: one.available ?? Number.POSITIVE_INFINITY }))
+    .filter((one) => one.left > 0);
 }
 
-type Choice = LengthStock & { room: number; left: number };
+export type Choice = LengthStock & { room: number; left: number };
 interface OneBar {
   stock: Choice;
   pieces: { id: string; length: number }[];
@@ -215,7 +215,7 @@ function materialBound(pieces: readonly LengthPiece[], stock: readonly Choice[],
 }
 
 /** Bars that are cut alike, together. */
-function gather(bars: readonly OneBar[], kerf: number, trim: number): Bar[] {
+export function gather(bars: readonly OneBar[], kerf: number, trim: number): Bar[] {
   const alike = new Map<string, Bar>();
   for (const bar of bars) {
     const key = `${bar.stock.id}|${bar.pieces.map((piece) => piece.id).join('|')}`;

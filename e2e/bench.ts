@@ -47,9 +47,9 @@ export function slate(page: Page, label: string | RegExp) {
   return page.locator('header').getByText(label).locator('xpath=following-sibling::p');
 }
 
-/** The document as the server has it. */
+/** The document as the server has it. A connection that the server closed for its idleness is opened again. */
 export async function stored(page: Page, id: string) {
-  const answer = await page.request.get(`/api/jobs/${id}`);
+  const answer = await page.request.get(`/api/jobs/${id}`, { maxRetries: 2 });
   return (await answer.json()) as {
     version: number;
     document: {

@@ -1,5 +1,5 @@
 import type { PanelDesign } from '../family';
-import { areasOf, developmentOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
+import { plateDesign } from '../plate/design';
 import { layingRoom } from '../plate/findings';
 import { betweenCorners, downToMillimetre, fitRuns } from '../plate/fit';
 import { definePlateFamily } from '../plateFamily';
@@ -46,30 +46,24 @@ export const harp = definePlateFamily({
     const water = harpWater(layout);
     const heat = harpHeat(build, layout, water.volume);
     const { parts, purchases } = harpParts(build, layout);
-    const { box, parameters } = layout;
-    return {
-      areas: areasOf(heat),
-      outside: { ...box.outside, depth: box.depth },
-      runs: { count: parameters.riserCount, words: parameters.riserCount === 1 ? 'riser' : 'risers' },
-      drawing: (view) => harpDrawing[view](build, layout),
-      ...developmentOf(build, layout),
-      plate: { thickness: build.absorber.thickness, density: build.absorber.density },
-      stack: plateStack(build, layout),
+    const { parameters, riserCut } = layout;
+    const common = plateDesign(build, layout, {
+      paint: parameters.paint,
+      heat,
       parts,
       purchases,
-      heat,
+      grows: { length: riserCut, field: 'riserClear' },
+    });
+    return {
+      ...common,
+      runs: { count: parameters.riserCount, words: parameters.riserCount === 1 ? 'riser' : 'risers' },
+      drawing: (view) => harpDrawing[view](build, layout),
       water,
-      materials: plateMaterials(build, layout, parameters.paint),
-      growth: plateGrowth(build, layout, {
-        length: layout.riserCut,
-        path: `${build.path}.parameters.riserClear`,
-      }),
       findings: harpFindings(build, layout),
       drains: build.turned
         ? { empties: true, how: 'with the whole panel tipped 2 % toward the cold header, so that no riser lies level' }
         : { empties: true, how: 'into the cold header, tipped 2 % toward its way out' },
-      steps: () => harpSteps(build, layout, massOf(parts, purchases)),
-      dryMass: massOf(parts, purchases),
+      steps: () => harpSteps(build, layout, common.dryMass),
     };
   },
 });

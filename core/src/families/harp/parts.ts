@@ -1,9 +1,9 @@
 import { bore, drillFor, type Tee } from '../../catalogue';
 import type { HoleSchedule, Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
-import { blackPaint, bought } from '../plate/design';
+import { blackPaint, bought, boxPartsOf } from '../plate/design';
 import { capillarySolder, filletSolder, solderLines } from '../plate/joints';
-import { hotSpace, rowOf } from '../plate/layout';
+import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, type Span, spanLength } from './layout';
 import type { HarpParameters } from './parameters';
@@ -37,13 +37,7 @@ export function harpParts(
       },
       ...(tee ? headerPieces(prefix, layout, tee) : drilledHeaders(prefix, layout)),
       ...plate.parts,
-      ...box.parts({
-        prefix,
-        railDepth: layout.railDepth,
-        exits: layout.exits,
-        hotSpace: hotSpace(layout),
-        tubes: layout.runs,
-      }),
+      ...boxPartsOf(prefix, layout),
     ],
     purchases: [
       ...build.glazing.purchases(prefix),

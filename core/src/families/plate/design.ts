@@ -3,10 +3,10 @@ import type { CollectorDescription } from '../../heat';
 import type { Part, Purchase } from '../../shop';
 import type { GrowingThing, MaterialInPanel, PanelDesign } from '../family';
 import type { PlateBuild } from '../plateFamily';
-import { type PlateLayout, rowOf } from './layout';
+import { hotSpace, type PlateLayout, rowOf } from './layout';
 
 /** Everything in a panel of tubes on a plate that must stand its heat, and where. */
-export function plateMaterials(build: PlateBuild<unknown>, layout: PlateLayout, paintId: string): MaterialInPanel[] {
+function plateMaterials(build: PlateBuild<unknown>, layout: PlateLayout, paintId: string): MaterialInPanel[] {
   const { box, glazing } = layout;
   const at = (field: string) => `${build.path}.${field}`;
   const onTubes = build.absorber.on(rowOf(build, { tube: layout.tube, count: 1, pitch: layout.pitch, length: 1 }));
@@ -36,7 +36,7 @@ export function plateMaterials(build: PlateBuild<unknown>, layout: PlateLayout, 
 }
 
 /** What grows in the heat, and the room it has: the pane in its rebate, the tubes between the end boards. */
-export function plateGrowth(
+function plateGrowth(
   build: PlateBuild<unknown>,
   layout: PlateLayout,
   tubes: { length: number; path: string },
@@ -70,14 +70,8 @@ export function plateGrowth(
   ];
 }
 
-/** Bent metal laid flat, where the box has any. */
-export function developmentOf(build: PlateBuild<unknown>, { box }: PlateLayout): Pick<PanelDesign, 'development'> {
-  const { development } = box;
-  return development ? { development: () => development(build.id) } : {};
-}
-
 /** Layers of the panel from the pane down. */
-export function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): NonNullable<PanelDesign['stack']> {
+function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): NonNullable<PanelDesign['stack']> {
   const { box, glazing, tube } = layout;
   return {
     layers: [
@@ -131,4 +125,54 @@ export function blackPaint(prefix: string, area: number): Purchase {
     rule: 'two coats, 10 m² to the litre',
     mass: 0.2,
   });
+}
+
+/** The pieces of the box round a layout. */
+export function boxPartsOf(prefix: string, layout: PlateLayout): Part[] {
+  const { box, railDepth, exits, runs } = layout;
+  return box.parts({ prefix, railDepth, exits, hotSpace: hotSpace(layout), tubes: runs });
+}
+
+/** What every panel of tubes on a plate says of itself, whatever way its water goes. */
+export function plateDesign(
+  build: PlateBuild<unknown>,
+  layout: PlateLayout,
+  own: {
+    paint: string;
+    heat: CollectorDescription;
+    parts: Part[];
+    purchases: Purchase[];
+    /** m of tube that grows in one line, and the field that shortens it. */
+    grows: { length: number; field: string };
+  },
+): Pick<
+  PanelDesign,
+  | 'areas'
+  | 'outside'
+  | 'plate'
+  | 'stack'
+  | 'parts'
+  | 'purchases'
+  | 'heat'
+  | 'materials'
+  | 'growth'
+  | 'development'
+  | 'dryMass'
+> {
+  const { box } = layout;
+  const { heat, parts, purchases, grows } = own;
+  const { development } = box;
+  return {
+    areas: areasOf(heat),
+    outside: { ...box.outside, depth: box.depth },
+    plate: { thickness: build.absorber.thickness, density: build.absorber.density },
+    stack: plateStack(build, layout),
+    parts,
+    purchases,
+    heat,
+    materials: plateMaterials(build, layout, own.paint),
+    growth: plateGrowth(build, layout, { length: grows.length, path: `${build.path}.parameters.${grows.field}` }),
+    dryMass: massOf(parts, purchases),
+    ...(development ? { development: () => development(build.id) } : {}),
+  };
 }

@@ -2,7 +2,8 @@ import type { Step } from '../../plan';
 import { measured, sized } from '../../quantity';
 import type { Part } from '../../shop';
 import type { PlateBuild } from '../plateFamily';
-import { hotSpace, type PlateLayout } from './layout';
+import { boxPartsOf } from './design';
+import type { PlateLayout } from './layout';
 
 /** Pa. Held with water in the shade; and the most that air may ever have, which stores energy and throws what breaks. */
 const testPressure = 150e3;
@@ -101,9 +102,7 @@ export function plateSteps(query: {
   const { id: prefix, absorber } = build;
   const made = (array[array.length - 1]?.id ?? '').slice(`${prefix}/step/`.length);
   const diagonal = Math.hypot(box.outside.length, box.outside.width);
-  const boxIds = box
-    .parts({ prefix, railDepth: layout.railDepth, exits: layout.exits, hotSpace: hotSpace(layout), tubes: layout.runs })
-    .map((part) => part.id);
+  const boxIds = boxPartsOf(prefix, layout).map((part) => part.id);
   const fill = (one: string) => /\/(insulation|strip-(side|end))$/.test(one);
   const through = layout.exits.length;
   const [exit] = layout.exits;

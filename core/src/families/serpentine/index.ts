@@ -1,7 +1,7 @@
 import { bore } from '../../catalogue';
 import { tubeMass } from '../../shop';
 import type { PanelDesign } from '../family';
-import { areasOf, developmentOf, massOf, plateGrowth, plateMaterials, plateStack } from '../plate/design';
+import { plateDesign } from '../plate/design';
 import { layingRoom } from '../plate/findings';
 import { downToMillimetre, fitRuns } from '../plate/fit';
 import { plateHeat } from '../plate/heat';
@@ -42,7 +42,7 @@ export const serpentine = definePlateFamily({
   },
   design: (build): PanelDesign => {
     const layout = layOut(build);
-    const { box, parameters, bend, tube, wayLength } = layout;
+    const { parameters, bend, tube, wayLength } = layout;
     const { runs: count, pitch } = parameters;
     const volume = waterVolume(layout);
     const { parts, purchases } = serpentineParts(build, layout);
@@ -55,17 +55,17 @@ export const serpentine = definePlateFamily({
       otherCopper: 0.5 * turns * bend.fittings * tubeMass(tube) * bend.laying,
       waterVolume: volume,
     });
-    return {
-      areas: areasOf(heat),
-      outside: { ...box.outside, depth: box.depth },
-      runs: { count, words: 'runs' },
-      drawing: (view) => (view === 'detail' ? detail(build, layout) : serpentineDrawing[view](build, layout)),
-      ...developmentOf(build, layout),
-      plate: { thickness: build.absorber.thickness, density: build.absorber.density },
-      stack: plateStack(build, layout),
+    const common = plateDesign(build, layout, {
+      paint: parameters.paint,
+      heat,
       parts,
       purchases,
-      heat,
+      grows: { length: parameters.runLength, field: 'runLength' },
+    });
+    return {
+      ...common,
+      runs: { count, words: 'runs' },
+      drawing: (view) => (view === 'detail' ? detail(build, layout) : serpentineDrawing[view](build, layout)),
       water: {
         kind: 'serial',
         bore: bore(tube),
@@ -74,17 +74,11 @@ export const serpentine = definePlateFamily({
         volume,
         weakPoint: undefined,
       },
-      materials: plateMaterials(build, layout, parameters.paint),
-      growth: plateGrowth(build, layout, {
-        length: parameters.runLength,
-        path: `${build.path}.parameters.runLength`,
-      }),
       findings: serpentineFindings(build, layout),
       drains: build.turned
         ? { empties: true, how: 'run by run, laid across the slope and dead level, the way in lowest' }
         : { empties: false, how: 'the turns at the foot of the slope hold water' },
-      steps: () => serpentineSteps(build, layout, massOf(parts, purchases)),
-      dryMass: massOf(parts, purchases),
+      steps: () => serpentineSteps(build, layout, common.dryMass),
     };
   },
 });

@@ -1,9 +1,9 @@
 import { bore, elbowFor } from '../../catalogue';
 import type { Part, Purchase } from '../../shop';
 import { tubeMass } from '../../shop';
-import { blackPaint, bought } from '../plate/design';
+import { blackPaint, bought, boxPartsOf } from '../plate/design';
 import { capillarySolder, solderLines } from '../plate/joints';
-import { hotSpace, rowOf } from '../plate/layout';
+import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { SerpentineLayout } from './layout';
 import type { SerpentineParameters } from './parameters';
@@ -90,17 +90,7 @@ export function serpentineParts(
   });
   const paintArea = layout.finWidth * count * (plateSpan.to - plateSpan.from);
   return {
-    parts: [
-      ...tubes,
-      ...plate.parts,
-      ...box.parts({
-        prefix,
-        railDepth: layout.railDepth,
-        exits: layout.exits,
-        hotSpace: hotSpace(layout),
-        tubes: layout.runs,
-      }),
-    ],
+    parts: [...tubes, ...plate.parts, ...boxPartsOf(prefix, layout)],
     purchases: [
       ...build.glazing.purchases(prefix),
       ...fittings[parameters.bend],

@@ -1,8 +1,20 @@
-import { defaultJob } from '@north-pane/core';
+import { defaultJob, standardChoice } from '@north-pane/core';
 import { expect } from 'chai';
 import { Complaint, run } from './run';
 
+const harp = defaultJob('harp');
+/** The same harp in bent metal, on a roof. */
+const bent = {
+  ...harp,
+  panels: harp.panels.map((panel) => ({
+    ...panel,
+    box: standardChoice('box', 'folded-edge', 'metric'),
+    mount: { kind: 'roof-standoff', parameters: {} },
+  })),
+};
+
 const files: Record<string, string> = {
+  'bent.json': JSON.stringify(bent),
   'job.json': JSON.stringify(defaultJob('harp')),
   'broken.json': '{"format":',
   'wrong.json': JSON.stringify({ ...defaultJob('harp'), units: 'cubits' }),
@@ -41,6 +53,36 @@ describe('np', () => {
   it('draws', () => {
     expect(np('draw job.json --view section --format svg')).match(/^<svg/);
     expect(np('draw job.json --units imperial')).include('1/2″');
+  });
+  it('draws bent metal laid flat where there is any, and names the views where there is none', () => {
+    expect(np('draw bent.json --view bent')).include('left, right mirrored');
+    expect(np('draw bent.json --view side')).include('roof, 45°');
+    expect(() => np('draw job.json --view bent')).throws(Complaint, /plan, section, detail, side$/);
+  });
+  it('lists the steps in order, their words in the habit that is asked for', () => {
+    const steps = json('steps bent.json');
+    const ids = steps.map(({ id }: { id: string }) => id);
+    expect(ids[0]).equal('panel-a/step/cut');
+    expect(ids[ids.length - 1]).equal('panel-a/step/carry');
+    expect(ids.indexOf('panel-a/step/stand')).below(ids.indexOf('panel-a/step/carry'));
+    const words = (line: string) => JSON.stringify(json(line));
+    expect(words('steps bent.json'))
+      .match(/\d\smm/)
+      .not.match(/[⟦⟧]/);
+    expect(words('steps bent.json --units imperial'))
+      .match(/\d″/)
+      .not.match(/\d\smm/);
+  });
+  it('writes the work on a part in the habit of the job, bend lines in metres', () => {
+    const parts = json('parts bent.json') as { id: string; operations: string[]; bends?: { positions: number[] } }[];
+    const low = parts.find(({ id }) => id === 'panel-a/edge-low');
+    expect(low?.bends?.positions).length(2);
+    for (const { operations } of parts) expect(operations.join()).not.match(/[⟦⟧]/);
+    expect(parts.find(({ id }) => id === 'panel-a/rail')?.operations.join()).match(/rip to \d+\smm deep/);
+  });
+  it('says what each screw of a roof must hold', () => {
+    const found = json('cautions bent.json').find(({ code }: { code: string }) => code === 'fixings-pull');
+    expect(found.words.headline).match(/each coach screw into the rafters holds \d+\skg/);
   });
   it('says what the place gives', () => {
     const place = json('place job.json');

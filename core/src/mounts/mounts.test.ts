@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { fieldMeta } from '../catalogue';
 import { writeSvg } from '../draw';
 import { sayWords } from '../quantity';
 import { bareSide, guyPull, type MountedPanel, mounts, netCoefficient, pinAlong, windOn } from '.';
@@ -146,6 +147,39 @@ describe('mounts: every kind', () => {
           { numRuns: 30 },
         );
       });
+  for (const [id, member] of Object.entries(mounts))
+    it(`${id}: anywhere in the range of its parameters it has whole pieces, sound numbers and a hold of some kind`, () => {
+      const fields = Object.entries(member.schema.shape).map(([name, field]) => {
+        const meta = fieldMeta(field as never);
+        const value: fc.Arbitrary<unknown> =
+          meta?.kind === 'length'
+            ? fc.double({ min: meta.low ?? 0, max: meta.high ?? 1, noNaN: true })
+            : meta?.kind === 'count'
+              ? fc.integer({ min: meta.low ?? 0, max: meta.high ?? 9 })
+              : fc.constantFrom(...(meta?.choices ?? []).map((one) => one.value));
+        return value.map((one) => [name, one] as const);
+      });
+      const tilts = fc
+        .array(fc.integer({ min: 5, max: 85 }), { minLength: 1, maxLength: 4 })
+        .map((list) => list.map((tilt, index) => ({ name: `t${index}`, tilt })));
+      fc.assert(
+        fc.property(fc.tuple(...fields), tilts, (values, set) => {
+          const design = member.open(Object.fromEntries(values)).under({ ...panel, tilts: set });
+          for (const part of design.parts) {
+            expect(part.mass, part.id).above(0);
+            if (part.kind !== 'length') continue;
+            expect(part.length, part.id).above(0);
+            for (const hole of part.holes?.positions ?? []) expect(hole, part.id).within(0, part.length);
+            expect(part.operations.join()).not.match(/NaN|undefined|Infinity/);
+          }
+          for (const one of design.purchases) expect(one.quantity, one.id).above(0);
+          if (design.held.by === 'fixings') expect(design.held.count).above(1);
+          expect(design.base).above(0);
+          expect(writeSvg(design.side, { habit: 'metric' })).not.match(/NaN|undefined|Infinity/);
+        }),
+        { numRuns: 60 },
+      );
+    });
   it('draws a panel without a stand at its tilt too', () => {
     const side = bareSide({ ...panel, tilt: 40 });
     expect(side.dimensions[0]?.value).closeTo(2.024 * Math.sin((40 * Math.PI) / 180), 1e-9);

@@ -37,7 +37,7 @@ export {
 export * from './job';
 export { panelsState, totalAperture } from './loop';
 export { mounts } from './mounts';
-export { inOrder, type Step } from './plan';
+export { inOrder, isStepId, type Step } from './plan';
 export * from './proof';
 export * from './quantity';
 export type { Bar, BuyLine, LengthPlan, MaterialPlan, OnHand, Part, Purchase, SheetPlan, ShopPlan, Sold } from './shop';

@@ -93,3 +93,13 @@ export function entryField(
     },
   ).default(standard);
 }
+
+/** Looks up the range of a parameter's own field, m or count, by the name that its schema gives it. */
+export function rangesOf<S extends z.ZodRawShape>(
+  schema: z.ZodObject<S>,
+): (name: keyof S) => { low: number; high: number } {
+  return (name) => {
+    const meta = fieldMeta(schema.shape[name] as z.core.$ZodType);
+    return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
+  };
+}

@@ -8,7 +8,7 @@ export { drillFor } from './drills';
 export type { Elbow } from './elbows';
 export { elbowFor } from './elbows';
 export type { FieldMeta } from './field';
-export { choiceField, countField, entryField, fieldMeta, lengthField } from './field';
+export { choiceField, countField, entryField, fieldMeta, lengthField, rangesOf } from './field';
 export type { Coating, Pane } from './glazing';
 export { coatings, dirt, panes, rimSpread } from './glazing';
 export type { LoopPipe, ServiceLimit, SolderAlloy } from './limits';

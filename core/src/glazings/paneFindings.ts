@@ -1,5 +1,6 @@
 import type { Finding, Words } from '../care';
 import type { Pane } from '../catalogue';
+import { gravity } from '../quantity';
 import { bears, bending, designLoad } from './strength';
 
 /** m. Side of the T bars that hold a pane up, and the least room over the plate they need. */
@@ -26,7 +27,7 @@ interface Seen {
 function holds({ pane, length, width, gap }: Seen, bars: number): boolean {
   const field = widestField[pane.kind];
   if (field !== undefined) return Math.min(width, length / (bars + 1)) <= field;
-  const load = designLoad + 9.81 * pane.weight;
+  const load = designLoad + gravity * pane.weight;
   const bent = bending({ pane, length, width, bars, load });
   const limit = bears(pane);
   return !bent || !limit || (bent.stress <= limit && bent.deflection <= gap - offPlate);
@@ -38,7 +39,7 @@ export function paneFindings(seen: Seen): Finding[] {
   const found: Finding[] = [];
   const at = (field: string) => `${path}.glazing.parameters.${field}`;
   if (!holds(seen, bars)) {
-    const load = designLoad + 9.81 * pane.weight;
+    const load = designLoad + gravity * pane.weight;
     const field = widestField[pane.kind];
     const bent = field === undefined ? bending({ pane, length, width, bars, load }) : undefined;
     const enough = Array.from({ length: mostBars + 1 }, (_, count) => count).find(

@@ -8,6 +8,7 @@ import {
   stagnationTemperature,
   steamLoss,
   uncertainInputs,
+  volumeFlow,
 } from '../heat';
 import { panelsState, totalAperture } from '../loop';
 import { normals } from '../quantity';
@@ -36,7 +37,7 @@ export interface PanelFigures {
   wetMass: number;
   /** Pa. Absent for a film that runs down openly. */
   pressureDrop?: number;
-  /** kg/s down each strip, and W that steam carries from an open film to the cover; for films alone. */
+  /** m³/s down each strip, and W that steam carries from an open film to the cover; for films alone. */
   stripFlow?: number;
   steam?: number;
   /** Share of the flow in each riser, from the inlet; none where all of it goes one way. */
@@ -109,7 +110,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
       dryMass: design.dryMass,
       wetMass: design.dryMass + waterMass,
       ...(flow.pressureDrop === undefined ? {} : { pressureDrop: flow.pressureDrop }),
-      ...(water.kind === 'film' ? { stripFlow: massFlow / water.strips } : {}),
+      ...(water.kind === 'film' ? { stripFlow: volumeFlow(massFlow / water.strips, conditions.inlet) } : {}),
       ...(steam === undefined ? {} : { steam }),
       riserShares: flow.shares,
       state,

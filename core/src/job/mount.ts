@@ -3,6 +3,7 @@ import { memberOf } from '../catalogue';
 import type { Drawing } from '../draw';
 import { fluidState } from '../heat';
 import { bareSide, guyPull, type MountDesign, type MountedPanel, mounts, type WindLoad, windOn } from '../mounts';
+import { weighs } from '../quantity';
 import type { Purchase } from '../shop';
 import { tiltOf } from './conditions';
 import type { OpenJob } from './open';
@@ -146,11 +147,11 @@ export const mountWords: Record<string, Words> = {
   }),
   'guys-hold': (values, say) => ({
     headline: 'four guys hold it',
-    detail: `In a gust of ${say.quantity('speed', values.number('speed'), 0)} each guy and its anchor must hold what ${say.quantity('mass', values.number('guy') / 9.81, 0)} weigh, with no safety factor.`,
+    detail: `In a gust of ${say.quantity('speed', values.number('speed'), 0)} each guy and its anchor must hold what ${say.quantity('mass', weighs(values.number('guy')), 0)} weigh, with no safety factor.`,
     remedy: `Pull each anchor by as much before you trust it. ${stands}`,
   }),
   'fixings-pull': (values, say) => ({
-    headline: `each ${values.text('what')} holds ${say.quantity('mass', values.number('each') / 9.81, 0)}`,
+    headline: `each ${values.text('what')} holds ${say.quantity('mass', weighs(values.number('each')), 0)}`,
     detail: `A gust of ${say.quantity('speed', values.number('speed'), 0)} pulls at the panel with what ${say.quantity('mass', values.number('pull'), 0)} weigh, parted among ${values.number('count')}; an edge or corner of a roof sees more.`,
     remedy: `What they are screwed into must hold that, and a safety factor on top, and bear the panel with its water and the snow. ${stands}`,
   }),

@@ -1,4 +1,4 @@
-import { inOrder, type Step } from '../plan';
+import { inOrder, type Step, stepId } from '../plan';
 import { type Habit, sayWords, sized } from '../quantity';
 import { mountOf } from './mount';
 import type { OpenJob } from './open';
@@ -11,7 +11,7 @@ function standStep(open: OpenJob, index: number): Step[] {
   const { id } = panel.document;
   return [
     {
-      id: `${id}/step/stand`,
+      id: stepId(id, 'stand'),
       name: 'Make its mount',
       does: [
         'cut and bevel its pieces, mirrored pairs side by side',
@@ -25,7 +25,7 @@ function standStep(open: OpenJob, index: number): Step[] {
       needs: ['saw', 'drill', 'spirit level'],
       checks: [{ id: 'racks', words: 'pushed hard from the side it does not rack' }],
       beware: ['Nobody works on a roof or ladder alone. Your local code and an engineer decide what holds it.'],
-      after: [`${id}/step/cut`],
+      after: [stepId(id, 'cut')],
     },
   ];
 }
@@ -34,7 +34,7 @@ function standStep(open: OpenJob, index: number): Step[] {
 export function jobSteps(open: OpenJob): Step[] {
   const steps = open.panels.flatMap(({ document, design }, index) => {
     const stand = standStep(open, index);
-    const carry = `${document.id}/step/carry`;
+    const carry = stepId(document.id, 'carry');
     return [
       ...stand,
       ...design

@@ -1,7 +1,7 @@
+import { gravity, weighs } from '../quantity';
+
 /** kg/m³ over two: half the density of air at 15 °C at sea level. */
 const halfDensity = 0.613;
-/** m/s². */
-const gravity = 9.81;
 
 /**
  * Share of the wind's pressure that pulls or pushes square to an open, tilted panel. EN 1991-1-4, table 7.6, free-standing
@@ -45,17 +45,17 @@ export function windOn(query: {
   const force = pressure * netCoefficient * upslope * across;
   const up = force * Math.cos(angle);
   const along = force * Math.sin(angle);
-  const lift = up / gravity;
+  const lift = weighs(up);
   // About the front foot: the pull acts in the middle of the panel, half the slope up and `low` over the ground.
   const height = low + (upslope / 2) * Math.sin(angle);
   const reach = (upslope / 2) * Math.cos(angle);
   const turning = up * reach + along * height;
-  const byTurning = turning / (gravity * (base / 2)) - mass;
+  const byTurning = weighs(turning / (base / 2)) - mass;
   const byLift = lift - mass;
   return {
     pressure,
     force,
-    pull: force / gravity,
+    pull: weighs(force),
     ballast: Math.max(0, byLift, byTurning),
     topples: byTurning > byLift + 1e-9,
   };

@@ -2,3 +2,4 @@
 
 export { inOrder, StepsDoNotFollow } from './order';
 export type { Check, Step } from './step';
+export { isStepId, stepId } from './step';

@@ -28,3 +28,15 @@ export interface Step {
   /** s. What must dry, bake or cool before anything that comes after. */
   waits?: number;
 }
+
+const mark = '/step/';
+
+/** The id of a step of a panel, by its role. */
+export function stepId(panel: string, role: string): string {
+  return `${panel}${mark}${role}`;
+}
+
+/** Whether an id, among those of parts, is a step's. */
+export function isStepId(id: string): boolean {
+  return id.includes(mark);
+}

@@ -36,3 +36,4 @@ export {
   unitOf,
   unitSymbols,
 } from './units';
+export { gravity, weighs } from './weight';

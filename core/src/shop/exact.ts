@@ -14,13 +14,13 @@ import { loadSolver, type Solver } from './solver';
 export interface ExactOptions {
   /** HiGHS beside the program when left out. */
   solver?: () => Promise<Solver>;
-  /** s for the whole of it. */
+  /** s that an integer program may take, 2 by default; there are at most two, and a short one that thins set-ups. */
   seconds?: number;
   /** Told the best plan so far: the fast one at once. */
   onProgress?(plan: LengthPlan): void;
 }
 
-/** Fillings beyond which they are made as they are wanted and not all at once. */
+/** Fillings beyond which they are not all written down. */
 const mostFillings = 3000;
 /** Rounds of new fillings, and columns beyond which set-ups are not thinned out. */
 const mostRounds = 200;
@@ -39,10 +39,10 @@ interface Length extends Wanted {
 }
 
 /**
- * The cheapest plan of pieces on bars, and the proof of it. All fillings of a bar are written down where that can be done, and the
- * integer program over them is solved to the end (Gilmore and Gomory 1961, in patterns); else fillings are made as their
- * shadow prices call for them, the linear optimum is a bound on every plan, rounded up to what prices can add up to, and the best
- * whole-number plan of those fillings stands beside it.
+ * The cheapest plan of pieces on bars, and the proof of it (Gilmore and Gomory 1961). Fillings of a bar are made as their shadow
+ * prices call for them; the linear optimum, rounded up to what prices can add up to, is a bound on every plan, and the best plan in
+ * whole bars of those fillings stands beside it. Where that leaves a gap and all fillings can be written down, the integer program
+ * over all of them closes it.
  *
  * @returns never worse than `planLengthsFast`; `proof.bound` is money that no plan can undercut
  * @throws RangeError on a length that is not above nought

@@ -1,4 +1,4 @@
-import { defaultJob, familyIds } from '@north-pane/core';
+import { defaultJob, familyIds, isStepId } from '@north-pane/core';
 import { useDerived } from '../state/derived';
 import { useDocument } from '../state/job';
 import { useSources } from '../state/readings';
@@ -19,7 +19,7 @@ export function useMarks(): Record<string, Mark> {
   const placed = document.site.latitude !== nowhere.latitude || document.site.longitude !== nowhere.longitude;
   const wanted = parts.reduce((sum, part) => sum + part.count, 0);
   const done = parts.reduce((sum, part) => sum + Math.min(part.count, document.decisions.ticks[part.id] ?? 0), 0);
-  const begun = Object.keys(document.decisions.ticks).filter((id) => id.includes('/step/')).length;
+  const begun = Object.keys(document.decisions.ticks).filter(isStepId).length;
   const read = sources.data?.reduce((sum, source) => sum + source.count, 0) ?? 0;
   return {
     place: { state: placed ? 'settled' : 'untouched' },

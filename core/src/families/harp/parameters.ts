@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, fieldMeta, lengthField } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
 import type { Habit } from '../../quantity';
 
 const hard = (id: string) => entry('tube', id).temper === 'hard';
@@ -69,7 +69,4 @@ export function standardHarp(habit: Habit): HarpParameters {
 }
 
 /** m. Range of a parameter's own field. */
-export function fieldRange(name: keyof HarpParameters): { low: number; high: number } {
-  const meta = fieldMeta(harpParameters.shape[name]);
-  return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
-}
+export const fieldRange = rangesOf(harpParameters);

@@ -2,7 +2,7 @@ import type { Finding, Words } from '../../care';
 import { dirt, entry, materials, range, rimSpread, serviceLimits, sheetMass } from '../../catalogue';
 import { glazingWords } from '../../glazings';
 import { type CollectorDescription, fluidState } from '../../heat';
-import { sized } from '../../quantity';
+import { sized, weighs } from '../../quantity';
 import type { Part, Purchase } from '../../shop';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
 import { areasOf, blackPaint, bought, massOf } from '../plate/design';
@@ -191,7 +191,7 @@ const latticeWords: Record<string, Words> = {
   ...glazingWords,
   'head-too-high': (values, say) => ({
     headline: 'more head than the bolts hold',
-    detail: `Water ${say.length(values.number('head'))} over the foot pulls each bolt with ${say.quantity('mass', values.number('pull') / 9.81, 1)}, bows each sheet ${say.length(values.number('bow'))} and strains it with ${say.quantity('pressure', values.number('stress'), 0)}; it bears ${say.length(values.number('most'))} for years.`,
+    detail: `Water ${say.length(values.number('head'))} over the foot pulls each bolt with ${say.quantity('mass', weighs(values.number('pull')), 1)}, bows each sheet ${say.length(values.number('bow'))} and strains it with ${say.quantity('pressure', values.number('stress'), 0)}; it bears ${say.length(values.number('most'))} for years.`,
     remedy:
       'Set the bolts closer, take thicker sheet or wider washers, or hang the barrel lower. A metre of water is nearly a tonne on every square metre.',
   }),

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, fieldMeta, lengthField } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
 import type { Habit } from '../../quantity';
 
 /** Free: all of these. What follows: bolts, bow, gap, volume, stress, gasket, how much head it bears. */
@@ -50,7 +50,4 @@ export function standardLattice(habit: Habit): LatticeParameters {
 }
 
 /** m. Range of a parameter's own field. */
-export function fieldRange(name: keyof LatticeParameters): { low: number; high: number } {
-  const meta = fieldMeta(latticeParameters.shape[name]);
-  return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
-}
+export const fieldRange = rangesOf(latticeParameters);

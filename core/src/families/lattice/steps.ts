@@ -1,12 +1,7 @@
 import type { Step } from '../../plan';
-import { measured, sized } from '../../quantity';
-import { cutStep, step, testStep } from '../plate/steps';
+import { measured, sized, weighs } from '../../quantity';
+import { cutStep, lifters, step, testStep } from '../plate/steps';
 import type { LatticeLayout } from './layout';
-
-/** N/kg. */
-const gravity = 9.81;
-/** kg that one person lifts at most: ISO 11228-1. */
-const oneLifts = 25;
 
 export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number): Step[] {
   const { parameters, bolts, rimBolts, grid, glazing, atFoot, volume } = layout;
@@ -77,7 +72,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
         { id: 'drips', words: 'no drip at any bolt or along the rim' },
       ],
       beware: [
-        `Each bolt at the foot pulls with what ${measured('mass', atFoot.pull / gravity, 0)} weigh. Never raise the hose over ${sized(layout.mostHead)}, never put mains or a pump on it.`,
+        `Each bolt at the foot pulls with what ${measured('mass', weighs(atFoot.pull), 0)} weigh. Never raise the hose over ${sized(layout.mostHead)}, never put mains or a pump on it.`,
         'Open the upper port before you let the water out: a closed lattice is sucked flat.',
       ],
       after: ['test-open'],
@@ -106,7 +101,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
       needs: ['gloves', 'straps'],
       checks: [{ id: 'rises', words: 'no hump between hot port and barrel: a marble in the pipe would roll back' }],
       beware: [
-        `It is ${measured('mass', mass, 0)} dry and ${measured('mass', wet, 0)} full: ${mass > oneLifts ? 'two people carry it' : 'one person carries it'}, empty. Not in wind.`,
+        `It is ${measured('mass', mass, 0)} dry and ${measured('mass', wet, 0)} full: ${lifters(mass)}, empty. Not in wind.`,
         'The barrel over it stands on its own legs, braced: a raised barrel that topples kills.',
       ],
       after: [glazing.cover ? 'glaze' : 'test-head'],

@@ -1,4 +1,4 @@
-import type { Step } from '../../plan';
+import { type Step, stepId } from '../../plan';
 import { measured, sized } from '../../quantity';
 import type { Part } from '../../shop';
 import type { PlateBuild } from '../plateFamily';
@@ -13,6 +13,11 @@ const lockedIn = 250e3;
 /** kg. What one person lifts at most: ISO 11228-1, for men; less for most. */
 const oneLifts = 25;
 const hour = 3600;
+
+/** How many lift so many kilograms, in words. */
+export function lifters(mass: number): string {
+  return mass > oneLifts ? 'two people lift it' : 'one person lifts it';
+}
 
 /** A step of a panel with what is usual left out. */
 export function step(
@@ -29,10 +34,6 @@ export function step(
     id: stepId(prefix, id),
     after: one.after.map((other) => stepId(prefix, other)),
   };
-}
-
-function stepId(prefix: string, id: string): string {
-  return `${prefix}/step/${id}`;
 }
 
 /** Cut and mark everything of a kind together. */
@@ -107,7 +108,6 @@ export function plateSteps(query: {
   const through = layout.exits.length;
   const [exit] = layout.exits;
   const glass = glazing.mass;
-  const lift = (kg: number) => (kg > oneLifts ? 'two people lift it' : 'one person lifts it');
   return [
     cutStep(prefix),
     ...array,
@@ -203,7 +203,7 @@ export function plateSteps(query: {
               { id: 'air', words: 'weep holes open: a breath on one is felt at another' },
             ],
             beware: [
-              `The pane is ${measured('mass', glass, 0)}: ${lift(glass)}. Its edges cut, and a knocked corner breaks it.`,
+              `The pane is ${measured('mass', glass, 0)}: ${lifters(glass)}. Its edges cut, and a knocked corner breaks it.`,
               'From now on it heats by itself: cover it until there is water in it.',
             ],
             after: ['test-boxed'],
@@ -220,7 +220,7 @@ export function plateSteps(query: {
       needs: ['gloves', 'straps'],
       checks: [{ id: 'level', words: 'the edge that must lie level does, by a spirit level' }],
       beware: [
-        `It is ${measured('mass', mass, 0)} dry: ${lift(mass)}. Not in wind, and not alone on a ladder.`,
+        `It is ${measured('mass', mass, 0)} dry: ${lifters(mass)}. Not in wind, and not alone on a ladder.`,
         'Never fill a dry panel that has stood in the sun: it flashes to steam. In the evening, or covered.',
       ],
       after: [glazing.cover ? 'glaze' : 'test-boxed'],

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entryField, fieldMeta, lengthField } from '../../catalogue';
+import { choiceField, countField, entryField, lengthField, rangesOf } from '../../catalogue';
 import type { Habit } from '../../quantity';
 
 /**
@@ -53,7 +53,4 @@ export function standardSerpentine(habit: Habit): SerpentineParameters {
 }
 
 /** m. Range of a parameter's own field. */
-export function fieldRange(name: keyof SerpentineParameters): { low: number; high: number } {
-  const meta = fieldMeta(serpentineParameters.shape[name]);
-  return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
-}
+export const fieldRange = rangesOf(serpentineParameters);

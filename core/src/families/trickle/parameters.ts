@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, fieldMeta, lengthField } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
 import type { Habit } from '../../quantity';
 
 /** Free: all of these. What follows: the flat of a can, strip length, cans, tape, battens, feeds, area, what steams away. */
@@ -69,7 +69,4 @@ export function standardTrickle(habit: Habit): TrickleParameters {
 }
 
 /** m. Range of a parameter's own field. */
-export function fieldRange(name: keyof TrickleParameters): { low: number; high: number } {
-  const meta = fieldMeta(trickleParameters.shape[name]);
-  return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
-}
+export const fieldRange = rangesOf(trickleParameters);

@@ -6,7 +6,6 @@ import {
   type MadeFigure,
   type Making,
   type PanelFigures,
-  volumeFlow,
 } from '@north-pane/core';
 import { Readout } from '../../parts/Readout';
 import type { BothBands } from '../../workers/heavy.worker';
@@ -62,7 +61,7 @@ const rows: Row[] = [
     label: 'Flow, each strip',
     figure: 'stripFlow',
     only: ({ stripFlow }) => stripFlow !== undefined,
-    value: ({ stripFlow = 0 }, habit) => formatQuantity('flow', volumeFlow(stripFlow, 20), habit).text,
+    value: ({ stripFlow = 0 }, habit) => formatQuantity('flow', stripFlow, habit).text,
   },
   {
     label: 'Steam to the cover',

@@ -70,9 +70,10 @@ export async function planLengths(query: LengthQuery, options: ExactOptions = {}
     if (whole && (!best || whole.cost < best.cost - 1e-6)) best = whole;
     if (whole?.optimal) least = Math.max(least, whole.cost);
   }
+  // The solver's last digits must not set a bound above a plan that is there.
   const proof = (cost: number): LengthPlan['proof'] => ({
     status: cost <= least + 1e-6 ? 'proved' : 'gap',
-    bound: least,
+    bound: Math.min(least, cost),
   });
   if (!best || best.cost > fast.cost + 1e-6) return { ...fast, proof: proof(fast.cost) };
   const plan = planOf(thinned(best, model), lengths, query, fast.unplaced);

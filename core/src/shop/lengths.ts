@@ -84,7 +84,8 @@ export function planLengthsFast(query: LengthQuery): LengthPlan {
     if (better) best = { bars, cost, waste, short: filled.short };
   }
   const { bars, cost, waste, short } = best ?? { bars: [], cost: 0, waste: 0, short: new Map<string, number>() };
-  const bound = materialBound(pieces, stock, kerf);
+  // Pieces a hair longer than their bar pass as fitting: no bound stands above a plan that is there.
+  const bound = Math.min(cost, materialBound(pieces, stock, kerf));
   return {
     bars: gather(bars, kerf, trim),
     cost,

@@ -40,6 +40,34 @@ export { mounts } from './mounts';
 export { inOrder, isStepId, type Step } from './plan';
 export * from './proof';
 export * from './quantity';
-export type { Bar, BuyLine, LengthPlan, MaterialPlan, OnHand, Part, Purchase, SheetPlan, ShopPlan, Sold } from './shop';
-export { planLengths, planSheets, writeCsv } from './shop';
+export type {
+  Bar,
+  BuyLine,
+  LengthMaterial,
+  LengthPlan,
+  Lock,
+  MaterialPlan,
+  Misfit,
+  OnHand,
+  Part,
+  Purchase,
+  SheetCut,
+  SheetMaterial,
+  SheetPlan,
+  ShopPlan,
+  Sold,
+  Solver,
+} from './shop';
+export {
+  cutOrder,
+  cutTolerance,
+  isProved,
+  loadSolver,
+  planLengths,
+  planSheets,
+  proofKey,
+  proveMaterial,
+  sumShop,
+  writeCsv,
+} from './shop';
 export * from './sky';

@@ -12,9 +12,9 @@ import {
 } from '../heat';
 import { panelsState, totalAperture } from '../loop';
 import { normals } from '../quantity';
-import { planShop, type ShopPlan } from '../shop';
+import type { ShopPlan } from '../shop';
 import { type Conditions, heatConditions, stagnationConditions } from './conditions';
-import { jobParts } from './jobParts';
+import { jobShop } from './cutList';
 import { waterAtWork } from './network';
 import { type OpenJob, openJob } from './open';
 import type { Job } from './schema';
@@ -118,8 +118,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   });
   const sum = (of: (panel: PanelFigures) => number) =>
     perPanel.reduce((total, panel) => total + panel.count * of(panel), 0);
-  const { parts, purchases } = jobParts(open);
-  const plan = shop ?? planShop(parts, purchases, job.shop);
+  const plan = shop ?? jobShop(open).plan;
   return {
     apertureArea: sum((panel) => panel.apertureArea),
     absorberArea: sum((panel) => panel.absorberArea),

@@ -12,8 +12,20 @@ export {
   tiltOf,
 } from './conditions';
 export { type Cooking, jobCooking, loopBoils, placeWords } from './cooking';
-export { buyListCsv, cutListCsv, jobShop } from './cutList';
+export { buyListCsv, cutDecisions, cutListCsv, type JobShop, jobShop } from './cutList';
+export { type CutMiss, cutMiss, type MissFit } from './cutMiss';
+export {
+  type FieldChanges,
+  lockBar,
+  lockSheet,
+  type Moved,
+  movePiece,
+  releaseMaterial,
+  unlock,
+  usualKeep,
+} from './cutting';
 export { defaultJob, familyIds } from './defaults';
+export { type Editable, editableDimensions, withDimension } from './dimension';
 export type { Band, BandedFigure, Figures, PanelFigures } from './evaluate';
 export { evaluateBands, evaluateJob, evaluateOpen } from './evaluate';
 export { allWords, jobFindings, sayFinding } from './findings';
@@ -44,4 +56,21 @@ export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
 export { jobSteps, sayStep } from './steps';
 export { type StillFigures, stillFigures, stillMakings } from './still';
 export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty';
+export {
+  candidates,
+  provedShop,
+  type StockChange,
+  type StockFit,
+  type Sweep,
+  type SweepOptions,
+  sayPoint,
+  sayPointFully,
+  shrinkToSave,
+  stretchToStock,
+  sweepDimension,
+  sweepTogether,
+  type Waste,
+  type WasteFreePoint,
+  wasteFreePoints,
+} from './wasteFree';
 export { type WaterCheck, waterCheck } from './waterCheck';

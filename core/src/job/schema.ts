@@ -146,7 +146,40 @@ const onHand = [
   z.strictObject({ id: z.string(), item: z.string(), count, length: metres }),
   z.strictObject({ id: z.string(), item: z.string(), count, width: metres, height: metres }),
 ] as const;
+const optionalSize = { length: metres.optional(), width: metres.optional(), height: metres.optional() };
+const trim = z.number().min(0, 'a trim is 0 to 100 mm').max(0.1, 'a trim is 0 to 100 mm');
 const kerf = z.number().min(0, 'a kerf is 0 to 10 mm').max(0.01, 'a kerf is 0 to 10 mm');
+
+const partIds = z.array(z.string()).min(1).max(500);
+const lock = { id, item: z.string(), stock: z.string(), price: money, onHand: z.boolean() };
+const lockKinds = [
+  z.strictObject({
+    ...lock,
+    length: metres,
+    pieces: z
+      .array(z.strictObject({ part: z.string(), length: metres }))
+      .min(1)
+      .max(500),
+  }),
+  z.strictObject({
+    ...lock,
+    width: metres,
+    height: metres,
+    placed: z
+      .array(
+        z.strictObject({
+          id: z.string(),
+          x: z.number().min(0).max(100),
+          y: z.number().min(0).max(100),
+          width: metres,
+          height: metres,
+          turned: z.boolean(),
+        }),
+      )
+      .min(1)
+      .max(500),
+  }),
+] as const;
 
 /** The job document: the only design state there is. SI throughout. */
 export const jobSchema = z.strictObject({
@@ -184,14 +217,42 @@ export const jobSchema = z.strictObject({
     prices: z.record(z.string(), money),
     sold: z.array(z.union(lengthOrSheet)),
     onHand: z.array(z.union(onHand)),
-    kerfs: z.strictObject({ tube: kerf, timber: kerf, sheet: kerf }),
+    /** m lost at a cut, by what is cut; tracks as tube when left out. */
+    kerfs: z.strictObject({ tube: kerf, timber: kerf, sheet: kerf, track: kerf.optional() }),
+    /** m cut off each end of a length to square it. */
+    trims: z.strictObject({ tube: trim.optional(), timber: trim.optional(), track: trim.optional() }).optional(),
+    /** m. Smallest offcut worth keeping. */
+    keep: z.number().min(0, 'at least 0').max(5, 'at most 5 m').optional(),
+    /** Ids of lengths and sheets on the list that are not to be had just now. */
+    without: z.array(z.string()).max(999).optional(),
     spares: z.strictObject({ consumables: share }),
+    /** What went out of the shed and what came back. */
+    ledger: z
+      .array(
+        z.strictObject({
+          at: z.iso.datetime('a time is written like 2026-05-01T12:00:00Z'),
+          what: z.enum(['taken', 'returned']),
+          item: z.string(),
+          count,
+          ...optionalSize,
+        }),
+      )
+      .optional(),
   }),
   decisions: z.strictObject({
     /** Pieces made, by part id: how many are ticked off. */
     ticks: z.record(z.string(), count),
     /** Codes of cautions that the builder has acknowledged. */
     acknowledged: z.array(z.string()),
+    /** Bars laid out by hand, over the planner's head. */
+    overrules: z
+      .array(z.strictObject({ id, item: z.string(), stock: z.string(), pieces: partIds }))
+      .max(200)
+      .optional(),
+    /** Bars and sheets that are cut, as they were cut. */
+    locks: z.array(z.union(lockKinds)).max(400).optional(),
+    /** Pieces that come off one bar, by part id: those of one word together. */
+    ties: z.record(z.string(), name).optional(),
   }),
   asBuilt: z.array(
     z.strictObject({

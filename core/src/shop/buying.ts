@@ -1,7 +1,20 @@
 import { entryName, findEntry } from '../catalogue';
-import { type LengthPlan, type LengthStock, planLengthsFast } from './lengths';
+import type { LengthPlan, LengthStock } from './bars';
+import {
+  type CutDecisions,
+  type DecidedLengths,
+  type DecidedSheets,
+  decideLengths,
+  decideSheets,
+  joinLengths,
+  joinSheets,
+  lockStock,
+  type Misfit,
+  nothingDecided,
+} from './decided';
+import { planLengthsFast } from './lengths';
 import type { Part, Purchase } from './part';
-import { planSheetsFast, type SheetPlan, type SheetStock } from './sheets';
+import { planSheetsFast, type SheetPlan, type SheetQuery, type SheetStock } from './sheets';
 import { type OnHand, type Sold, usualLengths } from './stock';
 
 /** What the shop and the shed have, as the job keeps it. */
@@ -10,17 +23,49 @@ export interface Shop {
   onHand: readonly OnHand[];
   /** Money per unit, by price key. */
   prices: Readonly<Record<string, number>>;
-  /** m. */
-  kerfs: { tube: number; timber: number; sheet: number };
+  /** m. Of the saw that each stuff is cut with. */
+  kerfs: { tube: number; timber: number; sheet: number; track?: number };
+  /** m cut off each end of a length to square it; none where left out. */
+  trims?: Partial<Record<LengthStuff, number>>;
+  /** m. The smallest offcut worth keeping. */
+  keep?: number;
+  /** Ids of lengths and sheets on the list that are not to be had just now. */
+  without?: readonly string[];
   /** Share bought over what the rule gives, for things measured out and not counted. */
   spares: { consumables: number };
 }
 
-/** One material with its pieces and how they come out of what is to be had. */
-export type MaterialPlan = { item: string; name: string; parts: Part[]; priced: boolean } & (
-  | { kind: 'length'; plan: LengthPlan; stock: LengthStock[] }
-  | { kind: 'sheet'; plan: SheetPlan; stock: SheetStock[] }
+type LengthStuff = Extract<Part, { kind: 'length' }>['stuff'];
+
+/** A length or sheet to be had for a plan. */
+export type Having<Stock> = Stock & { onHand: boolean };
+
+/** One material with its pieces and how they come out of what is to be had, the builder's own decisions first. */
+export type MaterialPlan = { item: string; name: string; parts: Part[]; priced: boolean; misfits: Misfit[] } & (
+  | LengthMaterial
+  | SheetMaterial
 );
+
+export interface LengthMaterial {
+  kind: 'length';
+  plan: LengthPlan;
+  stock: Having<LengthStock>[];
+  kerf: number;
+  trim: number;
+  /** What stands already, with the query that is left for a planner. */
+  decided: DecidedLengths;
+  /** Where bars are laid out by hand: the query without them, and money for its plan. */
+  unruled?: { decided: DecidedLengths; cost: number };
+}
+
+export interface SheetMaterial {
+  kind: 'sheet';
+  plan: SheetPlan;
+  stock: Having<SheetStock>[];
+  kerf: number;
+  /** What stands already, with the query that is left for a planner. */
+  decided: DecidedSheets;
+}
 
 export interface BuyLine {
   id: string;
@@ -45,10 +90,22 @@ export interface ShopPlan {
 }
 
 /** Plans every part on stock and adds up what must be bought, with the fast planners. */
-export function planShop(parts: readonly Part[], purchases: readonly Purchase[], shop: Shop): ShopPlan {
+export function planShop(
+  parts: readonly Part[],
+  purchases: readonly Purchase[],
+  shop: Shop,
+  decisions: CutDecisions = nothingDecided,
+): ShopPlan {
   const byItem = new Map<string, Part[]>();
   for (const part of parts) byItem.set(part.item, [...(byItem.get(part.item) ?? []), part]);
-  const materials = [...byItem].map(([item, pieces]) => planMaterial(item, pieces, shop));
+  // What is cut stays bought, also when the design wants none of it any more.
+  for (const { item } of decisions.locks) if (!byItem.has(item)) byItem.set(item, []);
+  const materials = [...byItem].map(([item, pieces]) => planMaterial(item, pieces, shop, decisions));
+  return sumShop(materials, purchases, shop);
+}
+
+/** What must be bought for plans that are made already, and what it costs. */
+export function sumShop(materials: MaterialPlan[], purchases: readonly Purchase[], shop: Shop): ShopPlan {
   const buy: BuyLine[] = materials.flatMap((material) => stockLines(material, shop));
   for (const purchase of purchases) {
     const { id, name, unit, rule } = purchase;
@@ -87,57 +144,121 @@ function remembered<Query, Plan>(planner: (query: Query) => Plan): (query: Query
 const lengthPlans = remembered(planLengthsFast);
 const sheetPlans = remembered(planSheetsFast);
 
-function planMaterial(item: string, parts: Part[], shop: Shop): MaterialPlan {
+function planMaterial(item: string, parts: Part[], shop: Shop, decisions: CutDecisions): MaterialPlan {
   const name = entryName(item) ?? item;
-  const sold = shop.sold.filter((one) => one.item === item);
-  const hand = shop.onHand.filter((one) => one.item === item);
+  const sold = shop.sold.filter((one) => one.item === item && !shop.without?.includes(one.id));
+  const hand = shop.onHand.filter((one) => one.item === item && one.count > 0);
+  const listed = shop.sold.some((one) => one.item === item);
+  const common = { item, name, parts, priced: listed };
   const lengths = parts.filter((part) => part.kind === 'length');
-  if (lengths.length > 0) {
+  const bars = decisions.locks.some((lock) => lock.item === item && 'length' in lock);
+  if (lengths.length > 0 || (parts.length === 0 && bars)) {
     const stuff = lengths[0]?.stuff ?? 'tube';
-    const kerf = stuff === 'timber' ? shop.kerfs.timber : shop.kerfs.tube;
-    const stock: LengthStock[] = [
+    const kerf = shop.kerfs[stuff] ?? shop.kerfs.tube;
+    const trim = shop.trims?.[stuff] ?? 0;
+    const stock: Having<LengthStock>[] = [
       ...hand.flatMap((one) =>
-        'length' in one ? [{ id: one.id, length: one.length, price: 0, available: one.count }] : [],
+        'length' in one ? [{ id: one.id, length: one.length, price: 0, available: one.count, onHand: true }] : [],
       ),
-      ...sold.flatMap((one) => ('length' in one ? [{ id: one.id, length: one.length, price: one.price }] : [])),
+      ...sold.flatMap((one) =>
+        'length' in one ? [{ id: one.id, length: one.length, price: one.price, onHand: false }] : [],
+      ),
     ];
-    const priced = stock.some((one) => one.available === undefined);
-    if (!priced)
-      stock.push(
-        ...usualLengths(item).map((length) => ({ id: `${item}@${Math.round(length * 1000)}`, length, price: 0 })),
-      );
-    const pieces = lengths.map(({ id, length, count }) => ({ id, length, count }));
-    const plan = lengthPlans({ pieces, stock, kerf });
-    return { kind: 'length', item, name, parts, priced, stock, plan };
+    if (!listed)
+      for (const length of usualLengths(item))
+        stock.push({ id: `${item}@${Math.round(length * 1000)}`, length, price: 0, onHand: false });
+    const query = {
+      pieces: lengths.map(({ id, length, count }) => ({ id, length, count })),
+      stock: stock.map(({ onHand: _, ...one }) => one),
+      kerf,
+      ...(trim > 0 ? { trim } : {}),
+    };
+    const decided = decideLengths(item, query, decisions);
+    const plan = joinLengths(decided, lengthPlans(decided.query));
+    const ruled = decisions.overrules.some((one) => one.item === item);
+    const unruled = ruled ? decideLengths(item, query, { ...decisions, overrules: [] }) : undefined;
+    return {
+      ...common,
+      kind: 'length',
+      stock: having(decided.stock, stock, decisions),
+      kerf,
+      trim,
+      plan,
+      decided,
+      misfits: decided.misfits,
+      ...(unruled
+        ? { unruled: { decided: unruled, cost: joinLengths(unruled, lengthPlans(unruled.query)).cost } }
+        : {}),
+    };
   }
   const sheets = parts.filter((part) => part.kind === 'sheet');
-  const stock: SheetStock[] = [
+  const stock: Having<SheetStock>[] = [
     ...hand.flatMap((one) =>
-      'width' in one ? [{ id: one.id, width: one.width, height: one.height, price: 0, available: one.count }] : [],
+      'width' in one
+        ? [{ id: one.id, width: one.width, height: one.height, price: 0, available: one.count, onHand: true }]
+        : [],
     ),
     ...sold.flatMap((one) =>
-      'width' in one ? [{ id: one.id, width: one.width, height: one.height, price: one.price }] : [],
+      'width' in one ? [{ id: one.id, width: one.width, height: one.height, price: one.price, onHand: false }] : [],
     ),
   ];
-  const priced = stock.some((one) => one.available === undefined);
   const usual = findEntry('sheet', item);
-  if (!priced && usual) stock.push({ id: usual.id, width: usual.width, height: usual.height, price: 0 });
-  const pieces = sheets.map(({ id, width, height, count, turn }) => ({ id, width, height, count, turn }));
-  const plan = sheetPlans({ pieces, stock, kerf: shop.kerfs.sheet });
-  return { kind: 'sheet', item, name, parts, priced, stock, plan };
+  if (!listed && usual) stock.push({ id: usual.id, width: usual.width, height: usual.height, price: 0, onHand: false });
+  const kerf = shop.kerfs.sheet;
+  const query: SheetQuery = {
+    pieces: sheets.map(({ id, width, height, count, turn }) => ({ id, width, height, count, turn })),
+    stock: stock.map(({ onHand: _, ...one }) => one),
+    kerf,
+  };
+  const decided = decideSheets(item, query, decisions);
+  const plan = joinSheets(decided, sheetPlans(decided.query));
+  return {
+    ...common,
+    kind: 'sheet',
+    stock: having(decided.stock, stock, decisions),
+    kerf,
+    plan,
+    decided,
+    misfits: decided.misfits,
+  };
+}
+
+/** Every length or sheet that a plan may name, and whether it lies in the shed. */
+function having<Stock extends { id: string }>(
+  all: readonly Stock[],
+  known: readonly Having<Stock>[],
+  decisions: CutDecisions,
+): Having<Stock>[] {
+  return all.map((one) => ({
+    ...one,
+    onHand: known.find(({ id }) => id === one.id)?.onHand ?? lockedOnHand(one.id, decisions),
+  }));
+}
+
+function lockedOnHand(stock: string, { locks }: CutDecisions): boolean {
+  return locks.some(({ id, onHand }) => onHand && stock === lockStock({ id }));
 }
 
 /** What to carry home of one material, a line a length or sheet. */
 function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
-  const counts = new Map<string, number>();
+  const counts = new Map<string, { count: number; each: number; onHand: boolean }>();
+  const add = (id: string, count: number, each: number, onHand: boolean) => {
+    const known = counts.get(id);
+    if (known) known.count += count;
+    else counts.set(id, { count, each, onHand });
+  };
   if (material.kind === 'length')
-    for (const bar of material.plan.bars) counts.set(bar.stock, (counts.get(bar.stock) ?? 0) + bar.count);
-  else for (const sheet of material.plan.sheets) counts.set(sheet.stock, (counts.get(sheet.stock) ?? 0) + 1);
-  return [...counts].map(([id, count]): BuyLine => {
-    const stock = (material.stock as (LengthStock | SheetStock)[]).find((one) => one.id === id);
-    const onHand = stock?.available !== undefined;
+    for (const bar of material.plan.bars) {
+      const stock = material.stock.find(({ id }) => id === bar.stock);
+      add(bar.stock, bar.count, stock?.price ?? 0, stock?.onHand ?? false);
+    }
+  else
+    for (const sheet of material.plan.sheets) {
+      const stock = material.stock.find(({ id }) => id === sheet.stock);
+      add(sheet.stock, 1, stock?.price ?? 0, stock?.onHand ?? false);
+    }
+  return [...counts].map(([id, { count, each, onHand }]): BuyLine => {
     const listed = shop.sold.findIndex((one) => one.id === id);
-    const each = stock?.price ?? 0;
     return {
       id,
       name: material.name,

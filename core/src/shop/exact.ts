@@ -1,20 +1,23 @@
 import {
-  type Bar,
   type Choice,
   choices,
+  type Filled,
   gather,
   type LengthPiece,
   type LengthPlan,
   type LengthQuery,
-  planLengthsFast,
-} from './lengths';
+  wasteOf,
+} from './bars';
+import { planLoose } from './lengths';
 import { fillings, type Wanted, worthiest } from './patterns';
 import { loadSolver, type Solver } from './solver';
+import { gatherOffcuts } from './tidy';
+import { tieUp } from './ties';
 
 export interface ExactOptions {
   /** HiGHS beside the program when left out. */
   solver?: () => Promise<Solver>;
-  /** s that an integer program may take, 2 by default; there are at most two, and a short one that thins set-ups. */
+  /** s that integer programs may take together, 1 by default: the columns before them take about as long again. */
   seconds?: number;
   /** Told the best plan so far: the fast one at once. */
   onProgress?(plan: LengthPlan): void;
@@ -24,7 +27,7 @@ export interface ExactOptions {
 const mostFillings = 3000;
 /** Rounds of new fillings, and columns beyond which set-ups are not thinned out. */
 const mostRounds = 200;
-const mostThinned = 400;
+const mostThinned = 160;
 
 /** One way to cut one kind of bar. */
 interface Pattern {
@@ -42,13 +45,23 @@ interface Length extends Wanted {
  * The cheapest plan of pieces on bars, and the proof of it (Gilmore and Gomory 1961). Fillings of a bar are made as their shadow
  * prices call for them; the linear optimum, rounded up to what prices can add up to, is a bound on every plan, and the best plan in
  * whole bars of those fillings stands beside it. Where that leaves a gap and all fillings can be written down, the integer program
- * over all of them closes it.
+ * over all of them closes it. Among plans of one cost: few set-ups of the saw, then long offcuts.
  *
  * @returns never worse than `planLengthsFast`; `proof.bound` is money that no plan can undercut
  * @throws RangeError on a length that is not above nought
  */
 export async function planLengths(query: LengthQuery, options: ExactOptions = {}): Promise<LengthPlan> {
-  const fast = planLengthsFast(query);
+  const { query: loose, untie } = tieUp(query);
+  const told = options.onProgress;
+  const plan = await exact(loose, {
+    ...options,
+    ...(told ? { onProgress: (best: LengthPlan) => told(untie(best)) } : {}),
+  });
+  return untie(plan);
+}
+
+async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthPlan> {
+  const fast = tidied(planLoose(query), query);
   options.onProgress?.(fast);
   const stock = choices(query);
   const longest = Math.max(0, ...stock.map(({ room }) => room));
@@ -57,29 +70,51 @@ export async function planLengths(query: LengthQuery, options: ExactOptions = {}
   const lengths = gatherLengths(query.pieces, query.kerf, longest);
   if (fast.proof.status === 'proved' || short || lengths.length === 0) return fast;
   const solve = await (options.solver ?? loadSolver)();
-  const seconds = options.seconds ?? 2;
-  const made = generate(lengths, stock, fast, solve, seconds);
-  const bound = Math.max(fast.proof.bound, made.bound === undefined ? 0 : roundUp(made.bound, stock));
-  const model = { lengths, stock, solve };
-  let best = solveWhole(made.patterns, model, seconds / 2);
-  let least = bound;
+  const seconds = options.seconds ?? 1;
+  const unit = priceUnit(stock);
+  const model = { lengths, stock, solve, unit };
+  const made = generate(model, fast, seconds);
+  let least = Math.max(fast.proof.bound, made.bound === undefined ? 0 : roundUp(made.bound, unit));
+  let best = fast;
+  const take = (whole: Whole | undefined) => {
+    if (!whole || whole.cost > best.cost + 1e-6) return;
+    const plan = tidied(planOf(whole, lengths, query, fast.unplaced), query);
+    if (plan.cost > best.cost + 1e-6) return;
+    if (plan.cost > best.cost - 1e-6 && plan.bars.length >= best.bars.length) return;
+    best = plan;
+    options.onProgress?.({ ...best, proof: { status: 'gap', bound: Math.min(least, best.cost) } });
+  };
+  const proved = () => best.cost <= least + 1e-6;
+  take(rounded(made, model, query));
+  if (!proved()) take(solveWhole(made.patterns, model, 0.4 * seconds));
   // Fillings made by shadow prices may lack one that whole bars want: where all can be written down, they are.
-  const all = best && best.cost <= bound + 1e-6 ? undefined : everyPattern(lengths, stock);
+  const all = proved() ? undefined : everyPattern(lengths, stock);
   if (all) {
     const whole = solveWhole(all, model, seconds);
-    if (whole && (!best || whole.cost < best.cost - 1e-6)) best = whole;
-    if (whole?.optimal) least = Math.max(least, whole.cost);
+    take(whole);
+    if (whole?.optimal) least = Math.max(least, Math.min(whole.cost, best.cost));
   }
+  take(thinned(best, made.patterns, model, 0.25 * seconds));
   // The solver's last digits must not set a bound above a plan that is there.
-  const proof = (cost: number): LengthPlan['proof'] => ({
-    status: cost <= least + 1e-6 ? 'proved' : 'gap',
-    bound: Math.min(least, cost),
+  return { ...best, proof: { status: proved() ? 'proved' : 'gap', bound: Math.min(least, best.cost) } };
+}
+
+/** A plan with its offcuts gathered, each bar by itself first. */
+function tidied(plan: LengthPlan, query: LengthQuery): LengthPlan {
+  const stock = new Map(choices(query).map((one) => [one.id, one]));
+  const each = plan.bars.flatMap(({ stock: id, count, pieces }) => {
+    const one = stock.get(id);
+    return one ? Array.from({ length: count }, () => ({ stock: one, pieces })) : [];
   });
-  if (!best || best.cost > fast.cost + 1e-6) return { ...fast, proof: proof(fast.cost) };
-  const plan = planOf(thinned(best, model), lengths, query, fast.unplaced);
-  // At the same cost the one with fewer set-ups of the saw.
-  const kept = plan.cost < fast.cost - 1e-6 || plan.bars.length < fast.bars.length ? plan : fast;
-  return { ...kept, proof: proof(kept.cost) };
+  return { ...plan, ...barsOf(gatherOffcuts(each, query.kerf), query) };
+}
+
+function barsOf(
+  filled: readonly Filled[],
+  { kerf, trim = 0, stock }: LengthQuery,
+): Pick<LengthPlan, 'bars' | 'cost' | 'waste'> {
+  const bars = gather(filled, kerf, trim);
+  return { bars, cost: filled.reduce((sum, bar) => sum + bar.stock.price, 0), waste: wasteOf(bars, stock) };
 }
 
 /** What every model is made of. */
@@ -87,6 +122,8 @@ interface Model {
   lengths: readonly Length[];
   stock: readonly Choice[];
   solve: Solver;
+  /** Money that every price is a whole number of; nought where there is none. */
+  unit: number;
 }
 
 function gatherLengths(pieces: readonly LengthPiece[], kerf: number, longest: number): Length[] {
@@ -129,14 +166,29 @@ function costs(patterns: readonly Pattern[]): string {
   return patterns.map(({ stock }, index) => `${stock.price} x${index}`).join('\n + ');
 }
 
+/** The fillings that a plan is made of. */
+function patternsOf(plan: LengthPlan, lengths: readonly Length[], stock: readonly Choice[]): Pattern[] {
+  const placeOf = new Map(lengths.map(({ length }, place) => [Math.round(length * 1e7), place]));
+  return plan.bars.flatMap((bar) => {
+    const one = stock.find(({ id }) => id === bar.stock);
+    const take = lengths.map(() => 0);
+    for (const { length } of bar.pieces) {
+      const place = placeOf.get(Math.round(length * 1e7)) ?? -1;
+      if (place >= 0) take[place] = (take[place] ?? 0) + 1;
+    }
+    return one ? [{ stock: one, take }] : [];
+  });
+}
+
+/** Fillings worth having, how often the linear plan takes each, and its cost where the search was whole. */
+interface Generated {
+  patterns: Pattern[];
+  shares: number[];
+  bound?: number;
+}
+
 /** Fillings as their shadow prices call for them, until no other one would make the linear plan cheaper. */
-function generate(
-  lengths: readonly Length[],
-  stock: readonly Choice[],
-  fast: LengthPlan,
-  solve: Solver,
-  seconds: number,
-): { patterns: Pattern[]; bound?: number } {
+function generate({ lengths, stock, solve, unit }: Model, fast: LengthPlan, seconds: number): Generated {
   const patterns: Pattern[] = [];
   const known = new Set<string>();
   const add = (pattern: Pattern): boolean => {
@@ -146,35 +198,62 @@ function generate(
     patterns.push(pattern);
     return true;
   };
-  const placeOf = new Map(lengths.map(({ length }, place) => [Math.round(length * 1e7), place]));
-  for (const bar of fast.bars) {
-    const one = stock.find(({ id }) => id === bar.stock);
-    const take = lengths.map(() => 0);
-    for (const { length } of bar.pieces) {
-      const place = placeOf.get(Math.round(length * 1e7)) ?? -1;
-      if (place >= 0) take[place] = (take[place] ?? 0) + 1;
-    }
-    if (one) add({ stock: one, take });
-  }
+  for (const pattern of patternsOf(fast, lengths, stock)) add(pattern);
+  const endless = stock.every(({ left }) => left === Number.POSITIVE_INFINITY);
+  let shares: number[] = [];
+  let bound: number | undefined;
   for (let round = 0; round < mostRounds; round += 1) {
     const solved = solve(
       `Minimize\n obj: ${costs(patterns)}\nSubject To\n${rows(patterns, lengths, stock).join('\n')}\nEnd`,
       seconds,
     );
-    if (solved.status !== 'Optimal') return { patterns };
+    if (solved.status !== 'Optimal') break;
+    shares = patterns.map((_, index) => solved.columns.get(`x${index}`) ?? 0);
     const worths = lengths.map((_, place) => solved.duals.get(`d${place}`) ?? 0);
     let cheaper = false;
     let whole = true;
+    let ratio = 1;
     stock.forEach((one, place) => {
       const filling = worthiest(lengths, worths, one.room);
       whole &&= filling.whole;
+      if (filling.worth > 1e-9) ratio = Math.min(ratio, one.price / filling.worth);
       const reduced = one.price - (solved.duals.get(`s${place}`) ?? 0) - filling.worth;
       if (reduced < -1e-7 && add({ stock: one, take: filling.take })) cheaper = true;
     });
     // A search cut short proves nothing.
-    if (!cheaper) return whole ? { patterns, bound: solved.objective } : { patterns };
+    if (!cheaper) return { patterns, shares, ...(whole ? { bound: solved.objective } : {}) };
+    // Shadow prices scaled until no filling is worth more than its bar are a bound already (Farley 1990).
+    if (whole && endless) bound = Math.max(bound ?? 0, solved.objective * ratio);
+    if (bound !== undefined && roundUp(bound, unit) >= fast.cost - 1e-6) break;
   }
-  return { patterns };
+  return { patterns, shares, ...(bound === undefined ? {} : { bound }) };
+}
+
+/** The linear plan's whole bars, and what is left over planned at once. */
+function rounded({ patterns, shares }: Generated, { lengths, stock }: Model, query: LengthQuery): Whole | undefined {
+  if (shares.length === 0) return undefined;
+  const counts = patterns.map((_, index) => Math.floor((shares[index] ?? 0) + 1e-6));
+  const missing = lengths.map(({ count }, place) =>
+    Math.max(0, count - patterns.reduce((sum, { take }, index) => sum + (counts[index] ?? 0) * (take[place] ?? 0), 0)),
+  );
+  const taken = (id: string) =>
+    patterns.reduce((sum, one, index) => sum + (one.stock.id === id ? (counts[index] ?? 0) : 0), 0);
+  const rest = planLoose({
+    ...query,
+    pieces: lengths.map(({ length }, place) => ({ id: String(place), length, count: missing[place] ?? 0 })),
+    stock: stock.map((one) =>
+      one.left === Number.POSITIVE_INFINITY ? one : { ...one, available: one.left - taken(one.id) },
+    ),
+  });
+  if (rest.unplaced.length > 0) return undefined;
+  const more = rest.bars.flatMap(({ stock: id, pieces, count }) => {
+    const one = stock.find((choice) => choice.id === id);
+    const take = lengths.map((_, place) => pieces.filter((piece) => piece.id === String(place)).length);
+    return one ? [{ pattern: { stock: one, take }, count }] : [];
+  });
+  const all = [...patterns, ...more.map(({ pattern }) => pattern)];
+  const numbers = [...counts, ...more.map(({ count }) => count)];
+  return { patterns: all, counts: numbers, cost: moneyOf(numbers, all), optimal: false };
 }
 
 interface Whole {
@@ -202,13 +281,15 @@ function moneyOf(counts: readonly number[], patterns: readonly Pattern[]): numbe
 /** The cheapest plan in whole bars over some fillings. */
 function solveWhole(
   patterns: readonly Pattern[],
-  { lengths, stock, solve }: Model,
+  { lengths, stock, solve, unit }: Model,
   seconds: number,
 ): Whole | undefined {
   const names = patterns.map((_, index) => `x${index}`).join('\n');
   const solved = solve(
     `Minimize\n obj: ${costs(patterns)}\nSubject To\n${rows(patterns, lengths, stock).join('\n')}\nGeneral\n${names}\nEnd`,
     seconds,
+    // Costs are whole units apart: what is less than one unit above the bound is the least.
+    0.99 * unit,
   );
   const counts = countsOf(solved, patterns);
   if (!enough(counts, patterns, lengths)) return undefined;
@@ -216,56 +297,61 @@ function solveWhole(
 }
 
 /** Among plans that cost the same, one with few set-ups of the saw. */
-function thinned(whole: Whole, { lengths, stock, solve }: Model): Whole {
-  const { patterns } = whole;
-  if (patterns.length > mostThinned) return whole;
+function thinned(
+  plan: LengthPlan,
+  made: readonly Pattern[],
+  { lengths, stock, solve }: Model,
+  seconds: number,
+): Whole | undefined {
+  const patterns = [...made, ...patternsOf(plan, lengths, stock)];
+  if (patterns.length > mostThinned || plan.bars.length < 2) return undefined;
   const most = lengths.reduce((sum, { count }) => sum + count, 0);
   const uses = patterns.map((_, index) => ` u${index}: x${index} - ${most} y${index} <= 0`);
   const solved = solve(
-    `Minimize\n obj: ${patterns.map((_, index) => `y${index}`).join('\n + ')}\nSubject To\n${rows(patterns, lengths, stock).join('\n')}\n${uses.join('\n')}\n cost: ${costs(patterns)} <= ${whole.cost + 1e-6}\nGeneral\n${patterns.map((_, index) => `x${index}`).join('\n')}\nBinary\n${patterns.map((_, index) => `y${index}`).join('\n')}\nEnd`,
-    0.5,
+    `Minimize\n obj: ${patterns.map((_, index) => `y${index}`).join('\n + ')}\nSubject To\n${rows(patterns, lengths, stock).join('\n')}\n${uses.join('\n')}\n cost: ${costs(patterns)} <= ${plan.cost + 1e-6}\nGeneral\n${patterns.map((_, index) => `x${index}`).join('\n')}\nBinary\n${patterns.map((_, index) => `y${index}`).join('\n')}\nEnd`,
+    seconds,
+    0.99,
   );
   const counts = countsOf(solved, patterns);
-  return enough(counts, patterns, lengths) && moneyOf(counts, patterns) <= whole.cost + 1e-6
-    ? { ...whole, counts }
-    : whole;
+  const cost = moneyOf(counts, patterns);
+  return enough(counts, patterns, lengths) ? { patterns, counts, cost, optimal: false } : undefined;
 }
 
 /** A plan of whole bars with the pieces' own ids; what a filling makes too many of stays in the offcut. */
 function planOf(
   { patterns, counts }: Whole,
   lengths: readonly Length[],
-  { kerf, trim = 0 }: LengthQuery,
+  query: LengthQuery,
   unplaced: LengthPiece[],
 ): LengthPlan {
   const queues = lengths.map(({ ids }) => [...ids]);
   const made = patterns.flatMap((pattern, index) =>
     Array.from({ length: counts[index] ?? 0 }, () => ({
       stock: pattern.stock,
-      used: 0,
       pieces: pattern.take.flatMap((count, place) =>
         (queues[place] ?? []).splice(0, count).map((id) => ({ id, length: lengths[place]?.length ?? 0 })),
       ),
     })),
   );
-  const bars = made.filter(({ pieces }) => pieces.length > 0);
   return {
-    bars: gather(bars, kerf, trim) satisfies Bar[],
-    cost: bars.reduce((sum, { stock }) => sum + stock.price, 0),
-    waste: bars.reduce(
-      (sum, { stock, pieces }) => sum + stock.length - pieces.reduce((all, { length }) => all + length, 0),
-      0,
+    ...barsOf(
+      made.filter(({ pieces }) => pieces.length > 0),
+      query,
     ),
     proof: { status: 'gap', bound: 0 },
     unplaced,
   };
 }
 
-/** Money that prices can add up to and that is not below a bound: prices in whole cents have a common measure. */
-function roundUp(bound: number, stock: readonly Choice[]): number {
+/** What every price is a whole number of: prices in whole cents have a common measure. Nought where there is none. */
+function priceUnit(stock: readonly Choice[]): number {
   const cents = stock.map(({ price }) => price * 100);
-  if (cents.some((price) => Math.abs(price - Math.round(price)) > 1e-6)) return bound;
+  if (cents.some((price) => Math.abs(price - Math.round(price)) > 1e-6)) return 0;
   const measure = (a: number, b: number): number => (b === 0 ? a : measure(b, a % b));
-  const unit = cents.map(Math.round).reduce(measure, 0) / 100;
+  return cents.map(Math.round).reduce(measure, 0) / 100;
+}
+
+/** Money that prices can add up to and that is not below a bound. */
+function roundUp(bound: number, unit: number): number {
   return unit > 0 ? Math.ceil(bound / unit - 1e-6) * unit : bound;
 }

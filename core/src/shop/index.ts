@@ -1,15 +1,23 @@
 // Parts, and getting them out of what shops sell: lengths, sheets, buying, cut lists.
 
-export type { BuyLine, MaterialPlan, Shop, ShopPlan } from './buying';
-export { planShop } from './buying';
+export type { Bar, LengthPiece, LengthPlan, LengthQuery, LengthStock } from './bars';
+export type { BuyLine, Having, LengthMaterial, MaterialPlan, SheetMaterial, Shop, ShopPlan } from './buying';
+export { planShop, sumShop } from './buying';
 export { safeCell, writeCsv } from './csv';
+export type { CutDecisions, Fate, Lock, Misfit, Overrule } from './decided';
+export { cutTolerance } from './decided';
 export type { ExactOptions } from './exact';
 export { planLengths } from './exact';
-export type { Bar, LengthPiece, LengthPlan, LengthQuery, LengthStock } from './lengths';
 export { planLengthsFast } from './lengths';
 export type { BendSchedule, HoleSchedule, Part, Purchase } from './part';
+export type { ProveOptions } from './prove';
+export { isProved, proofKey, proveMaterial } from './prove';
+export type { SheetCut } from './sheetCuts';
+export { cutOrder, NotGuillotine } from './sheetCuts';
+export type { SheetSearchOptions } from './sheetSearch';
+export { planSheets } from './sheetSearch';
 export type { PlacedPiece, SheetPiece, SheetPlan, SheetQuery, SheetStock } from './sheets';
-export { planSheets, planSheetsFast } from './sheets';
+export { planSheetsFast } from './sheets';
 export type { Solved, Solver } from './solver';
 export { loadSolver } from './solver';
 export type { OnHand, Sold } from './stock';

@@ -1,45 +1,5 @@
-/** Pieces wanted of one material. Lengths in metres. */
-export interface LengthPiece {
-  id: string;
-  length: number;
-  count: number;
-}
-
-/** A length to be had. On-hand pieces are stock with a price of nought and a number available. */
-export interface LengthStock {
-  id: string;
-  length: number;
-  price: number;
-  available?: number;
-}
-
-export interface LengthQuery {
-  pieces: readonly LengthPiece[];
-  stock: readonly LengthStock[];
-  /** m lost at each cut. */
-  kerf: number;
-  /** m cut off each end to square it; 0 by default. */
-  trim?: number;
-}
-
-export interface Bar {
-  stock: string;
-  /** How many bars are cut alike. */
-  count: number;
-  pieces: { id: string; length: number }[];
-  /** m left over on each, kerf taken off. */
-  offcut: number;
-}
-
-export interface LengthPlan {
-  bars: Bar[];
-  cost: number;
-  /** m of bought and used bars that are in no piece. */
-  waste: number;
-  proof: { status: 'proved' | 'gap' /** Money: no plan can cost less. */; bound: number };
-  /** Pieces that no bar to be had can hold, with how many. */
-  unplaced: LengthPiece[];
-}
+import { type Choice, choices, type Filled, gather, type LengthPiece, type LengthPlan, type LengthQuery } from './bars';
+import { tieUp } from './ties';
 
 const tiny = 1e-7;
 
@@ -51,6 +11,12 @@ const tiny = 1e-7;
  * Throws RangeError on a length that is not above nought.
  */
 export function planLengthsFast(query: LengthQuery): LengthPlan {
+  const { query: loose, untie } = tieUp(query);
+  return untie(planLoose(loose));
+}
+
+/** The same for pieces that no tie binds. */
+export function planLoose(query: LengthQuery): LengthPlan {
   for (const { length } of [...query.pieces, ...query.stock])
     if (!(length > 0)) throw new RangeError('lengths must be above nought');
   const { kerf } = query;
@@ -98,20 +64,7 @@ export function planLengthsFast(query: LengthQuery): LengthPlan {
   };
 }
 
-/** Stock that is to be had, with its room for pieces that each take their kerf along. */
-export function choices({ stock, kerf, trim = 0 }: LengthQuery): Choice[] {
-  // Each piece takes its length and a kerf; the last needs none, so a bar is longer by one kerf.
-  return stock
-    .map((one) => ({ ...one, room: one.length - 2 * trim + kerf, left: one.available ?? Number.POSITIVE_INFINITY }))
-    .filter((one) => one.left > 0);
-}
-
-export type Choice = LengthStock & { room: number; left: number };
-interface OneBar {
-  stock: Choice;
-  pieces: { id: string; length: number }[];
-  used: number;
-}
+type OneBar = Filled & { used: number };
 
 /** Bar after bar, each time the stock whose best filling costs least per metre used. */
 function fill(
@@ -213,21 +166,4 @@ function materialBound(pieces: readonly LengthPiece[], stock: readonly Choice[],
     wanted -= used;
   }
   return bound;
-}
-
-/** Bars that are cut alike, together. */
-export function gather(bars: readonly OneBar[], kerf: number, trim: number): Bar[] {
-  const alike = new Map<string, Bar>();
-  for (const bar of bars) {
-    const key = `${bar.stock.id}|${bar.pieces.map((piece) => piece.id).join('|')}`;
-    const known = alike.get(key);
-    if (known) {
-      known.count += 1;
-      continue;
-    }
-    const used = bar.pieces.reduce((sum, piece) => sum + piece.length + kerf, 0);
-    const offcut = Math.max(0, bar.stock.length - 2 * trim - used);
-    alike.set(key, { stock: bar.stock.id, count: 1, pieces: bar.pieces, offcut });
-  }
-  return [...alike.values()];
 }

@@ -34,24 +34,71 @@ export interface PlacedPiece {
 }
 
 export interface SheetPlan {
-  sheets: { stock: string; width: number; height: number; placed: PlacedPiece[] }[];
+  sheets: {
+    stock: string;
+    width: number;
+    height: number;
+    placed: PlacedPiece[];
+    /** A sheet that is cut already. */
+    fixed?: { by: 'lock'; id: string };
+  }[];
   cost: number;
   /** m² of bought and used sheets that are in no piece. */
   waste: number;
   /** Money: no plan can cost less. */
   bound: number;
+  proof: { status: 'proved' | 'gap' };
   unplaced: SheetPiece[];
 }
 
-interface Room {
+/** A rectangle of a sheet; m. */
+export interface Room {
   x: number;
   y: number;
   width: number;
   height: number;
 }
-type One = Omit<SheetPiece, 'count'>;
+/** A single piece. */
+export type One = Omit<SheetPiece, 'count'>;
 
 const tiny = 1e-7;
+
+/** What is planned: single pieces that some sheet to be had can hold, and what none can. */
+export interface SheetTask {
+  stock: readonly SheetStock[];
+  wanted: readonly SheetPiece[];
+  singles: readonly One[];
+  unplaced: readonly SheetPiece[];
+  kerf: number;
+  /** Money for the area alone, in whole sheets where one kind is to be had. */
+  bound: number;
+}
+
+export function sheetTask(query: SheetQuery): SheetTask {
+  const stock = query.stock.filter((one) => (one.available ?? 1) > 0);
+  const fits = (piece: One, room: { width: number; height: number }) =>
+    orientations(piece).some(([width, height]) => width <= room.width + tiny && height <= room.height + tiny);
+  const all = query.pieces.filter((piece) => piece.count > 0);
+  const unplaced = all.filter((piece) => !stock.some((sheet) => fits(piece, sheet)));
+  const wanted = all.filter((piece) => !unplaced.includes(piece));
+  const singles: One[] = wanted.flatMap(({ count, ...piece }) => Array.from({ length: count }, () => piece));
+  return { stock, wanted, singles, unplaced, kerf: query.kerf, bound: areaBound(singles, stock, query.kerf) };
+}
+
+export const sheetOrders: readonly ((a: One, b: One) => number)[] = [
+  (a, b) => b.width * b.height - a.width * a.height,
+  (a, b) => Math.max(b.width, b.height) - Math.max(a.width, a.height),
+  (a, b) => b.height - a.height || b.width - a.width,
+  (a, b) => b.width - a.width || b.height - a.height,
+];
+export const sheetSplits = ['short', 'along', 'across'] as const;
+export type SheetSplit = (typeof sheetSplits)[number];
+
+/** Whether one layout is better than another: more pieces on it, then cheaper, then one larger rest. */
+export function betterLayout(one: Layout, other: Layout | undefined): boolean {
+  if (!other || one.left.length !== other.left.length) return !other || one.left.length < other.left.length;
+  return one.cost < other.cost - 1e-9 || (one.cost < other.cost + 1e-9 && one.biggest > other.biggest + tiny);
+}
 
 /**
  * Plans pieces on sheets with cuts that go edge to edge, at once: pieces in several orders, each into the free
@@ -59,65 +106,50 @@ const tiny = 1e-7;
  * The bound is what the bare area costs at the best price per square metre.
  */
 export function planSheetsFast(query: SheetQuery): SheetPlan {
-  const stock = query.stock.filter((one) => (one.available ?? 1) > 0);
-  const fits = (piece: One, room: { width: number; height: number }) =>
-    (piece.width <= room.width + tiny && piece.height <= room.height + tiny) ||
-    (piece.turn && piece.height <= room.width + tiny && piece.width <= room.height + tiny);
-  const wanted = query.pieces.filter((piece) => piece.count > 0);
-  const unplaced = wanted.filter((piece) => !stock.some((sheet) => fits(piece, sheet)));
-  const placeable = wanted.filter((piece) => !unplaced.includes(piece));
-  const singles: One[] = placeable.flatMap(({ count, ...piece }) => Array.from({ length: count }, () => piece));
-  const orders: ((a: One, b: One) => number)[] = [
-    (a, b) => b.width * b.height - a.width * a.height,
-    (a, b) => Math.max(b.width, b.height) - Math.max(a.width, a.height),
-    (a, b) => b.height - a.height || b.width - a.width,
-    (a, b) => b.width - a.width || b.height - a.height,
-  ];
-  let best: (Layout & { tries: number }) | undefined;
+  const task = sheetTask(query);
+  return sheetPlan(task, quickLayout(task));
+}
+
+/** The best of a few orders and splits, in a few tries. */
+export function quickLayout({ stock, singles, kerf, bound }: SheetTask): Layout {
+  let best: Layout | undefined;
+  let tries = 0;
   const choices =
     stock.length > 1
       ? [stock, ...stock.map((one) => stock.filter((other) => other === one || other.price === 0))]
       : [stock];
-  const area = singles.reduce((sum, piece) => sum + piece.width * piece.height, 0);
-  const least = wholeSheets(area, stock);
   for (const choice of choices)
-    for (const order of orders)
-      for (const split of ['short', 'along', 'across'] as const) {
-        // A single sheet, or as few as the area asks for, cannot be bettered; only its offcut can, and one look is enough.
-        if (best && best.left.length === 0 && best.cost <= least + 1e-9 && best.tries >= 3) break;
-        const layout = { ...lay([...singles].sort(order), choice, query.kerf, split), tries: (best?.tries ?? 0) + 1 };
-        const better =
-          !best ||
-          layout.left.length < best.left.length ||
-          (layout.left.length === best.left.length &&
-            (layout.cost < best.cost - 1e-9 ||
-              (layout.cost < best.cost + 1e-9 && layout.biggest > best.biggest + tiny)));
-        if (better || !best) best = layout;
-        else best.tries = layout.tries;
+    for (const order of sheetOrders)
+      for (const split of sheetSplits) {
+        // As few sheets as the area asks for cannot be bettered; only their offcut can, and a few looks are enough.
+        if (best && best.left.length === 0 && best.cost <= bound + 1e-9 && tries >= 3) break;
+        const layout = lay([...singles].sort(order), choice, kerf, split);
+        tries += 1;
+        if (betterLayout(layout, best)) best = layout;
       }
-  const layout = best ?? { sheets: [], cost: 0, left: [], biggest: 0 };
+  return best ?? { sheets: [], cost: 0, left: [], biggest: 0 };
+}
+
+/** A layout as the answer to its task. */
+export function sheetPlan({ wanted, unplaced, bound }: SheetTask, layout: Layout): SheetPlan {
   const sheetArea = layout.sheets.reduce((sum, sheet) => sum + sheet.width * sheet.height, 0);
   const placedArea = layout.sheets
     .flatMap((sheet) => sheet.placed)
     .reduce((sum, piece) => sum + piece.width * piece.height, 0);
-  const short = placeable
+  const short = wanted
     .map((piece) => ({ ...piece, count: layout.left.filter((one) => one.id === piece.id).length }))
     .filter((piece) => piece.count > 0);
   return {
     sheets: layout.sheets.map(({ stock: id, width, height, placed }) => ({ stock: id, width, height, placed })),
     cost: layout.cost,
     waste: sheetArea - placedArea,
-    bound: areaBound(area, stock),
+    bound: Math.min(bound, layout.cost),
+    proof: { status: layout.cost <= bound + 1e-6 && short.length === 0 ? 'proved' : 'gap' },
     unplaced: [...unplaced, ...short],
   };
 }
 
-/** The same as a promise: a better planner will stand behind this name. */
-export async function planSheets(query: SheetQuery): Promise<SheetPlan> {
-  return planSheetsFast(query);
-}
-
-interface Layout {
+export interface Layout {
   sheets: { stock: string; width: number; height: number; placed: PlacedPiece[]; free: Room[] }[];
   cost: number;
   left: One[];
@@ -125,12 +157,8 @@ interface Layout {
   biggest: number;
 }
 
-function lay(
-  pieces: readonly One[],
-  stock: readonly SheetStock[],
-  kerf: number,
-  split: 'along' | 'across' | 'short',
-): Layout {
+/** Each piece in its turn into the free rectangle that it fits tightest. */
+export function lay(pieces: readonly One[], stock: readonly SheetStock[], kerf: number, split: SheetSplit): Layout {
   const sheets: Layout['sheets'] = [];
   const taken = new Map<string, number>();
   const left: One[] = [];
@@ -186,7 +214,7 @@ function tightest<S>(piece: One, spots: readonly { sheet: S; room: Room }[]) {
 }
 
 /** The two rectangles left of a room by one cut edge to edge and one across the strip. */
-function rest(room: Room, width: number, height: number, kerf: number, split: 'along' | 'across' | 'short'): Room[] {
+function rest(room: Room, width: number, height: number, kerf: number, split: SheetSplit): Room[] {
   const right = room.width - width - kerf;
   const above = room.height - height - kerf;
   const wide = split === 'along' || (split === 'short' && right <= above);
@@ -202,21 +230,28 @@ function rest(room: Room, width: number, height: number, kerf: number, split: 'a
   return rooms.filter((one) => one.width > tiny && one.height > tiny);
 }
 
-/** Money for as many whole sheets as the area asks for, where only one kind is to be had. */
-function wholeSheets(area: number, stock: readonly SheetStock[]): number {
+/**
+ * Money that the area costs at the best price for it. Each piece takes a kerf along on two sides, of a sheet that is as much
+ * larger; where one kind of sheet is to be had, in whole sheets, and no fewer than pieces that cannot share one.
+ */
+function areaBound(singles: readonly One[], stock: readonly SheetStock[], kerf: number): number {
+  const grown = ({ width, height }: { width: number; height: number }) => (width + kerf) * (height + kerf);
+  let wanted = singles.reduce((sum, piece) => sum + grown(piece), 0);
   const [only, other] = stock;
-  if (!only || other) return 0;
-  return Math.ceil(area / (only.width * only.height) - 1e-9) * only.price;
-}
-
-function areaBound(area: number, stock: readonly SheetStock[]): number {
-  let wanted = area;
+  if (only && !other) {
+    // Two pieces that are both longer than half the sheet either way cannot lie on one.
+    const big = singles.filter(({ width, height, turn }) => {
+      const least = Math.min(width, height);
+      const [w, h] = turn ? [least, least] : [width, height];
+      return 2 * w + kerf > only.width + tiny && 2 * h + kerf > only.height + tiny;
+    }).length;
+    return Math.max(Math.ceil(wanted / grown(only) - 1e-9), big) * only.price;
+  }
   let bound = 0;
-  for (const one of [...stock].sort((a, b) => a.price / (a.width * a.height) - b.price / (b.width * b.height))) {
+  for (const one of [...stock].sort((a, b) => a.price / grown(a) - b.price / grown(b))) {
     if (wanted <= tiny) break;
-    const size = one.width * one.height;
-    const used = Math.min(wanted, size * (one.available ?? Number.POSITIVE_INFINITY));
-    bound += (used / size) * one.price;
+    const used = Math.min(wanted, grown(one) * (one.available ?? Number.POSITIVE_INFINITY));
+    bound += (used / grown(one)) * one.price;
     wanted -= used;
   }
   return bound;

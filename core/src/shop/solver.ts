@@ -8,8 +8,11 @@ export interface Solved {
   duals: ReadonlyMap<string, number>;
 }
 
-/** Solves a model in CPLEX LP format within a time limit in seconds. Blocks while it works: run it in a worker. */
-export type Solver = (model: string, seconds: number) => Solved;
+/**
+ * Solves a model in CPLEX LP format within a time limit in seconds; a mixed-integer one until what it found is within `gap` of its
+ * bound. Blocks while it works: run it in a worker.
+ */
+export type Solver = (model: string, seconds: number, gap?: number) => Solved;
 
 /**
  * HiGHS, compiled to WebAssembly. Where the binary cannot be found beside the program, as in a bundled worker, its address is
@@ -20,8 +23,13 @@ export type Solver = (model: string, seconds: number) => Solved;
 export async function loadSolver(binary?: string): Promise<Solver> {
   const { default: load } = await import('highs');
   const highs = await load(binary === undefined ? {} : { locateFile: () => binary });
-  return (model, seconds) => {
-    const found = highs.solve(model, { output_flag: false, time_limit: seconds, mip_rel_gap: 0 });
+  return (model, seconds, gap = 0) => {
+    const found = highs.solve(model, {
+      output_flag: false,
+      time_limit: seconds,
+      mip_rel_gap: 0,
+      mip_abs_gap: gap,
+    });
     const columns = new Map<string, number>();
     for (const [name, column] of Object.entries(found.Columns))
       if ('Primal' in column && typeof column.Primal === 'number') columns.set(name, column.Primal);

@@ -1,0 +1,155 @@
+import { expect } from 'chai';
+import type { LengthMaterial, MaterialPlan } from '../shop';
+import {
+  cutMiss,
+  defaultJob,
+  type FieldChanges,
+  type Job,
+  jobShop,
+  lockBar,
+  lockSheet,
+  movePiece,
+  openJob,
+  parseJob,
+  pathSteps,
+  releaseMaterial,
+  unlock,
+  withValueAt,
+} from '.';
+
+const at = '2026-05-01T10:00:00Z';
+
+function set(job: Job, changes: FieldChanges): Job {
+  const next = changes.reduce((one, { path, value }) => withValueAt(one, pathSteps(path), value), job);
+  const parsed = parseJob(JSON.parse(JSON.stringify(next)));
+  if (!parsed.ok) throw new Error(JSON.stringify(parsed.errors));
+  return parsed.job;
+}
+function lengths(job: Job, item: string): MaterialPlan & LengthMaterial {
+  const found = jobShop(openJob(job)).plan.materials.find((one) => one.item === item);
+  if (found?.kind !== 'length') throw new Error(item);
+  return found;
+}
+
+describe('job: cutting', () => {
+  const job = defaultJob('harp');
+  const risers = jobShop(openJob(job)).parts.find(({ id }) => id.endsWith('/riser'));
+  if (risers?.kind !== 'length') throw new Error('a harp has risers');
+  const { item } = risers;
+  const before = lengths(job, item);
+
+  it('locks a bar: its pieces are ticked, the cost stands, and the plan goes on round it', () => {
+    const locked = set(job, lockBar(job, before, 0, at));
+    const after = lengths(locked, item);
+    expect(after.plan.bars[0]?.fixed).deep.equal({ by: 'lock', id: 'cut-1' });
+    expect(after.plan.cost).equal(before.plan.cost);
+    const pieces = before.plan.bars[0]?.pieces.filter(({ id }) => id === risers.id).length;
+    expect(locked.decisions.ticks[risers.id]).equal(pieces);
+  });
+  it('puts an offcut worth keeping on the shelf and writes it into the ledger; unlocking takes it away again', () => {
+    const rails = jobShop(openJob(job)).plan.materials.flatMap((one) =>
+      one.kind === 'length' ? one.plan.bars.map((bar, index) => ({ one, bar, index })) : [],
+    );
+    const long = rails.find(({ bar }) => bar.offcut > 0.3);
+    if (long?.one.kind !== 'length') throw new Error('no bar with a long offcut');
+    const locked = set(job, lockBar(job, long.one, long.index, at));
+    expect(locked.shop.onHand).deep.equal([
+      { id: 'cut-1-rest', item: long.one.item, count: 1, length: Math.round(long.bar.offcut * 1e6) / 1e6 },
+    ]);
+    expect(locked.shop.ledger?.map(({ what }) => what)).deep.equal(['returned']);
+    const undone = set(locked, unlock(locked, 'cut-1', at));
+    expect(undone.shop.onHand).deep.equal([]);
+    expect(undone.decisions.locks).deep.equal([]);
+    expect(undone.shop.ledger?.map(({ what }) => what)).deep.equal(['returned', 'taken']);
+    // Too short to keep: nothing comes back.
+    const fussy = withValueAt(job, ['shop', 'keep'], 4);
+    expect(set(fussy, lockBar(fussy, long.one, long.index, at)).shop.onHand).deep.equal([]);
+  });
+  it('takes what lay on hand out of the shed, and gives it back', () => {
+    const stocked = withValueAt(job, ['shop', 'onHand'], [{ id: 'shed-1', item, length: 3, count: 2 }]);
+    const material = lengths(stocked, item);
+    const index = material.plan.bars.findIndex(({ stock }) => stock === 'shed-1');
+    const locked = set(stocked, lockBar(stocked, material, index, at));
+    expect(locked.shop.onHand.find(({ id }) => id === 'shed-1')?.count).equal(1);
+    expect(jobShop(openJob(locked)).plan.cost).closeTo(jobShop(openJob(stocked)).plan.cost, 1e-9);
+    const undone = set(locked, unlock(locked, 'cut-1', at));
+    expect(undone.shop.onHand.find(({ id }) => id === 'shed-1')?.count).equal(2);
+  });
+  it('keeps a lock when the design changes and says that the pieces are too short now', () => {
+    const locked = set(job, lockBar(job, before, 0, at));
+    const path = ['panels', 0, 'parameters', 'riserClear'];
+    const now = locked.panels[0]?.parameters.riserClear as number;
+    const shorter = lengths(withValueAt(locked, path, now - 0.01), item);
+    expect(new Set(shorter.misfits.map(({ fate }) => fate))).deep.equal(new Set(['long']));
+    expect(shorter.plan.bars[0]?.fixed?.by).equal('lock');
+    const longer = lengths(withValueAt(locked, path, now + 0.002), item);
+    expect(longer.misfits.every(({ fate }) => fate === 'short')).equal(true);
+    expect(longer.plan.cost).above(before.plan.cost);
+  });
+  it('locks a sheet as it was cut', () => {
+    const sheets = jobShop(openJob(job)).plan.materials.find(({ kind }) => kind === 'sheet');
+    if (sheets?.kind !== 'sheet') throw new Error('a harp has sheets');
+    const locked = set(job, lockSheet(job, sheets, 0, at));
+    const after = jobShop(openJob(locked)).plan.materials.find(({ item: one }) => one === sheets.item);
+    expect(after?.plan.cost).equal(sheets.plan.cost);
+    expect(after?.misfits).deep.equal([]);
+    if (after?.kind !== 'sheet') throw new Error('still a sheet');
+    expect(after.plan.sheets[0]?.fixed?.id).equal('cut-1');
+  });
+  it('lays a piece on another bar by hand, on a bar of its own, and gives all back', () => {
+    const timber = jobShop(openJob(job)).plan.materials.find(
+      (one): one is MaterialPlan & LengthMaterial => one.kind === 'length' && one.plan.bars.length > 1,
+    );
+    if (!timber) throw new Error('no material of two bars');
+    const own = movePiece(job, timber, { bar: 0, place: 0 }, undefined);
+    if (!own.ok) throw new Error(own.why);
+    const moved = set(job, own.changes);
+    const after = lengths(moved, timber.item);
+    expect(after.plan.cost).at.least(timber.plan.cost);
+    expect(after.unruled?.cost).equal(timber.plan.cost);
+    const alone = after.plan.bars.filter(({ fixed, pieces }) => fixed?.by === 'overrule' && pieces.length === 1);
+    expect(alone.length).at.least(1);
+    const released = set(moved, releaseMaterial(moved, timber.item));
+    expect(lengths(released, timber.item).plan).deep.equal(timber.plan);
+  });
+  it('takes no piece off a bar that is cut, and none onto a bar that no length to be had could hold', () => {
+    const locked = set(job, lockBar(job, before, 0, at));
+    expect(movePiece(locked, lengths(locked, item), { bar: 0, place: 0 }, undefined)).deep.equal({
+      ok: false,
+      why: 'locked',
+    });
+    const full = { ...before, stock: before.stock.map((one) => ({ ...one, length: 2 })) };
+    expect(movePiece(job, full, { bar: 0, place: 0 }, 0)).deep.equal({ ok: false, why: 'no room' });
+  });
+});
+
+describe('job: cut at another length than wanted', () => {
+  const job = defaultJob('harp');
+  const open = openJob(job);
+  const part = jobShop(open).parts.find(({ id }) => id.endsWith('/riser'));
+  if (part?.kind !== 'length') throw new Error('a harp has risers');
+
+  it('is good within half a mark, and is cut again where it is too long', () => {
+    expect(cutMiss(open, part.id, part.length + 0.0004).kind).equal('good');
+    expect(cutMiss(open, part.id, part.length + 0.003)).deep.include({ kind: 'long', fits: [] });
+  });
+  it('says what one more costs, and which size of the design would make all of them so', () => {
+    const miss = cutMiss(open, part.id, part.length - 0.003);
+    expect(miss.kind).equal('short');
+    expect(miss.recut?.cost).at.least(0);
+    // Three millimetres off a riser: the clear gap by as much, or the entry at both ends by half of it.
+    const clear = miss.fits.find(({ path }) => path.endsWith('riserClear'));
+    expect(clear && clear.to - clear.from).closeTo(-0.003, 1e-4);
+    for (const { path, value } of miss.fits) {
+      const then = openJob(withValueAt(job, pathSteps(path), value));
+      const riser = jobShop(then).parts.find(({ id }) => id === part.id);
+      expect(riser?.kind === 'length' && riser.length).closeTo(part.length - 0.003, 5e-4);
+    }
+  });
+  it('tells which made pieces a way out would spoil', () => {
+    const ticked = withValueAt(job, ['decisions', 'ticks'], { [part.id]: 3 });
+    const miss = cutMiss(openJob(ticked), part.id, part.length - 0.003);
+    for (const { others } of miss.fits) for (const { made } of others) expect(made).equal(0);
+    expect(() => cutMiss(open, 'panel-a/none', 1)).throw(RangeError);
+  });
+});

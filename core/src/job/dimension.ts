@@ -1,0 +1,32 @@
+import type { Dimension, Edit } from '../draw';
+import { views } from '../families';
+import { pathSteps, withValueAt } from './changes';
+import type { OpenJob } from './open';
+import type { Job } from './schema';
+
+/** A dimension that the builder can set. */
+export type Editable = Dimension & { edit: Edit };
+
+/** Dimensions of a panel that can be set, each field once, as they stand on its drawings. */
+export function editableDimensions(open: OpenJob, index: number): Editable[] {
+  const panel = open.panels[index];
+  const seen = new Set<string>();
+  return views
+    .flatMap((view) => panel?.design.drawing(view).dimensions ?? [])
+    .flatMap((dimension) => {
+      const { edit } = dimension;
+      if (!edit || seen.has(edit.path)) return [];
+      seen.add(edit.path);
+      return [{ ...dimension, edit }];
+    });
+}
+
+/** What stands in the field of a dimension at a size, without the dust of reckoning. */
+export function fieldValue(edit: Edit, size: number): number {
+  return Math.round((size * edit.scale + edit.offset) * 1e7) / 1e7;
+}
+
+/** The job with one dimension of a panel at a size, before any check. */
+export function withDimension(job: Job, index: number, edit: Edit, size: number): Job {
+  return withValueAt(job, pathSteps(`panels.${index}.${edit.path}`), fieldValue(edit, size));
+}

@@ -1,0 +1,91 @@
+import type { PlacedPiece, Room } from './sheets';
+
+/** One cut edge to edge through a part of a sheet. */
+export interface SheetCut {
+  /** Along the sheet's height (at a distance from its left edge) or across it (from its lower edge). */
+  direction: 'along' | 'across';
+  /** m from the left or lower edge of the part that is cut to the near side of the kerf. */
+  at: number;
+  /** The part that is cut; m from the sheet's lower left corner. */
+  room: Room;
+}
+
+/** A layout that no run of cuts edge to edge can make. */
+export class NotGuillotine extends Error {
+  constructor(readonly room: Room) {
+    super(`pieces at ${room.x}, ${room.y} cannot be parted by cuts edge to edge`);
+  }
+}
+
+const tiny = 1e-6;
+
+/**
+ * The order in which a sheet is cut so that every cut goes edge to edge: each part is cut where no piece is crossed, longest cuts
+ * first, until each piece lies alone.
+ *
+ * @throws NotGuillotine where there is no such order
+ */
+export function cutOrder(
+  sheet: { width: number; height: number; placed: readonly PlacedPiece[] },
+  kerf: number,
+): SheetCut[] {
+  const cuts: SheetCut[] = [];
+  const waiting: { room: Room; placed: readonly PlacedPiece[] }[] = [
+    { room: { x: 0, y: 0, width: sheet.width, height: sheet.height }, placed: sheet.placed },
+  ];
+  for (let part = waiting.shift(); part; part = waiting.shift()) {
+    const { room, placed } = part;
+    if (placed.length === 0) continue;
+    const [only] = placed;
+    if (
+      placed.length === 1 &&
+      only &&
+      Math.abs(only.width - room.width) < tiny &&
+      Math.abs(only.height - room.height) < tiny
+    )
+      continue;
+    const cut = firstCut(room, placed, kerf);
+    if (!cut) throw new NotGuillotine(room);
+    cuts.push(cut);
+    const along = cut.direction === 'along';
+    const edge = (along ? room.x : room.y) + cut.at;
+    const before = (piece: PlacedPiece) => (along ? piece.x + piece.width : piece.y + piece.height) <= edge + tiny;
+    const rest = (along ? room.width : room.height) - cut.at - kerf;
+    waiting.push({
+      room: along ? { ...room, width: cut.at } : { ...room, height: cut.at },
+      placed: placed.filter(before),
+    });
+    if (rest > tiny)
+      waiting.push({
+        room: along ? { ...room, x: edge + kerf, width: rest } : { ...room, y: edge + kerf, height: rest },
+        placed: placed.filter((piece) => !before(piece)),
+      });
+  }
+  return cuts;
+}
+
+/**
+ * The longest cut of a part that crosses no piece; of two as long the one nearer to the edge. A single piece is cut out so that the
+ * larger rest stays whole.
+ */
+function firstCut(room: Room, placed: readonly PlacedPiece[], kerf: number): SheetCut | undefined {
+  const found: (SheetCut & { length: number; rest: number })[] = [];
+  for (const direction of ['along', 'across'] as const) {
+    const along = direction === 'along';
+    const low = (piece: PlacedPiece) => (along ? piece.x : piece.y);
+    const high = (piece: PlacedPiece) => low(piece) + (along ? piece.width : piece.height);
+    const start = along ? room.x : room.y;
+    const size = along ? room.width : room.height;
+    // Behind a piece, or before one that lies off the edge.
+    for (const edge of [...placed.map(high), ...placed.map((piece) => low(piece) - kerf)]) {
+      const at = edge - start;
+      if (at < tiny || at > size - tiny) continue;
+      if (placed.some((piece) => low(piece) < edge + kerf - tiny && high(piece) > edge + tiny)) continue;
+      const length = along ? room.height : room.width;
+      found.push({ direction, at, room, length, rest: (size - at - kerf) * length });
+    }
+  }
+  found.sort((a, b) => (placed.length === 1 ? b.rest - a.rest : b.length - a.length) || a.at - b.at);
+  const [best] = found;
+  return best && { direction: best.direction, at: best.at, room: best.room };
+}

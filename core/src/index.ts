@@ -1,8 +1,8 @@
 // The front door of core: everything that is computed, and the words for it. No interface, no network, no files.
 
 export type { Finding, Severity, Wording } from './care';
-export type { CatalogueKind, FieldMeta, Range } from './catalogue';
-export { bore, entries, entry, entryName, findEntry, loopPipes } from './catalogue';
+export type { CatalogueKind, FieldMeta, Range, Saw } from './catalogue';
+export { bore, entries, entry, entryName, findEntry, insteadOf, loopPipes, saws } from './catalogue';
 export type { Dimension, Drawing, Edit, Extent, Label, Layer, Point, Shape, SvgOptions } from './draw';
 export { dimensionLine, direction, extent, writeSvg } from './draw';
 export type { Chosen, Family, FamilyId, Field, PanelDesign, PanelDocument, View, WaterDescription } from './families';

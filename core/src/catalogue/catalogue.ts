@@ -40,3 +40,21 @@ export function entryName(id: string): string | undefined {
   }
   return undefined;
 }
+
+/** Other things of the same shops that can stand in the place of one: tube of the same outside and temper, any board, a sheet of the same use. */
+export function insteadOf(id: string): { id: string; name: string }[] {
+  const tube = findEntry('tube', id);
+  if (tube)
+    return tubes.filter(
+      (one) =>
+        one.id !== id &&
+        one.tape === tube.tape &&
+        one.temper === tube.temper &&
+        Math.abs(one.outerDiameter - tube.outerDiameter) < 1e-6,
+    );
+  const board = findEntry('timber', id);
+  if (board) return timbers.filter((one) => one.id !== id && one.tape === board.tape);
+  const sheet = findEntry('sheet', id);
+  if (sheet) return sheets.filter((one) => one.id !== id && one.tape === sheet.tape && one.use === sheet.use);
+  return [];
+}

@@ -3,7 +3,7 @@
 export type { Sheet, Timber, Track } from './boards';
 export { sheetMass, sheets, timbers, tracks } from './boards';
 export type { CatalogueKind, EntryOf } from './catalogue';
-export { entries, entry, entryName, findEntry, UnknownEntry } from './catalogue';
+export { entries, entry, entryName, findEntry, insteadOf, UnknownEntry } from './catalogue';
 export { drillFor } from './drills';
 export type { Elbow } from './elbows';
 export { elbowFor } from './elbows';
@@ -19,6 +19,8 @@ export type { Member } from './member';
 export { defineMember, memberOf, UnknownMember } from './member';
 export type { Range, SourceKind } from './range';
 export { range } from './range';
+export type { Saw } from './saws';
+export { saws } from './saws';
 export type { Tee } from './tees';
 export { teeFor } from './tees';
 export type { Tube } from './tubes';

@@ -134,6 +134,11 @@ export interface PanelDesign {
   materials: MaterialInPanel[];
   growth: GrowingThing[];
   findings: Finding[];
+  /**
+   * What is only sure once it has been tried on the real thing, before everything is cut: words with quantities by `sized`. One that
+   * has been tried is not among them.
+   */
+  trials: { id: string; words: string }[];
   /** How it is built, in an order in which it can be done. */
   steps(): Step[];
   /** Whether it empties by itself when it lies as drawn, and how. */

@@ -1,5 +1,5 @@
 import { formatLength, type Habit, sayWords } from '../quantity';
-import { type CutDecisions, type Part, type Purchase, planShop, type ShopPlan, writeCsv } from '../shop';
+import { type BuyLine, type CutDecisions, type Part, type Purchase, planShop, type ShopPlan, writeCsv } from '../shop';
 import { jobParts } from './jobParts';
 import type { OpenJob } from './open';
 import type { Job } from './schema';
@@ -54,12 +54,20 @@ export function cutListCsv(parts: readonly Part[], habit: Habit): string {
   ]);
 }
 
+/** The size of a length or sheet on a buy list, in words; nothing for what has none. */
+export function buySize({ size }: BuyLine, habit: Habit): string {
+  if (!size) return '';
+  const say = (value: number) => formatLength(value, habit).text;
+  return 'length' in size ? say(size.length) : `${say(size.height)} × ${say(size.width)}`;
+}
+
 /** The buy list as CSV. */
-export function buyListCsv(plan: ShopPlan, currency: string): string {
+export function buyListCsv(plan: ShopPlan, currency: string, habit: Habit): string {
   return writeCsv([
-    ['what', 'how many', 'unit', `price ${currency}`, 'rule'],
+    ['what', 'size', 'how many', 'unit', `price ${currency}`, 'rule'],
     ...plan.buy.map((line) => [
       line.name,
+      buySize(line, habit),
       Math.round(line.quantity * 1000) / 1000,
       line.unit,
       line.price === undefined ? 'no price' : Math.round(line.price * 100) / 100,
@@ -67,6 +75,7 @@ export function buyListCsv(plan: ShopPlan, currency: string): string {
     ]),
     [
       'in all',
+      '',
       '',
       '',
       Math.round(plan.cost * 100) / 100,

@@ -12,7 +12,7 @@ export {
   tiltOf,
 } from './conditions';
 export { type Cooking, jobCooking, loopBoils, placeWords } from './cooking';
-export { buyListCsv, cutDecisions, cutListCsv, type JobShop, jobShop } from './cutList';
+export { buyListCsv, buySize, cutDecisions, cutListCsv, type JobShop, jobShop } from './cutList';
 export { type CutMiss, cutMiss, type MissFit } from './cutMiss';
 export {
   type FieldChanges,
@@ -42,6 +42,7 @@ export {
   withoutFound,
 } from './handTests';
 export { jobParts } from './jobParts';
+export { type LookItem, lastLook } from './lastLook';
 export { type MadeFigure, type Making, panelMakings } from './makings';
 export { type MarkWorth, marksWorth } from './marks';
 export { mountOf, sideOf, usualGust, windOf } from './mount';
@@ -55,6 +56,7 @@ export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
 export { jobSteps, sayStep } from './steps';
 export { type StillFigures, stillFigures, stillMakings } from './still';
+export { type Substitute, substitutes } from './substitute';
 export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty';
 export {
   candidates,

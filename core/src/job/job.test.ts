@@ -272,7 +272,7 @@ describe('job: lists for the shop', () => {
     expect(cutListCsv(parts, 'imperial')).match(/74 5\/8″/);
   });
   it('adds the buy list up to the cost', () => {
-    const lines = buyListCsv(plan, '$').trim().split('\r\n');
+    const lines = buyListCsv(plan, '$', 'metric').trim().split('\r\n');
     expect(lines[lines.length - 1]).include(String(Math.round(plan.cost * 100) / 100));
   });
 });

@@ -251,6 +251,8 @@ export const jobSchema = z.strictObject({
       .optional(),
     /** Bars and sheets that are cut, as they were cut. */
     locks: z.array(z.union(lockKinds)).max(400).optional(),
+    /** What was looked at before the saw, by its id: what it was when it was found right. */
+    checks: z.record(z.string(), z.string().max(200)).optional(),
     /** Pieces that come off one bar, by part id: those of one word together. */
     ties: z.record(z.string(), name).optional(),
   }),

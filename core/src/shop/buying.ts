@@ -70,6 +70,8 @@ export interface SheetMaterial {
 export interface BuyLine {
   id: string;
   name: string;
+  /** m. Of a length or sheet. */
+  size?: { length: number } | { width: number; height: number };
   quantity: number;
   unit: Purchase['unit'];
   /** Money for one; absent when no price is known. */
@@ -262,6 +264,7 @@ function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
     return {
       id,
       name: material.name,
+      ...sizeOf(material, id),
       quantity: count,
       unit: 'each',
       rule: onHand ? 'on hand' : 'stock',
@@ -269,4 +272,13 @@ function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
       ...(!onHand && listed >= 0 ? { priceField: `sold.${listed}.price` } : {}),
     };
   });
+}
+
+function sizeOf(material: MaterialPlan, id: string): Pick<BuyLine, 'size'> {
+  if (material.kind === 'length') {
+    const one = material.stock.find((stock) => stock.id === id);
+    return one ? { size: { length: one.length } } : {};
+  }
+  const one = material.stock.find((stock) => stock.id === id);
+  return one ? { size: { width: one.width, height: one.height } } : {};
 }

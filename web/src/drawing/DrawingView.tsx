@@ -32,6 +32,9 @@ interface DrawingViewProps {
   over?(place: Placing): ReactNode;
   /** px round the drawing for words. */
   margin?: { left: number; right: number; top: number; bottom: number };
+  /** Id of the part that is pointed at, here or elsewhere. */
+  lit?: string | undefined;
+  onLit?(part: string | undefined): void;
   /** px to a metre that it is drawn with at most. */
   most?: number;
 }
@@ -49,6 +52,8 @@ export function DrawingView({
   over,
   margin = { left: 24, right: 56, top: 20, bottom: 16 },
   most = Number.POSITIVE_INFINITY,
+  lit,
+  onLit,
 }: DrawingViewProps) {
   const [ref, { width, height }] = useSize<HTMLElement>();
   const box = extent(drawing);
@@ -67,9 +72,16 @@ export function DrawingView({
       {width > 0 && (
         // biome-ignore lint/a11y/noSvgWithoutTitle: the figure round it has the name; a title here would follow the mouse
         <svg width={width} height={height} style={{ display: 'block' }}>
-          {keyed(drawing.shapes).map(([key, shape]) => (
-            <ShapeMark key={key} shape={shape} place={place} />
-          ))}
+          {keyed(drawing.shapes).map(([key, shape]) =>
+            onLit && shape.part ? (
+              // biome-ignore lint/a11y/noStaticElementInteractions: the light follows the mouse only; the parts are named in their list
+              <g key={key} onMouseEnter={() => onLit(shape.part)} onMouseLeave={() => onLit(undefined)}>
+                <ShapeMark shape={shape} place={place} lit={shape.part === lit} />
+              </g>
+            ) : (
+              <ShapeMark key={key} shape={shape} place={place} />
+            ),
+          )}
           {over?.(place)}
           <Labels drawing={drawing} place={place} habit={habit} />
           {/* The one in hand over the others; in one list, so that a mark that is being pulled stays the same mark. */}

@@ -38,8 +38,9 @@ export interface Placing {
 }
 
 /** One shape of a drawing, in pixels. */
-export function ShapeMark({ shape, place }: { shape: Shape; place: Placing }) {
-  const look = looks[shape.layer];
+export function ShapeMark({ shape, place, lit }: { shape: Shape; place: Placing; lit?: boolean }) {
+  const own = looks[shape.layer];
+  const look = lit ? { ...own, stroke: ink('paneText'), width: 3 } : own;
   const common = {
     stroke: look.stroke,
     strokeWidth: look.width,

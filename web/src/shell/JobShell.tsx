@@ -6,6 +6,7 @@ import { Link, useParams } from 'react-router';
 import { answered, api } from '../state/api';
 import { startAutosave, takeLaidBy } from '../state/autosave';
 import { useJob } from '../state/job';
+import { useProving } from '../state/proofs';
 import { ConflictDialog } from './ConflictDialog';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
@@ -80,9 +81,16 @@ export function JobShell() {
         </Box>
       </Flex>
       <Shortcuts jobId={jobId} />
+      <Proving />
       <ConflictDialog />
     </Flex>
   );
+}
+
+/** Works in the background for whatever station is open. */
+function Proving() {
+  useProving();
+  return null;
 }
 
 function Notice({

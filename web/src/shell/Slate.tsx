@@ -16,6 +16,7 @@ import { type Derived, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
 import { useKeepRevision, useKeptRevision } from '../state/kept';
+import { useShopPlan } from '../state/proofs';
 import { ink } from '../theme/ink';
 import { LightSwitch } from './LightSwitch';
 import { UnitFlip } from './UnitFlip';
@@ -28,7 +29,12 @@ interface Cell {
   warn?: boolean;
 }
 
-function cells({ figures, findings }: Derived, kept: Derived | undefined, habit: Habit, currency: string): Cell[] {
+function cells(
+  { figures, findings }: Derived,
+  kept: Derived | undefined,
+  habit: Habit,
+  { currency, spent }: { currency: string; spent: number },
+): Cell[] {
   const flow = formatQuantity('flow', volumeFlow(figures.massFlow, figures.conditions.inlet), habit).text;
   const clashes = findings.filter((one) => one.severity === 'clash' || one.severity === 'stop').length;
   const cautions = findings.filter((one) => one.severity === 'caution').length;
@@ -72,7 +78,7 @@ function cells({ figures, findings }: Derived, kept: Derived | undefined, habit:
     },
     {
       label: figures.unpriced.length > 0 ? `so far, ${figures.unpriced.length} unpriced` : 'so far',
-      value: formatMoney(figures.cost, currency, 0),
+      value: formatMoney(spent, currency, 0),
       change: { text: signed(cost, 0), good: cost < 0 },
     },
     cautions > 0
@@ -85,6 +91,7 @@ function cells({ figures, findings }: Derived, kept: Derived | undefined, habit:
 export function Slate() {
   const document = useDocument();
   const derived = useDerived();
+  const { plan } = useShopPlan();
   const kept = useKeptRevision();
   const habit = useHabit();
   const saving = useJob((state) => state.saving);
@@ -107,7 +114,7 @@ export function Slate() {
       contain="layout paint style"
     >
       <Plate name={document.name} words={`${revision}, ${saved}`} />
-      {cells(derived, kept?.derived, habit, document.currency).map((cell) => (
+      {cells(derived, kept?.derived, habit, { currency: document.currency, spent: plan.cost }).map((cell) => (
         <SlateCell
           key={cell.label.replace(/ .*/, '')}
           label={cell.label}

@@ -10,6 +10,7 @@ import {
   type OpenJob,
   openJob,
   type Part,
+  type Purchase,
   type ShopPlan,
 } from '@north-pane/core';
 import { useDocument } from './job';
@@ -18,6 +19,7 @@ import { useDocument } from './job';
 export interface Derived {
   open: OpenJob;
   parts: Part[];
+  purchases: Purchase[];
   plan: ShopPlan;
   figures: Figures;
   /** Every material against the heat it meets, tightest first. */
@@ -31,11 +33,12 @@ export function derive(job: Job): Derived {
   const found = known.get(job);
   if (found) return found;
   const open = openJob(job);
-  const { parts, plan } = jobShop(open);
+  const { parts, purchases, plan } = jobShop(open);
   const cooking = jobCooking(open);
   const made = {
     open,
     parts,
+    purchases,
     plan,
     figures: evaluateOpen(open, {}, plan),
     cooking,

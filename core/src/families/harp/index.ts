@@ -1,3 +1,4 @@
+import { sized } from '../../quantity';
 import type { PanelDesign } from '../family';
 import { plateDesign } from '../plate/design';
 import { layingRoom } from '../plate/findings';
@@ -57,6 +58,12 @@ export const harp = definePlateFamily({
     return {
       ...common,
       runs: { count: parameters.riserCount, words: parameters.riserCount === 1 ? 'riser' : 'risers' },
+      trials: [
+        {
+          id: 'riser',
+          words: `cut one riser at ${sized(riserCut)} and dry-fit it in both headers; only then set the stop and cut the rest`,
+        },
+      ],
       drawing: (view) => harpDrawing[view](build, layout),
       water,
       findings: harpFindings(build, layout),

@@ -233,6 +233,7 @@ export const lattice: Family = {
       areas: areasOf(heat),
       outside: { length: parameters.length, width: parameters.width, depth: 0.04 + layout.coverHeight },
       runs: { count: bolts.length + rimBolts.length, words: 'bolts' },
+      trials: [],
       drawing: (view) => latticeDrawing(view, panel.id, layout),
       plate: { thickness: sheet.thickness, density: metal.density },
       parts,

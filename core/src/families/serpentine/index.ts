@@ -1,4 +1,5 @@
 import { bore } from '../../catalogue';
+import { sized } from '../../quantity';
 import { tubeMass } from '../../shop';
 import type { PanelDesign } from '../family';
 import { plateDesign } from '../plate/design';
@@ -65,6 +66,14 @@ export const serpentine = definePlateFamily({
     return {
       ...common,
       runs: { count, words: 'runs' },
+      trials: bend.calibrated
+        ? []
+        : [
+            {
+              id: 'bend',
+              words: `dry-fit one return bend, measure it centre to centre (drawn: ${sized(bend.fixedPitch ?? pitch)}) and type it under Dry fit on the bench; only then cut the stubs`,
+            },
+          ],
       drawing: (view) => (view === 'detail' ? detail(build, layout) : serpentineDrawing[view](build, layout)),
       water: {
         kind: 'serial',

@@ -161,6 +161,13 @@ export const trickle: Family = {
       areas: areasOf(heat),
       outside: { ...outside, depth: layout.depth },
       runs: { count: parameters.strips, words: parameters.strips === 1 ? 'strip' : 'strips' },
+      trials: [
+        {
+          id: 'can',
+          words:
+            'flatten one can as all will be, measure its height and breadth, and set them on the bench; only then cut the battens',
+        },
+      ],
       drawing: (view) => trickleDrawing(view, panel.id, layout),
       plate: { thickness: 0.0001, density: materials.aluminium.density },
       parts,

@@ -1,129 +1,301 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import {
+  DndContext,
+  DragOverlay,
+  KeyboardSensor,
+  PointerSensor,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  type Bar,
   formatLength,
   formatMoney,
   formatNumber,
   type Habit,
+  type LengthMaterial,
   type LengthPlan,
+  lockBar,
   type MaterialPlan,
+  movePiece,
+  releaseMaterial,
+  unlock,
 } from '@north-pane/core';
+import { Lock, LockOpen } from 'lucide-react';
+import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
+import { useSize } from '../../parts/useSize';
+import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
+import { BarPiece } from './BarPiece';
 
-type LengthMaterial = Extract<MaterialPlan, { kind: 'length' }>;
+type Material = MaterialPlan & LengthMaterial;
 
 /** Bars beyond this many alike are drawn once with their number. */
 const mostDrawn = 8;
 
-/** Stock lengths of one material with the pieces laid out in them. */
-export function Bars({
-  material,
-  habit,
-  currency,
-  lit,
-  onLit,
-}: {
-  material: LengthMaterial;
-  habit: Habit;
-  currency: string;
+export interface Lit {
   lit: string | undefined;
   onLit(part: string | undefined): void;
-}) {
-  const { plan, stock, name, parts } = material;
+}
+
+interface BarsProps extends Lit {
+  material: Material;
+  habit: Habit;
+  currency: string;
+  proving: boolean;
+}
+
+/**
+ * Stock lengths of one material with the pieces laid out in them. A piece is drawn over to another bar by mouse or keys; a bar that is
+ * cut is locked and stands through every change.
+ */
+export function Bars({ material, habit, currency, proving, lit, onLit }: BarsProps) {
+  const { plan, stock, name, item } = material;
+  const document = useDocument();
+  const changeAll = useJob((state) => state.changeAll);
+  const [dragged, setDragged] = useState<{ bar: number; place: number } | undefined>(undefined);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const [ref, { width }] = useSize<HTMLDivElement>();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor),
+  );
   const longest = Math.max(...plan.bars.map((bar) => lengthOf(material, bar.stock)), 0.001);
-  const tube = parts.some((part) => part.kind === 'length' && part.stuff !== 'timber');
+  const drop = (to: number | undefined) => {
+    if (!dragged || to === dragged.bar) return;
+    const moved = movePiece(document, material, dragged, to);
+    setTrouble(moved.ok ? undefined : why[moved.why]);
+    if (moved.ok) changeAll(moved.changes);
+  };
+  const held = dragged && plan.bars[dragged.bar]?.pieces[dragged.place];
   return (
-    <Box as="section" aria-label={name} mb="5">
-      <Flex justify="space-between" align="baseline" gap="3" wrap="wrap" mb="1">
+    <Box as="section" aria-label={name} mb="5" ref={ref}>
+      <Flex justify="space-between" align="baseline" columnGap="3" wrap="wrap" mb="1">
         <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
           {name}
         </Text>
         <Text fontSize="13px" color="soft">
-          {summary(material, habit, currency)}
+          {summary(material, habit, currency, proving)}
         </Text>
       </Flex>
-      {plan.bars.map((bar, index) => {
-        const length = lengthOf(material, bar.stock);
-        const drawn = bar.count > mostDrawn ? 1 : bar.count;
-        return Array.from({ length: drawn }, (_, copy) => (
-          <Flex
-            // biome-ignore lint/suspicious/noArrayIndexKey: bars alike have no names; they stand in order
-            key={`${index}-${copy}`}
-            align="center"
-            gap="2"
-            mb="1"
-          >
+      <DndContext
+        sensors={sensors}
+        accessibility={{
+          screenReaderInstructions: { draggable: 'Space lifts the piece, arrows move it, Space lays it down.' },
+        }}
+        onDragStart={({ active }) => setDragged(active.data.current as { bar: number; place: number })}
+        onDragCancel={() => setDragged(undefined)}
+        onDragEnd={({ over }) => {
+          if (over) drop(over.data.current?.bar as number | undefined);
+          setDragged(undefined);
+        }}
+      >
+        {plan.bars.map((bar, index) =>
+          Array.from({ length: bar.count > mostDrawn ? 1 : bar.count }, (_, copy) => (
+            <BarRow
+              // biome-ignore lint/suspicious/noArrayIndexKey: bars alike have no names; they stand in order
+              key={`${index}-${copy}`}
+              material={material}
+              bar={bar}
+              index={index}
+              copy={copy}
+              habit={habit}
+              lit={lit}
+              onLit={onLit}
+              px={(width - 40) / longest}
+            />
+          )),
+        )}
+        {held && <OwnBar item={item} />}
+        <DragOverlay dropAnimation={null}>
+          {held && (
             <Flex
               h="30px"
-              w={`${(100 * length) / longest}%`}
-              borderWidth="1.5px"
-              borderColor="ink"
-              bg="well"
-              position="relative"
+              align="center"
+              justify="center"
+              bg="paneFill"
+              color="white"
+              fontFamily="heading"
+              fontWeight="600"
             >
-              {bar.pieces.map((piece, place) => (
-                <Flex
-                  // biome-ignore lint/suspicious/noArrayIndexKey: the same piece lies in a bar more than once
-                  key={place}
-                  w={`${(100 * piece.length) / length}%`}
-                  align="center"
-                  justify="center"
-                  overflow="hidden"
-                  borderRightWidth="1.5px"
-                  borderColor="ink"
-                  fontFamily="heading"
-                  fontWeight="600"
-                  fontSize="15px"
-                  bg={tube ? 'color-mix(in srgb, var(--np-colors-copper) 36%, var(--np-colors-card))' : 'timber'}
-                  outline={lit === piece.id ? `3px solid ${ink('pane')}` : undefined}
-                  outlineOffset="-3px"
-                  onMouseEnter={() => onLit(piece.id)}
-                  onMouseLeave={() => onLit(undefined)}
-                  title={nameOf(material, piece.id)}
-                >
-                  <LengthText value={piece.length} habit={habit} bare inchesOnly={piece.length / length < 0.16} />
-                </Flex>
-              ))}
-              <Flex
-                flex="1"
-                align="center"
-                justify="center"
-                fontSize="13px"
-                color="soft"
-                overflow="hidden"
-                whiteSpace="nowrap"
-              >
-                {bar.offcut / longest > 0.09 && (
-                  <>
-                    left&nbsp;
-                    <LengthText value={bar.offcut} habit={habit} bare />
-                  </>
-                )}
-              </Flex>
+              <LengthText value={held.length} habit={habit} bare />
             </Flex>
-            {bar.count > mostDrawn && <Text whiteSpace="nowrap">× {bar.count}</Text>}
-          </Flex>
-        ));
-      })}
+          )}
+        </DragOverlay>
+      </DndContext>
+      {trouble && (
+        <Text role="alert" color="brickText" fontSize="14px">
+          {trouble}
+        </Text>
+      )}
+      {material.unruled && (
+        <Flex align="baseline" gap="3" wrap="wrap" fontSize="14px">
+          <Text>{ruledWords(plan.cost, material.unruled.cost, currency)}</Text>
+          <Box
+            as="button"
+            color="paneText"
+            fontWeight="600"
+            cursor="pointer"
+            onClick={() => changeAll(releaseMaterial(document, item))}
+          >
+            Give it back to the planner
+          </Box>
+        </Flex>
+      )}
       {plan.unplaced.map((piece) => (
         <Text key={piece.id} role="alert" color="brickText" fontWeight="600">
           {nameOf(material, piece.id)}, {formatLength(piece.length, habit).text}: no length to be had is long enough.
-          Longest: {formatLength(Math.max(...stock.map((one) => one.length)), habit).text}.
+          {stock.length > 0 && ` Longest: ${formatLength(Math.max(...stock.map((one) => one.length)), habit).text}.`}
         </Text>
       ))}
     </Box>
   );
 }
 
-function lengthOf(material: LengthMaterial, stock: string): number {
+const why = {
+  locked: 'That bar is cut: nothing goes on it or comes off it. Unlock it first.',
+  'no room': 'No length that is to be had holds all those pieces.',
+} as const;
+
+function ruledWords(cost: number, least: number, currency: string): string {
+  const more = cost - least;
+  if (Math.abs(more) < 0.005) return 'Laid out by hand, at the planner’s own price.';
+  return `Laid out by hand: ${formatMoney(more, currency, 2)} more than the planner’s ${formatMoney(least, currency, 2)}.`;
+}
+
+interface RowProps extends Lit {
+  material: Material;
+  bar: Bar;
+  index: number;
+  copy: number;
+  habit: Habit;
+  /** px to a metre. */
+  px: number;
+}
+
+function BarRow({ material, bar, index, copy, habit, lit, onLit, px }: RowProps) {
+  const length = lengthOf(material, bar.stock);
+  const locked = bar.fixed?.by === 'lock';
+  const { setNodeRef, isOver } = useDroppable({
+    id: `${material.item}|${index}|${copy}`,
+    data: { bar: index },
+    disabled: locked,
+  });
+  const { kerf } = material;
+  return (
+    <Flex align="center" gap="2" mb="1">
+      <Flex
+        ref={setNodeRef}
+        h="30px"
+        w={`${length * px}px`}
+        borderWidth="1.5px"
+        borderColor={isOver ? 'pane' : 'ink'}
+        borderLeftWidth={bar.fixed ? '6px' : '1.5px'}
+        borderLeftColor={locked ? 'ink' : bar.fixed ? 'pane' : 'ink'}
+        bg={isOver ? 'card' : 'well'}
+        title={bar.fixed ? (locked ? 'cut' : 'laid out by hand') : undefined}
+        data-testid={`bar-${material.item}`}
+      >
+        {bar.pieces.map((piece, place) => (
+          <BarPiece
+            // biome-ignore lint/suspicious/noArrayIndexKey: the same piece lies in a bar more than once
+            key={place}
+            id={`${material.item}|${index}|${copy}|${place}`}
+            data={{ bar: index, place }}
+            part={piece.id}
+            name={nameOf(material, piece.id)}
+            length={piece.length}
+            width={(piece.length + (place < bar.pieces.length - 1 || bar.offcut > 0 ? kerf : 0)) * px}
+            habit={habit}
+            locked={locked}
+            timber={timberOf(material)}
+            lit={lit === piece.id}
+            onLit={onLit}
+          />
+        ))}
+        <Flex
+          flex="1"
+          align="center"
+          justify="center"
+          fontSize="13px"
+          color="soft"
+          overflow="hidden"
+          whiteSpace="nowrap"
+        >
+          {bar.offcut * px > 74 && (
+            <>
+              left&nbsp;
+              <LengthText value={bar.offcut} habit={habit} bare />
+            </>
+          )}
+        </Flex>
+      </Flex>
+      <LockButton material={material} bar={bar} index={index} />
+      {bar.count > mostDrawn && <Text whiteSpace="nowrap">× {bar.count}</Text>}
+    </Flex>
+  );
+}
+
+function LockButton({ material, bar, index }: { material: Material; bar: Bar; index: number }) {
+  const document = useDocument();
+  const changeAll = useJob((state) => state.changeAll);
+  const { fixed } = bar;
+  const locked = fixed?.by === 'lock';
+  const Icon = locked ? Lock : LockOpen;
+  const toggle = () => {
+    const at = new Date().toISOString();
+    changeAll(locked ? unlock(document, fixed.id, at) : lockBar(document, material, index, at));
+  };
+  return (
+    <button
+      type="button"
+      aria-label={`${locked ? 'Unlock' : 'Lock as cut'}: ${material.name}, bar ${index + 1}`}
+      title={locked ? 'Cut: it stands. Click to unlock.' : 'Lock this bar as cut'}
+      aria-pressed={locked}
+      onClick={toggle}
+      style={{ padding: 6, cursor: 'pointer', color: ink(locked ? 'ink' : 'soft'), flexShrink: 0 }}
+    >
+      <Icon size={16} aria-hidden />
+    </button>
+  );
+}
+
+function OwnBar({ item }: { item: string }) {
+  const { setNodeRef, isOver } = useDroppable({ id: `${item}|own`, data: { bar: undefined } });
+  return (
+    <Flex
+      ref={setNodeRef}
+      h="30px"
+      w="300px"
+      align="center"
+      justify="center"
+      borderWidth="1.5px"
+      borderStyle="dashed"
+      borderColor={isOver ? 'pane' : 'soft'}
+      bg={isOver ? 'card' : 'transparent'}
+      color="soft"
+      fontSize="14px"
+    >
+      a bar of its own
+    </Flex>
+  );
+}
+
+function timberOf({ parts }: Material): boolean {
+  return parts.some((part) => part.kind === 'length' && part.stuff === 'timber');
+}
+
+function lengthOf(material: Material, stock: string): number {
   return material.stock.find((one) => one.id === stock)?.length ?? 0;
 }
 
-function nameOf(material: LengthMaterial, part: string): string {
-  return material.parts.find((one) => one.id === part)?.name ?? part;
+export function nameOf({ parts }: Pick<MaterialPlan, 'parts'>, part: string): string {
+  return parts.find((one) => one.id === part)?.name ?? part;
 }
 
-function summary(material: LengthMaterial, habit: Habit, currency: string): string {
+function summary(material: Material, habit: Habit, currency: string, proving: boolean): string {
   const { plan } = material;
   const counts = new Map<number, number>();
   for (const bar of plan.bars) {
@@ -133,12 +305,14 @@ function summary(material: LengthMaterial, habit: Habit, currency: string): stri
   const taken = [...counts].map(([length, count]) => `${count} of ${formatLength(length, habit).text}`).join(', ');
   const whole = plan.bars.reduce((sum, bar) => sum + bar.count * lengthOf(material, bar.stock), 0);
   const waste = whole > 0 ? `${formatNumber((100 * plan.waste) / whole)} % left over` : '';
-  return [taken, material.priced ? money(plan, currency) : 'no price', waste].filter(Boolean).join('; ');
+  return [taken, material.priced ? proofWords(plan, currency, proving) : 'no price', waste].filter(Boolean).join('; ');
 }
 
-/** The cost, and how much of it the bare material would cost: no plan can go below that. */
-function money(plan: LengthPlan, currency: string): string {
-  const cost = formatMoney(plan.cost, currency, 0);
-  if (plan.proof.status === 'proved') return `${cost}, none cheaper`;
-  return `${cost} by the quick planner, bare material ${formatMoney(plan.proof.bound, currency, 0)}`;
+/** The cost, and how sure it is that nothing is cheaper. */
+function proofWords({ cost, proof }: LengthPlan, currency: string, proving: boolean): string {
+  const money = formatMoney(cost, currency, 0);
+  if (proof.status === 'proved') return `${money}, proved least`;
+  if (proving) return `${money} by the quick planner, being proved`;
+  const gap = cost > 0 ? (100 * (cost - proof.bound)) / cost : 0;
+  return `${money}, at most ${formatNumber(gap, gap < 1 ? 1 : 0)} % above the least`;
 }

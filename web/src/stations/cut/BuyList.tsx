@@ -1,5 +1,5 @@
 import { Flex, Table, Text } from '@chakra-ui/react';
-import { type BuyLine, formatMoney, formatNumber, type Habit, type ShopPlan } from '@north-pane/core';
+import { type BuyLine, buySize, formatMoney, formatNumber, type Habit, type ShopPlan } from '@north-pane/core';
 import { Entry } from '../../parts/Entry';
 import { useJob } from '../../state/job';
 
@@ -28,7 +28,7 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
               <Table.Cell px="0" title={line.rule}>
                 {line.name}
                 <Text as="span" color="soft" display="block" fontSize="13px">
-                  {amount(line)}
+                  {amount(line, habit)}
                   {line.rule === 'on hand' ? ', on hand' : ''}
                 </Text>
               </Table.Cell>
@@ -71,7 +71,9 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
   );
 }
 
-function amount({ quantity, unit }: BuyLine): string {
+function amount(line: BuyLine, habit: Habit): string {
+  const { quantity, unit, size } = line;
+  if (size) return `${formatNumber(quantity)} of ${buySize(line, habit)}`;
   return unit === 'each'
     ? `${formatNumber(quantity)} of them`
     : `${formatNumber(quantity, quantity < 10 ? 2 : 1)} ${unit}`;

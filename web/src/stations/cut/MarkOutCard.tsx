@@ -1,9 +1,11 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { entryName, formatNumber, type Habit, type Part, sayWords } from '@north-pane/core';
 import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
+import { HolesFigures } from './Holes';
+import { Miscut } from './Miscut';
 
 /** One piece in shop-size figures: what to cut, where the holes are from one datum, and a tick for each. */
 export function MarkOutCard({
@@ -18,6 +20,13 @@ export function MarkOutCard({
   onLit(part: string | undefined): void;
 }) {
   const { holes } = part;
+  const ties = useDocument().decisions.ties ?? {};
+  const change = useJob((state) => state.change);
+  const tied = ties[part.id] !== undefined;
+  const toggleTie = () => {
+    const { [part.id]: _, ...rest } = ties;
+    change('decisions.ties', tied ? rest : { ...ties, [part.id]: part.id });
+  };
   return (
     <Box
       as="article"
@@ -56,58 +65,7 @@ export function MarkOutCard({
         )}
       </Text>
       {part.kind === 'length' && holes && <HoleStrip part={part} />}
-      {holes && (
-        <Box mb="2">
-          <Text color="soft" fontSize="14px">
-            {holes.positions.length === 1 ? 'Hole' : 'Holes'} from the {holes.datum}
-            {holes.positions.length > 1 && (
-              <>
-                , middle at <LengthText value={holes.middle} habit={habit} bare />
-              </>
-            )}
-          </Text>
-          <Flex wrap="wrap" columnGap="4" fontFamily="heading" fontWeight="600" fontSize="21px" lineHeight="1.35">
-            {holes.positions.map((position) => (
-              <Text as="span" key={position}>
-                <LengthText value={position} habit={habit} bare inchesOnly />
-              </Text>
-            ))}
-          </Flex>
-          {holes.positions.length > 2 && (
-            <Text color="soft" fontSize="14px">
-              out from the middle:{' '}
-              {fromMiddle(holes.positions, holes.middle).map((offset, index) => (
-                <span key={offset}>
-                  {index > 0 && ', '}
-                  {offset > 1e-6 ? '± ' : ''}
-                  <LengthText
-                    value={offset}
-                    habit={habit}
-                    bare
-                    inchesOnly
-                    decimals={habit === 'metric' && Math.abs(offset * 1000 - Math.round(offset * 1000)) > 0.2 ? 1 : 0}
-                  />
-                </span>
-              ))}
-            </Text>
-          )}
-          <Text color="soft" fontSize="14px">
-            pilot <LengthText value={holes.pilot} habit={habit} fraction={64} />, then{' '}
-            <LengthText value={holes.diameter} habit={habit} decimals={1} fraction={64} /> {holes.where}
-            {holes.slot !== undefined && (
-              <>
-                , drawn out into a slot by <LengthText value={holes.slot} habit={habit} decimals={1} fraction={64} />{' '}
-                outward
-              </>
-            )}
-            {holes.across && (
-              <>
-                , <LengthText value={holes.across.distance} habit={habit} /> up from the {holes.across.from}
-              </>
-            )}
-          </Text>
-        </Box>
-      )}
+      {holes && <HolesFigures holes={holes} habit={habit} size="21px" />}
       {part.bends && (
         <Box mb="2">
           <Text color="soft" fontSize="14px">
@@ -132,14 +90,18 @@ export function MarkOutCard({
         </Text>
       )}
       <Ticks part={part} />
+      {part.kind === 'length' && (
+        <Flex gap="2" mt="3" wrap="wrap">
+          <Miscut part={part} habit={habit} />
+          {(part.count > 1 || tied) && (
+            <Button size="xs" variant="outline" aria-pressed={tied} onClick={() => toggleTie()}>
+              {tied ? 'From one length' : 'Keep on one length'}
+            </Button>
+          )}
+        </Flex>
+      )}
     </Box>
   );
-}
-
-/** m from the middle of a row, each once, ascending. */
-function fromMiddle(positions: readonly number[], middle: number): number[] {
-  const offsets = positions.map((position) => Math.round(Math.abs(position - middle) * 1e5) / 1e5);
-  return [...new Set(offsets)].sort((a, b) => a - b);
 }
 
 function HoleStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {

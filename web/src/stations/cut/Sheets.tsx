@@ -1,19 +1,26 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import {
+  cutOrder,
   findEntry,
   formatLength,
   formatMoney,
   formatNumber,
   type Habit,
+  lockSheet,
   type MaterialPlan,
+  type SheetCut,
+  type SheetMaterial,
   type SheetPlan,
+  unlock,
 } from '@north-pane/core';
+import { Lock, LockOpen } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { SvgLength } from '../../drawing/SvgLength';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
+import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 
-type SheetMaterial = Extract<MaterialPlan, { kind: 'sheet' }>;
 type Sheet = SheetPlan['sheets'][number];
 
 /** Sheets of one material with the pieces laid out so that every cut goes edge to edge. Like sheets are drawn once. */
@@ -24,24 +31,27 @@ export function Sheets({
   lit,
   onLit,
 }: {
-  material: SheetMaterial;
+  material: MaterialPlan & SheetMaterial;
   habit: Habit;
   currency: string;
   lit: string | undefined;
   onLit(part: string | undefined): void;
 }) {
   const { plan, name } = material;
-  const alike = new Map<string, { sheet: Sheet; count: number }>();
-  for (const sheet of plan.sheets) {
+  const alike = new Map<string, { sheet: Sheet; index: number; count: number }>();
+  plan.sheets.forEach((sheet, index) => {
     const key = JSON.stringify(sheet);
     const known = alike.get(key);
     if (known) known.count += 1;
-    else alike.set(key, { sheet, count: 1 });
-  }
+    else alike.set(key, { sheet, index, count: 1 });
+  });
   const area = plan.sheets.reduce((sum, sheet) => sum + sheet.width * sheet.height, 0);
-  const price = material.priced
-    ? `${formatMoney(plan.cost, currency, 0)}, bare area ${formatMoney(plan.bound, currency, 0)}`
-    : 'no price';
+  const money = formatMoney(plan.cost, currency, 0);
+  const price = !material.priced
+    ? 'no price'
+    : plan.proof.status === 'proved'
+      ? `${money}, proved least`
+      : `${money}; the bare area would cost ${formatMoney(plan.bound, currency, 0)}`;
   return (
     <Box as="section" aria-label={name} mb="5">
       <Flex justify="space-between" align="baseline" gap="3" wrap="wrap" mb="1">
@@ -54,11 +64,11 @@ export function Sheets({
         </Text>
       </Flex>
       <Flex gap="4" wrap="wrap">
-        {[...alike.values()].map(({ sheet, count }, index) => (
+        {[...alike.values()].map(({ sheet, index, count }) => (
           <SheetFigure
-            // biome-ignore lint/suspicious/noArrayIndexKey: sheets have no names; they stand in order
             key={index}
             sheet={sheet}
+            index={index}
             count={count}
             material={material}
             habit={habit}
@@ -86,6 +96,7 @@ const fills = {
 
 function SheetFigure({
   sheet,
+  index,
   count,
   material,
   habit,
@@ -93,8 +104,10 @@ function SheetFigure({
   onLit,
 }: {
   sheet: Sheet;
+  /** In the plan. */
+  index: number;
   count: number;
-  material: SheetMaterial;
+  material: MaterialPlan & SheetMaterial;
   habit: Habit;
   lit: string | undefined;
   onLit(part: string | undefined): void;
@@ -104,6 +117,9 @@ function SheetFigure({
   const lying = sheet.height > sheet.width;
   const [long, short] = lying ? [sheet.height, sheet.width] : [sheet.width, sheet.height];
   const scale = room / long;
+  const cuts = useMemo(() => cutOrder(sheet, material.kerf), [sheet, material.kerf]);
+  const [cut, setCut] = useState<SheetCut | undefined>(undefined);
+  const turns = material.parts.every((part) => part.kind !== 'sheet' || part.turn);
   const fill = fills[findEntry('sheet', material.item)?.use ?? 'back'];
   const names = [...new Set(sheet.placed.map((piece) => piece.id))].map((id) => {
     const part = material.parts.find((one) => one.id === id);
@@ -154,11 +170,110 @@ function SheetFigure({
             </g>
           );
         })}
+        {cut && <CutLine cut={cut} lying={lying} scale={scale} />}
       </svg>
-      <Text fontSize="13px" color="soft" mt="1">
-        {names.join(', ')}
-        {count > 1 ? `; ${count} sheets alike` : ''}
-      </Text>
+      <Flex justify="space-between" gap="2" align="start">
+        <Text fontSize="13px" color="soft" mt="1">
+          {names.join(', ')}
+          {count > 1 ? `; ${count} sheets alike` : ''}
+          {!turns && ', the way the grain or flute runs'}
+        </Text>
+        <LockSheet material={material} index={index} sheet={sheet} />
+      </Flex>
+      <CutOrder cuts={cuts} lying={lying} habit={habit} onCut={setCut} />
     </Box>
+  );
+}
+
+/** Where a cut goes through its part of the sheet, as the sheet is drawn. */
+function CutLine({ cut, lying, scale }: { cut: SheetCut; lying: boolean; scale: number }) {
+  const { room, at, direction } = cut;
+  const along = direction === 'along';
+  const from = along ? { x: room.x + at, y: room.y } : { x: room.x, y: room.y + at };
+  const to = along ? { x: from.x, y: room.y + room.height } : { x: room.x + room.width, y: from.y };
+  const [x1, y1, x2, y2] = lying ? [from.y, from.x, to.y, to.x] : [from.x, from.y, to.x, to.y];
+  return (
+    <line
+      x1={x1 * scale}
+      y1={y1 * scale}
+      x2={x2 * scale}
+      y2={y2 * scale}
+      stroke={ink('brick')}
+      strokeWidth={4}
+      strokeDasharray="9 5"
+    />
+  );
+}
+
+/** The cuts in order, each from the edge of the part that is left; pointed at, a cut shows on the sheet. */
+function CutOrder(props: {
+  cuts: readonly SheetCut[];
+  lying: boolean;
+  habit: Habit;
+  onCut(cut: SheetCut | undefined): void;
+}) {
+  const { cuts, lying, habit, onCut } = props;
+  const [open, setOpen] = useState(false);
+  return (
+    <Box fontSize="14px">
+      <Box
+        as="button"
+        color="paneText"
+        fontWeight="600"
+        cursor="pointer"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+      >
+        {open ? 'Hide the order of cuts' : `Order of cuts, ${cuts.length}`}
+      </Box>
+      {open && (
+        <ol style={{ paddingLeft: 24, listStyle: 'decimal' }}>
+          {cuts.map((cut, place) => (
+            <li
+              // biome-ignore lint/suspicious/noArrayIndexKey: cuts are nothing but their places in the order
+              key={place}
+              onMouseEnter={() => onCut(cut)}
+              onMouseLeave={() => onCut(undefined)}
+            >
+              {(cut.direction === 'along') === lying ? 'lengthwise' : 'crosswise'}, {formatLength(cut.at, habit).text}{' '}
+              from the {(cut.direction === 'along') === lying ? 'upper' : 'left'} edge of the part{' '}
+              {formatLength(Math.max(cut.room.width, cut.room.height), habit).text} ×{' '}
+              {formatLength(Math.min(cut.room.width, cut.room.height), habit).text}
+            </li>
+          ))}
+        </ol>
+      )}
+    </Box>
+  );
+}
+
+function LockSheet({
+  material,
+  index,
+  sheet,
+}: {
+  material: MaterialPlan & SheetMaterial;
+  index: number;
+  sheet: Sheet;
+}) {
+  const document = useDocument();
+  const changeAll = useJob((state) => state.changeAll);
+  const { fixed } = sheet;
+  const Icon = fixed ? Lock : LockOpen;
+  const toggle = () => {
+    const at = new Date().toISOString();
+    changeAll(fixed ? unlock(document, fixed.id, at) : lockSheet(document, material, index, at));
+  };
+  return (
+    <button
+      type="button"
+      aria-label={`${fixed ? 'Unlock' : 'Lock as cut'}: ${material.name}, sheet ${index + 1}`}
+      title={fixed ? 'Cut: it stands. Click to unlock.' : 'Lock this sheet as cut'}
+      aria-pressed={fixed !== undefined}
+      onClick={toggle}
+      style={{ padding: 6, cursor: 'pointer', color: ink(fixed ? 'ink' : 'soft'), flexShrink: 0 }}
+    >
+      <Icon size={16} aria-hidden />
+    </button>
   );
 }

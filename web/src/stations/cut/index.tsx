@@ -1,40 +1,53 @@
 import { Box, Button, Flex } from '@chakra-ui/react';
-import { buyListCsv, cutListCsv } from '@north-pane/core';
-import { Download } from 'lucide-react';
-import { useState } from 'react';
-import { download } from '../../parts/download';
+import { Hammer } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { DrawingView } from '../../drawing/DrawingView';
 import { Section } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useDocument, useJob } from '../../state/job';
-import { Bars } from './Bars';
+import { useDocument } from '../../state/job';
+import { useShopPlan } from '../../state/proofs';
+import { Bars, type Lit } from './Bars';
 import { BuyList } from './BuyList';
+import { LastLook } from './LastLook';
 import { MarkOutCard } from './MarkOutCard';
+import { Papers } from './Papers';
 import { Sheets } from './Sheets';
+import { ShopMode } from './ShopMode';
+import { AtTheShop, OnHand, Saws } from './Stock';
 
 /** What to buy, mark and cut: stock with the pieces in it, cards to mark out from, and the list for the shop. */
 export default function Cut() {
   const document = useDocument();
-  const id = useJob((state) => state.id);
   const habit = useHabit();
-  const { parts, plan } = useDerived();
+  const { parts } = useDerived();
+  const { plan, proving } = useShopPlan();
   const [lit, setLit] = useState<string | undefined>(undefined);
+  const [shop, setShop] = useState(false);
   const common = { habit, currency: document.currency, lit, onLit: setLit };
   return (
     <Flex direction={{ base: 'column-reverse', lg: 'row' }} minH="100%">
       <Box flex="1" minW="0" p="5">
+        <LastLook plan={plan} habit={habit} />
         {plan.materials.map((material) =>
           material.kind === 'length' ? (
-            <Bars key={material.item} material={material} {...common} />
+            <Bars key={material.item} material={material} proving={proving} {...common} />
           ) : (
             <Sheets key={material.item} material={material} {...common} />
           ),
         )}
-        <Section title="Buy" aside="prices yours to set">
-          <Box maxW="640px">
-            <BuyList plan={plan} habit={habit} currency={document.currency} />
+        <Flex gap="8" wrap="wrap">
+          <Box flex="1 1 420px" maxW="640px">
+            <Section title="Buy" aside="prices yours to set">
+              <BuyList plan={plan} habit={habit} currency={document.currency} />
+            </Section>
           </Box>
-        </Section>
+          <Box flex="1 1 300px" maxW="460px">
+            <Saws materials={plan.materials} habit={habit} />
+            <OnHand materials={plan.materials} habit={habit} />
+            <AtTheShop materials={plan.materials} habit={habit} />
+          </Box>
+        </Flex>
       </Box>
       <Box w={{ base: '100%', lg: '390px' }} flexShrink={0} p="5" pl={{ base: '5', lg: '0' }}>
         <Section
@@ -42,26 +55,48 @@ export default function Cut() {
           aside={document.panels.some((panel) => panel.count > 1) ? 'for all panels' : undefined}
         >
           <Flex gap="2" mb="3" wrap="wrap">
-            <Button
-              size="xs"
-              variant="outline"
-              onClick={() => download(`${id}-cut-list.csv`, cutListCsv(parts, habit), 'text/csv')}
-            >
-              <Download size={14} aria-hidden /> Cut list, CSV
+            <Button size="sm" variant="solid" onClick={() => setShop(true)}>
+              <Hammer size={16} aria-hidden /> Shop mode
             </Button>
-            <Button
-              size="xs"
-              variant="outline"
-              onClick={() => download(`${id}-buy-list.csv`, buyListCsv(plan, document.currency), 'text/csv')}
-            >
-              <Download size={14} aria-hidden /> Buy list, CSV
-            </Button>
+            <Papers plan={plan} />
           </Flex>
+          <WhereItGoes lit={lit} onLit={setLit} />
           {parts.map((part) => (
             <MarkOutCard key={part.id} part={part} habit={habit} lit={lit === part.id} onLit={setLit} />
           ))}
         </Section>
       </Box>
+      {shop && <ShopMode parts={parts} habit={habit} onClose={() => setShop(false)} />}
     </Flex>
+  );
+}
+
+/** The plan of the panel, small: the piece that is pointed at lights up in it. */
+function WhereItGoes({ lit, onLit }: Lit) {
+  const habit = useHabit();
+  const { open } = useDerived();
+  const panel = open.panels.find(({ document }) => lit?.startsWith(`${document.id}/`)) ?? open.panels[0];
+  const drawing = useMemo(() => panel && { ...panel.design.drawing('plan'), dimensions: [], labels: [] }, [panel]);
+  if (!drawing) return null;
+  return (
+    <Box
+      position="sticky"
+      top="0"
+      zIndex={1}
+      h="190px"
+      mb="3"
+      bg="ground"
+      borderBottomWidth="1px"
+      borderColor="line"
+      display={{ base: 'none', lg: 'block' }}
+    >
+      <DrawingView
+        drawing={drawing}
+        habit={habit}
+        lit={lit}
+        onLit={onLit}
+        margin={{ left: 6, right: 6, top: 6, bottom: 10 }}
+      />
+    </Box>
   );
 }

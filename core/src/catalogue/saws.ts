@@ -1,0 +1,22 @@
+/** What a piece is parted with, and what it takes away. */
+export interface Saw {
+  id: string;
+  name: string;
+  cuts: readonly ('tube' | 'timber' | 'sheet' | 'track')[];
+  /** m lost at a cut. */
+  kerf: number;
+}
+
+/**
+ * Usual widths of cut, to begin with: a wheel parts without loss, a hacksaw blade of 24 teeth an inch is set to about a millimetre, a
+ * thin circular saw blade cuts some two and a half and a common one some three (trade practice; measure a cut of your own).
+ */
+export const saws: readonly Saw[] = [
+  { id: 'tube-cutter', name: 'tube cutter', cuts: ['tube'], kerf: 0 },
+  { id: 'hacksaw', name: 'hacksaw', cuts: ['tube', 'track'], kerf: 0.001 },
+  { id: 'snips', name: 'snips or a scored line', cuts: ['sheet', 'track'], kerf: 0 },
+  { id: 'hand-saw', name: 'hand saw', cuts: ['timber', 'sheet'], kerf: 0.0015 },
+  { id: 'jigsaw', name: 'jigsaw', cuts: ['timber', 'sheet'], kerf: 0.0015 },
+  { id: 'thin-blade', name: 'circular saw, thin blade', cuts: ['timber', 'sheet', 'track'], kerf: 0.0024 },
+  { id: 'common-blade', name: 'circular saw, common blade', cuts: ['timber', 'sheet', 'track'], kerf: 0.003 },
+];

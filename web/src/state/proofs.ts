@@ -1,0 +1,89 @@
+import { isProved, type MaterialPlan, proofKey, type ShopPlan, sumShop } from '@north-pane/core';
+import { useEffect, useMemo } from 'react';
+import { create } from 'zustand';
+import { told, workLine } from '../workers/cutWork';
+import { useDerived } from './derived';
+import { useDocument } from './job';
+
+interface Proofs {
+  /** Plans by what they hang on; the best so far while they are worked on. */
+  known: ReadonlyMap<string, MaterialPlan>;
+  /** Keys of what is finished, whether it came out proved or with a gap. */
+  done: ReadonlySet<string>;
+  working: boolean;
+}
+
+const useProofs = create<Proofs>()(() => ({ known: new Map(), done: new Set(), working: false }));
+
+/** Proofs kept: a drag to and fro finds them again. */
+const mostKept = 200;
+/** ms of quiet before the planners that prove are asked. */
+const quiet = 700;
+
+function keep(key: string, material: MaterialPlan, done: boolean): void {
+  const { known, done: finished } = useProofs.getState();
+  const next = new Map(known);
+  next.delete(key);
+  next.set(key, material);
+  const [oldest] = next.keys();
+  if (next.size > mostKept && oldest !== undefined) next.delete(oldest);
+  useProofs.setState({ known: next, ...(done ? { done: new Set(finished).add(key) } : {}) });
+}
+
+const proofs = workLine();
+
+/** Has every material of the open job proved, once its design has come to rest; what a change makes stale is ended. */
+export function useProving(): void {
+  const { plan } = useDerived();
+  useEffect(() => {
+    const { done } = useProofs.getState();
+    const wanted = plan.materials
+      .filter((material) => !isProved(material))
+      .map((material) => ({ material, key: proofKey(material) }))
+      .filter(({ key }) => !done.has(key));
+    useProofs.setState({ working: wanted.length > 0 });
+    if (wanted.length === 0) return undefined;
+    let stop: (() => void) | undefined;
+    const wait = window.setTimeout(() => {
+      const byItem = new Map(wanted.map(({ material, key }) => [material.item, key]));
+      const take = (material: MaterialPlan) => keep(byItem.get(material.item) ?? '', material, false);
+      const work = proofs((cut) =>
+        cut.prove(
+          wanted.map(({ material }) => material),
+          told(take),
+        ),
+      );
+      stop = work.stop;
+      void work.done.then(() => {
+        for (const { key, material } of wanted) keep(key, useProofs.getState().known.get(key) ?? material, true);
+        useProofs.setState({ working: false });
+      });
+    }, quiet);
+    return () => {
+      window.clearTimeout(wait);
+      stop?.();
+    };
+  }, [plan]);
+}
+
+/** The plan of the open job with every proof that has landed, and whether more are on the way. */
+export function useShopPlan(): { plan: ShopPlan; proving: boolean } {
+  const { plan, purchases } = useDerived();
+  const { shop } = useDocument();
+  const known = useProofs((state) => state.known);
+  const proving = useProofs((state) => state.working);
+  const proved = useMemo(() => {
+    if (known.size === 0) return plan;
+    let better = false;
+    const materials = plan.materials.map((material) => {
+      if (isProved(material)) return material;
+      const proof = known.get(proofKey(material));
+      if (!proof || proof.kind !== material.kind) return material;
+      better = true;
+      // Names and parts are those of now; only the plan and what it costs without overrules are the proof's.
+      return { ...proof, name: material.name, parts: material.parts } as MaterialPlan;
+    });
+    return better ? sumShop(materials, purchases, shop) : plan;
+  }, [plan, purchases, shop, known]);
+  return { plan: proved, proving };
+}

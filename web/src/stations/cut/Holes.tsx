@@ -1,0 +1,75 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import type { Habit, Part } from '@north-pane/core';
+import { LengthText } from '../../parts/LengthText';
+
+/** Where the holes of a piece are, from one datum and out from the middle, and what they are drilled with. */
+export function HolesFigures({
+  holes,
+  habit,
+  size,
+}: {
+  holes: NonNullable<Part['holes']>;
+  habit: Habit;
+  /** Of the figures. */
+  size: string;
+}) {
+  const offsets = fromMiddle(holes.positions, holes.middle);
+  return (
+    <Box mb="2">
+      <Text color="soft" fontSize="14px">
+        {holes.positions.length === 1 ? 'Hole' : 'Holes'} from the {holes.datum}
+        {holes.positions.length > 1 && (
+          <>
+            , middle at <LengthText value={holes.middle} habit={habit} bare />
+          </>
+        )}
+      </Text>
+      <Flex wrap="wrap" columnGap="4" fontFamily="heading" fontWeight="600" fontSize={size} lineHeight="1.35">
+        {holes.positions.map((position) => (
+          <Text as="span" key={position}>
+            <LengthText value={position} habit={habit} bare inchesOnly />
+          </Text>
+        ))}
+      </Flex>
+      {holes.positions.length > 2 && (
+        <Text color="soft" fontSize="14px">
+          out from the middle:{' '}
+          {offsets.map((offset, index) => (
+            <span key={offset}>
+              {index > 0 && ', '}
+              {offset > 1e-6 ? '± ' : ''}
+              <LengthText
+                value={offset}
+                habit={habit}
+                bare
+                inchesOnly
+                decimals={habit === 'metric' && Math.abs(offset * 1000 - Math.round(offset * 1000)) > 0.2 ? 1 : 0}
+              />
+            </span>
+          ))}
+        </Text>
+      )}
+      <Text color="soft" fontSize="14px">
+        pilot <LengthText value={holes.pilot} habit={habit} fraction={64} />, then{' '}
+        <LengthText value={holes.diameter} habit={habit} decimals={1} fraction={64} /> {holes.where}
+        {holes.slot !== undefined && (
+          <>
+            , drawn out into a slot by <LengthText value={holes.slot} habit={habit} decimals={1} fraction={64} />{' '}
+            outward
+          </>
+        )}
+        {holes.across && (
+          <>
+            , <LengthText value={holes.across.distance} habit={habit} /> up from the {holes.across.from}
+          </>
+        )}
+      </Text>
+    </Box>
+  );
+}
+
+/** m from the middle of a row, each once, ascending. */
+function fromMiddle(positions: readonly number[], middle: number): number[] {
+  const offsets = positions.map((position) => Math.round(Math.abs(position - middle) * 1e5) / 1e5);
+  return [...new Set(offsets)].sort((a, b) => a - b);
+}

@@ -1,0 +1,53 @@
+import { Box, Flex, Text } from '@chakra-ui/react';
+import { type Habit, lastLook, type ShopPlan, sayWords } from '@north-pane/core';
+import { Section } from '../../parts/Section';
+import { TickBox } from '../../parts/TickBox';
+import { useDerived } from '../../state/derived';
+import { useDocument, useJob } from '../../state/job';
+
+/** What to be sure of before anything is cut: ticked when it was found right, asked again when it changes. */
+export function LastLook({ plan, habit }: { plan: ShopPlan; habit: Habit }) {
+  const { open } = useDerived();
+  const document = useDocument();
+  const change = useJob((state) => state.change);
+  const items = lastLook(open, plan);
+  const left = items.filter(({ settled }) => !settled).length;
+  if (items.length === 0) return null;
+  const set = (id: string, value: string | undefined) => {
+    const { [id]: _, ...rest } = document.decisions.checks ?? {};
+    change('decisions.checks', value === undefined ? rest : { ...rest, [id]: value });
+  };
+  return (
+    <Section title="A last look before the saw" aside={left === 0 ? 'all found right' : `${left} still open`}>
+      <Box
+        as="ul"
+        listStyleType="none"
+        bg="card"
+        borderLeftWidth="5px"
+        borderColor={left > 0 ? 'ochre' : 'pane'}
+        px="3"
+        py="1"
+      >
+        {items.map(({ id, words, value, settled, open: stays }) => {
+          const said = sentence(sayWords(words, habit));
+          return (
+            <Flex as="li" key={id} align="center" gap="3" py="1.5">
+              {stays ? (
+                <Text aria-hidden="true" color="ochreText" fontWeight="600" w="32px" textAlign="center" fontSize="20px">
+                  !
+                </Text>
+              ) : (
+                <TickBox ticked={settled} label={said} onTick={() => set(id, settled ? undefined : value)} />
+              )}
+              <Text color={settled ? 'soft' : 'ink'}>{said}</Text>
+            </Flex>
+          );
+        })}
+      </Box>
+    </Section>
+  );
+}
+
+function sentence(words: string): string {
+  return `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}.`;
+}

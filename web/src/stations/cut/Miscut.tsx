@@ -1,0 +1,124 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import {
+  type CutMiss,
+  cutMiss,
+  formatLength,
+  formatMoney,
+  formatQuantity,
+  type Habit,
+  type MissFit,
+  type Part,
+} from '@north-pane/core';
+import { useMemo, useState } from 'react';
+import { Entry } from '../../parts/Entry';
+import { useDerived } from '../../state/derived';
+import { useDocument, useJob } from '../../state/job';
+
+/** “I cut it at …”: what a piece of another length than wanted means for the rest, and the ways on. */
+export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit: Habit }) {
+  const [asking, setAsking] = useState(false);
+  const [cut, setCut] = useState<number | undefined>(undefined);
+  const { open } = useDerived();
+  const miss = useMemo(() => (cut === undefined ? undefined : cutMiss(open, part.id, cut)), [open, part.id, cut]);
+  if (!asking)
+    return (
+      <Button size="xs" variant="outline" onClick={() => setAsking(true)}>
+        I cut it at…
+      </Button>
+    );
+  const take = (value: number): string | undefined => {
+    if (value > 3 * part.length || value < part.length / 3)
+      return `That is far from ${formatLength(part.length, habit).text}: look at the tape again.`;
+    setCut(value);
+    return undefined;
+  };
+  return (
+    <Box w="100%" bg="well" p="3" borderRadius="3px">
+      <Flex align="end" gap="2">
+        <Entry
+          label={`${part.name}: I cut it at`}
+          value={cut ?? part.length}
+          kind="length"
+          habit={habit}
+          autoFocus
+          onValue={take}
+        />
+        <Button
+          size="sm"
+          variant="outline"
+          onClick={() => {
+            setAsking(false);
+            setCut(undefined);
+          }}
+        >
+          Close
+        </Button>
+      </Flex>
+      {miss && <Meaning miss={miss} habit={habit} />}
+    </Box>
+  );
+}
+
+function Meaning({ miss, habit }: { miss: CutMiss; habit: Habit }) {
+  const { currency } = useDocument();
+  const size = (metres: number) => formatLength(metres, habit).text;
+  if (miss.kind === 'good') return <Text mt="2">Within half a mark of the tape: it is good.</Text>;
+  if (miss.kind === 'long')
+    return <Text mt="2">{size(miss.cut - miss.wanted)} too long: trim it. Nothing else changes.</Text>;
+  const { recut, fits } = miss;
+  return (
+    <Box mt="2" fontSize="15px">
+      <Text fontWeight="600">{size(miss.wanted - miss.cut)} too short.</Text>
+      {recut && (
+        <Text mt="1">
+          Cut one more:{' '}
+          {recut.cost > 0.005 ? `${formatMoney(recut.cost, currency, 2)} more to buy` : 'nothing more to buy'}
+          {recut.serves ? `, and this one serves for: ${recut.serves.toLowerCase()}` : ''}.
+        </Text>
+      )}
+      {fits.length > 0 && (
+        <Text mt="2" color="soft">
+          Or cut all of them like it:
+        </Text>
+      )}
+      {fits.map((fit) => (
+        <Fit key={fit.path} fit={fit} habit={habit} currency={currency} />
+      ))}
+      {fits.length === 0 && <Text color="soft">No size of the design makes it right.</Text>}
+    </Box>
+  );
+}
+
+function Fit({ fit, habit, currency }: { fit: MissFit; habit: Habit; currency: string }) {
+  const change = useJob((state) => state.change);
+  const size = (metres: number) => formatLength(metres, habit, { decimals: 1 }).text;
+  const spoiled = fit.others.filter(({ made }) => made > 0);
+  const watts = formatQuantity('power', Math.abs(fit.heat), habit, 0).text;
+  return (
+    <Box borderTopWidth="1px" borderColor="line" py="2">
+      <Text>
+        {fit.label} {size(fit.from)} → {size(fit.to)}:{' '}
+        {Math.abs(fit.heat) < 0.5 ? 'the heat stays' : `${fit.heat < 0 ? 'loses' : 'gains'} ${watts}`}
+        {Math.abs(fit.cost) >= 0.5
+          ? `, ${formatMoney(Math.abs(fit.cost), currency, 0)} ${fit.cost > 0 ? 'more' : 'less'}`
+          : ''}
+        .
+      </Text>
+      {fit.others.length > 0 && (
+        <Text color="soft">
+          Changes too: {fit.others.map(({ name }) => name.toLowerCase()).join(', ')}
+          {spoiled.length > 0
+            ? `; made already: ${spoiled.map(({ name, made }) => `${made} × ${name.toLowerCase()}`).join(', ')}`
+            : ''}
+          .
+        </Text>
+      )}
+      {fit.findings.length > 0 && (
+        <Text color="ochreText">Brings {fit.findings.length} matter to look at on the bench.</Text>
+      )}
+      <Button size="xs" variant="outline" mt="1" onClick={() => change(fit.path, fit.value)}>
+        Draw it so
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,265 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import {
+  entryName,
+  formatLength,
+  formatMoney,
+  formatQuantity,
+  type Habit,
+  type Job,
+  type MaterialPlan,
+  type Substitute,
+  saws,
+  substitutes,
+  usualKeep,
+} from '@north-pane/core';
+import { useState } from 'react';
+import { Choice } from '../../parts/Choice';
+import { Entry } from '../../parts/Entry';
+import { Section } from '../../parts/Section';
+import { TickBox } from '../../parts/TickBox';
+import { useDocument, useJob } from '../../state/job';
+
+type Stuff = 'tube' | 'timber' | 'track' | 'sheet';
+const stuffs: readonly { stuff: Stuff; words: string }[] = [
+  { stuff: 'tube', words: 'Tube' },
+  { stuff: 'timber', words: 'Boards' },
+  { stuff: 'track', words: 'Tracks' },
+  { stuff: 'sheet', words: 'Sheets' },
+];
+
+function useSet(): (path: string, value: unknown) => string | undefined {
+  const change = useJob((state) => state.change);
+  return (path, value) => {
+    const outcome = change(path, value);
+    return outcome.ok ? undefined : outcome.message;
+  };
+}
+
+/** What each stuff is cut with, what the saw takes, what the ends lose, and which offcut is worth keeping. */
+export function Saws({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
+  const { shop } = useDocument();
+  const set = useSet();
+  const used = new Set(materials.map(stuffOf));
+  return (
+    <Section title="Saw" aside="what a cut takes">
+      {stuffs
+        .filter(({ stuff }) => used.has(stuff))
+        .map(({ stuff, words }) => {
+          const kerf = shop.kerfs[stuff] ?? shop.kerfs.tube;
+          const saw = saws.find((one) => one.cuts.includes(stuff) && Math.abs(one.kerf - kerf) < 1e-9);
+          return (
+            <Flex key={stuff} gap="2" align="end" mb="2">
+              <Box flex="1">
+                <Choice
+                  label={`${words} cut with`}
+                  value={saw?.id ?? 'own'}
+                  choices={[
+                    ...saws
+                      .filter((one) => one.cuts.includes(stuff))
+                      .map(({ id, name }) => ({ value: id, words: name })),
+                    ...(saw ? [] : [{ value: 'own', words: 'as measured' }]),
+                  ]}
+                  onValue={(id) => {
+                    const chosen = saws.find((one) => one.id === id);
+                    if (chosen) set(`shop.kerfs.${stuff}`, chosen.kerf);
+                  }}
+                />
+              </Box>
+              <Entry
+                label="takes"
+                value={kerf}
+                kind="length"
+                digits={1}
+                habit={habit}
+                width="86px"
+                onValue={(value) => set(`shop.kerfs.${stuff}`, value)}
+              />
+              {stuff !== 'sheet' && (
+                <Entry
+                  label="off each end"
+                  value={shop.trims?.[stuff] ?? 0}
+                  kind="length"
+                  habit={habit}
+                  width="86px"
+                  onValue={(value) => set('shop.trims', { ...shop.trims, [stuff]: value })}
+                />
+              )}
+            </Flex>
+          );
+        })}
+      <Entry
+        label="Smallest offcut worth keeping"
+        value={shop.keep ?? usualKeep}
+        kind="length"
+        habit={habit}
+        width="190px"
+        onValue={(value) => set('shop.keep', value)}
+      />
+    </Section>
+  );
+}
+
+function stuffOf(material: MaterialPlan): Stuff {
+  if (material.kind === 'sheet') return 'sheet';
+  const part = material.parts.find((one) => one.kind === 'length');
+  return part?.kind === 'length' ? part.stuff : 'tube';
+}
+
+/** Which of what is listed the shop really has, and what could stand in the place of what it has not. */
+export function AtTheShop({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
+  const document = useDocument();
+  const set = useSet();
+  const without = document.shop.without ?? [];
+  return (
+    <Section title="At the shop" aside="untick what it does not have">
+      {materials.map(({ item, name }) => (
+        <Box key={item} mb="3">
+          <Flex justify="space-between" align="baseline" gap="3">
+            <Text fontWeight="600">{name}</Text>
+            <Instead job={document} item={item} habit={habit} />
+          </Flex>
+          {document.shop.sold
+            .filter((one) => one.item === item)
+            .map((one) => {
+              const here = !without.includes(one.id);
+              return (
+                <Flex key={one.id} align="center" gap="3" py="1">
+                  <TickBox
+                    ticked={here}
+                    label={`The shop has ${name}, ${sizeOf(one, habit)}`}
+                    onTick={() =>
+                      set('shop.without', here ? [...without, one.id] : without.filter((id) => id !== one.id))
+                    }
+                  />
+                  <Text color={here ? 'ink' : 'soft'}>{sizeOf(one, habit)}</Text>
+                </Flex>
+              );
+            })}
+        </Box>
+      ))}
+    </Section>
+  );
+}
+
+function Instead({ job, item, habit }: { job: Job; item: string; habit: Habit }) {
+  const [found, setFound] = useState<Substitute[] | undefined>(undefined);
+  const change = useJob((state) => state.change);
+  if (!found)
+    return (
+      <Box
+        as="button"
+        color="paneText"
+        fontWeight="600"
+        fontSize="14px"
+        cursor="pointer"
+        onClick={() => setFound(substitutes(job, item))}
+      >
+        Something else?
+      </Box>
+    );
+  if (found.length === 0) return <Text fontSize="14px">Nothing else goes in its place.</Text>;
+  return (
+    <Box fontSize="14px" maxW="70%">
+      {found.slice(0, 4).map((one) => (
+        <Flex key={one.item} gap="2" align="baseline" justify="flex-end" py="0.5">
+          <Text>
+            {one.name}: {changeWords(one, job, habit)}
+          </Text>
+          <Button
+            size="xs"
+            variant="outline"
+            onClick={() => {
+              change('panels', one.panels);
+              setFound(undefined);
+            }}
+          >
+            Take it
+          </Button>
+        </Flex>
+      ))}
+    </Box>
+  );
+}
+
+function changeWords({ cost, heat, mass, findings }: Substitute, job: Job, habit: Habit): string {
+  const signed = (value: number, text: string) => `${value < 0 ? '−' : '+'}${text}`;
+  return [
+    signed(cost, formatMoney(Math.abs(cost), job.currency, 0)),
+    signed(mass, formatQuantity('mass', Math.abs(mass), habit, 1).text),
+    signed(heat, formatQuantity('power', Math.abs(heat), habit, 0).text),
+    ...(findings > 0 ? [`${findings} to look at`] : []),
+  ].join(', ');
+}
+
+function sizeOf(one: { length: number } | { width: number; height: number }, habit: Habit): string {
+  const size = (metres: number) => formatLength(metres, habit).text;
+  return 'length' in one ? size(one.length) : `${size(one.height)} × ${size(one.width)}`;
+}
+
+/** Lengths in one's own shed, used first, and what went out and came back. */
+export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
+  const { shop } = useDocument();
+  const set = useSet();
+  const lengths = materials.filter(({ kind }) => kind === 'length');
+  const [item, setItem] = useState(lengths[0]?.item ?? '');
+  const ledger = shop.ledger ?? [];
+  const add = (length: number): string | undefined => {
+    const chosen = lengths.some((one) => one.item === item) ? item : lengths[0]?.item;
+    if (!chosen) return 'Nothing here is cut from lengths.';
+    const taken = new Set(shop.onHand.map(({ id }) => id));
+    let number = 1;
+    while (taken.has(`shed-${number}`)) number += 1;
+    return set('shop.onHand', [...shop.onHand, { id: `shed-${number}`, item: chosen, count: 1, length }]);
+  };
+  const recount = (id: string, count: number) =>
+    set(
+      'shop.onHand',
+      count > 0
+        ? shop.onHand.map((one) => (one.id === id ? { ...one, count } : one))
+        : shop.onHand.filter((one) => one.id !== id),
+    );
+  return (
+    <Section title="In your shed" aside="used first, for nothing">
+      {shop.onHand.map((one) => (
+        <Flex key={one.id} align="center" gap="3" py="1" borderBottomWidth="1px" borderColor="line">
+          <Text flex="1">
+            {entryName(one.item) ?? one.item}, {sizeOf(one, habit)}
+          </Text>
+          <Entry
+            label={`How many of ${entryName(one.item) ?? one.item}, ${sizeOf(one, habit)}`}
+            bareLabel
+            value={one.count}
+            kind="number"
+            habit={habit}
+            width="64px"
+            onValue={(count) => recount(one.id, count)}
+          />
+        </Flex>
+      ))}
+      {lengths.length > 0 && (
+        <Flex gap="2" align="end" mt="2">
+          <Box flex="1">
+            <Choice
+              label="Put on the shelf"
+              value={item}
+              choices={lengths.map((one) => ({ value: one.item, words: one.name }))}
+              onValue={setItem}
+            />
+          </Box>
+          <Entry label="length" value={undefined} kind="length" habit={habit} width="120px" onValue={add} />
+        </Flex>
+      )}
+      {ledger.length > 0 && (
+        <Box mt="3" fontSize="14px" color="soft">
+          {ledger.slice(-6).map(({ at, what, item: thing, ...size }, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: lines of a ledger have no names; they stand in order
+            <Text key={index}>
+              {at.slice(0, 10)}: {what}, {entryName(thing) ?? thing}
+              {size.length === undefined ? '' : `, ${formatLength(size.length, habit).text}`}
+            </Text>
+          ))}
+        </Box>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,43 @@
+import { proxy, type Remote, wrap } from 'comlink';
+import type { CutWork } from './cut.worker';
+
+/** A piece of work under way. `stop` ends its worker at once; then `done` never settles. */
+export interface Work<T> {
+  done: Promise<T>;
+  stop(): void;
+}
+
+/**
+ * A line of work with a worker of its own: a solve blocks its worker, so work that is no longer wanted is ended with it, and the
+ * next piece gets a new one.
+ */
+export function workLine(): <T>(run: (cut: Remote<CutWork>) => Promise<T>) => Work<T> {
+  let worker: Worker | undefined;
+  let remote: Remote<CutWork> | undefined;
+  return (run) => {
+    if (!worker || !remote) {
+      worker = new Worker(new URL('./cut.worker.ts', import.meta.url), { type: 'module' });
+      remote = wrap<CutWork>(worker);
+    }
+    const mine = worker;
+    let over = false;
+    const done = run(remote).finally(() => {
+      over = true;
+    });
+    return {
+      done,
+      stop: () => {
+        if (over) return;
+        over = true;
+        mine.terminate();
+        if (worker === mine) {
+          worker = undefined;
+          remote = undefined;
+        }
+      },
+    };
+  };
+}
+
+/** A callback that the worker may call. */
+export const told = proxy;

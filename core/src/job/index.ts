@@ -65,6 +65,7 @@ export {
   type StockFit,
   type Sweep,
   type SweepOptions,
+  sayFit,
   sayPoint,
   sayPointFully,
   shrinkToSave,

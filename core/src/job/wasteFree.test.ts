@@ -56,16 +56,20 @@ describe('job: sizes that waste nothing', () => {
     const sweep = {
       values: Float64Array.from([1, 2, 3, 4, 5, 6, 7]),
       cost: Float64Array.from([5, 8, 8, 10, 10, 10, 12]),
-      lengths: new Float64Array(7),
+      lengths: Float64Array.from([3, 3, 3, 2, 1, 0.5, 3]),
       sheets: new Float64Array(7),
     };
-    expect(candidates(sweep, 4, 10)).deep.equal([
+    const now = { cost: 10, waste: { lengths: 2, sheets: 0 } };
+    expect(candidates(sweep, 4, now)).deep.equal([
       { value: 1, free: false },
       { value: 3, free: false },
       { value: 6, free: true },
     ]);
     sweep.cost[5] = Number.NaN;
-    expect(candidates(sweep, 4, 10).find(({ free }) => free)?.value).equal(5);
+    expect(candidates(sweep, 4, now).find(({ free }) => free)?.value).equal(5);
+    // What leaves as much over as before uses nothing up.
+    sweep.lengths[4] = 2;
+    expect(candidates(sweep, 4, now).find(({ free }) => free)).equal(undefined);
   });
   it('shows only what its proof bears out: the money saved is there when the size is set', async () => {
     const { points } = await wasteFreePoints(job, 0, pitch, 'metric', { solver: async () => solver });

@@ -1,5 +1,5 @@
 import type { Edit } from '../draw';
-import { formatLength, formatMoney, type Habit, tapeMark } from '../quantity';
+import { formatMoney, type Habit, tapeMark } from '../quantity';
 import {
   isProved,
   type MaterialPlan,
@@ -144,9 +144,16 @@ const cent = 0.005;
 
 /**
  * Sizes worth stopping at in a sweep: on either side the nearest size that costs less than all nearer ones, and the farthest larger
- * size that costs no more than the one as it is. Ascending.
+ * size that costs no more than the one as it is and leaves less over. Ascending.
+ *
+ * @param value m. The size as it is
+ * @param now its money and waste
  */
-export function candidates(sweep: Sweep, value: number, cost: number): { value: number; free: boolean }[] {
+export function candidates(
+  sweep: Sweep,
+  value: number,
+  { cost, waste }: { cost: number; waste: Waste },
+): { value: number; free: boolean }[] {
   const found: { value: number; free: boolean }[] = [];
   const { values, cost: costs } = sweep;
   const walk = (places: readonly number[]) => {
@@ -166,7 +173,10 @@ export function candidates(sweep: Sweep, value: number, cost: number): { value: 
   let farthest: number | undefined;
   for (const place of above) {
     if (!((costs[place] ?? Number.NaN) <= cost + cent)) break;
-    farthest = values[place];
+    const less =
+      (sweep.lengths[place] ?? Number.NaN) < waste.lengths - 1e-6 ||
+      (sweep.sheets[place] ?? Number.NaN) < waste.sheets - 1e-6;
+    if (less) farthest = values[place];
   }
   if (farthest !== undefined && !found.some((one) => Math.abs(one.value - (farthest ?? 0)) < 1e-7))
     found.push({ value: farthest, free: true });
@@ -196,7 +206,7 @@ export async function wasteFreePoints(
   const now = look(job, index, dimension.edit, dimension.value);
   if (!now) return { sweep, points: [] };
   const stopped = () => options.shouldStop?.() ?? false;
-  const near = candidates(sweep, dimension.value, now.cost)
+  const near = candidates(sweep, dimension.value, now)
     .map((one) => ({ ...one, distance: Math.abs(one.value - dimension.value) }))
     .sort((a, b) => a.distance - b.distance)
     .slice(0, mostPoints);
@@ -282,14 +292,35 @@ function money(value: number, currency: string): string {
   return formatMoney(value, currency, value < 10 ? 1 : 0);
 }
 
-/** All of a point in a sentence, for a list. */
-export function sayPointFully(point: WasteFreePoint, currency: string, habit: Habit): string {
-  const stock = point.stock.map(({ name, count }) => `${Math.abs(count)} ${count < 0 ? 'less' : 'more'} of ${name}`);
-  return [
-    `${formatLength(point.value, habit).text}: ${point.free ? 'costs no more stock' : `saves ${money(point.saves, currency)} of stock`}`,
-    ...stock,
-    point.proved ? 'proved least' : 'by the best plans found',
-  ].join(', ');
+/** What a point changes, in a sentence for a list. */
+export function sayPointFully(point: WasteFreePoint, currency: string): string {
+  return sentenceOf([
+    point.saves > cent ? `saves ${money(point.saves, currency)} of stock` : 'costs no more stock',
+    ...stockWords(point.stock),
+    ...point.usedUp.map((name) => `${name} used up`),
+    point.proved ? 'proved' : 'by the best plans found',
+  ]);
+}
+
+/** What a change of the panel comes to, in a sentence. */
+export function sayFit(fit: StockFit, currency: string): string {
+  return sentenceOf([
+    fit.saves > cent ? `saves ${money(fit.saves, currency)} of stock` : 'costs no more stock',
+    ...stockWords(fit.stock),
+    fit.cost > 0.5
+      ? `${money(fit.cost, currency)} more in all`
+      : fit.cost < -0.5
+        ? `${money(-fit.cost, currency)} less in all`
+        : '',
+  ]);
+}
+
+function stockWords(stock: readonly StockChange[]): string[] {
+  return stock.map(({ name, count }) => `${Math.abs(count)} ${count < 0 ? 'less' : 'more'} of ${name}`);
+}
+
+function sentenceOf(words: readonly string[]): string {
+  return words.filter(Boolean).join(', ');
 }
 
 /** One way to change a panel so that stock is used better. */
@@ -353,7 +384,7 @@ export function stretchToStock(
       ...options,
       onProgress: (share) => options.onProgress?.((place + share) / dimensions.length),
     });
-    const free = candidates(sweep, current.value, best.cost).find((one) => one.free);
+    const free = candidates(sweep, current.value, best).find((one) => one.free);
     const there = free && look(best.open.job, index, current.edit, free.value);
     if (!free || !there) return;
     const heat = (one: Looked) => evaluateOpen(one.open, {}, one.shop.plan).usefulHeat;
@@ -375,7 +406,7 @@ export function shrinkToSave(job: Job, index: number, habit: Habit, options: Swe
       ...options,
       onProgress: (share) => options.onProgress?.((place + share) / dimensions.length),
     });
-    const nearest = candidates(sweep, dimension.value, now.cost)
+    const nearest = candidates(sweep, dimension.value, now)
       .filter(({ value, free }) => !free && value < dimension.value)
       .sort((a, b) => b.value - a.value)[0];
     const there = nearest && look(job, index, dimension.edit, nearest.value);
@@ -398,8 +429,8 @@ export function sweepTogether(
 ): StockFit[] {
   const now = firstLook(job, index);
   if (!now) return [];
-  const alone = candidates(sweepDimension(job, index, first, habit, options), first.value, now.cost);
-  const other = candidates(sweepDimension(job, index, second, habit, options), second.value, now.cost);
+  const alone = candidates(sweepDimension(job, index, first, habit, options), first.value, now);
+  const other = candidates(sweepDimension(job, index, second, habit, options), second.value, now);
   const costAt = (job: Job, { edit }: Editable, values: readonly { value: number }[]) =>
     Math.min(now.cost, ...values.map(({ value }) => look(job, index, edit, value)?.cost ?? Number.POSITIVE_INFINITY));
   const least = Math.min(costAt(job, first, alone), costAt(job, second, other));
@@ -413,7 +444,7 @@ export function sweepTogether(
     return candidates(
       sweepDimension(moved, index, current, habit, { reach: options.reach ?? 0.4 }),
       current.value,
-      again.cost,
+      again,
     )
       .filter(({ free }) => !free)
       .flatMap((point) => {

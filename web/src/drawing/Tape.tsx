@@ -128,11 +128,14 @@ export function Tape(props: TapeProps) {
               <rect width="4" height="9" fill="#22303A" opacity="0.28" />
             </pattern>
           </defs>
-          {shown.map((mark) => (
-            <g key={mark.value} transform={`translate(${x(mark.value)} 0)`}>
-              <SvgText textAnchor="middle" y={14} size={13} fill={ink('copperText')}>
-                {mark.words}
-              </SvgText>
+          {spaced(shown, x).map(({ mark, written }) => (
+            <g key={mark.value} transform={`translate(${x(mark.value)} 0)`} data-testid="tape-point">
+              <title>{mark.words}</title>
+              {written && (
+                <SvgText textAnchor="middle" y={14} size={13} fill={ink('copperText')}>
+                  {mark.words}
+                </SvgText>
+              )}
               <path d="M-7 24h14l-7 12z" fill={ink('copper')} />
             </g>
           ))}
@@ -157,6 +160,22 @@ export function Tape(props: TapeProps) {
       </div>
     </Box>
   );
+}
+
+/** px to a letter of the words over a point. */
+const letter = 6.6;
+
+/** Points with their words, where these do not run into the words before them. */
+function spaced(marks: readonly TapeMark[], x: (metres: number) => number): { mark: TapeMark; written: boolean }[] {
+  let free = Number.NEGATIVE_INFINITY;
+  return [...marks]
+    .sort((a, b) => a.value - b.value)
+    .map((mark) => {
+      const half = (mark.words.length * letter) / 2;
+      const written = x(mark.value) - half > free;
+      if (written) free = x(mark.value) + half + 8;
+      return { mark, written };
+    });
 }
 
 // Plain and remembered: the tape is drawn again at every step of a drag.

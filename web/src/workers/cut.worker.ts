@@ -40,7 +40,7 @@ const cut = {
   stretch: (job: Job, index: number, habit: Habit, onProgress: (share: number) => void) =>
     stretchToStock(job, index, habit, { onProgress }),
   shrink: (job: Job, index: number, habit: Habit, onProgress: (share: number) => void) =>
-    shrinkToSave(job, index, habit, { onProgress }),
+    shrinkToSave(job, index, habit, { reach: 0.25, onProgress }),
   together: (
     job: Job,
     index: number,

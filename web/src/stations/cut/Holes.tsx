@@ -7,16 +7,18 @@ export function HolesFigures({
   holes,
   habit,
   size,
+  notes = '14px',
 }: {
   holes: NonNullable<Part['holes']>;
   habit: Habit;
-  /** Of the figures. */
+  /** Of the figures, and of what is said about them. */
   size: string;
+  notes?: string;
 }) {
   const offsets = fromMiddle(holes.positions, holes.middle);
   return (
     <Box mb="2">
-      <Text color="soft" fontSize="14px">
+      <Text color="soft" fontSize={notes}>
         {holes.positions.length === 1 ? 'Hole' : 'Holes'} from the {holes.datum}
         {holes.positions.length > 1 && (
           <>
@@ -32,7 +34,7 @@ export function HolesFigures({
         ))}
       </Flex>
       {holes.positions.length > 2 && (
-        <Text color="soft" fontSize="14px">
+        <Text color="soft" fontSize={notes}>
           out from the middle:{' '}
           {offsets.map((offset, index) => (
             <span key={offset}>
@@ -49,7 +51,7 @@ export function HolesFigures({
           ))}
         </Text>
       )}
-      <Text color="soft" fontSize="14px">
+      <Text color="soft" fontSize={notes}>
         pilot <LengthText value={holes.pilot} habit={habit} fraction={64} />, then{' '}
         <LengthText value={holes.diameter} habit={habit} decimals={1} fraction={64} /> {holes.where}
         {holes.slot !== undefined && (

@@ -60,7 +60,7 @@ export function ShopMode({ parts, habit, onClose }: { parts: readonly Part[]; ha
                     </>
                   )}
                 </Text>
-                {part.holes && <HolesFigures holes={part.holes} habit={habit} size="34px" />}
+                {part.holes && <HolesFigures holes={part.holes} habit={habit} size="34px" notes="18px" />}
                 {part.operations.length > 0 && (
                   <Text fontSize="22px" lineHeight="1.35" mt="3">
                     {sayWords(part.operations.join('; '), habit)}
@@ -82,7 +82,7 @@ export function ShopMode({ parts, habit, onClose }: { parts: readonly Part[]; ha
                   fontFamily="heading"
                   fontWeight="600"
                   fontSize="34px"
-                  minW="150px"
+                  minW={{ base: '92px', md: '150px' }}
                   textAlign="center"
                   aria-live="polite"
                 >
@@ -93,7 +93,7 @@ export function ShopMode({ parts, habit, onClose }: { parts: readonly Part[]; ha
                   h="72px"
                   flex="1"
                   maxW="240px"
-                  fontSize="24px"
+                  fontSize={{ base: '21px', md: '24px' }}
                   disabled={made === part.count}
                   onClick={() => set(made + 1)}
                 >

@@ -12,6 +12,7 @@ import { Figures } from './Figures';
 import { MakeUp } from './MakeUp';
 import { Matters } from './Matters';
 import { takeDimension, toggleReadout, useBenchPanel, useBenchView } from './view';
+import { WasteNothing } from './WasteNothing';
 
 const SpreadDialog = lazy(async () => ({ default: (await import('./SpreadDialog')).SpreadDialog }));
 
@@ -34,6 +35,7 @@ export function Column() {
     <>
       <Does bench={bench} />
       <ToLookAt />
+      <WasteNothing />
       <MadeOf />
       {bench && (
         <Deeper

@@ -1,9 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { formatQuantity } from '@north-pane/core';
-import { useEffect } from 'react';
+import { formatQuantity, sayPoint } from '@north-pane/core';
+import { useEffect, useMemo } from 'react';
 import { Tape } from '../../drawing/Tape';
 import { useHabit } from '../../state/habit';
-import { useJob } from '../../state/job';
+import { useDocument, useJob } from '../../state/job';
+import { useSweep, useWasteFree } from '../../state/wasteFree';
 import { Column } from './Column';
 import { PanelCooks, Plan, ShadeSwitch, SunPaths, UnderPlan } from './Drawings';
 import { heldOf, resetBench, setDimension, setTyping, showPanel, useBenchPanel, useBenchView } from './view';
@@ -106,9 +107,17 @@ function HeldTape() {
   const { beginDrag, endDrag } = useJob.getState();
   const held = heldOf(bench, chosen);
   const edit = held?.edit;
+  const job = useDocument();
+  useSweep(job, at, held?.id, habit);
+  const points = useWasteFree((found) => found.points);
+  const marks = useMemo(
+    () => points.map((point) => ({ value: point.value, words: sayPoint(point, job.currency) })),
+    [points, job.currency],
+  );
   if (!held || !edit) return null;
   return (
     <Tape
+      marks={marks}
       label={held.label}
       value={held.value}
       habit={habit}

@@ -1,0 +1,167 @@
+import { Button, Flex, Text } from '@chakra-ui/react';
+import {
+  formatLength,
+  formatQuantity,
+  type Habit,
+  type StockFit,
+  sayFit,
+  sayPointFully,
+  type WasteFreePoint,
+} from '@north-pane/core';
+import { useEffect, useRef, useState } from 'react';
+import { Section } from '../../parts/Section';
+import { useHabit } from '../../state/habit';
+import { useDocument, useJob } from '../../state/job';
+import { useWasteFree } from '../../state/wasteFree';
+import { ink } from '../../theme/ink';
+import { told, type Work, workLine } from '../../workers/cutWork';
+import { heldOf, setDimension, useBenchPanel, useBenchView } from './view';
+
+const line = workLine();
+
+type Asked = 'stretch' | 'shrink' | 'together';
+
+/** Where the dimension in hand wastes less, and ways for the whole panel to use its stock up. */
+export function WasteNothing() {
+  const habit = useHabit();
+  const job = useDocument();
+  const bench = useBenchPanel();
+  const held = heldOf(
+    bench,
+    useBenchView((view) => view.chosen),
+  );
+  const { points, share } = useWasteFree();
+  const [work, setWork] = useState<{ asked: Asked; share: number } | undefined>(undefined);
+  const [fits, setFits] = useState<{ asked: Asked; list: readonly StockFit[]; of: unknown } | undefined>(undefined);
+  const under = useRef<Work<unknown> | undefined>(undefined);
+  useEffect(() => () => under.current?.stop(), []);
+  const ask = (asked: Asked) => {
+    const onProgress = told((done: number) => setWork({ asked, share: done }));
+    setWork({ asked, share: 0 });
+    const { at } = bench;
+    const pair: readonly [string, string] = [held?.id ?? '', secondOf(bench, held?.id)];
+    const doing = line(async (cut): Promise<readonly StockFit[]> => {
+      if (asked === 'together') return cut.together(job, at, pair, habit, onProgress);
+      if (asked === 'shrink') return cut.shrink(job, at, habit, onProgress);
+      const found = await cut.stretch(job, at, habit, onProgress);
+      return found ? [found] : [];
+    });
+    under.current = doing;
+    void doing.done.then((list) => {
+      setFits({ asked, list, of: job });
+      setWork(undefined);
+    });
+  };
+  const stop = () => {
+    under.current?.stop();
+    setWork(undefined);
+  };
+  return (
+    <Section title="Waste nothing" aside={share === undefined ? held?.label : `looking, ${Math.round(share * 100)} %`}>
+      {points.length > 0 ? (
+        <Points points={points} habit={habit} />
+      ) : (
+        <Text fontSize="14px" color="soft">
+          {share === undefined ? 'No size near this one saves stock.' : 'Looking for sizes that save stock.'}
+        </Text>
+      )}
+      <Flex gap="1" mt="2" wrap="wrap">
+        <Button size="xs" variant="outline" disabled={work !== undefined} onClick={() => ask('stretch')}>
+          Use the stock up
+        </Button>
+        <Button size="xs" variant="outline" disabled={work !== undefined} onClick={() => ask('shrink')}>
+          Shrink to save
+        </Button>
+        <Button size="xs" variant="outline" disabled={work !== undefined} onClick={() => ask('together')}>
+          Two sizes at once
+        </Button>
+      </Flex>
+      {work && (
+        <Flex align="center" gap="2" mt="2" fontSize="14px">
+          <progress value={work.share} style={{ flex: 1, accentColor: ink('pane') }} aria-label="How far" />
+          <Button size="xs" variant="outline" onClick={stop}>
+            Stop
+          </Button>
+        </Flex>
+      )}
+      {fits && fits.of === job && !work && <Fits asked={fits.asked} fits={fits.list} habit={habit} />}
+    </Section>
+  );
+}
+
+/** The dimension that is looked at beside the one in hand: the next that is drawn. */
+function secondOf(bench: ReturnType<typeof useBenchPanel>, first: string | undefined): string {
+  const all = [bench.plan, bench.section].flatMap(({ dimensions }) => dimensions).filter(({ edit }) => edit);
+  const one = all.find(({ id }) => id === first)?.edit?.path;
+  const inside = all.filter(({ edit }) => edit && edit.path !== one && edit.path.startsWith('parameters.'));
+  return inside[0]?.id ?? first ?? '';
+}
+
+function Points({ points, habit }: { points: readonly WasteFreePoint[]; habit: Habit }) {
+  const { currency } = useDocument();
+  const bench = useBenchPanel();
+  const held = heldOf(
+    bench,
+    useBenchView((view) => view.chosen),
+  );
+  const edit = held?.edit;
+  if (!held || !edit) return null;
+  return (
+    <ul style={{ listStyle: 'none', fontSize: 14 }}>
+      {points.map((point) => (
+        <li key={point.value} style={{ borderBottom: `1px solid ${ink('line')}` }}>
+          <button
+            type="button"
+            onClick={() => setDimension(bench.at, { ...held, edit }, point.value, habit)}
+            style={{ display: 'block', width: '100%', textAlign: 'left', padding: '4px 0', cursor: 'pointer' }}
+          >
+            <span style={{ fontWeight: 600, color: ink('copperText') }}>{formatLength(point.value, habit).text}</span>{' '}
+            {sayPointFully(point, currency)}, {heatWords(point.heat, habit)}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function heatWords(heat: number, habit: Habit): string {
+  if (Math.abs(heat) < 0.5) return 'the heat stays';
+  return `${heat < 0 ? 'loses' : 'gains'} ${formatQuantity('power', Math.abs(heat), habit, 0).text}`;
+}
+
+const none: Record<Asked, string> = {
+  stretch: 'Nothing can grow without buying more.',
+  shrink: 'Nothing near saves a length by being smaller.',
+  together: 'No two sizes together save more than one alone.',
+};
+
+function Fits({ asked, fits, habit }: { asked: Asked; fits: readonly StockFit[]; habit: Habit }) {
+  const { currency } = useDocument();
+  const changeAll = useJob((state) => state.changeAll);
+  if (fits.length === 0)
+    return (
+      <Text fontSize="14px" mt="2">
+        {none[asked]}
+      </Text>
+    );
+  return (
+    <ul style={{ listStyle: 'none', fontSize: 14, marginTop: 8 }}>
+      {fits.map((fit) => (
+        <li
+          key={fit.moves.map(({ path, to }) => `${path} ${to}`).join()}
+          style={{ borderBottom: `1px solid ${ink('line')}`, padding: '4px 0' }}
+        >
+          {fit.moves.map(({ path, label, from, to }) => (
+            <Text key={path} fontWeight="600">
+              {label} {formatLength(from, habit).text} → {formatLength(to, habit).text}
+            </Text>
+          ))}
+          {sayFit(fit, currency)}, {heatWords(fit.heat, habit)}.{' '}
+          <Button size="xs" variant="outline" onClick={() => changeAll(fit.moves)}>
+            Draw it so
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { stripVTControlCharacters } from 'node:util';
 import { throwAwayCluster } from './lib/cluster.mjs';
-import { chromium, ensureDebian, postgresql } from './lib/debian.mjs';
+import { chromium, ensureDebian, poppler, postgresql } from './lib/debian.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
 import { openServer } from './lib/server.mjs';
@@ -66,7 +66,11 @@ const mocha = { passed: /^\s+(\d+) passing/gm, failed: /^\s+(\d+) failing/gm };
 const playwright = { passed: /^\s+(\d+) passed/gm, failed: /^\s+(\d+) (?:failed|flaky|did not run)$/gm };
 const wanted = (part) => !only || only === part;
 
-if (wanted('server') || wanted('e2e')) ensureDebian([postgresql, ...(wanted('e2e') ? [chromium] : [])]);
+ensureDebian([
+  ...(wanted('core') ? [poppler] : []),
+  ...(wanted('server') || wanted('e2e') ? [postgresql] : []),
+  ...(wanted('e2e') ? [chromium] : []),
+]);
 ensurePackages(root);
 
 if (wanted('check')) {

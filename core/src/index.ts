@@ -3,8 +3,20 @@
 export type { Finding, Severity, Wording } from './care';
 export type { CatalogueKind, FieldMeta, Range, Saw } from './catalogue';
 export { bore, entries, entry, entryName, findEntry, insteadOf, loopPipes, saws } from './catalogue';
-export type { Dimension, Drawing, Edit, Extent, Label, Layer, Point, Shape, SvgOptions } from './draw';
-export { dimensionLine, direction, extent, writeSvg } from './draw';
+export type {
+  Dimension,
+  Drawing,
+  Edit,
+  Extent,
+  Label,
+  Layer,
+  PaperFonts,
+  PaperSize,
+  Point,
+  Shape,
+  SvgOptions,
+} from './draw';
+export { dimensionLine, direction, extent, paperSizes, tiles, writeDxf, writeSvg } from './draw';
 export type { Chosen, Family, FamilyId, Field, PanelDesign, PanelDocument, View, WaterDescription } from './families';
 export { type ChangedKind, changeKind, families, fieldsOf, standardChoice, views } from './families';
 export { manifoldFlow, pressureDrop } from './flow';
@@ -57,11 +69,15 @@ export type {
   ShopPlan,
   Sold,
   Solver,
+  Template,
 } from './shop';
 export {
   cutOrder,
   cutTolerance,
+  gangs,
+  handedPairs,
   isProved,
+  layoutDrawing,
   loadSolver,
   planLengths,
   planSheets,

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { Complaint, run } from './run';
+import { paperFonts } from './fonts';
+import { Complaint, run, type World } from './run';
 
 function read(path: string): string {
   try {
@@ -9,8 +10,10 @@ function read(path: string): string {
   }
 }
 
+const world: World = { read, now: () => new Date(), fonts: paperFonts };
+
 try {
-  process.stdout.write(run(process.argv.slice(2), { read }));
+  process.stdout.write(await run(process.argv.slice(2), world));
 } catch (error) {
   if (!(error instanceof Complaint)) throw error;
   process.stderr.write(`${error.message.replaceAll('\n', ' ')}\n`);

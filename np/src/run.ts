@@ -2,6 +2,7 @@ import {
   compareJob,
   cutListCsv,
   type Drawing,
+  editableDimensions,
   evaluateBands,
   evaluateJob,
   evaluateOpen,
@@ -15,15 +16,24 @@ import {
   jobStanding,
   jobSteps,
   jobStudy,
+  layoutDrawing,
   makes,
   monthsOnPane,
   openJob,
+  type PaperFonts,
+  type PaperSize,
+  paperKinds,
+  paperSizes,
   parseJob,
   previewTable,
+  printDrawing,
+  printJob,
   proposeMapping,
+  provedShop,
   readReadings,
   type Sensors,
   sayFinding,
+  sayPointFully,
   sayStanding,
   sayStep,
   sayVerdict,
@@ -34,13 +44,18 @@ import {
   skySourceOf,
   stillFigures,
   views,
+  wasteFreePoints,
   waterCheck,
+  writeDxf,
   writeSvg,
 } from '@north-pane/core';
 
 /** What a verb needs of the world outside. */
 export interface World {
   read(path: string): string;
+  /** Bytes of the fonts that papers are written in. */
+  fonts(): PaperFonts;
+  now(): Date;
 }
 
 /** Something the caller can mend: one line, and exit 2. */
@@ -52,7 +67,7 @@ interface Call {
   world: World;
 }
 
-const verbs: Record<string, (call: Call) => unknown> = {
+const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
   figures: ({ job }) => evaluateJob(job),
   bands: ({ job, options }) => {
     const make = makes.find((one) => one === (options.make ?? 'well made'));
@@ -75,17 +90,44 @@ const verbs: Record<string, (call: Call) => unknown> = {
       ...part,
       operations: part.operations.map((words) => sayWords(words, job.units)),
     })),
-  cuts: ({ job, options }) => {
-    const { parts, plan } = jobShop(openJob(job));
-    return options.format === 'csv' ? cutListCsv(parts, job.units) : plan;
+  cuts: async ({ job, options }) => {
+    const open = openJob(job);
+    const shop = jobShop(open);
+    if (options.format === 'csv') return cutListCsv(shop.parts, job.units);
+    if (options.format === 'dxf' || options.format === 'svg') {
+      const material = shop.plan.materials.find(({ item }) => item === options.material) ?? shop.plan.materials[0];
+      if (!material) throw new Complaint('panels: nothing in this job is cut');
+      const drawing = layoutDrawing(material);
+      return options.format === 'dxf'
+        ? writeDxf(drawing, { habit: job.units })
+        : writeSvg(drawing, { habit: job.units });
+    }
+    return options.proved === 'yes' ? provedShop({ open, shop }) : shop.plan;
+  },
+  waste: async ({ job, options }) => {
+    const open = openJob(job);
+    const index = Number(options.panel ?? 0);
+    const dimensions = editableDimensions(open, index);
+    const dimension = dimensions.find(({ id }) => id === options.dimension);
+    if (!dimension)
+      throw new Complaint(
+        `--dimension: “${options.dimension ?? ''}” is none of panel ${index}; it has ${dimensions.map(({ id }) => id).join(', ')}`,
+      );
+    const { points } = await wasteFreePoints(job, index, dimension, unitsOf(options, job));
+    return points.map((point) => ({ ...point, words: sayPointFully(point, job.currency) }));
+  },
+  print: async ({ job, options, world }) => {
+    const kind = paperKinds.find((one) => one === (options.kind ?? 'pack'));
+    if (!kind) throw new Complaint(`--kind: “${options.kind}” is none; there are: ${paperKinds.join(', ')}`);
+    const open = openJob(job);
+    const plan = await provedShop({ open, shop: jobShop(open) });
+    return printJob(kind, open, plan, paperOf(options, job, world));
   },
   steps: ({ job, options }) => jobSteps(openJob(job)).map((step) => sayStep(step, unitsOf(options, job))),
   cautions: ({ job }) =>
     jobFindings(openJob(job)).map((finding) => ({ ...finding, words: sayFinding(finding, job.units) })),
-  draw: ({ job, options }) => {
+  draw: async ({ job, options, world }) => {
     const view = options.view ?? 'plan';
-    if ((options.format ?? 'svg') !== 'svg')
-      throw new Complaint(`--format: “${options.format}” is not written yet; svg is`);
     const open = openJob(job);
     const [panel] = open.panels;
     if (!panel) throw new Complaint('panels: the job has none');
@@ -98,7 +140,17 @@ const verbs: Record<string, (call: Call) => unknown> = {
     const drawing = Object.hasOwn(drawings, view) ? drawings[view]?.() : undefined;
     if (!drawing)
       throw new Complaint(`--view: “${view}” is no view of this heater; it has ${Object.keys(drawings).join(', ')}`);
-    return writeSvg(drawing, { habit: unitsOf(options, job) });
+    const habit = unitsOf(options, job);
+    switch (options.format ?? 'svg') {
+      case 'svg':
+        return writeSvg(drawing, { habit });
+      case 'dxf':
+        return writeDxf(drawing, { habit });
+      case 'pdf':
+        return printDrawing(drawing, job, paperOf(options, job, world));
+      default:
+        throw new Complaint(`--format: “${options.format}” is none; there are: svg, dxf, pdf`);
+    }
   },
   place: ({ job }) => {
     const open = openJob(job);
@@ -152,8 +204,16 @@ function unitsOf(options: Readonly<Record<string, string>>, job: Job): Habit {
   return units;
 }
 
-/** Runs one call and returns what to print. Throws Complaint for what the caller can mend. */
-export function run(args: readonly string[], world: World): string {
+function paperOf(options: Readonly<Record<string, string>>, job: Job, world: World) {
+  const size = Object.keys(paperSizes).find((one) => one === (options.paper ?? 'a4')) as PaperSize | undefined;
+  if (!size)
+    throw new Complaint(`--paper: “${options.paper}” is none; there are: ${Object.keys(paperSizes).join(', ')}`);
+  const revision = options.revision ?? 'no revision kept';
+  return { revision, at: world.now(), habit: unitsOf(options, job), size, fonts: world.fonts() };
+}
+
+/** Runs one call and returns what to print, text or the bytes of a file. Throws Complaint for what the caller can mend. */
+export async function run(args: readonly string[], world: World): Promise<string | Uint8Array> {
   const [verb, path, ...rest] = args;
   const usage = `np <${Object.keys(verbs).join('|')}> job.json [--option value]`;
   const act = verb && Object.hasOwn(verbs, verb) ? verbs[verb] : undefined;
@@ -176,6 +236,6 @@ export function run(args: readonly string[], world: World): string {
   const parsed = parseJob(document);
   if (!parsed.ok)
     throw new Complaint(`${path}: ${parsed.errors.map((one) => `${one.path}: ${one.message}`).join('; ')}`);
-  const result = act({ job: parsed.job, options, world });
-  return typeof result === 'string' ? result : `${JSON.stringify(result, null, 2)}\n`;
+  const result = await act({ job: parsed.job, options, world });
+  return typeof result === 'string' || result instanceof Uint8Array ? result : `${JSON.stringify(result, null, 2)}\n`;
 }

@@ -46,3 +46,4 @@ export function ensureDebian(wanted) {
 
 export const postgresql = { name: 'postgresql', why: 'the database that keeps your jobs and readings' };
 export const chromium = { name: 'chromium', why: 'the browser that the journeys and screenshots run in' };
+export const poppler = { name: 'poppler-utils', why: 'what measures the printed templates in a test' };

@@ -6,7 +6,7 @@ import type { Fitting } from '../flow';
 import type { CollectorDescription, PanelPlace } from '../heat';
 import type { Step } from '../plan';
 import type { Habit } from '../quantity';
-import type { Part, Purchase } from '../shop';
+import type { Part, Purchase, Template } from '../shop';
 
 /** A choice of a shared thing (absorber, box, glazing) in the job document. */
 export interface Chosen {
@@ -139,6 +139,8 @@ export interface PanelDesign {
    * has been tried is not among them.
    */
   trials: { id: string; words: string }[];
+  /** What is printed at full size beside the templates that its parts give by their holes. */
+  templates?(): Template[];
   /** How it is built, in an order in which it can be done. */
   steps(): Step[];
   /** Whether it empties by itself when it lies as drawn, and how. */

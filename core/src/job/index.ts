@@ -48,6 +48,7 @@ export { type MarkWorth, marksWorth } from './marks';
 export { mountOf, sideOf, usualGust, windOf } from './mount';
 export type { OpenJob } from './open';
 export { asBuilt, openJob } from './open';
+export { jobTemplates, type PaperKind, type PrintContext, paperKinds, printDrawing, printJob } from './papers';
 export type { ParsedJob } from './parse';
 export { parseJob } from './parse';
 export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, siteMakings, skySourceOf } from './place';

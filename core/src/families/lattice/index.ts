@@ -6,6 +6,7 @@ import { sized, weighs } from '../../quantity';
 import type { Part, Purchase } from '../../shop';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
 import { areasOf, blackPaint, bought, massOf } from '../plate/design';
+import { boltTemplate } from './boltTemplate';
 import { latticeDrawing } from './drawing';
 import { type LatticeLayout, layOut } from './layout';
 import { latticeParameters, standardLattice } from './parameters';
@@ -233,6 +234,7 @@ export const lattice: Family = {
       areas: areasOf(heat),
       outside: { length: parameters.length, width: parameters.width, depth: 0.04 + layout.coverHeight },
       runs: { count: bolts.length + rimBolts.length, words: 'bolts' },
+      templates: () => [boltTemplate(panel.id, layout)],
       trials: [],
       drawing: (view) => latticeDrawing(view, panel.id, layout),
       plate: { thickness: sheet.thickness, density: metal.density },

@@ -1,0 +1,106 @@
+import { entryName } from '../../catalogue';
+import { formatLength, sayWords } from '../../quantity';
+import { handedPairs, type Part } from '../../shop';
+import { inks, lines, newSheet, type Print } from './frame';
+
+/** mm. Two cards stand side by side, as many under each other as they need. */
+const gap = 6;
+
+/** A card for every piece, in figures that are read from the saw table. */
+export function cardPages(print: Print, parts: readonly Part[]): void {
+  const pairs = handedPairs(parts);
+  newSheet(print, 'Mark out');
+  let column = 0;
+  let low = print.y;
+  let top = print.y;
+  for (const part of parts) {
+    const mate = pairs.flatMap(([one, other]) => (one === part ? [other] : other === part ? [one] : []))[0];
+    const card = contents(print, part, mate);
+    const tall = card.reduce((sum, { step }) => sum + step, 0) + 8;
+    if (top - tall < print.bottom) {
+      newSheet(print, 'Mark out');
+      column = 0;
+      top = print.y;
+      low = top;
+    }
+    const wide = (print.right - print.left - gap) / 2;
+    const x = print.left + column * (wide + gap);
+    print.page.rect(x, top - tall, wide, tall, { stroke: inks.line, width: 0.3 });
+    let y = top - 3;
+    for (const { words, size, step, heading, colour } of card) {
+      y -= step;
+      print.page.text(words, { x: x + 4, y: y + step * 0.28 }, { size, heading, colour });
+    }
+    low = Math.min(low, top - tall - gap);
+    if (column === 0) column = 1;
+    else {
+      column = 0;
+      top = low;
+    }
+  }
+}
+
+interface Line {
+  words: string;
+  size: number;
+  step: number;
+  heading: boolean;
+  colour: string;
+}
+
+function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
+  const { habit } = print.context;
+  const wide = (print.right - print.left - gap) / 2 - 8;
+  const say = (value: number, fine = false) =>
+    formatLength(value, habit, fine ? { decimals: 1, fraction: 64 } : { inchesOnly: value < 1 }).text;
+  const found: Line[] = [];
+  const put = (words: string, size: number, heading = false, colour = inks.ink) => {
+    for (const line of lines(print.page, words, wide, { size, heading }))
+      found.push({ words: line, size, step: size * 1.3, heading, colour });
+  };
+  put(part.count > 1 ? `${part.name}, ${part.count} alike` : part.name, 4.6, true);
+  put(entryName(part.item) ?? part.item, 3.2, false, inks.soft);
+  put(
+    part.kind === 'length' ? say(part.length) : `${say(part.height)} × ${say(part.width)}`,
+    part.kind === 'length' ? 11 : 8,
+    true,
+  );
+  const { holes, bends } = part;
+  if (holes) {
+    put(
+      holes.positions.length === 1
+        ? `Hole from the ${holes.datum}`
+        : `Holes from the ${holes.datum}, centre line at ${say(holes.middle)}`,
+      3.2,
+      false,
+      inks.soft,
+    );
+    put(
+      holes.positions
+        .map((position) => formatLength(position, habit, { bare: true, inchesOnly: true }).text)
+        .join('   '),
+      5.4,
+      true,
+    );
+    put(`pilot ${say(holes.pilot, true)}, then ${say(holes.diameter, true)} ${holes.where}`, 3.2);
+    put(`both edges of a hole: ${say(holes.diameter / 2, true)} to either side of its centre`, 3.2, false, inks.soft);
+    if (holes.across) put(`${say(holes.across.distance)} up from the ${holes.across.from}`, 3.2);
+  }
+  if (bends) {
+    put(`Bend lines from the ${bends.datum}`, 3.2, false, inks.soft);
+    put(
+      bends.positions.map((position, place) => `${say(position, true)} ${bends.turns[place] ?? ''}`).join('   '),
+      4.4,
+      true,
+    );
+  }
+  if (part.kind === 'sheet')
+    put(`square when both diagonals are ${say(Math.hypot(part.width, part.height))}`, 3.2, false, inks.soft);
+  if (mate) put(`the other hand of: ${mate.name}. Mark both together, laid face to face`, 3.2, false, inks.copper);
+  if (part.operations.length > 0) put(sayWords(part.operations.join('; '), habit), 3.4);
+  put(
+    `made  ${Array.from({ length: Math.min(part.count, 12) }, () => '[  ]').join('  ')}${part.count > 12 ? '  …' : ''}`,
+    3.6,
+  );
+  return found;
+}

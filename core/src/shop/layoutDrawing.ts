@@ -1,0 +1,46 @@
+import type { Drawing, Shape } from '../draw';
+import type { MaterialPlan } from './buying';
+
+/** m between two bars or sheets on the drawing. */
+const apart = 0.12;
+
+/** Bars and sheets of one material with their pieces, one over the other, as a drawing: for printing, and for other programs. */
+export function layoutDrawing(material: MaterialPlan): Drawing {
+  const shapes: Shape[] = [];
+  const labels: Drawing['labels'][number][] = [];
+  let y = 0;
+  const name = (part: string) => material.parts.find(({ id }) => id === part)?.name ?? part;
+  if (material.kind === 'length')
+    for (const bar of material.plan.bars) {
+      const length = material.stock.find(({ id }) => id === bar.stock)?.length ?? 0;
+      y -= apart;
+      shapes.push({ kind: 'rect', layer: 'note', x: 0, y, width: length, height: apart / 2 });
+      labels.push({
+        at: { x: length, y },
+        to: { x: length + 0.03, y },
+        words: `${bar.count} ×`,
+        size: length,
+        anchor: 'start',
+      });
+      let x = material.trim;
+      for (const piece of bar.pieces) {
+        shapes.push({ kind: 'rect', layer: 'timber', part: piece.id, x, y, width: piece.length, height: apart / 2 });
+        x += piece.length + material.kerf;
+      }
+    }
+  else
+    for (const sheet of material.plan.sheets) {
+      y -= sheet.height + apart;
+      shapes.push({ kind: 'rect', layer: 'note', x: 0, y, width: sheet.width, height: sheet.height });
+      for (const { id, x, y: up, width, height } of sheet.placed) {
+        shapes.push({ kind: 'rect', layer: 'back', part: id, x, y: y + up, width, height });
+        labels.push({
+          at: { x: x + width / 2, y: y + up + height / 2 },
+          to: { x: x + width / 2, y: y + up + height / 2 },
+          words: name(id),
+          anchor: 'middle',
+        });
+      }
+    }
+  return { title: `${material.name}, laid out`, shapes, dimensions: [], labels };
+}

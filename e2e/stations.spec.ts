@@ -98,6 +98,7 @@ test('pieces are ticked off on a phone and stay so through a change of design', 
 test('the lists go to the shop as CSV, and a price of one’s own changes the sum', async ({ page }) => {
   await beginJob(page, 'To the shop', 'cut');
   const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Print, files' }).click();
   await page.getByRole('button', { name: 'Cut list, CSV' }).click();
   const download = await waiting;
   expect(download.suggestedFilename()).toBe('to-the-shop-cut-list.csv');

@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
@@ -7,4 +8,6 @@ export default defineConfig({
   server: { proxy: { '/api': { target: 'http://127.0.0.1:4170' } } },
   build: { target: 'es2023', sourcemap: false, chunkSizeWarningLimit: 800, manifest: true },
   worker: { format: 'es' },
+  // The solver asks for it beside a file system only; in a browser there is none.
+  resolve: { alias: { 'node:module': fileURLToPath(new URL('src/workers/noModule.ts', import.meta.url)) } },
 });

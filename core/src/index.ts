@@ -78,6 +78,7 @@ export {
   handedPairs,
   isProved,
   layoutDrawing,
+  layoutDrawings,
   loadSolver,
   planLengths,
   planSheets,

@@ -10,7 +10,7 @@ export type { ExactOptions } from './exact';
 export { planLengths } from './exact';
 export type { Gang } from './gang';
 export { gangs, handedPairs } from './gang';
-export { layoutDrawing } from './layoutDrawing';
+export { layoutDrawing, layoutDrawings } from './layoutDrawing';
 export { planLengthsFast } from './lengths';
 export type { BendSchedule, HoleSchedule, Part, Purchase } from './part';
 export type { ProveOptions } from './prove';

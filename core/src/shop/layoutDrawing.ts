@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../draw';
+import { type Drawing, extent, type Shape } from '../draw';
 import type { MaterialPlan } from './buying';
 
 /** m between two bars or sheets on the drawing. */
@@ -43,4 +43,32 @@ export function layoutDrawing(material: MaterialPlan): Drawing {
       }
     }
   return { title: `${material.name}, laid out`, shapes, dimensions: [], labels };
+}
+
+/** All materials of a job, one drawing over the other. */
+export function layoutDrawings(materials: readonly MaterialPlan[], title: string): Drawing {
+  let y = 0;
+  const shapes: Shape[] = [];
+  const labels: Drawing['labels'][number][] = [];
+  for (const material of materials) {
+    const drawing = layoutDrawing(material);
+    const box = extent(drawing);
+    const by = y - (box.bottom + box.height);
+    labels.push({ at: { x: 0, y }, to: { x: 0, y: y + apart / 3 }, words: material.name, anchor: 'start' });
+    shapes.push(...drawing.shapes.map((shape) => lifted(shape, by)));
+    labels.push(
+      ...drawing.labels.map((label) => ({
+        ...label,
+        at: { x: label.at.x, y: label.at.y + by },
+        to: { x: label.to.x, y: label.to.y + by },
+      })),
+    );
+    y -= box.height + 3 * apart;
+  }
+  return { title, shapes, dimensions: [], labels };
+}
+
+/** Bars and sheets are drawn of rectangles alone. */
+function lifted(shape: Shape, by: number): Shape {
+  return shape.kind === 'rect' ? { ...shape, y: shape.y + by } : shape;
 }

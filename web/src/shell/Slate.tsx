@@ -15,7 +15,7 @@ import { SlateButton } from '../parts/SlateButton';
 import { type Derived, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
-import { useKeepRevision, useKeptRevision } from '../state/kept';
+import { revisionWords, useKeepRevision, useKeptRevision } from '../state/kept';
 import { useShopPlan } from '../state/proofs';
 import { ink } from '../theme/ink';
 import { LightSwitch } from './LightSwitch';
@@ -96,11 +96,6 @@ export function Slate() {
   const habit = useHabit();
   const saving = useJob((state) => state.saving);
   const saved = { saved: 'saved', waiting: 'saving', saving: 'saving', failed: 'not saved' }[saving];
-  const revision = !kept
-    ? 'no revision kept'
-    : kept.changes === 0
-      ? `revision ${kept.number}`
-      : `revision ${kept.number} and ${kept.changes === 1 ? '1 change' : `${kept.changes} changes`}`;
   return (
     <Flex
       as="header"
@@ -113,7 +108,7 @@ export function Slate() {
       overflowY="hidden"
       contain="layout paint style"
     >
-      <Plate name={document.name} words={`${revision}, ${saved}`} />
+      <Plate name={document.name} words={`${revisionWords(kept)}, ${saved}`} />
       {cells(derived, kept?.derived, habit, { currency: document.currency, spent: plan.cost }).map((cell) => (
         <SlateCell
           key={cell.label.replace(/ .*/, '')}

@@ -25,6 +25,13 @@ export function useKeptRevision(): { number: number; keptAt: Date; changes: numb
   };
 }
 
+/** Which revision this is, and how far it has moved on from it. */
+export function revisionWords(kept: ReturnType<typeof useKeptRevision>): string {
+  if (!kept) return 'no revision kept';
+  const moved = kept.changes === 1 ? '1 change' : `${kept.changes} changes`;
+  return kept.changes === 0 ? `revision ${kept.number}` : `revision ${kept.number} and ${moved}`;
+}
+
 /** Keeps the job as it stands, after saving what is waiting. */
 export function useKeepRevision() {
   const id = useJob((state) => state.id) ?? '';

@@ -1,7 +1,7 @@
 import { isProved, type MaterialPlan, proofKey, type ShopPlan, sumShop } from '@north-pane/core';
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
-import { told, workLine } from '../workers/cutWork';
+import { workLine } from '../workers/cutWork';
 import { useDerived } from './derived';
 import { useDocument } from './job';
 
@@ -11,9 +11,11 @@ interface Proofs {
   /** Keys of what is finished, whether it came out proved or with a gap. */
   done: ReadonlySet<string>;
   working: boolean;
+  /** Why the planners that prove could not do their work, where they could not. */
+  trouble: string | undefined;
 }
 
-const useProofs = create<Proofs>()(() => ({ known: new Map(), done: new Set(), working: false }));
+const useProofs = create<Proofs>()(() => ({ known: new Map(), done: new Set(), working: false, trouble: undefined }));
 
 /** Proofs kept: a drag to and fro finds them again. */
 const mostKept = 200;
@@ -46,18 +48,21 @@ export function useProving(): void {
     let stop: (() => void) | undefined;
     const wait = window.setTimeout(() => {
       const byItem = new Map(wanted.map(({ material, key }) => [material.item, key]));
-      const take = (material: MaterialPlan) => keep(byItem.get(material.item) ?? '', material, false);
-      const work = proofs((cut) =>
+      const take = (done: boolean) => (material: MaterialPlan) => keep(byItem.get(material.item) ?? '', material, done);
+      const work = proofs((cut, tell) =>
         cut.prove(
           wanted.map(({ material }) => material),
-          told(take),
+          tell(take(false)),
         ),
       );
       stop = work.stop;
-      void work.done.then(() => {
-        for (const { key, material } of wanted) keep(key, useProofs.getState().known.get(key) ?? material, true);
-        useProofs.setState({ working: false });
-      });
+      work.done.then(
+        (proved) => {
+          proved.forEach(take(true));
+          useProofs.setState({ working: false, trouble: undefined });
+        },
+        (error: unknown) => useProofs.setState({ working: false, trouble: String(error) }),
+      );
     }, quiet);
     return () => {
       window.clearTimeout(wait);
@@ -67,11 +72,12 @@ export function useProving(): void {
 }
 
 /** The plan of the open job with every proof that has landed, and whether more are on the way. */
-export function useShopPlan(): { plan: ShopPlan; proving: boolean } {
+export function useShopPlan(): { plan: ShopPlan; proving: boolean; trouble: string | undefined } {
   const { plan, purchases } = useDerived();
   const { shop } = useDocument();
   const known = useProofs((state) => state.known);
   const proving = useProofs((state) => state.working);
+  const trouble = useProofs((state) => state.trouble);
   const proved = useMemo(() => {
     if (known.size === 0) return plan;
     let better = false;
@@ -85,5 +91,5 @@ export function useShopPlan(): { plan: ShopPlan; proving: boolean } {
     });
     return better ? sumShop(materials, purchases, shop) : plan;
   }, [plan, purchases, shop, known]);
-  return { plan: proved, proving };
+  return { plan: proved, proving, trouble };
 }

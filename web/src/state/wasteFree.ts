@@ -1,7 +1,7 @@
 import type { Habit, Job, WasteFreePoint } from '@north-pane/core';
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import { told, workLine } from '../workers/cutWork';
+import { workLine } from '../workers/cutWork';
 
 interface WasteFree {
   /** Panel and dimension that the points are of. */
@@ -9,10 +9,16 @@ interface WasteFree {
   points: readonly WasteFreePoint[];
   /** Share of the sweep that is done; undefined when nothing is under way. */
   share: number | undefined;
+  trouble: string | undefined;
 }
 
 /** Sizes worth stopping at of the dimension in hand, as the worker found them last. */
-export const useWasteFree = create<WasteFree>()(() => ({ of: undefined, points: [], share: undefined }));
+export const useWasteFree = create<WasteFree>()(() => ({
+  of: undefined,
+  points: [],
+  share: undefined,
+  trouble: undefined,
+}));
 
 const sweeps = workLine();
 /** ms of quiet before a sweep begins. */
@@ -26,10 +32,15 @@ export function useSweep(job: Job, index: number, dimension: string | undefined,
     if (dimension === undefined) return undefined;
     let stop: (() => void) | undefined;
     const wait = window.setTimeout(() => {
-      const onProgress = told((share: number) => useWasteFree.setState({ share }));
-      const work = sweeps((cut) => cut.points(job, index, dimension, habit, onProgress));
+      const work = sweeps((cut, tell) => {
+        const onProgress = tell((share: number) => useWasteFree.setState({ share }));
+        return cut.points(job, index, dimension, habit, onProgress);
+      });
       stop = work.stop;
-      void work.done.then(({ points }) => useWasteFree.setState({ of, points, share: undefined }));
+      work.done.then(
+        ({ points }) => useWasteFree.setState({ of, points, share: undefined, trouble: undefined }),
+        (error: unknown) => useWasteFree.setState({ share: undefined, trouble: String(error) }),
+      );
     }, quiet);
     return () => {
       window.clearTimeout(wait);

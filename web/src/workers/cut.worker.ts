@@ -1,3 +1,5 @@
+import headingFont from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-600-normal.woff?url';
+import textFont from '@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff?url';
 import {
   editableDimensions,
   type Habit,
@@ -5,7 +7,11 @@ import {
   loadSolver,
   type MaterialPlan,
   openJob,
+  type PaperKind,
+  type PrintContext,
+  printJob,
   proveMaterial,
+  type ShopPlan,
   type Solver,
   shrinkToSave,
   stretchToStock,
@@ -29,10 +35,32 @@ function dimensionOf(job: Job, index: number, id: string) {
   return found;
 }
 
+async function bytesOf(address: string): Promise<Uint8Array> {
+  const answer = await fetch(address);
+  if (!answer.ok) throw new Error(`${address}: ${answer.status}`);
+  return new Uint8Array(await answer.arrayBuffer());
+}
+
 const cut = {
+  /** A paper for the shop, as the bytes of a PDF. */
+  async print(
+    kind: PaperKind,
+    job: Job,
+    plan: ShopPlan,
+    about: Omit<PrintContext, 'job' | 'fonts'>,
+  ): Promise<Uint8Array<ArrayBuffer>> {
+    const [text, heading] = await Promise.all([bytesOf(textFont), bytesOf(headingFont)]);
+    return new Uint8Array(await printJob(kind, openJob(job), plan, { ...about, fonts: { text, heading } }));
+  },
   /** Plans materials again by the planners that prove; each better plan is told at once. */
-  async prove(materials: readonly MaterialPlan[], onPlan: (material: MaterialPlan) => void): Promise<void> {
-    for (const material of materials) onPlan(await proveMaterial(material, { solver, onProgress: onPlan }));
+  async prove(materials: readonly MaterialPlan[], onPlan: (material: MaterialPlan) => void): Promise<MaterialPlan[]> {
+    const proved: MaterialPlan[] = [];
+    for (const material of materials) {
+      const best = await proveMaterial(material, { solver, onProgress: onPlan });
+      onPlan(best);
+      proved.push(best);
+    }
+    return proved;
   },
   /** Sizes of a dimension at which less is wasted. */
   points: (job: Job, index: number, dimension: string, habit: Habit, onProgress: (share: number) => void) =>

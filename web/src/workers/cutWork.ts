@@ -7,11 +7,14 @@ export interface Work<T> {
   stop(): void;
 }
 
+/** Makes a callback that the worker may call. What it says after its work is done is not heard: it comes by a way of its own. */
+export type Tell = <T>(hear: (said: T) => void) => (said: T) => void;
+
 /**
  * A line of work with a worker of its own: a solve blocks its worker, so work that is no longer wanted is ended with it, and the
  * next piece gets a new one.
  */
-export function workLine(): <T>(run: (cut: Remote<CutWork>) => Promise<T>) => Work<T> {
+export function workLine(): <T>(run: (cut: Remote<CutWork>, tell: Tell) => Promise<T>) => Work<T> {
   let worker: Worker | undefined;
   let remote: Remote<CutWork> | undefined;
   return (run) => {
@@ -21,7 +24,11 @@ export function workLine(): <T>(run: (cut: Remote<CutWork>) => Promise<T>) => Wo
     }
     const mine = worker;
     let over = false;
-    const done = run(remote).finally(() => {
+    const tell: Tell = (hear) =>
+      proxy((said) => {
+        if (!over) hear(said);
+      });
+    const done = run(remote, tell).finally(() => {
       over = true;
     });
     return {
@@ -38,6 +45,3 @@ export function workLine(): <T>(run: (cut: Remote<CutWork>) => Promise<T>) => Wo
     };
   };
 }
-
-/** A callback that the worker may call. */
-export const told = proxy;

@@ -104,7 +104,8 @@ export function lines(page: PaperPage, words: string, width: number, lettering: 
   const space = page.measure(' ', lettering);
   let line = '';
   let long = 0;
-  for (const word of words.split(' ')) {
+  // A whole number and its fraction stay together.
+  for (const word of words.replaceAll(/(\d) (?=\d+\/\d)/g, '$1\u00a0').split(' ')) {
     const own = page.measure(word, lettering);
     if (line && long + space + own > width) {
       found.push(line);

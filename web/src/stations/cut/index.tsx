@@ -1,4 +1,4 @@
-import { Box, Button, Flex } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { Hammer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
@@ -21,7 +21,7 @@ export default function Cut() {
   const document = useDocument();
   const habit = useHabit();
   const { parts } = useDerived();
-  const { plan, proving } = useShopPlan();
+  const { plan, proving, trouble } = useShopPlan();
   const [lit, setLit] = useState<string | undefined>(undefined);
   const [shop, setShop] = useState(false);
   const common = { habit, currency: document.currency, lit, onLit: setLit };
@@ -29,6 +29,12 @@ export default function Cut() {
     <Flex direction={{ base: 'column-reverse', lg: 'row' }} minH="100%">
       <Box flex="1" minW="0" p="5">
         <LastLook plan={plan} habit={habit} />
+        {trouble && (
+          <Text role="alert" color="ochreText" mb="3">
+            The planner that proves could not work ({trouble}); these are the quick planner’s. Load the page again to
+            try once more.
+          </Text>
+        )}
         {plan.materials.map((material) =>
           material.kind === 'length' ? (
             <Bars key={material.item} material={material} proving={proving} {...common} />

@@ -14,7 +14,7 @@ import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useWasteFree } from '../../state/wasteFree';
 import { ink } from '../../theme/ink';
-import { told, type Work, workLine } from '../../workers/cutWork';
+import { type Work, workLine } from '../../workers/cutWork';
 import { heldOf, setDimension, useBenchPanel, useBenchView } from './view';
 
 const line = workLine();
@@ -30,27 +30,35 @@ export function WasteNothing() {
     bench,
     useBenchView((view) => view.chosen),
   );
-  const { points, share } = useWasteFree();
+  const { points, share, trouble } = useWasteFree();
+  const [failed, setFailed] = useState<string | undefined>(undefined);
   const [work, setWork] = useState<{ asked: Asked; share: number } | undefined>(undefined);
   const [fits, setFits] = useState<{ asked: Asked; list: readonly StockFit[]; of: unknown } | undefined>(undefined);
   const under = useRef<Work<unknown> | undefined>(undefined);
   useEffect(() => () => under.current?.stop(), []);
   const ask = (asked: Asked) => {
-    const onProgress = told((done: number) => setWork({ asked, share: done }));
     setWork({ asked, share: 0 });
     const { at } = bench;
     const pair: readonly [string, string] = [held?.id ?? '', secondOf(bench, held?.id)];
-    const doing = line(async (cut): Promise<readonly StockFit[]> => {
+    const doing = line(async (cut, tell): Promise<readonly StockFit[]> => {
+      const onProgress = tell((done: number) => setWork({ asked, share: done }));
       if (asked === 'together') return cut.together(job, at, pair, habit, onProgress);
       if (asked === 'shrink') return cut.shrink(job, at, habit, onProgress);
       const found = await cut.stretch(job, at, habit, onProgress);
       return found ? [found] : [];
     });
     under.current = doing;
-    void doing.done.then((list) => {
-      setFits({ asked, list, of: job });
-      setWork(undefined);
-    });
+    setFailed(undefined);
+    doing.done.then(
+      (list) => {
+        setFits({ asked, list, of: job });
+        setWork(undefined);
+      },
+      (error: unknown) => {
+        setFailed(String(error));
+        setWork(undefined);
+      },
+    );
   };
   const stop = () => {
     under.current?.stop();
@@ -63,6 +71,11 @@ export function WasteNothing() {
       ) : (
         <Text fontSize="14px" color="soft">
           {share === undefined ? 'No size near this one saves stock.' : 'Looking for sizes that save stock.'}
+        </Text>
+      )}
+      {(failed ?? trouble) && (
+        <Text role="alert" fontSize="14px" color="brickText">
+          That could not be worked out: {failed ?? trouble}
         </Text>
       )}
       <Flex gap="1" mt="2" wrap="wrap">

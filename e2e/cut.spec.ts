@@ -1,0 +1,199 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { accessible, beginJob, expect, saved, slate, stored, test } from './bench';
+
+/** What the document holds of what was settled at the saw. */
+async function settled(page: Page, id: string) {
+  await saved(page);
+  const { document } = (await stored(page, id)) as unknown as {
+    document: {
+      decisions: {
+        ticks: Record<string, number>;
+        locks?: { item: string }[];
+        overrules?: { pieces: string[] }[];
+        checks?: Record<string, string>;
+        ties?: Record<string, string>;
+      };
+      shop: { onHand: { item: string; length?: number }[]; ledger?: { what: string }[]; without?: string[] };
+    };
+  };
+  return document;
+}
+
+const money = (text: string | null) => Number((text ?? '').replaceAll(/[^\d.]/g, ''));
+
+test('a copper point on the tape is taken, and a sheet less is to be bought', async ({ page }) => {
+  await beginJob(page, 'Waste nothing');
+  const before = money(await slate(page, 'so far').textContent());
+  const list = page.getByRole('region', { name: 'Waste nothing' });
+  const point = list.getByRole('button', { name: /saves .* of stock, 1 less of 0\.3 mm copper sheet, proved/ });
+  await expect(point).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByTestId('tape-point').first()).toBeVisible();
+  await point.click();
+  await expect
+    .poll(async () => money(await slate(page, 'so far').textContent()), { timeout: 10_000 })
+    .toBeLessThan(before - 100);
+  await page.getByRole('link', { name: /Cut/ }).click();
+  await expect(page.getByRole('table', { name: 'Buy' })).toContainText(/1 of 2\s000\smm × 1\s000\smm/);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('table', { name: 'Buy' })).toContainText(/2 of 2\s000\smm × 1\s000\smm/);
+});
+
+test('everything of a panel is stretched to use its stock up, or shrunk to save, and the search can be stopped', async ({
+  page,
+}) => {
+  await beginJob(page, 'Stretch');
+  const list = page.getByRole('region', { name: 'Waste nothing' });
+  await list.getByRole('button', { name: 'Shrink to save' }).click();
+  await list.getByRole('button', { name: 'Stop' }).click();
+  await expect(list.getByRole('button', { name: 'Stop' })).toHaveCount(0);
+  await list.getByRole('button', { name: 'Use the stock up' }).click();
+  await expect(list.getByText(/costs no more stock|Nothing can grow/).first()).toBeVisible({ timeout: 40_000 });
+  await list.getByRole('button', { name: 'Shrink to save' }).click();
+  const draw = list.getByRole('button', { name: 'Draw it so' }).first();
+  await expect(draw).toBeVisible({ timeout: 60_000 });
+  const before = money(await slate(page, 'so far').textContent());
+  await draw.click();
+  await expect.poll(async () => money(await slate(page, 'so far').textContent())).toBeLessThan(before);
+});
+
+test('plans are proved, a piece is drawn over to another bar at a price, and given back', async ({ page }) => {
+  const id = await beginJob(page, 'By hand', 'cut');
+  const boards = page.getByRole('region', { name: '115 × 19 planed board' });
+  await expect(boards.getByText(/proved least/)).toBeVisible({ timeout: 20_000 });
+  const bars = boards.getByTestId('bar-planed-115x19');
+  const count = await bars.count();
+  const piece = bars.first().getByRole('button').first();
+  await piece.scrollIntoViewIfNeeded();
+  const box = await piece.boundingBox();
+  if (!box) throw new Error('no piece');
+  await page.mouse.move(box.x + 20, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 40, box.y + 40, { steps: 4 });
+  const own = await boards.getByText('a bar of its own').boundingBox();
+  if (!own) throw new Error('nowhere to lay it');
+  await page.mouse.move(own.x + 20, own.y + 8, { steps: 6 });
+  await page.mouse.up();
+  await expect(boards.getByText(/Laid out by hand: .* more than the planner’s/)).toBeVisible();
+  await expect(bars).not.toHaveCount(count);
+  expect((await settled(page, id)).decisions.overrules?.length).toBe(2);
+  await boards.getByRole('button', { name: 'Give it back to the planner' }).click();
+  await expect(bars).toHaveCount(count);
+  await page.keyboard.press('Control+z');
+  await expect(boards.getByText(/Laid out by hand/)).toBeVisible();
+});
+
+test('a bar that is cut is locked: ticks, shed and ledger follow, and a change of the design leaves it', async ({
+  page,
+}) => {
+  const id = await beginJob(page, 'At the saw', 'cut');
+  await page.getByRole('button', { name: 'Lock as cut: 28 × 0.9 copper, bar 1' }).click();
+  await expect(page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' })).toBeVisible();
+  const shed = page.getByRole('region', { name: 'In your shed' });
+  await expect(shed.getByText(/returned, 28 × 0\.9 copper/)).toBeVisible();
+  const after = await settled(page, id);
+  expect(after.decisions.locks?.length).toBe(1);
+  expect(after.decisions.ticks).toMatchObject({ 'panel-a/header-cold': 1, 'panel-a/header-hot': 1 });
+  expect(after.shop.onHand.length).toBe(1);
+  // Narrower: the headers are too long now, which a cut mends; the lock stands.
+  await page.getByRole('link', { name: /Size/ }).click();
+  await page.getByRole('button', { name: 'One less: Risers' }).click();
+  await page.getByRole('link', { name: /Cut/ }).click();
+  await expect(page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' })).toBeVisible();
+  await page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' }).click();
+  await expect(page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' })).toHaveCount(0);
+  expect((await settled(page, id)).shop.onHand).toEqual([]);
+});
+
+test('“I cut it at” says what it means; nonsense is refused where it is typed', async ({ page }) => {
+  await beginJob(page, 'Miscut', 'cut');
+  const card = page.getByRole('article', { name: 'Riser' });
+  await card.getByRole('button', { name: 'I cut it at…' }).click();
+  const entry = card.getByLabel('Riser: I cut it at');
+  await entry.fill('12');
+  await entry.press('Enter');
+  await expect(card.getByRole('alert')).toContainText('look at the tape again');
+  await entry.fill('1893');
+  await entry.press('Enter');
+  await expect(card.getByText(/3\smm too short\./)).toBeVisible();
+  await expect(card.getByText(/Cut one more/)).toBeVisible();
+  await card.getByRole('button', { name: 'Draw it so' }).first().click();
+  await expect(page.getByTestId('cut-panel-a/riser')).toHaveText(/1\s893/);
+});
+
+test('what the shop has not is planned without; what lies in the shed goes first; something else is weighed', async ({
+  page,
+}) => {
+  const id = await beginJob(page, 'At the shop', 'cut');
+  await page.getByRole('checkbox', { name: /The shop has 15 × 0\.7 copper, 5\s000/ }).click();
+  await expect(page.getByRole('region', { name: '15 × 0.7 copper' }).getByText(/12 of 3\s000\smm/)).toBeVisible();
+  const shed = page.getByRole('region', { name: 'In your shed' });
+  await shed.getByLabel('length').fill('4 m');
+  await shed.getByLabel('length').press('Enter');
+  await expect(page.getByRole('table', { name: 'Buy' })).toContainText('on hand');
+  await page
+    .getByRole('region', { name: 'At the shop' })
+    .getByRole('button', { name: 'Something else?' })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Take it' }).first().click();
+  await expect(page.getByRole('region', { name: '15 × 0.7 copper' })).toHaveCount(0);
+  const { shop } = await settled(page, id);
+  expect(shop.without?.length).toBe(1);
+  expect(shop.onHand.length).toBe(1);
+});
+
+test('the pack is printed, and a layout for other programs', async ({ page }) => {
+  await beginJob(page, 'Print it', 'cut');
+  await page.getByRole('button', { name: 'Print, files' }).click();
+  await accessible(page);
+  const take = async (name: string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download', { timeout: 30_000 }),
+      page.getByRole('button', { name }).click(),
+    ]);
+    return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'latin1') };
+  };
+  const pack = await take('Shop pack, PDF');
+  expect(pack.name).toBe('print-it-pack.pdf');
+  expect(pack.text).toMatch(/^%PDF-/);
+  expect(pack.text.length).toBeGreaterThan(30_000);
+  const dxf = await take('Layout, DXF');
+  expect(dxf.text).toContain('LWPOLYLINE');
+  expect((await take('Cut list, CSV')).text).toMatch(/^part,name,/);
+});
+
+test('a last look is ticked, and asked again when the pane changes', async ({ page }) => {
+  const id = await beginJob(page, 'Last look', 'cut');
+  const look = page.getByRole('region', { name: 'A last look before the saw' });
+  const pane = look.getByRole('checkbox', { name: /Measure the pane itself/ });
+  await pane.click();
+  await expect(pane).toBeChecked();
+  expect(Object.keys((await settled(page, id)).decisions.checks ?? {})).toEqual(['panel-a/look/pane']);
+  await page.getByRole('link', { name: /Size/ }).click();
+  await page.getByRole('button', { name: 'pane and box: set' }).first().click();
+  await page.getByRole('slider', { name: 'pane and box' }).press('ArrowRight');
+  await page.getByRole('link', { name: /Cut/ }).click();
+  await expect(pane).not.toBeChecked();
+});
+
+test('pieces are ticked off on a phone in shop mode, in large figures', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await beginJob(page, 'Phone', 'cut');
+  await page.getByRole('button', { name: 'Shop mode' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('0 of 12')).toBeVisible();
+  const size = await dialog
+    .getByTestId('shop-size')
+    .evaluate((node) => Number.parseFloat(getComputedStyle(node).fontSize));
+  expect(size).toBeGreaterThan(60);
+  await accessible(page);
+  await dialog.getByRole('button', { name: 'Made one' }).click();
+  await dialog.getByRole('button', { name: 'Made one' }).click();
+  await dialog.getByRole('button', { name: 'One less made' }).click();
+  await expect(dialog.getByText('1 of 12')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Next piece' }).click();
+  await dialog.getByRole('button', { name: 'Made one' }).click();
+  await dialog.getByRole('button', { name: 'Leave shop mode' }).click();
+  await expect.poll(async () => (await settled(page, id)).decisions.ticks).toMatchObject({ 'panel-a/riser': 1 });
+});

@@ -1,4 +1,5 @@
 // What things cost, as a table with each limit: npm run bench. Ends badly beyond twice a limit.
+import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
@@ -150,6 +151,19 @@ try {
   cluster.stop();
   await rm(scratch, { recursive: true });
 }
+
+const plans = spawnSync(join(root, 'node_modules/.bin/tsx'), [join(root, 'scripts/benchPlans.ts')], {
+  cwd: root,
+  encoding: 'utf8',
+});
+if (plans.status !== 0) throw new Error(plans.stderr);
+const { usual, large, sweep, sheet } = JSON.parse(plans.stdout);
+row('200 pieces of 30 lengths on 4 stocks, proved or nearly', usual.time, 'ms', 2000);
+row('  the gap left at most', usual.gap, '%', 1);
+row('1000 pieces of 60 lengths (in a worker)', large.time, 'ms', 10_000);
+row('  the gap left', large.gap, '%', 2);
+row('20 pieces on sheets, searched', sheet, 'ms', 1000);
+row('the sweep of a pitch (in a worker)', sweep, 'ms', 1000);
 
 const wide = Math.max(...rows.map(({ what }) => what.length));
 say(`${'what'.padEnd(wide)}  ${'measured'.padStart(10)}  ${'limit'.padStart(8)}  unit`);

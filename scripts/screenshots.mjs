@@ -43,7 +43,12 @@ const pictures = [
     size: bench,
     act: (page) => page.getByRole('button', { name: 'Solder the second header' }).click(),
   },
-  { name: 'size', path: `${job}/size`, size: bench },
+  {
+    name: 'size',
+    path: `${job}/size`,
+    size: bench,
+    act: (page) => page.getByText(/of stock|No size near/).first().waitFor({ timeout: 30_000 }),
+  },
   {
     name: 'size-warm',
     path: `${job}/size`,
@@ -76,8 +81,13 @@ const pictures = [
   },
   { name: 'size-lattice', path: begun('lattice', 'Wash-house lattice'), size: bench, act: shown('Full size') },
   { name: 'size-trickle', path: begun('trickle', 'Wash-house trickle'), size: bench, act: shown('Full size') },
-  { name: 'cut', path: `${job}/cut`, size: bench },
-  { name: 'cut-phone', path: `${job}/cut`, size: phone },
+  {
+    name: 'cut',
+    path: `${job}/cut`,
+    size: bench,
+    act: (page) => page.getByText('being proved').first().waitFor({ state: 'detached', timeout: 30_000 }),
+  },
+  { name: 'cut-phone', path: `${job}/cut`, size: phone, act: shown('Shop mode') },
   { name: 'forecast', path: `${job}/forecast`, size: bench },
   {
     name: 'prove-by-hand',

@@ -77,6 +77,7 @@ export {
   gangs,
   handedPairs,
   isProved,
+  keptOffcuts,
   layoutDrawing,
   layoutDrawings,
   loadSolver,

@@ -18,6 +18,7 @@ export type {
   WaterDescription,
 } from './family';
 export { chosenProblems, fieldsOf, views } from './family';
+export { lifters } from './plate/steps';
 export { standardChoice } from './plateFamily';
 export type { FamilyId } from './registry';
 export { families } from './registry';

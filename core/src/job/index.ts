@@ -78,3 +78,4 @@ export {
   wasteFreePoints,
 } from './wasteFree';
 export { type WaterCheck, waterCheck } from './waterCheck';
+export { jobWeights, type Weights } from './weights';

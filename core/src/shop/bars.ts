@@ -89,3 +89,8 @@ export function wasteOf(bars: readonly Bar[], stock: readonly LengthStock[]): nu
     0,
   );
 }
+
+/** m of offcuts that are worth keeping: those that are as long as `keep` at least. */
+export function keptOffcuts(bars: readonly Bar[], keep: number): number {
+  return bars.reduce((sum, { count, offcut }) => sum + (offcut >= keep ? count * offcut : 0), 0);
+}

@@ -1,6 +1,7 @@
 // Parts, and getting them out of what shops sell: lengths, sheets, buying, cut lists.
 
 export type { Bar, LengthPiece, LengthPlan, LengthQuery, LengthStock } from './bars';
+export { keptOffcuts } from './bars';
 export type { BuyLine, Having, LengthMaterial, MaterialPlan, SheetMaterial, Shop, ShopPlan } from './buying';
 export { planShop, sumShop } from './buying';
 export { safeCell, writeCsv } from './csv';

@@ -50,15 +50,16 @@ export function cutOrder(
     const along = cut.direction === 'along';
     const edge = (along ? room.x : room.y) + cut.at;
     const before = (piece: PlacedPiece) => (along ? piece.x + piece.width : piece.y + piece.height) <= edge + tiny;
-    const rest = (along ? room.width : room.height) - cut.at - kerf;
-    waiting.push({
-      room: along ? { ...room, width: cut.at } : { ...room, height: cut.at },
-      placed: placed.filter(before),
-    });
+    const [near, far] = [placed.filter(before), placed.filter((piece) => !before(piece))];
+    // A sliver thinner than the saw goes into dust: the piece behind it begins where it lies.
+    const from = Math.min(edge + kerf, ...far.map((piece) => (along ? piece.x : piece.y)));
+    const rest = (along ? room.x + room.width : room.y + room.height) - from;
+    if (cut.at > tiny)
+      waiting.push({ room: along ? { ...room, width: cut.at } : { ...room, height: cut.at }, placed: near });
     if (rest > tiny)
       waiting.push({
-        room: along ? { ...room, x: edge + kerf, width: rest } : { ...room, y: edge + kerf, height: rest },
-        placed: placed.filter((piece) => !before(piece)),
+        room: along ? { ...room, x: from, width: rest } : { ...room, y: from, height: rest },
+        placed: far,
       });
   }
   return cuts;
@@ -76,11 +77,15 @@ function firstCut(room: Room, placed: readonly PlacedPiece[], kerf: number): She
     const high = (piece: PlacedPiece) => low(piece) + (along ? piece.width : piece.height);
     const start = along ? room.x : room.y;
     const size = along ? room.width : room.height;
-    // Behind a piece, or before one that lies off the edge.
-    for (const edge of [...placed.map(high), ...placed.map((piece) => low(piece) - kerf)]) {
+    // Behind a piece, or before one that lies off the edge; from the edge itself where that is less than the saw takes.
+    const before = placed
+      .filter((piece) => low(piece) > start + tiny)
+      .map((piece) => Math.max(start, low(piece) - kerf));
+    const clear = (edge: number) => (edge < start + tiny ? start + 2 * tiny : edge + kerf);
+    for (const edge of [...placed.map(high), ...before]) {
       const at = edge - start;
-      if (at < tiny || at > size - tiny) continue;
-      if (placed.some((piece) => low(piece) < edge + kerf - tiny && high(piece) > edge + tiny)) continue;
+      if (at > size - tiny) continue;
+      if (placed.some((piece) => low(piece) < clear(edge) - tiny && high(piece) > edge + tiny)) continue;
       const length = along ? room.height : room.width;
       found.push({ direction, at, room, length, rest: (size - at - kerf) * length });
     }

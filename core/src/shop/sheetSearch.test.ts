@@ -78,7 +78,7 @@ describe('shop: sheets', () => {
         valid(best, query);
         if (fast.unplaced.length === 0) expect(best.cost).at.most(fast.cost + 1e-9);
       }),
-      { numRuns: 150 },
+      { numRuns: 400 },
     );
   });
   it('finds the sheet that the quick planner misses (worked by hand)', async () => {
@@ -102,6 +102,11 @@ describe('shop: sheets', () => {
     const stock = [{ id: 's', width: 1.2, height: 1.2, price: 10 }];
     const dry = await planSheets({ pieces: [piece], stock, kerf: 0 });
     expect([dry.cost, dry.bound, dry.proof.status]).deep.equal([10, 10, 'proved']);
+    // A piece that may turn but fits one way only is as good as one that may not.
+    const long = { id: 'l', width: 1.1, height: 0.7, count: 2, turn: true };
+    const flat = [{ id: 's', width: 1.2, height: 0.9, price: 10 }];
+    const pair = await planSheets({ pieces: [long], stock: flat, kerf: 0 });
+    expect([pair.cost, pair.proof.status]).deep.equal([20, 'proved']);
     // With a saw no two of them come out of one sheet: the bound knows.
     const sawn = await planSheets({ pieces: [piece], stock, kerf: 0.003 });
     expect([sawn.cost, sawn.bound, sawn.proof.status]).deep.equal([40, 40, 'proved']);
@@ -116,6 +121,13 @@ describe('shop: sheets', () => {
       ['across', 1],
       ['across', 0.3],
       ['along', 0.4],
+    ]);
+  });
+  it('takes a sliver thinner than the saw off an edge', () => {
+    const placed = [{ id: 'a', x: 0.001, y: 0, width: 0.5, height: 1, turned: false }];
+    expect(cutOrder({ width: 1, height: 1, placed }, 0.003).map(({ direction, at }) => [direction, at])).deep.include([
+      'along',
+      0,
     ]);
   });
   it('refuses a pinwheel, which no run of cuts edge to edge can make', () => {

@@ -14,7 +14,7 @@ import {
 } from './sheets';
 
 export interface SheetSearchOptions {
-  /** Orders that are tried, 600 by default: some tens of milliseconds a hundred for twenty pieces. */
+  /** Orders that are tried, 600 by default. */
   tries?: number;
   /** The same seed finds the same plan. */
   seed?: number;

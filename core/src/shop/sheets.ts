@@ -239,12 +239,12 @@ function areaBound(singles: readonly One[], stock: readonly SheetStock[], kerf: 
   let wanted = singles.reduce((sum, piece) => sum + grown(piece), 0);
   const [only, other] = stock;
   if (only && !other) {
-    // Two pieces that are both longer than half the sheet either way cannot lie on one.
-    const big = singles.filter(({ width, height, turn }) => {
-      const least = Math.min(width, height);
-      const [w, h] = turn ? [least, least] : [width, height];
-      return 2 * w + kerf > only.width + tiny && 2 * h + kerf > only.height + tiny;
-    }).length;
+    // Two pieces that are both more than half the sheet either way, whichever way they fit on it, cannot share one.
+    const big = singles.filter((piece) =>
+      orientations(piece)
+        .filter(([w, h]) => w <= only.width + tiny && h <= only.height + tiny)
+        .every(([w, h]) => 2 * w + kerf > only.width + tiny && 2 * h + kerf > only.height + tiny),
+    ).length;
     return Math.max(Math.ceil(wanted / grown(only) - 1e-9), big) * only.price;
   }
   let bound = 0;

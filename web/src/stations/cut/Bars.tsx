@@ -14,6 +14,8 @@ import {
   formatMoney,
   formatNumber,
   type Habit,
+  type Job,
+  keptOffcuts,
   type LengthMaterial,
   type LengthPlan,
   lockBar,
@@ -21,6 +23,7 @@ import {
   movePiece,
   releaseMaterial,
   unlock,
+  usualKeep,
 } from '@north-pane/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { useState } from 'react';
@@ -77,7 +80,7 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
           {name}
         </Text>
         <Text fontSize="13px" color="soft">
-          {summary(material, habit, currency, proving)}
+          {summary(material, document, habit, proving)}
         </Text>
       </Flex>
       <DndContext
@@ -295,8 +298,9 @@ export function nameOf({ parts }: Pick<MaterialPlan, 'parts'>, part: string): st
   return parts.find((one) => one.id === part)?.name ?? part;
 }
 
-function summary(material: Material, habit: Habit, currency: string, proving: boolean): string {
+function summary(material: Material, { currency, shop }: Job, habit: Habit, proving: boolean): string {
   const { plan } = material;
+  const kept = keptOffcuts(plan.bars, shop.keep ?? usualKeep);
   const counts = new Map<number, number>();
   for (const bar of plan.bars) {
     const length = lengthOf(material, bar.stock);
@@ -304,7 +308,10 @@ function summary(material: Material, habit: Habit, currency: string, proving: bo
   }
   const taken = [...counts].map(([length, count]) => `${count} of ${formatLength(length, habit).text}`).join(', ');
   const whole = plan.bars.reduce((sum, bar) => sum + bar.count * lengthOf(material, bar.stock), 0);
-  const waste = whole > 0 ? `${formatNumber((100 * plan.waste) / whole)} % left over` : '';
+  const waste =
+    whole > 0
+      ? `${formatNumber((100 * plan.waste) / whole)} % left over${kept > 0 ? `, ${formatLength(kept, habit).text} of it to keep` : ''}`
+      : '';
   return [taken, material.priced ? proofWords(plan, currency, proving) : 'no price', waste].filter(Boolean).join('; ');
 }
 

@@ -1,11 +1,12 @@
 import { Flex, Table, Text } from '@chakra-ui/react';
 import { type BuyLine, buySize, formatMoney, formatNumber, type Habit, type ShopPlan } from '@north-pane/core';
 import { Entry } from '../../parts/Entry';
-import { useJob } from '../../state/job';
+import { useDocument, useJob } from '../../state/job';
 
 /** What to carry home, with prices that are the builder's own to set. */
 export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habit; currency: string }) {
   const change = useJob((state) => state.change);
+  const { shop } = useDocument();
   const price = (line: BuyLine) => (value: number) => {
     const outcome = change(`shop.${line.priceField}`, value);
     return outcome.ok ? undefined : outcome.message;
@@ -29,7 +30,7 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
                 {line.name}
                 <Text as="span" color="soft" display="block" fontSize="13px">
                   {amount(line, habit)}
-                  {line.rule === 'on hand' ? ', on hand' : ''}
+                  {line.rule === 'stock' ? '' : `, ${line.rule}`}
                 </Text>
               </Table.Cell>
               <Table.Cell>
@@ -62,6 +63,22 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
       <Flex justify="space-between" mt="2" fontFamily="heading" fontWeight="600" fontSize="18px">
         <Text>So far</Text>
         <Text>{formatMoney(plan.cost, currency, 2)}</Text>
+      </Flex>
+      <Flex align="center" gap="2" my="2">
+        <Text>Spare on what is measured out</Text>
+        <Entry
+          label="Spare on what is measured out, %"
+          bareLabel
+          value={Math.round(shop.spares.consumables * 1000) / 10}
+          kind="number"
+          habit={habit}
+          width="70px"
+          onValue={(value) => {
+            const outcome = change('shop.spares.consumables', value / 100);
+            return outcome.ok ? undefined : 'From 0 to 100 %.';
+          }}
+        />
+        <Text>%</Text>
       </Flex>
       <Text fontSize="13px" color="soft">
         Guide prices in round figures, until you set your own.

@@ -10,11 +10,14 @@ import { Miscut } from './Miscut';
 /** One piece in shop-size figures: what to cut, where the holes are from one datum, and a tick for each. */
 export function MarkOutCard({
   part,
+  mate,
   habit,
   lit,
   onLit,
 }: {
   part: Part;
+  /** The same piece of the other hand. */
+  mate: Part | undefined;
   habit: Habit;
   lit: boolean;
   onLit(part: string | undefined): void;
@@ -24,8 +27,11 @@ export function MarkOutCard({
   const change = useJob((state) => state.change);
   const tied = ties[part.id] !== undefined;
   const toggleTie = () => {
-    const { [part.id]: _, ...rest } = ties;
-    change('decisions.ties', tied ? rest : { ...ties, [part.id]: part.id });
+    // Left and right come off one length together.
+    const word = mate && mate.id < part.id ? mate.id : part.id;
+    const both = [part.id, ...(mate ? [mate.id] : [])];
+    const rest = Object.fromEntries(Object.entries(ties).filter(([id]) => !both.includes(id)));
+    change('decisions.ties', tied ? rest : { ...rest, ...Object.fromEntries(both.map((id) => [id, word])) });
   };
   return (
     <Box
@@ -84,6 +90,11 @@ export function MarkOutCard({
           </Flex>
         </Box>
       )}
+      {mate && (
+        <Text fontSize="14px" color="copperText" mb="1">
+          The other hand of: {mate.name.toLowerCase()}. Mark both together, laid face to face.
+        </Text>
+      )}
       {part.operations.length > 0 && (
         <Text fontSize="14px" mb="2">
           {sayWords(part.operations.join('; '), habit)}
@@ -93,7 +104,7 @@ export function MarkOutCard({
       {part.kind === 'length' && (
         <Flex gap="2" mt="3" wrap="wrap">
           <Miscut part={part} habit={habit} />
-          {(part.count > 1 || tied) && (
+          {(part.count > 1 || mate || tied) && (
             <Button size="xs" variant="outline" aria-pressed={tied} onClick={() => toggleTie()}>
               {tied ? 'From one length' : 'Keep on one length'}
             </Button>

@@ -71,7 +71,7 @@ export function Saws({ materials, habit }: { materials: readonly MaterialPlan[];
                 kind="length"
                 digits={1}
                 habit={habit}
-                width="86px"
+                width="74px"
                 onValue={(value) => set(`shop.kerfs.${stuff}`, value)}
               />
               {stuff !== 'sheet' && (
@@ -80,7 +80,7 @@ export function Saws({ materials, habit }: { materials: readonly MaterialPlan[];
                   value={shop.trims?.[stuff] ?? 0}
                   kind="length"
                   habit={habit}
-                  width="86px"
+                  width="74px"
                   onValue={(value) => set('shop.trims', { ...shop.trims, [stuff]: value })}
                 />
               )}
@@ -200,16 +200,20 @@ function sizeOf(one: { length: number } | { width: number; height: number }, hab
 export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
   const { shop } = useDocument();
   const set = useSet();
-  const lengths = materials.filter(({ kind }) => kind === 'length');
-  const [item, setItem] = useState(lengths[0]?.item ?? '');
+  const [item, setItem] = useState(materials[0]?.item ?? '');
+  const [width, setWidth] = useState<number | undefined>(undefined);
   const ledger = shop.ledger ?? [];
+  const chosen = materials.find((one) => one.item === item) ?? materials[0];
+  const sheet = chosen?.kind === 'sheet';
   const add = (length: number): string | undefined => {
-    const chosen = lengths.some((one) => one.item === item) ? item : lengths[0]?.item;
-    if (!chosen) return 'Nothing here is cut from lengths.';
+    if (!chosen) return 'Nothing here is cut.';
+    if (sheet && width === undefined) return 'How wide is it? Type the width first.';
     const taken = new Set(shop.onHand.map(({ id }) => id));
     let number = 1;
     while (taken.has(`shed-${number}`)) number += 1;
-    return set('shop.onHand', [...shop.onHand, { id: `shed-${number}`, item: chosen, count: 1, length }]);
+    const size = sheet ? { width, height: length } : { length };
+    setWidth(undefined);
+    return set('shop.onHand', [...shop.onHand, { id: `shed-${number}`, item: chosen.item, count: 1, ...size }]);
   };
   const recount = (id: string, count: number) =>
     set(
@@ -236,17 +240,30 @@ export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[
           />
         </Flex>
       ))}
-      {lengths.length > 0 && (
+      {chosen && (
         <Flex gap="2" align="end" mt="2">
           <Box flex="1">
             <Choice
               label="Put on the shelf"
-              value={item}
-              choices={lengths.map((one) => ({ value: one.item, words: one.name }))}
+              value={chosen.item}
+              choices={materials.map((one) => ({ value: one.item, words: one.name }))}
               onValue={setItem}
             />
           </Box>
-          <Entry label="length" value={undefined} kind="length" habit={habit} width="120px" onValue={add} />
+          {sheet && (
+            <Entry
+              label="width"
+              value={width}
+              kind="length"
+              habit={habit}
+              width="92px"
+              onValue={(value) => {
+                setWidth(value);
+                return undefined;
+              }}
+            />
+          )}
+          <Entry label="length" value={undefined} kind="length" habit={habit} width="92px" onValue={add} />
         </Flex>
       )}
       {ledger.length > 0 && (

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { handedPairs } from '@north-pane/core';
 import { Hammer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
@@ -9,6 +10,7 @@ import { useDocument } from '../../state/job';
 import { useShopPlan } from '../../state/proofs';
 import { Bars, type Lit } from './Bars';
 import { BuyList } from './BuyList';
+import { Carry } from './Carry';
 import { LastLook } from './LastLook';
 import { MarkOutCard } from './MarkOutCard';
 import { Papers } from './Papers';
@@ -24,6 +26,16 @@ export default function Cut() {
   const { plan, proving, trouble } = useShopPlan();
   const [lit, setLit] = useState<string | undefined>(undefined);
   const [shop, setShop] = useState(false);
+  const mates = useMemo(
+    () =>
+      new Map(
+        handedPairs(parts).flatMap(([one, other]) => [
+          [one.id, other],
+          [other.id, one],
+        ]),
+      ),
+    [parts],
+  );
   const common = { habit, currency: document.currency, lit, onLit: setLit };
   return (
     <Flex direction={{ base: 'column-reverse', lg: 'row' }} minH="100%">
@@ -49,6 +61,7 @@ export default function Cut() {
             </Section>
           </Box>
           <Box flex="1 1 300px" maxW="460px">
+            <Carry habit={habit} />
             <Saws materials={plan.materials} habit={habit} />
             <OnHand materials={plan.materials} habit={habit} />
             <AtTheShop materials={plan.materials} habit={habit} />
@@ -68,7 +81,14 @@ export default function Cut() {
           </Flex>
           <WhereItGoes lit={lit} onLit={setLit} />
           {parts.map((part) => (
-            <MarkOutCard key={part.id} part={part} habit={habit} lit={lit === part.id} onLit={setLit} />
+            <MarkOutCard
+              key={part.id}
+              part={part}
+              mate={mates.get(part.id)}
+              habit={habit}
+              lit={lit === part.id}
+              onLit={setLit}
+            />
           ))}
         </Section>
       </Box>

@@ -186,6 +186,9 @@ export function candidates(
 /** Points that are shown on a tape at most: each is proved, and that takes a while. */
 const mostPoints = 6;
 
+/** Share of the heat that a size may lose and still be worth a stop: what saves more copper than that is another panel. Judgement. */
+const mostLoss = 0.15;
+
 /** m of a bar that may be lost beside its kerfs when it is said to waste nothing: what a squared end takes. */
 const nothing = 0.005;
 
@@ -193,7 +196,8 @@ const nothing = 0.005;
  * The sizes of a dimension at which nothing, or less, is wasted, with what each saves: swept by the fast planners, the shown ones
  * proved.
  *
- * @returns most saving first kept, then ascending by size; those whose proof does not bear out what the sweep promised are left out
+ * @returns most saving first kept, then ascending by size; those whose proof does not bear out what the sweep
+ *   promised, and those that cost too much of the heat, are left out
  */
 export async function wasteFreePoints(
   job: Job,
@@ -218,7 +222,8 @@ export async function wasteFreePoints(
     if (!before || !there) continue;
     const after = await provedShop(there, options);
     const saves = stockCost(before.materials) - stockCost(after.materials);
-    if (free ? saves < -cent : saves < cent) continue;
+    const change = evaluateOpen(there.open, {}, after).usefulHeat - heat;
+    if ((free ? saves < -cent : saves < cent) || change < -mostLoss * heat) continue;
     // What the dimension does not move costs the same either way, proved or not.
     const proved = [...moved(before, after), ...moved(after, before)].every(isProved);
     points.push({
@@ -227,7 +232,7 @@ export async function wasteFreePoints(
       cost: after.cost - before.cost,
       waste: wasteIn(after),
       stock: stockChanges(before, after),
-      heat: evaluateOpen(there.open, {}, after).usefulHeat - heat,
+      heat: change,
       proved,
       ...usedUp(before, after),
       free,

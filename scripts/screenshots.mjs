@@ -47,7 +47,11 @@ const pictures = [
     name: 'size',
     path: `${job}/size`,
     size: bench,
-    act: (page) => page.getByText(/of stock|No size near/).first().waitFor({ timeout: 30_000 }),
+    act: (page) =>
+      page
+        .getByText(/of stock|No size near/)
+        .first()
+        .waitFor({ timeout: 30_000 }),
   },
   {
     name: 'size-warm',

@@ -74,8 +74,10 @@ export type {
 export {
   cutOrder,
   cutTolerance,
+  diagonalOf,
   gangs,
   handedPairs,
+  holeReach,
   isProved,
   keptOffcuts,
   layoutDrawing,
@@ -85,6 +87,7 @@ export {
   planSheets,
   proofKey,
   proveMaterial,
+  sheetOffcuts,
   sumShop,
   writeCsv,
 } from './shop';

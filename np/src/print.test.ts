@@ -141,6 +141,31 @@ describe('paper, measured', () => {
     for (const words of ['Buy', 'Mark out', 'Full size', 'A last look before the saw', 'Stops: like pieces'])
       expect(all).include(words);
   });
+  it('dates a sheet by the calendar of the place', async () => {
+    const job = defaultJob('harp');
+    // Noon in Greenwich is past midnight there.
+    const east = { ...job, site: { ...job.site, zone: 'Pacific/Auckland' } };
+    const path = await print(east, '--kind buy');
+    expect(program('pdftotext', [path, '-']).toString('utf8')).include('2026-05-02');
+  });
+  it('prints each list by itself, and a drawing on one sheet', async () => {
+    const job = defaultJob('harp');
+    for (const [kind, words] of [
+      ['buy', 'In all'],
+      ['cut', 'Every piece'],
+      ['cards', 'Mark out'],
+    ])
+      expect(program('pdftotext', [await print(job, `--kind ${kind}`), '-']).toString('utf8'), kind).include(words);
+    const bytes = await run(['draw', 'job.json', '--view', 'plan', '--format', 'pdf'], {
+      read: () => JSON.stringify(job),
+      fonts: paperFonts,
+      now: () => new Date('2026-05-01T12:00:00Z'),
+    });
+    const path = join(folder, 'plan.pdf');
+    writeFileSync(path, bytes);
+    expect(program('pdfinfo', [path]).toString('utf8')).match(/Pages:\s+1\n/);
+    expect(program('pdftotext', [path, '-']).toString('utf8')).match(/1 882/);
+  });
   it('prints every kind of heater on either paper, with no letter that the fonts lack', async () => {
     for (const family of ['serpentine', 'lattice', 'trickle']) {
       const path = await print(defaultJob(family, { units: 'imperial' }), '--paper letter');

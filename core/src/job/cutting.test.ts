@@ -96,6 +96,22 @@ describe('job: cutting', () => {
     if (after?.kind !== 'sheet') throw new Error('still a sheet');
     expect(after.plan.sheets[0]?.fixed?.id).equal('cut-1');
   });
+  it('keeps what is left of a sheet where it is worth it, and takes it back when the sheet is unlocked', () => {
+    const sheets = jobShop(openJob(job)).plan.materials.find(({ item: one }) => one === 'ply-9');
+    if (sheets?.kind !== 'sheet') throw new Error('a harp has a back');
+    const fine = withValueAt(job, ['shop', 'keep'], 0.05);
+    const locked = set(fine, lockSheet(fine, sheets, 0, at));
+    const [rest] = locked.shop.onHand;
+    if (!rest || !('width' in rest)) throw new Error('nothing kept');
+    const [sheet] = sheets.plan.sheets;
+    const area = (sheet?.width ?? 0) * (sheet?.height ?? 0);
+    expect(rest.width * rest.height)
+      .below(area)
+      .above(0.05 ** 2);
+    expect(set(locked, unlock(locked, 'cut-1', at)).shop.onHand).deep.equal([]);
+    const coarse = withValueAt(job, ['shop', 'keep'], 2);
+    expect(set(coarse, lockSheet(coarse, sheets, 0, at)).shop.onHand).deep.equal([]);
+  });
   it('lays a piece on another bar by hand, on a bar of its own, and gives all back', () => {
     const timber = jobShop(openJob(job)).plan.materials.find(
       (one): one is MaterialPlan & LengthMaterial => one.kind === 'length' && one.plan.bars.length > 1,

@@ -1,4 +1,12 @@
-import type { LengthMaterial, Lock, MaterialPlan, Overrule, Part, SheetMaterial } from '../shop';
+import {
+  type LengthMaterial,
+  type Lock,
+  type MaterialPlan,
+  type Overrule,
+  type Part,
+  type SheetMaterial,
+  sheetOffcuts,
+} from '../shop';
 import type { Job } from './schema';
 
 /** Fields of the document to be set together, by dotted path. */
@@ -25,6 +33,11 @@ function rest(lock: string): string {
   return `${lock}-rest`;
 }
 
+/** Whether a line of the shed came off a bar or sheet that is locked. */
+function isRest(id: string, lock?: string): boolean {
+  return lock === undefined ? /-rest(-\d+)?$/.test(id) : id === rest(lock) || id.startsWith(`${rest(lock)}-`);
+}
+
 /** The shed and its ledger after things have gone out and come back. */
 function shed(
   job: Job,
@@ -40,7 +53,7 @@ function shed(
       onHand = onHand
         .map((one) => (one.id === id ? { ...one, count: one.count - 1 } : one))
         // An offcut that is gone is gone; a line that the builder wrote stays, with none left.
-        .filter((one) => one.count > 0 || !one.id.endsWith('-rest'));
+        .filter((one) => one.count > 0 || !isRest(one.id));
     else if (known) onHand = onHand.map((one) => (one.id === id ? { ...one, count: one.count + 1 } : one));
     else onHand = [...onHand, { id, item, count: 1, ...size }];
     ledger.push({ at, what, item, count: 1, ...size });
@@ -102,7 +115,7 @@ export function lockBar(
   };
   const all = [...locks, lock];
   const shorter = bar.pieces.reduce((sum, { length }, place) => sum + length - (as[place] ?? length), 0);
-  const offcut = Math.round((bar.offcut + shorter) * 1e6) / 1e6;
+  const offcut = settled(bar.offcut + shorter);
   return [
     { path: 'decisions.locks', value: all },
     ...withoutOverrule(job, bar.fixed?.id),
@@ -116,7 +129,7 @@ export function lockBar(
   ];
 }
 
-/** A sheet of a plan locked as cut. What is left of it is put on the shelf by hand: only its builder knows in which pieces. */
+/** A sheet of a plan locked as cut, in the order that the plan gives: rests worth keeping both ways go to the shed. */
 export function lockSheet(job: Job, material: Sheets, index: number, at: string): FieldChanges {
   const sheet = material.plan.sheets[index];
   const stock = material.stock.find(({ id }) => id === sheet?.stock);
@@ -138,8 +151,23 @@ export function lockSheet(job: Job, material: Sheets, index: number, at: string)
   return [
     { path: 'decisions.locks', value: all },
     ...ticks(job, material.parts, cutSoFar(all)),
-    ...shed(job, at, stock.onHand ? [{ what: 'taken', id: stock.id, item, size: { width, height } }] : []),
+    ...shed(job, at, [
+      ...(stock.onHand ? [{ what: 'taken' as const, id: stock.id, item, size: { width, height } }] : []),
+      ...sheetOffcuts(sheet, material.kerf)
+        .filter((one) => Math.min(one.width, one.height) >= (job.shop.keep ?? usualKeep))
+        .map((one, index) => ({
+          what: 'returned' as const,
+          id: `${rest(lock.id)}-${index + 1}`,
+          item,
+          size: { width: settled(one.width), height: settled(one.height) },
+        })),
+    ]),
   ];
+}
+
+/** Without the dust of reckoning. */
+function settled(metres: number): number {
+  return Math.round(metres * 1e6) / 1e6;
 }
 
 /** A lock taken off again: the length goes back to the shed if it came from there, and its offcut is no more. */
@@ -148,14 +176,17 @@ export function unlock(job: Job, id: string, at: string): FieldChanges {
   const lock = locks.find((one) => one.id === id);
   if (!lock) return [];
   const size = 'length' in lock ? { length: lock.length } : { width: lock.width, height: lock.height };
-  const left = job.shop.onHand.find((one) => one.id === rest(id) && one.count > 0);
+  const left = job.shop.onHand.filter((one) => isRest(one.id, id) && one.count > 0);
   return [
     { path: 'decisions.locks', value: locks.filter((one) => one !== lock) },
     ...shed(job, at, [
       ...(lock.onHand ? [{ what: 'returned' as const, id: lock.stock, item: lock.item, size }] : []),
-      ...(left && 'length' in left
-        ? [{ what: 'taken' as const, id: left.id, item: lock.item, size: { length: left.length } }]
-        : []),
+      ...left.map((one) => ({
+        what: 'taken' as const,
+        id: one.id,
+        item: lock.item,
+        size: 'length' in one ? { length: one.length } : { width: one.width, height: one.height },
+      })),
     ]),
   ];
 }

@@ -237,6 +237,7 @@ export const jobSchema = z.strictObject({
           ...optionalSize,
         }),
       )
+      .max(5000, 'at most 5 000 lines of the ledger')
       .optional(),
   }),
   decisions: z.strictObject({

@@ -196,8 +196,8 @@ const nothing = 0.005;
  * The sizes of a dimension at which nothing, or less, is wasted, with what each saves: swept by the fast planners, the shown ones
  * proved.
  *
- * @returns most saving first kept, then ascending by size; those whose proof does not bear out what the sweep
- *   promised, and those that cost too much of the heat, are left out
+ * @returns those nearest to the size as it is, ascending; one whose proof does not bear out what the sweep promised, or that costs
+ *   too much of the heat, is left out
  */
 export async function wasteFreePoints(
   job: Job,

@@ -25,17 +25,29 @@ const tiny = 1e-6;
  *
  * @throws NotGuillotine where there is no such order
  */
-export function cutOrder(
-  sheet: { width: number; height: number; placed: readonly PlacedPiece[] },
-  kerf: number,
-): SheetCut[] {
+export function cutOrder(sheet: LaidSheet, kerf: number): SheetCut[] {
+  return takenApart(sheet, kerf).cuts;
+}
+
+/** What is left of a sheet when it has been cut in that order: rectangles, largest first. */
+export function sheetOffcuts(sheet: LaidSheet, kerf: number): Room[] {
+  return takenApart(sheet, kerf).rests.sort((a, b) => b.width * b.height - a.width * a.height);
+}
+
+type LaidSheet = { width: number; height: number; placed: readonly PlacedPiece[] };
+
+function takenApart(sheet: LaidSheet, kerf: number): { cuts: SheetCut[]; rests: Room[] } {
   const cuts: SheetCut[] = [];
+  const rests: Room[] = [];
   const waiting: { room: Room; placed: readonly PlacedPiece[] }[] = [
     { room: { x: 0, y: 0, width: sheet.width, height: sheet.height }, placed: sheet.placed },
   ];
   for (let part = waiting.shift(); part; part = waiting.shift()) {
     const { room, placed } = part;
-    if (placed.length === 0) continue;
+    if (placed.length === 0) {
+      rests.push(room);
+      continue;
+    }
     const [only] = placed;
     if (
       placed.length === 1 &&
@@ -62,7 +74,7 @@ export function cutOrder(
         placed: far,
       });
   }
-  return cuts;
+  return { cuts, rests };
 }
 
 /**

@@ -1,6 +1,6 @@
 import { entryName } from '../../catalogue';
 import { formatLength, sayWords } from '../../quantity';
-import { handedPairs, type Part } from '../../shop';
+import { diagonalOf, type HoleSchedule, handedPairs, holeReach, type Part } from '../../shop';
 import { inks, lines, newSheet, type Print } from './frame';
 
 /** mm. Two cards stand side by side, as many under each other as they need. */
@@ -83,7 +83,12 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
       true,
     );
     put(`pilot ${say(holes.pilot, true)}, then ${say(holes.diameter, true)} ${holes.where}`, 3.2);
-    put(`both edges of a hole: ${say(holes.diameter / 2, true)} to either side of its centre`, 3.2, false, inks.soft);
+    put(
+      edgeWords(holes, (value) => say(value, true)),
+      3.2,
+      false,
+      inks.soft,
+    );
     if (holes.across) put(`${say(holes.across.distance)} up from the ${holes.across.from}`, 3.2);
   }
   if (bends) {
@@ -94,8 +99,8 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
       true,
     );
   }
-  if (part.kind === 'sheet')
-    put(`square when both diagonals are ${say(Math.hypot(part.width, part.height))}`, 3.2, false, inks.soft);
+  const diagonal = diagonalOf(part);
+  if (diagonal !== undefined) put(`square when both diagonals are ${say(diagonal)}`, 3.2, false, inks.soft);
   if (mate) put(`the other hand of: ${mate.name}. Mark both together, laid face to face`, 3.2, false, inks.copper);
   if (part.operations.length > 0) put(sayWords(part.operations.join('; '), habit), 3.4);
   put(
@@ -103,4 +108,12 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
     3.6,
   );
   return found;
+}
+
+/** Where the edges of every hole are, for whoever marks by edges. */
+function edgeWords(holes: HoleSchedule, say: (metres: number) => string): string {
+  const { least, most } = holeReach(holes);
+  return most > least
+    ? `edges of a hole: ${say(least)} and ${say(most)} from its centre, the longer outward`
+    : `both edges of a hole: ${say(least)} to either side of its centre`;
 }

@@ -1,3 +1,4 @@
+import { TZDate } from '@date-fns/tz';
 import { type Lettering, openPaper, type Paper, type PaperFonts, type PaperPage, type PaperSize } from '../../draw';
 import type { Habit } from '../../quantity';
 import type { Job } from '../schema';
@@ -129,6 +130,13 @@ export function heading(print: Print, words: string, needed = 15): void {
   print.y -= 1;
 }
 
+/** The day on the calendar of a place, as 2026-05-01. */
+function dayAt(at: Date, zone: string): string {
+  const there = new TZDate(at.getTime(), zone);
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${there.getFullYear()}-${two(there.getMonth() + 1)}-${two(there.getDate())}`;
+}
+
 /** Job, revision, date, unit habit and number on every sheet, and the file. */
 export async function finishPrint({ paper, context, titles }: Print): Promise<Uint8Array> {
   const { job, revision, at, habit } = context;
@@ -137,7 +145,7 @@ export async function finishPrint({ paper, context, titles }: Print): Promise<Ui
     page.text(job.name, { x: margin, y: top - 4 }, { heading: true, size: 5 });
     page.text(titles[index] ?? '', { x: page.width - margin, y: top - 4 }, { heading: true, size: 5, align: 'end' });
     page.text(
-      `${revision}, ${at.toISOString().slice(0, 10)}, ${habits[habit]}`,
+      `${revision}, ${dayAt(at, job.site.zone)}, ${habits[habit]}`,
       { x: margin, y: top - 8.5 },
       {
         size: 3.2,

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { Habit, Part } from '@north-pane/core';
+import { type Habit, holeReach, type Part } from '@north-pane/core';
 import { LengthText } from '../../parts/LengthText';
 
 /** Where the holes of a piece are, from one datum and out from the middle, and what they are drilled with. */
@@ -15,6 +15,7 @@ export function HolesFigures({
   size: string;
   notes?: string;
 }) {
+  const reach = holeReach(holes);
   const offsets = fromMiddle(holes.positions, holes.middle);
   return (
     <Box mb="2">
@@ -51,6 +52,18 @@ export function HolesFigures({
           ))}
         </Text>
       )}
+      <Text color="soft" fontSize={notes}>
+        edges <LengthText value={reach.least} habit={habit} decimals={1} fraction={64} />
+        {reach.most > reach.least ? (
+          <>
+            {' '}
+            and <LengthText value={reach.most} habit={habit} decimals={1} fraction={64} /> from each centre, the longer
+            outward
+          </>
+        ) : (
+          ' to either side of each centre'
+        )}
+      </Text>
       <Text color="soft" fontSize={notes}>
         pilot <LengthText value={holes.pilot} habit={habit} fraction={64} />, then{' '}
         <LengthText value={holes.diameter} habit={habit} decimals={1} fraction={64} /> {holes.where}

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { entryName, formatNumber, type Habit, type Part, sayWords } from '@north-pane/core';
+import { diagonalOf, entryName, formatNumber, type Habit, type Part, sayWords } from '@north-pane/core';
 import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';
 import { useDocument, useJob } from '../../state/job';
@@ -23,6 +23,7 @@ export function MarkOutCard({
   onLit(part: string | undefined): void;
 }) {
   const { holes } = part;
+  const diagonal = diagonalOf(part);
   const ties = useDocument().decisions.ties ?? {};
   const change = useJob((state) => state.change);
   const tied = ties[part.id] !== undefined;
@@ -89,6 +90,11 @@ export function MarkOutCard({
             ))}
           </Flex>
         </Box>
+      )}
+      {diagonal !== undefined && (
+        <Text color="soft" fontSize="14px" mb="1">
+          square when both diagonals are <LengthText value={diagonal} habit={habit} />
+        </Text>
       )}
       {mate && (
         <Text fontSize="14px" color="copperText" mb="1">

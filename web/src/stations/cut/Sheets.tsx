@@ -11,6 +11,7 @@ import {
   type SheetCut,
   type SheetMaterial,
   type SheetPlan,
+  sheetOffcuts,
   unlock,
 } from '@north-pane/core';
 import { Lock, LockOpen } from 'lucide-react';
@@ -118,6 +119,7 @@ function SheetFigure({
   const [long, short] = lying ? [sheet.height, sheet.width] : [sheet.width, sheet.height];
   const scale = room / long;
   const cuts = useMemo(() => cutOrder(sheet, material.kerf), [sheet, material.kerf]);
+  const [largest] = useMemo(() => sheetOffcuts(sheet, material.kerf), [sheet, material.kerf]);
   const [cut, setCut] = useState<SheetCut | undefined>(undefined);
   const turns = material.parts.every((part) => part.kind !== 'sheet' || part.turn);
   const fill = fills[findEntry('sheet', material.item)?.use ?? 'back'];
@@ -170,6 +172,19 @@ function SheetFigure({
             </g>
           );
         })}
+        {largest && largest.width * scale > 60 && largest.height * scale > 60 && (
+          <SvgText
+            x={((lying ? largest.y : largest.x) + (lying ? largest.height : largest.width) / 2) * scale}
+            y={((lying ? largest.x : largest.y) + (lying ? largest.width : largest.height) / 2) * scale}
+            textAnchor="middle"
+            dominantBaseline="central"
+            size={13}
+            fill={ink('soft')}
+          >
+            left <SvgLength value={lying ? largest.height : largest.width} habit={habit} /> ×{' '}
+            <SvgLength value={lying ? largest.width : largest.height} habit={habit} />
+          </SvgText>
+        )}
         {cut && <CutLine cut={cut} lying={lying} scale={scale} />}
       </svg>
       <Flex justify="space-between" gap="2" align="start">

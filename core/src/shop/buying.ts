@@ -243,23 +243,29 @@ function lockedOnHand(stock: string, { locks }: CutDecisions): boolean {
 
 /** What to carry home of one material, a line a length or sheet. */
 function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
-  const counts = new Map<string, { count: number; each: number; onHand: boolean }>();
-  const add = (id: string, count: number, each: number, onHand: boolean) => {
-    const known = counts.get(id);
+  const counts = new Map<string, { count: number; each: number; onHand: boolean; paid: boolean }>();
+  const add = (one: { stock: string; fixed?: { by: string } }, count: number, having?: Having<{ price: number }>) => {
+    const known = counts.get(one.stock);
+    // What is cut was paid for, whether the list knows its price or not.
+    const paid = one.fixed?.by === 'lock';
     if (known) known.count += count;
-    else counts.set(id, { count, each, onHand });
+    else counts.set(one.stock, { count, each: having?.price ?? 0, onHand: having?.onHand ?? false, paid });
   };
   if (material.kind === 'length')
-    for (const bar of material.plan.bars) {
-      const stock = material.stock.find(({ id }) => id === bar.stock);
-      add(bar.stock, bar.count, stock?.price ?? 0, stock?.onHand ?? false);
-    }
+    for (const bar of material.plan.bars)
+      add(
+        bar,
+        bar.count,
+        material.stock.find(({ id }) => id === bar.stock),
+      );
   else
-    for (const sheet of material.plan.sheets) {
-      const stock = material.stock.find(({ id }) => id === sheet.stock);
-      add(sheet.stock, 1, stock?.price ?? 0, stock?.onHand ?? false);
-    }
-  return [...counts].map(([id, { count, each, onHand }]): BuyLine => {
+    for (const sheet of material.plan.sheets)
+      add(
+        sheet,
+        1,
+        material.stock.find(({ id }) => id === sheet.stock),
+      );
+  return [...counts].map(([id, { count, each, onHand, paid }]): BuyLine => {
     const listed = shop.sold.findIndex((one) => one.id === id);
     return {
       id,
@@ -268,7 +274,7 @@ function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
       quantity: count,
       unit: 'each',
       rule: onHand ? 'on hand' : 'stock',
-      ...(material.priced || onHand ? { each, price: count * each } : {}),
+      ...(material.priced || onHand || paid ? { each, price: count * each } : {}),
       ...(!onHand && listed >= 0 ? { priceField: `sold.${listed}.price` } : {}),
     };
   });

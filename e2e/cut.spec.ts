@@ -197,3 +197,29 @@ test('pieces are ticked off on a phone in shop mode, in large figures', async ({
   await dialog.getByRole('button', { name: 'Leave shop mode' }).click();
   await expect.poll(async () => (await settled(page, id)).decisions.ticks).toMatchObject({ 'panel-a/riser': 1 });
 });
+
+test('a left and a right board are kept on one length, and a piece is laid over by keys', async ({ page }) => {
+  const id = await beginJob(page, 'Pairs', 'cut');
+  await page
+    .getByRole('article', { name: 'Side board, low' })
+    .getByRole('button', { name: 'Keep on one length' })
+    .click();
+  for (const name of ['Side board, low', 'Side board, high'])
+    await expect(
+      page.getByRole('article', { name }).getByRole('button', { name: 'From one length', pressed: true }),
+    ).toBeVisible();
+  const boards = page.getByRole('region', { name: '115 × 19 planed board' });
+  const both = boards
+    .getByTestId('bar-planed-115x19')
+    .filter({ has: page.getByRole('button', { name: /Side board, low/ }) });
+  await expect(both.getByRole('button', { name: /Side board, high/ })).toBeVisible();
+  expect(Object.keys((await settled(page, id)).decisions.ties ?? {}).length).toBe(2);
+
+  const piece = boards.getByRole('button', { name: /^End board/ }).first();
+  await piece.focus();
+  await page.keyboard.press('Space');
+  await expect(boards.getByText('a bar of its own')).toBeVisible();
+  for (let press = 0; press < 8; press += 1) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(boards.getByText(/Laid out by hand/)).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import type { LengthMaterial, MaterialPlan } from '../shop';
+import * as fc from 'fast-check';
+import type { LengthMaterial, MaterialPlan, SheetMaterial } from '../shop';
 import {
   cutMiss,
   defaultJob,
@@ -136,6 +137,88 @@ describe('job: cutting', () => {
     });
     const full = { ...before, stock: before.stock.map((one) => ({ ...one, length: 2 })) };
     expect(movePiece(job, full, { bar: 0, place: 0 }, 0)).deep.equal({ ok: false, why: 'no room' });
+  });
+});
+
+describe('job: whatever is done at the saw, nothing is lost', () => {
+  /** What a builder may do, in any order. */
+  const deed = fc.record({
+    what: fc.constantFrom('lock', 'sheet', 'unlock', 'move', 'own', 'shorter', 'riser', 'release' as const),
+    a: fc.nat(50),
+    b: fc.nat(50),
+    c: fc.nat(50),
+  });
+  const pick = <T>(list: readonly T[], at: number): T | undefined => list[at % Math.max(1, list.length)];
+
+  function after(job: Job, { what, a, b, c }: { what: string; a: number; b: number; c: number }): Job {
+    const { materials } = jobShop(openJob(job)).plan;
+    const bars = materials.filter((one): one is MaterialPlan & LengthMaterial => one.kind === 'length');
+    const material = pick(bars, a);
+    const sheet = pick(
+      materials.filter((one): one is MaterialPlan & SheetMaterial => one.kind === 'sheet'),
+      a,
+    );
+    const bar = material ? b % Math.max(1, material.plan.bars.length) : 0;
+    const field = (path: string, by: number): FieldChanges => {
+      const now = job.panels[0]?.parameters[path];
+      return typeof now === 'number' ? [{ path: `panels.0.parameters.${path}`, value: now + by }] : [];
+    };
+    const changes = (): FieldChanges => {
+      switch (what) {
+        case 'lock':
+          return material ? lockBar(job, material, bar, at) : [];
+        case 'sheet':
+          return sheet ? lockSheet(job, sheet, b % Math.max(1, sheet.plan.sheets.length), at) : [];
+        case 'unlock':
+          return unlock(job, pick(job.decisions.locks ?? [], b)?.id ?? '', at);
+        case 'move':
+        case 'own': {
+          const pieces = material?.plan.bars[bar]?.pieces.length ?? 0;
+          if (!material || pieces === 0) return [];
+          const to = what === 'own' ? undefined : c % material.plan.bars.length;
+          const moved = movePiece(job, material, { bar, place: c % pieces }, to);
+          return moved.ok ? moved.changes : [];
+        }
+        case 'shorter':
+          return field('riserClear', -0.004);
+        case 'riser':
+          return field('riserCount', job.panels[0]?.parameters.riserCount === 12 ? -1 : 1);
+        default:
+          return material ? releaseMaterial(job, material.item) : [];
+      }
+    };
+    return set(job, changes());
+  }
+
+  it('every piece is cut, laid out or said to have no place; what is paid for stays paid for', () => {
+    fc.assert(
+      fc.property(fc.array(deed, { minLength: 1, maxLength: 10 }), (deeds) => {
+        let now = defaultJob('harp');
+        for (const one of deeds) now = after(now, one);
+        const { parts, plan } = jobShop(openJob(now));
+        for (const part of parts) {
+          const material = plan.materials.find(({ item }) => item === part.item);
+          const laid = !material
+            ? 0
+            : material.kind === 'length'
+              ? material.plan.bars.reduce(
+                  (sum, { count, pieces }) => sum + count * pieces.filter(({ id }) => id === part.id).length,
+                  0,
+                )
+              : material.plan.sheets.flatMap(({ placed }) => placed).filter(({ id }) => id === part.id).length;
+          // Cut ones that are too short, or wanted no more, lie there besides.
+          const spoiled = material?.misfits.filter((one) => one.part === part.id && one.fate !== 'long').length ?? 0;
+          const out = (material?.plan.unplaced ?? [])
+            .filter(({ id }) => id === part.id)
+            .reduce((sum, { count }) => sum + count, 0);
+          expect(laid - spoiled + out, part.id).equal(part.count);
+        }
+        const paid = (now.decisions.locks ?? []).reduce((sum, { price }) => sum + price, 0);
+        expect(plan.cost).at.least(paid - 1e-9);
+        for (const { count } of now.shop.onHand) expect(count).at.least(0);
+      }),
+      { numRuns: 120 },
+    );
   });
 });
 

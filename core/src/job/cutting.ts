@@ -12,8 +12,13 @@ import type { Job } from './schema';
 /** Fields of the document to be set together, by dotted path. */
 export type FieldChanges = { path: string; value: unknown }[];
 
-/** m. The smallest offcut worth keeping where the job does not say. Judgement: a short cleat still comes out of it. */
-export const usualKeep = 0.3;
+/** m. The smallest offcut worth keeping where the job does not say, in round figures of the tape. Judgement: a short cleat still comes out of it. */
+const usualKeep = { metric: 0.3, imperial: 0.3048 } as const;
+
+/** m. The smallest offcut that goes to the shed. */
+export function keepOf({ shop, units }: Pick<Job, 'shop' | 'units'>): number {
+  return shop.keep ?? usualKeep[units];
+}
 
 type Lengths = MaterialPlan & LengthMaterial;
 type Sheets = MaterialPlan & SheetMaterial;
@@ -122,7 +127,7 @@ export function lockBar(
     ...ticks(job, material.parts, cutSoFar(all)),
     ...shed(job, at, [
       ...(stock.onHand ? [{ what: 'taken' as const, id: stock.id, item, size: { length: stock.length } }] : []),
-      ...(offcut >= (job.shop.keep ?? usualKeep)
+      ...(offcut >= keepOf(job)
         ? [{ what: 'returned' as const, id: rest(lock.id), item, size: { length: offcut } }]
         : []),
     ]),
@@ -154,7 +159,7 @@ export function lockSheet(job: Job, material: Sheets, index: number, at: string)
     ...shed(job, at, [
       ...(stock.onHand ? [{ what: 'taken' as const, id: stock.id, item, size: { width, height } }] : []),
       ...sheetOffcuts(sheet, material.kerf)
-        .filter((one) => Math.min(one.width, one.height) >= (job.shop.keep ?? usualKeep))
+        .filter((one) => Math.min(one.width, one.height) >= keepOf(job))
         .map((one, index) => ({
           what: 'returned' as const,
           id: `${rest(lock.id)}-${index + 1}`,

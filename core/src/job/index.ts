@@ -16,13 +16,13 @@ export { buyListCsv, buySize, cutDecisions, cutListCsv, type JobShop, jobShop } 
 export { type CutMiss, cutMiss, type MissFit } from './cutMiss';
 export {
   type FieldChanges,
+  keepOf,
   lockBar,
   lockSheet,
   type Moved,
   movePiece,
   releaseMaterial,
   unlock,
-  usualKeep,
 } from './cutting';
 export { defaultJob, familyIds } from './defaults';
 export { type Editable, editableDimensions, withDimension } from './dimension';

@@ -1,4 +1,12 @@
-import { isProved, type MaterialPlan, proofKey, type ShopPlan, sumShop } from '@north-pane/core';
+import {
+  isProved,
+  type Job,
+  type MaterialPlan,
+  type Purchase,
+  proofKey,
+  type ShopPlan,
+  sumShop,
+} from '@north-pane/core';
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';
@@ -71,6 +79,23 @@ export function useProving(): void {
   }, [plan]);
 }
 
+/** A plan with the proofs that are of it; names and parts stay those of now. */
+export function withProofs(
+  plan: ShopPlan,
+  known: ReadonlyMap<string, MaterialPlan>,
+  purchases: readonly Purchase[],
+  shop: Job['shop'],
+): ShopPlan {
+  let better = false;
+  const materials = plan.materials.map((material) => {
+    const proof = known.size === 0 || isProved(material) ? undefined : known.get(proofKey(material));
+    if (!proof || proof.kind !== material.kind) return material;
+    better = true;
+    return { ...proof, name: material.name, parts: material.parts } as MaterialPlan;
+  });
+  return better ? sumShop(materials, purchases, shop) : plan;
+}
+
 /** The plan of the open job with every proof that has landed, and whether more are on the way. */
 export function useShopPlan(): { plan: ShopPlan; proving: boolean; trouble: string | undefined } {
   const { plan, purchases } = useDerived();
@@ -78,18 +103,6 @@ export function useShopPlan(): { plan: ShopPlan; proving: boolean; trouble: stri
   const known = useProofs((state) => state.known);
   const proving = useProofs((state) => state.working);
   const trouble = useProofs((state) => state.trouble);
-  const proved = useMemo(() => {
-    if (known.size === 0) return plan;
-    let better = false;
-    const materials = plan.materials.map((material) => {
-      if (isProved(material)) return material;
-      const proof = known.get(proofKey(material));
-      if (!proof || proof.kind !== material.kind) return material;
-      better = true;
-      // Names and parts are those of now; only the plan and what it costs without overrules are the proof's.
-      return { ...proof, name: material.name, parts: material.parts } as MaterialPlan;
-    });
-    return better ? sumShop(materials, purchases, shop) : plan;
-  }, [plan, purchases, shop, known]);
+  const proved = useMemo(() => withProofs(plan, known, purchases, shop), [plan, purchases, shop, known]);
   return { plan: proved, proving, trouble };
 }

@@ -15,6 +15,7 @@ import {
   formatNumber,
   type Habit,
   type Job,
+  keepOf,
   keptOffcuts,
   type LengthMaterial,
   type LengthPlan,
@@ -23,7 +24,6 @@ import {
   movePiece,
   releaseMaterial,
   unlock,
-  usualKeep,
 } from '@north-pane/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { useState } from 'react';
@@ -65,6 +65,8 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor),
   );
+  // The lock, and the number of bars alike.
+  const beside = plan.bars.some(({ count }) => count > mostDrawn) ? 96 : 40;
   const longest = Math.max(...plan.bars.map((bar) => lengthOf(material, bar.stock)), 0.001);
   const drop = (to: number | undefined) => {
     if (!dragged || to === dragged.bar) return;
@@ -107,7 +109,7 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
               habit={habit}
               lit={lit}
               onLit={onLit}
-              px={(width - 40) / longest}
+              px={(width - beside) / longest}
             />
           )),
         )}
@@ -298,9 +300,9 @@ export function nameOf({ parts }: Pick<MaterialPlan, 'parts'>, part: string): st
   return parts.find((one) => one.id === part)?.name ?? part;
 }
 
-function summary(material: Material, { currency, shop }: Job, habit: Habit, proving: boolean): string {
+function summary(material: Material, job: Job, habit: Habit, proving: boolean): string {
   const { plan } = material;
-  const kept = keptOffcuts(plan.bars, shop.keep ?? usualKeep);
+  const kept = keptOffcuts(plan.bars, keepOf(job));
   const counts = new Map<number, number>();
   for (const bar of plan.bars) {
     const length = lengthOf(material, bar.stock);
@@ -312,7 +314,9 @@ function summary(material: Material, { currency, shop }: Job, habit: Habit, prov
     whole > 0
       ? `${formatNumber((100 * plan.waste) / whole)} % left over${kept > 0 ? `, ${formatLength(kept, habit).text} of it to keep` : ''}`
       : '';
-  return [taken, material.priced ? proofWords(plan, currency, proving) : 'no price', waste].filter(Boolean).join('; ');
+  return [taken, material.priced ? proofWords(plan, job.currency, proving) : 'no price', waste]
+    .filter(Boolean)
+    .join('; ');
 }
 
 /** The cost, and how sure it is that nothing is cheaper. */

@@ -4,6 +4,7 @@ import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
+import { BendsFigures } from './Bends';
 import { HolesFigures } from './Holes';
 import { Miscut } from './Miscut';
 
@@ -73,24 +74,7 @@ export function MarkOutCard({
       </Text>
       {part.kind === 'length' && holes && <HoleStrip part={part} />}
       {holes && <HolesFigures holes={holes} habit={habit} size="21px" />}
-      {part.bends && (
-        <Box mb="2">
-          <Text color="soft" fontSize="14px">
-            Bend lines from the {part.bends.datum}
-          </Text>
-          <Flex wrap="wrap" columnGap="4" fontFamily="heading" fontWeight="600" fontSize="21px" lineHeight="1.35">
-            {part.bends.positions.map((position, index) => (
-              <Text as="span" key={position}>
-                <LengthText value={position} habit={habit} bare inchesOnly decimals={1} fraction={64} />
-                <Text as="span" fontSize="14px" fontWeight="400" color="soft">
-                  {' '}
-                  {part.bends?.turns[index]}
-                </Text>
-              </Text>
-            ))}
-          </Flex>
-        </Box>
-      )}
+      {part.bends && <BendsFigures bends={part.bends} habit={habit} size="21px" />}
       {diagonal !== undefined && (
         <Text color="soft" fontSize="14px" mb="1">
           square when both diagonals are <LengthText value={diagonal} habit={habit} />

@@ -6,11 +6,11 @@ import {
   formatQuantity,
   type Habit,
   type Job,
+  keepOf,
   type MaterialPlan,
   type Substitute,
   saws,
   substitutes,
-  usualKeep,
 } from '@north-pane/core';
 import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
@@ -37,7 +37,8 @@ function useSet(): (path: string, value: unknown) => string | undefined {
 
 /** What each stuff is cut with, what the saw takes, what the ends lose, and which offcut is worth keeping. */
 export function Saws({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
-  const { shop } = useDocument();
+  const document = useDocument();
+  const { shop } = document;
   const set = useSet();
   const used = new Set(materials.map(stuffOf));
   return (
@@ -89,7 +90,7 @@ export function Saws({ materials, habit }: { materials: readonly MaterialPlan[];
         })}
       <Entry
         label="Smallest offcut worth keeping"
-        value={shop.keep ?? usualKeep}
+        value={keepOf(document)}
         kind="length"
         habit={habit}
         width="190px"

@@ -1,0 +1,52 @@
+import {
+  defaultJob,
+  isProved,
+  jobShop,
+  loadSolver,
+  openJob,
+  proofKey,
+  proveMaterial,
+  withValueAt,
+} from '@north-pane/core';
+import { expect } from 'chai';
+import { withProofs } from './proofs';
+
+/** A harp whose boards the quick planner cannot prove. */
+const job = withValueAt(
+  defaultJob('harp'),
+  ['shop', 'sold'],
+  [
+    ...defaultJob('harp').shop.sold.filter(({ item }) => item !== 'planed-115x19'),
+    { id: 'a', item: 'planed-115x19', length: 2.4, price: 11 },
+    { id: 'b', item: 'planed-115x19', length: 3, price: 13.5 },
+    { id: 'c', item: 'planed-115x19', length: 4.8, price: 21.5 },
+  ],
+);
+const { plan, purchases, parts } = jobShop(openJob(job));
+
+describe('state: proofs', () => {
+  it('stand in the place of the quick plan once they land, and the sum follows', async () => {
+    const boards = plan.materials.find(({ item }) => item === 'planed-115x19');
+    if (!boards) throw new Error('a harp has boards');
+    expect(isProved(boards)).equal(false);
+    const solver = await loadSolver();
+    const proof = await proveMaterial(boards, { solver: async () => solver });
+    expect(isProved(proof)).equal(true);
+    const proved = withProofs(plan, new Map([[proofKey(boards), proof]]), purchases, job.shop);
+    expect(proved.cost).closeTo(plan.cost + proof.plan.cost - boards.plan.cost, 1e-9);
+    expect(proved.materials.find(({ item }) => item === 'planed-115x19')?.parts).equal(boards.parts);
+  });
+  it('of another design stand in no place', () => {
+    const stale = new Map(plan.materials.map((material) => ['of something else', material]));
+    expect(withProofs(plan, stale, purchases, job.shop)).equal(plan);
+  });
+  it('have a key that hangs on pieces, stock and saw, and not on names', () => {
+    const [first] = plan.materials;
+    if (!first) throw new Error('nothing is cut');
+    const renamed = { ...first, name: 'another name', parts: parts.map((part) => ({ ...part, name: 'x' })) };
+    expect(proofKey(renamed)).equal(proofKey(first));
+    const kerf = withValueAt(job, ['shop', 'kerfs'], { tube: 0.001, timber: 0.001, sheet: 0.001 });
+    const other = jobShop(openJob(kerf)).plan.materials.find(({ item }) => item === first.item);
+    expect(other && proofKey(other)).not.equal(proofKey(first));
+  });
+});

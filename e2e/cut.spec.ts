@@ -219,7 +219,10 @@ test('a left and a right board are kept on one length, and a piece is laid over 
   await piece.focus();
   await page.keyboard.press('Space');
   await expect(boards.getByText('a bar of its own')).toBeVisible();
-  for (let press = 0; press < 8; press += 1) await page.keyboard.press('ArrowDown');
+  await expect(async () => {
+    await page.keyboard.press('ArrowDown');
+    await expect(page.getByText('End board over a bar of its own.')).toBeAttached({ timeout: 400 });
+  }).toPass();
   await page.keyboard.press('Space');
   await expect(boards.getByText(/Laid out by hand/)).toBeVisible();
 });

@@ -1,8 +1,11 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import {
+  type Active,
+  type Announcements,
   DndContext,
   DragOverlay,
   KeyboardSensor,
+  type Over,
   PointerSensor,
   useDroppable,
   useSensor,
@@ -32,6 +35,7 @@ import { useSize } from '../../parts/useSize';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { BarPiece } from './BarPiece';
+import { barKeys } from './barKeys';
 
 type Material = MaterialPlan & LengthMaterial;
 
@@ -63,7 +67,7 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
   const [ref, { width }] = useSize<HTMLDivElement>();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor),
+    useSensor(KeyboardSensor, { coordinateGetter: barKeys }),
   );
   // The lock, and the number of bars alike.
   const beside = plan.bars.some(({ count }) => count > mostDrawn) ? 96 : 40;
@@ -87,9 +91,7 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
       </Flex>
       <DndContext
         sensors={sensors}
-        accessibility={{
-          screenReaderInstructions: { draggable: 'Space lifts the piece, arrows move it, Space lays it down.' },
-        }}
+        accessibility={{ screenReaderInstructions: { draggable: keysWords }, announcements: announce(material) }}
         onDragStart={({ active }) => setDragged(active.data.current as { bar: number; place: number })}
         onDragCancel={() => setDragged(undefined)}
         onDragEnd={({ over }) => {
@@ -157,6 +159,28 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
       ))}
     </Box>
   );
+}
+
+const keysWords =
+  'Space lifts the piece, up and down carry it from bar to bar, Space lays it down, Escape puts it back.';
+
+/** What is said aloud while a piece is carried. */
+function announce(material: Material): Announcements {
+  const held = ({ data }: Active) => {
+    const { bar = -1, place = -1 } = (data.current ?? {}) as { bar?: number; place?: number };
+    return nameOf(material, material.plan.bars[bar]?.pieces[place]?.id ?? '');
+  };
+  const under = (over: Over | null) => {
+    if (!over) return 'no bar';
+    const bar = over.data.current?.bar as number | undefined;
+    return bar === undefined ? 'a bar of its own' : `bar ${bar + 1}`;
+  };
+  return {
+    onDragStart: ({ active }) => `${held(active)} lifted.`,
+    onDragOver: ({ active, over }) => `${held(active)} over ${under(over)}.`,
+    onDragEnd: ({ active, over }) => `${held(active)} laid on ${under(over)}.`,
+    onDragCancel: ({ active }) => `${held(active)} put back.`,
+  };
 }
 
 const why = {

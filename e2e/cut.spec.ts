@@ -117,8 +117,12 @@ test('“I cut it at” says what it means; nonsense is refused where it is type
   await entry.press('Enter');
   await expect(card.getByText(/3\smm too short\./)).toBeVisible();
   await expect(card.getByText(/Cut one more/)).toBeVisible();
+  await card.getByRole('button', { name: 'Lock its bar as cut, and plan one more' }).click();
+  const look = page.getByRole('region', { name: 'A last look before the saw' });
+  await expect(look.getByText(/Riser is cut at 1\s893\smm, too short/)).toBeVisible();
   await card.getByRole('button', { name: 'Draw it so' }).first().click();
   await expect(page.getByTestId('cut-panel-a/riser')).toHaveText(/1\s893/);
+  await expect(look.getByText(/too short/)).toHaveCount(0);
 });
 
 test('what the shop has not is planned without; what lies in the shed goes first; something else is weighed', async ({

@@ -1,5 +1,5 @@
 import { formatLength, type Habit } from '../quantity';
-import { type Drawing, dimensionLine, direction, type Layer, type Point, type Shape } from './model';
+import { corners, type Drawing, dimensionLine, direction, type Layer, type Point, type Shape } from './model';
 
 /** Colour number of each layer, by what it shows: 1 red, 2 yellow, 3 green, 4 cyan, 5 blue, 7 black or white, 8 grey, 30 orange. */
 const colours: Record<Layer, number> = {
@@ -51,20 +51,9 @@ export async function writeDxf(drawing: Drawing, { habit }: { habit: Habit }): P
   const shape = (one: Shape): void => {
     const layerName = one.hidden ? hiddenLayer(one.layer) : one.layer;
     switch (one.kind) {
-      case 'rect': {
-        const { x, y, width, height } = one;
-        polyline(
-          [
-            { x, y },
-            { x: x + width, y },
-            { x: x + width, y: y + height },
-            { x, y: y + height },
-          ],
-          true,
-          layerName,
-        );
+      case 'rect':
+        polyline(corners(one), true, layerName);
         return;
-      }
       case 'circle':
         dxf.addCircle(at(one.centre), mm(one.radius), { layerName });
         return;

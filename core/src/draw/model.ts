@@ -102,6 +102,16 @@ export function direction(from: Point, to: Point): { along: Point; left: Point }
   return { along, left: { x: -along.y, y: along.x } };
 }
 
+/** Corners of a rectangle, round from its lower left one. */
+export function corners({ x, y, width, height }: { x: number; y: number; width: number; height: number }): Point[] {
+  return [
+    { x, y },
+    { x: x + width, y },
+    { x: x + width, y: y + height },
+    { x, y: y + height },
+  ];
+}
+
 /** Ends of a dimension's own line. */
 export function dimensionLine(dimension: Dimension): { from: Point; to: Point } {
   const { left } = direction(dimension.from, dimension.to);

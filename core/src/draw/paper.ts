@@ -1,5 +1,5 @@
 import type { Color, PDFDocument, PDFFont, PDFPage } from 'pdf-lib';
-import type { Point } from './model';
+import { corners, type Point } from './model';
 
 /** Sheets that home printers take; mm, upright. */
 export const paperSizes = {
@@ -172,17 +172,7 @@ function pageOn({ pdf, file, faces, widthOf }: Setting, width: number, height: n
     height,
     measure,
     line: (from, to, pen) => trace([from, to], false, pen),
-    rect: (x, y, w, h, pen) =>
-      trace(
-        [
-          { x, y },
-          { x: x + w, y },
-          { x: x + w, y: y + h },
-          { x, y: y + h },
-        ],
-        true,
-        pen,
-      ),
+    rect: (x, y, w, h, pen) => trace(corners({ x, y, width: w, height: h }), true, pen),
     path: trace,
     circle: ({ x, y }, radius, pen) => {
       const fill = colour(pen.fill);

@@ -8,6 +8,7 @@ import {
   type Job,
   jobShop,
   lockBar,
+  lockMiscut,
   lockSheet,
   movePiece,
   openJob,
@@ -86,6 +87,19 @@ describe('job: cutting', () => {
     const longer = lengths(withValueAt(locked, path, now + 0.002), item);
     expect(longer.misfits.every(({ fate }) => fate === 'short')).equal(true);
     expect(longer.plan.cost).above(before.plan.cost);
+  });
+  it('locks a bar with a piece as it was cut: one more is planned, and a design that takes it makes it good', () => {
+    const locked = set(job, lockMiscut(job, before, risers.id, risers.length - 0.003, at));
+    const after = lengths(locked, item);
+    expect(after.misfits).deep.equal([
+      { part: risers.id, fate: 'short', cut: risers.length - 0.003, wanted: risers.length },
+    ]);
+    expect(after.plan.cost).above(before.plan.cost);
+    const path = ['panels', 0, 'parameters', 'riserClear'];
+    const clear = locked.panels[0]?.parameters.riserClear as number;
+    const drawn = lengths(withValueAt(locked, path, clear - 0.003), item);
+    expect(drawn.misfits.every(({ fate }) => fate !== 'short')).equal(true);
+    expect(lockMiscut(job, before, 'panel-z/none', 1, at)).deep.equal([]);
   });
   it('locks a sheet as it was cut', () => {
     const sheets = jobShop(openJob(job)).plan.materials.find(({ kind }) => kind === 'sheet');

@@ -90,6 +90,14 @@ function cutSoFar(locks: readonly Lock[]): Map<string, number> {
   return cut;
 }
 
+function lockOf(
+  { id, price, onHand }: { id: string; price: number; onHand: boolean },
+  item: string,
+  locks: readonly Lock[],
+): Pick<Lock, 'id' | 'item' | 'stock' | 'price' | 'onHand'> {
+  return { id: freeId('cut', locks), item, stock: id, price: onHand ? 0 : price, onHand };
+}
+
 /**
  * A bar of a plan locked as cut: it stands through every change of the design, its pieces are ticked, what came from the shed is
  * taken, and an offcut worth keeping goes there.
@@ -110,11 +118,7 @@ export function lockBar(
   const locks = locksOf(job);
   const { item } = material;
   const lock: Lock = {
-    id: freeId('cut', locks),
-    item,
-    stock: stock.id,
-    price: stock.onHand ? 0 : stock.price,
-    onHand: stock.onHand,
+    ...lockOf(stock, item, locks),
     length: stock.length,
     pieces: bar.pieces.map(({ id, length }, place) => ({ part: id, length: as[place] ?? length })),
   };
@@ -134,6 +138,18 @@ export function lockBar(
   ];
 }
 
+/**
+ * The first bar with a piece of a part locked, that piece at the length it was cut at: where it is too short now, one more is
+ * planned, and a design that takes it makes it good.
+ */
+export function lockMiscut(job: Job, material: Lengths, part: string, cut: number, at: string): FieldChanges {
+  const index = material.plan.bars.findIndex(
+    ({ fixed, pieces }) => fixed?.by !== 'lock' && pieces.some(({ id }) => id === part),
+  );
+  const place = material.plan.bars[index]?.pieces.findIndex(({ id }) => id === part) ?? -1;
+  return place < 0 ? [] : lockBar(job, material, index, at, { [place]: cut });
+}
+
 /** A sheet of a plan locked as cut, in the order that the plan gives: rests worth keeping both ways go to the shed. */
 export function lockSheet(job: Job, material: Sheets, index: number, at: string): FieldChanges {
   const sheet = material.plan.sheets[index];
@@ -143,11 +159,7 @@ export function lockSheet(job: Job, material: Sheets, index: number, at: string)
   const { item } = material;
   const { width, height, placed } = sheet;
   const lock: Lock = {
-    id: freeId('cut', locks),
-    item,
-    stock: stock.id,
-    price: stock.onHand ? 0 : stock.price,
-    onHand: stock.onHand,
+    ...lockOf(stock, item, locks),
     width,
     height,
     placed,

@@ -18,6 +18,7 @@ export {
   type FieldChanges,
   keepOf,
   lockBar,
+  lockMiscut,
   lockSheet,
   type Moved,
   movePiece,
@@ -57,25 +58,11 @@ export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
 export { jobSteps, sayStep } from './steps';
 export { type StillFigures, stillFigures, stillMakings } from './still';
+export { type StockFit, shrinkToSave, stretchToStock, sweepTogether } from './stockFits';
+export { sayFit, sayPoint, sayPointFully } from './stockWords';
 export { type Substitute, substitutes } from './substitute';
+export { candidates, type Sweep, type SweepOptions, sweepDimension, type Waste } from './sweep';
 export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty';
-export {
-  candidates,
-  provedShop,
-  type StockChange,
-  type StockFit,
-  type Sweep,
-  type SweepOptions,
-  sayFit,
-  sayPoint,
-  sayPointFully,
-  shrinkToSave,
-  stretchToStock,
-  sweepDimension,
-  sweepTogether,
-  type Waste,
-  type WasteFreePoint,
-  wasteFreePoints,
-} from './wasteFree';
+export { provedShop, type StockChange, type WasteFreePoint, wasteFreePoints } from './wasteFree';
 export { type WaterCheck, waterCheck } from './waterCheck';
 export { jobWeights, type Weights } from './weights';

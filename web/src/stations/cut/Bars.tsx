@@ -28,14 +28,13 @@ import {
   releaseMaterial,
   unlock,
 } from '@north-pane/core';
-import { Lock, LockOpen } from 'lucide-react';
 import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { useSize } from '../../parts/useSize';
 import { useDocument, useJob } from '../../state/job';
-import { ink } from '../../theme/ink';
 import { BarPiece } from './BarPiece';
 import { barKeys } from './barKeys';
+import { LockButton } from './LockButton';
 
 type Material = MaterialPlan & LengthMaterial;
 
@@ -261,34 +260,22 @@ function BarRow({ material, bar, index, copy, habit, lit, onLit, px }: RowProps)
           )}
         </Flex>
       </Flex>
-      <LockButton material={material} bar={bar} index={index} />
+      <LockBar material={material} bar={bar} index={index} />
       {bar.count > mostDrawn && <Text whiteSpace="nowrap">× {bar.count}</Text>}
     </Flex>
   );
 }
 
-function LockButton({ material, bar, index }: { material: Material; bar: Bar; index: number }) {
+function LockBar({ material, bar, index }: { material: Material; bar: Bar; index: number }) {
   const document = useDocument();
   const changeAll = useJob((state) => state.changeAll);
   const { fixed } = bar;
   const locked = fixed?.by === 'lock';
-  const Icon = locked ? Lock : LockOpen;
   const toggle = () => {
     const at = new Date().toISOString();
     changeAll(locked ? unlock(document, fixed.id, at) : lockBar(document, material, index, at));
   };
-  return (
-    <button
-      type="button"
-      aria-label={`${locked ? 'Unlock' : 'Lock as cut'}: ${material.name}, bar ${index + 1}`}
-      title={locked ? 'Cut: it stands. Click to unlock.' : 'Lock this bar as cut'}
-      aria-pressed={locked}
-      onClick={toggle}
-      style={{ padding: 6, cursor: 'pointer', color: ink(locked ? 'ink' : 'soft'), flexShrink: 0 }}
-    >
-      <Icon size={16} aria-hidden />
-    </button>
-  );
+  return <LockButton locked={locked} kind="bar" name={`${material.name}, bar ${index + 1}`} onToggle={toggle} />;
 }
 
 function OwnBar({ item }: { item: string }) {

@@ -6,6 +6,7 @@ import {
   formatMoney,
   formatQuantity,
   type Habit,
+  lockMiscut,
   type MissFit,
   type Part,
 } from '@north-pane/core';
@@ -13,6 +14,7 @@ import { useMemo, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useDerived } from '../../state/derived';
 import { useDocument, useJob } from '../../state/job';
+import { useShopPlan } from '../../state/proofs';
 
 /** “I cut it at …”: what a piece of another length than wanted means for the rest, and the ways on. */
 export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit: Habit }) {
@@ -54,13 +56,21 @@ export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit
           Close
         </Button>
       </Flex>
-      {miss && <Meaning miss={miss} habit={habit} />}
+      {miss && <Meaning miss={miss} item={part.item} habit={habit} />}
     </Box>
   );
 }
 
-function Meaning({ miss, habit }: { miss: CutMiss; habit: Habit }) {
-  const { currency } = useDocument();
+function Meaning({ miss, item, habit }: { miss: CutMiss; item: string; habit: Habit }) {
+  const document = useDocument();
+  const { currency } = document;
+  const { plan } = useShopPlan();
+  const changeAll = useJob((state) => state.changeAll);
+  const lock = () => {
+    const material = plan.materials.find((one) => one.item === item);
+    if (material?.kind === 'length')
+      changeAll(lockMiscut(document, material, miss.part, miss.cut, new Date().toISOString()));
+  };
   const size = (metres: number) => formatLength(metres, habit).text;
   if (miss.kind === 'good') return <Text mt="2">Within half a mark of the tape: it is good.</Text>;
   if (miss.kind === 'long')
@@ -76,6 +86,9 @@ function Meaning({ miss, habit }: { miss: CutMiss; habit: Habit }) {
           {recut.serves ? `, and this one serves for: ${recut.serves.toLowerCase()}` : ''}.
         </Text>
       )}
+      <Button size="xs" variant="outline" mt="1" onClick={lock}>
+        Lock its bar as cut, and plan one more
+      </Button>
       {fits.length > 0 && (
         <Text mt="2" color="soft">
           Or cut all of them like it:

@@ -14,13 +14,13 @@ import {
   sheetOffcuts,
   unlock,
 } from '@north-pane/core';
-import { Lock, LockOpen } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { SvgLength } from '../../drawing/SvgLength';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
+import { LockButton } from './LockButton';
 
 type Sheet = SheetPlan['sheets'][number];
 
@@ -274,21 +274,16 @@ function LockSheet({
   const document = useDocument();
   const changeAll = useJob((state) => state.changeAll);
   const { fixed } = sheet;
-  const Icon = fixed ? Lock : LockOpen;
   const toggle = () => {
     const at = new Date().toISOString();
     changeAll(fixed ? unlock(document, fixed.id, at) : lockSheet(document, material, index, at));
   };
   return (
-    <button
-      type="button"
-      aria-label={`${fixed ? 'Unlock' : 'Lock as cut'}: ${material.name}, sheet ${index + 1}`}
-      title={fixed ? 'Cut: it stands. Click to unlock.' : 'Lock this sheet as cut'}
-      aria-pressed={fixed !== undefined}
-      onClick={toggle}
-      style={{ padding: 6, cursor: 'pointer', color: ink(fixed ? 'ink' : 'soft'), flexShrink: 0 }}
-    >
-      <Icon size={16} aria-hidden />
-    </button>
+    <LockButton
+      locked={fixed !== undefined}
+      kind="sheet"
+      name={`${material.name}, sheet ${index + 1}`}
+      onToggle={toggle}
+    />
   );
 }

@@ -14,6 +14,8 @@ import {
   openJob,
   parseJob,
   pathSteps,
+  putOnShelf,
+  recountShelf,
   releaseMaterial,
   unlock,
   withValueAt,
@@ -76,6 +78,22 @@ describe('job: cutting', () => {
     expect(jobShop(openJob(locked)).plan.cost).closeTo(jobShop(openJob(stocked)).plan.cost, 1e-9);
     const undone = set(locked, unlock(locked, 'cut-1', at));
     expect(undone.shop.onHand.find(({ id }) => id === 'shed-1')?.count).equal(2);
+  });
+  it('writes into the ledger what is put on the shelf and what a recount finds missing', () => {
+    const put = set(set(job, putOnShelf(job, item, { length: 1.2 }, at)), []);
+    const more = set(put, putOnShelf(put, 'ply-9', { width: 0.6, height: 0.9 }, at));
+    expect(more.shop.onHand.map(({ id }) => id)).deep.equal(['shed-1', 'shed-2']);
+    const four = set(more, recountShelf(more, 'shed-1', 4, at));
+    const gone = set(four, recountShelf(four, 'shed-1', 0, at));
+    expect(gone.shop.onHand.map(({ id }) => id)).deep.equal(['shed-2']);
+    expect(gone.shop.ledger?.map(({ what, count }) => [what, count])).deep.equal([
+      ['returned', 1],
+      ['returned', 1],
+      ['returned', 3],
+      ['taken', 4],
+    ]);
+    expect(recountShelf(gone, 'shed-9', 2, at)).deep.equal([]);
+    expect(() => set(gone, recountShelf(gone, 'shed-2', 1.5, at))).throw(/onHand/);
   });
   it('keeps a lock when the design changes and says that the pieces are too short now', () => {
     const locked = set(job, lockBar(job, before, 0, at));

@@ -208,6 +208,33 @@ export function unlock(job: Job, id: string, at: string): FieldChanges {
   ];
 }
 
+/** A length or sheet put on the shelf by hand. */
+export function putOnShelf(job: Job, item: string, size: Size, at: string): FieldChanges {
+  return shed(job, at, [{ what: 'returned', id: freeId('shed', job.shop.onHand), item, size }]);
+}
+
+/**
+ * How many of a thing on the shelf there are, counted again: what is missing was taken, what is more came back. Nought takes the
+ * line away.
+ */
+export function recountShelf(job: Job, id: string, count: number, at: string): FieldChanges {
+  const { onHand, ledger = [] } = job.shop;
+  const known = onHand.find((one) => one.id === id);
+  if (!known || known.count === count) return [];
+  const { id: _, item, count: before, ...size } = known;
+  const what = count < before ? ('taken' as const) : ('returned' as const);
+  return [
+    {
+      path: 'shop.onHand',
+      value:
+        count === 0
+          ? onHand.filter((one) => one !== known)
+          : onHand.map((one) => (one === known ? { ...one, count } : one)),
+    },
+    { path: 'shop.ledger', value: [...ledger, { at, what, item, count: Math.abs(count - before), ...size }] },
+  ];
+}
+
 function withoutOverrule(job: Job, id: string | undefined): FieldChanges {
   const overrules = job.decisions.overrules ?? [];
   return id !== undefined && overrules.some((one) => one.id === id)

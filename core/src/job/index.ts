@@ -22,6 +22,8 @@ export {
   lockSheet,
   type Moved,
   movePiece,
+  putOnShelf,
+  recountShelf,
   releaseMaterial,
   unlock,
 } from './cutting';

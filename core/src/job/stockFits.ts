@@ -102,43 +102,51 @@ export function shrinkToSave(job: Job, index: number, habit: Habit, options: Swe
 }
 
 /**
- * Two dimensions together: the second swept at every size of the first that is worth a stop. Best saving first.
+ * A dimension together with each other one that keeps the pane: the other swept at every size of the first that is worth a stop.
  *
- * @returns pairs that save more than either dimension alone
+ * @returns pairs that save more than either dimension alone, best saving first
  */
 export function sweepTogether(
   job: Job,
   index: number,
-  [first, second]: readonly [Editable, Editable],
+  first: Editable,
   habit: Habit,
   options: SweepOptions = {},
 ): StockFit[] {
   const now = firstLook(job, index);
   if (!now) return [];
-  const alone = candidates(sweepDimension(job, index, first, habit, options), first.value, now);
-  const other = candidates(sweepDimension(job, index, second, habit, options), second.value, now);
-  const costAt = (job: Job, { edit }: Editable, values: readonly { value: number }[]) =>
-    Math.min(now.cost, ...values.map(({ value }) => look(job, index, edit, value)?.cost ?? Number.POSITIVE_INFINITY));
-  const least = Math.min(costAt(job, first, alone), costAt(job, second, other));
-  const fits = alone.flatMap(({ value }, place): StockFit[] => {
-    if (options.shouldStop?.()) return [];
-    options.onProgress?.(place / alone.length);
-    const moved = withDimension(job, index, first.edit, value);
-    const again = look(job, index, first.edit, value);
-    const current = again && editableDimensions(again.open, index).find(({ id }) => id === second.id);
-    if (!again || !current) return [];
-    return candidates(
-      sweepDimension(moved, index, current, habit, { reach: options.reach ?? 0.4 }),
-      current.value,
-      again,
-    )
-      .filter(({ free }) => !free)
-      .flatMap((point) => {
-        const there = look(moved, index, current.edit, point.value);
-        return there && there.cost < least - cent
-          ? [fitOf(now, there, [moveOf(index, first, value), moveOf(index, current, point.value)])]
-          : [];
-      });
+  const { reach = 0.2, onProgress, shouldStop } = options;
+  const sweepOptions = { reach, ...(shouldStop ? { shouldStop } : {}) };
+  const stops = (at: Job, dimension: Editable, from: Looked) =>
+    candidates(sweepDimension(at, index, dimension, habit, sweepOptions), dimension.value, from);
+  const least = (dimension: Editable, values: readonly { value: number }[]) =>
+    Math.min(
+      now.cost,
+      ...values.map(({ value }) => look(job, index, dimension.edit, value)?.cost ?? Number.POSITIVE_INFINITY),
+    );
+  const alone = stops(job, first, now);
+  const leastFirst = least(first, alone);
+  const others = editableDimensions(now.open, index).filter(
+    (one) => one.edit.path !== first.edit.path && keepsPane(job, index, one),
+  );
+  const fits = others.flatMap((second, place): StockFit[] => {
+    const leastAlone = Math.min(leastFirst, least(second, stops(job, second, now)));
+    return alone.flatMap(({ value }, step): StockFit[] => {
+      if (shouldStop?.()) return [];
+      onProgress?.((place + step / alone.length) / others.length);
+      const moved = withDimension(job, index, first.edit, value);
+      const again = look(job, index, first.edit, value);
+      const current = again && editableDimensions(again.open, index).find(({ id }) => id === second.id);
+      if (!again || !current) return [];
+      return stops(moved, current, again)
+        .filter(({ free }) => !free)
+        .flatMap((point) => {
+          const there = look(moved, index, current.edit, point.value);
+          return there && there.cost < leastAlone - cent
+            ? [fitOf(now, there, [moveOf(index, first, value), moveOf(index, current, point.value)])]
+            : [];
+        });
+    });
   });
   return fits.sort((a, b) => b.saves - a.saves || b.heat - a.heat).slice(0, mostFits);
 }

@@ -6,6 +6,7 @@ import {
   editableDimensions,
   evaluateJob,
   familyIds,
+  type Job,
   jobShop,
   openJob,
   pathSteps,
@@ -135,14 +136,32 @@ describe('job: sizes that waste nothing', () => {
     }
   });
   it('looks at two dimensions together, and keeps only what neither gives alone', () => {
-    const all = editableDimensions(openJob(job), 0);
-    const clear = all.find(({ edit }) => edit.path === 'parameters.riserClear');
-    if (!clear) throw new Error('a harp has a clear gap');
-    const fits = sweepTogether(job, 0, [pitch, clear], 'metric', { reach: 0.03 });
-    for (const { moves, saves } of fits) {
+    // A short sheet is cheap and takes shorter strips; a closer pitch makes them narrower, and one sheet is enough. Both: one short one.
+    const plate = jobShop(openJob(job)).parts.find(({ id }) => id.endsWith('/strip'));
+    if (!plate) throw new Error('a harp has plate strips');
+    const two = withValueAt(
+      job,
+      ['shop', 'sold'],
+      [
+        ...job.shop.sold.filter(({ item }) => item !== plate.item),
+        { id: 'short', item: plate.item, width: 1, height: 1.86, price: 50 },
+        { id: 'long', item: plate.item, width: 1, height: 2, price: 100 },
+      ],
+    );
+    const held = editableDimensions(openJob(two), 0).find(({ id }) => id === 'pitch');
+    if (!held) throw new Error('a harp has a pitch');
+    const costOf = (one: Job) => jobShop(openJob(one)).plan.cost;
+    const fits = sweepTogether(two, 0, held, 'metric', { reach: 0.03 });
+    expect(fits.length).above(0);
+    for (const { moves, saves, cost } of fits) {
+      expect(saves).closeTo(150, 1e-6);
+      const set = (one: Job, { path, value }: { path: string; value: number }) =>
+        withValueAt(one, pathSteps(path), value);
       expect(moves.length).equal(2);
-      expect(saves).above(0);
+      expect(costOf(moves.reduce(set, two)) - costOf(two)).closeTo(cost, 1e-6);
+      for (const move of moves) expect(costOf(set(two, move)) - costOf(two)).above(cost + 10);
     }
+    expect(sweepTogether(job, 0, pitch, 'metric', { reach: 0.01 })).deep.equal([]);
   });
   it('stops when it is told to', () => {
     let asked = 0;

@@ -7,6 +7,8 @@ interface WasteFree {
   /** Panel and dimension that the points are of. */
   of: string | undefined;
   points: readonly WasteFreePoint[];
+  /** The job that they are of; another one is being looked at, or will be. */
+  job: Job | undefined;
   /** Share of the sweep that is done; undefined when nothing is under way. */
   share: number | undefined;
   trouble: string | undefined;
@@ -16,6 +18,7 @@ interface WasteFree {
 export const useWasteFree = create<WasteFree>()(() => ({
   of: undefined,
   points: [],
+  job: undefined,
   share: undefined,
   trouble: undefined,
 }));
@@ -28,7 +31,7 @@ const quiet = 900;
 export function useSweep(job: Job, index: number, dimension: string | undefined, habit: Habit): void {
   useEffect(() => {
     const of = dimension && `${index} ${dimension}`;
-    if (useWasteFree.getState().of !== of) useWasteFree.setState({ of, points: [] });
+    if (useWasteFree.getState().of !== of) useWasteFree.setState({ of, points: [], job: undefined });
     if (dimension === undefined) return undefined;
     let stop: (() => void) | undefined;
     const wait = window.setTimeout(() => {
@@ -38,7 +41,7 @@ export function useSweep(job: Job, index: number, dimension: string | undefined,
       });
       stop = work.stop;
       work.done.then(
-        ({ points }) => useWasteFree.setState({ of, points, share: undefined, trouble: undefined }),
+        ({ points }) => useWasteFree.setState({ of, points, job, share: undefined, trouble: undefined }),
         (error: unknown) => useWasteFree.setState({ share: undefined, trouble: String(error) }),
       );
     }, quiet);

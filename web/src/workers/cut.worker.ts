@@ -69,17 +69,8 @@ const cut = {
     stretchToStock(job, index, habit, { onProgress }),
   shrink: (job: Job, index: number, habit: Habit, onProgress: (share: number) => void) =>
     shrinkToSave(job, index, habit, { reach: 0.25, onProgress }),
-  together: (
-    job: Job,
-    index: number,
-    pair: readonly [string, string],
-    habit: Habit,
-    onProgress: (share: number) => void,
-  ) =>
-    sweepTogether(job, index, [dimensionOf(job, index, pair[0]), dimensionOf(job, index, pair[1])], habit, {
-      reach: 0.2,
-      onProgress,
-    }),
+  together: (job: Job, index: number, dimension: string, habit: Habit, onProgress: (share: number) => void) =>
+    sweepTogether(job, index, dimensionOf(job, index, dimension), habit, { reach: 0.2, onProgress }),
 };
 
 export type CutWork = typeof cut;

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import {
   entryName,
+  type FieldChanges,
   formatLength,
   formatMoney,
   formatQuantity,
@@ -8,6 +9,8 @@ import {
   type Job,
   keepOf,
   type MaterialPlan,
+  putOnShelf,
+  recountShelf,
   type Substitute,
   saws,
   substitutes,
@@ -143,8 +146,10 @@ export function AtTheShop({ materials, habit }: { materials: readonly MaterialPl
 }
 
 function Instead({ job, item, habit }: { job: Job; item: string; habit: Habit }) {
-  const [found, setFound] = useState<Substitute[] | undefined>(undefined);
+  // What was found is of the job as it was then: taken later, it would undo what has changed since.
+  const [asked, setAsked] = useState<{ of: Job; list: Substitute[] } | undefined>(undefined);
   const change = useJob((state) => state.change);
+  const found = asked?.of === job ? asked.list : undefined;
   if (!found)
     return (
       <Box
@@ -153,7 +158,7 @@ function Instead({ job, item, habit }: { job: Job; item: string; habit: Habit })
         fontWeight="600"
         fontSize="14px"
         cursor="pointer"
-        onClick={() => setFound(substitutes(job, item))}
+        onClick={() => setAsked({ of: job, list: substitutes(job, item) })}
       >
         Something else?
       </Box>
@@ -166,14 +171,7 @@ function Instead({ job, item, habit }: { job: Job; item: string; habit: Habit })
           <Text>
             {one.name}: {changeWords(one, job, habit)}
           </Text>
-          <Button
-            size="xs"
-            variant="outline"
-            onClick={() => {
-              change('panels', one.panels);
-              setFound(undefined);
-            }}
-          >
+          <Button size="xs" variant="outline" onClick={() => change('panels', one.panels)}>
             Take it
           </Button>
         </Flex>
@@ -199,8 +197,13 @@ function sizeOf(one: { length: number } | { width: number; height: number }, hab
 
 /** Lengths in one's own shed, used first, and what went out and came back. */
 export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
-  const { shop } = useDocument();
-  const set = useSet();
+  const document = useDocument();
+  const { shop } = document;
+  const changeAll = useJob((state) => state.changeAll);
+  const changed = (changes: FieldChanges): string | undefined => {
+    const outcome = changeAll(changes);
+    return outcome.ok ? undefined : outcome.message;
+  };
   const [item, setItem] = useState(materials[0]?.item ?? '');
   const [width, setWidth] = useState<number | undefined>(undefined);
   const ledger = shop.ledger ?? [];
@@ -209,20 +212,11 @@ export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[
   const add = (length: number): string | undefined => {
     if (!chosen) return 'Nothing here is cut.';
     if (sheet && width === undefined) return 'How wide is it? Type the width first.';
-    const taken = new Set(shop.onHand.map(({ id }) => id));
-    let number = 1;
-    while (taken.has(`shed-${number}`)) number += 1;
-    const size = sheet ? { width, height: length } : { length };
     setWidth(undefined);
-    return set('shop.onHand', [...shop.onHand, { id: `shed-${number}`, item: chosen.item, count: 1, ...size }]);
+    const size = sheet && width !== undefined ? { width, height: length } : { length };
+    return changed(putOnShelf(document, chosen.item, size, new Date().toISOString()));
   };
-  const recount = (id: string, count: number) =>
-    set(
-      'shop.onHand',
-      count > 0
-        ? shop.onHand.map((one) => (one.id === id ? { ...one, count } : one))
-        : shop.onHand.filter((one) => one.id !== id),
-    );
+  const recount = (id: string, count: number) => changed(recountShelf(document, id, count, new Date().toISOString()));
   return (
     <Section title="In your shed" aside="used first, for nothing">
       {shop.onHand.map((one) => (

@@ -30,7 +30,7 @@ export function WasteNothing() {
     bench,
     useBenchView((view) => view.chosen),
   );
-  const { points, share, trouble } = useWasteFree();
+  const { points, job: looked, share, trouble } = useWasteFree();
   const [failed, setFailed] = useState<string | undefined>(undefined);
   const [work, setWork] = useState<{ asked: Asked; share: number } | undefined>(undefined);
   const [fits, setFits] = useState<{ asked: Asked; list: readonly StockFit[]; of: unknown } | undefined>(undefined);
@@ -39,10 +39,9 @@ export function WasteNothing() {
   const ask = (asked: Asked) => {
     setWork({ asked, share: 0 });
     const { at } = bench;
-    const pair: readonly [string, string] = [held?.id ?? '', secondOf(bench, held?.id)];
     const doing = line(async (cut, tell): Promise<readonly StockFit[]> => {
       const onProgress = tell((done: number) => setWork({ asked, share: done }));
-      if (asked === 'together') return cut.together(job, at, pair, habit, onProgress);
+      if (asked === 'together') return cut.together(job, at, held?.id ?? '', habit, onProgress);
       if (asked === 'shrink') return cut.shrink(job, at, habit, onProgress);
       const found = await cut.stretch(job, at, habit, onProgress);
       return found ? [found] : [];
@@ -67,10 +66,12 @@ export function WasteNothing() {
   return (
     <Section title="Waste nothing" aside={share === undefined ? held?.label : `looking, ${Math.round(share * 100)} %`}>
       {points.length > 0 ? (
-        <Points points={points} habit={habit} />
+        <div style={{ opacity: looked === job ? 1 : 0.55 }}>
+          <Points points={points} habit={habit} />
+        </div>
       ) : (
         <Text fontSize="14px" color="soft">
-          {share === undefined ? 'No size near this one saves stock.' : 'Looking for sizes that save stock.'}
+          {looked === job ? 'No size near this one saves stock.' : 'Looking for sizes that save stock.'}
         </Text>
       )}
       {(failed ?? trouble) && (
@@ -100,14 +101,6 @@ export function WasteNothing() {
       {fits && fits.of === job && !work && <Fits asked={fits.asked} fits={fits.list} habit={habit} />}
     </Section>
   );
-}
-
-/** The dimension that is looked at beside the one in hand: the next that is drawn. */
-function secondOf(bench: ReturnType<typeof useBenchPanel>, first: string | undefined): string {
-  const all = [bench.plan, bench.section].flatMap(({ dimensions }) => dimensions).filter(({ edit }) => edit);
-  const one = all.find(({ id }) => id === first)?.edit?.path;
-  const inside = all.filter(({ edit }) => edit && edit.path !== one && edit.path.startsWith('parameters.'));
-  return inside[0]?.id ?? first ?? '';
 }
 
 function Points({ points, habit }: { points: readonly WasteFreePoint[]; habit: Habit }) {

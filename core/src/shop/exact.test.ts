@@ -34,10 +34,11 @@ function valid(plan: LengthPlan, query: LengthQuery): void {
 }
 
 /** The least cost by trying every way to lay every piece: slow, and right. */
-function bruteForce({ pieces, stock, kerf }: LengthQuery): number {
+function bruteForce({ pieces, stock, kerf, trim = 0 }: LengthQuery): number {
   const all = pieces.flatMap(({ length, count }) => Array.from({ length: count }, () => length)).sort((a, b) => b - a);
   let best = Number.POSITIVE_INFINITY;
   const bars: { left: number; price: number }[] = [];
+  const taken = new Map<string, number>();
   const visit = (index: number, cost: number): void => {
     if (cost >= best - 1e-9) return;
     const piece = all[index];
@@ -54,11 +55,14 @@ function bruteForce({ pieces, stock, kerf }: LengthQuery): number {
       visit(index + 1, cost);
       bar.left += piece + kerf;
     }
-    for (const { length, price } of stock) {
-      if (length + kerf < piece + kerf - 1e-7) continue;
-      bars.push({ left: length + kerf - piece - kerf, price });
+    for (const { id, length, price, available = Number.POSITIVE_INFINITY } of stock) {
+      const room = length - 2 * trim;
+      if (room < piece - 1e-7 || (taken.get(id) ?? 0) >= available) continue;
+      taken.set(id, (taken.get(id) ?? 0) + 1);
+      bars.push({ left: room - piece, price });
       visit(index + 1, cost + price);
       bars.pop();
+      taken.set(id, (taken.get(id) ?? 1) - 1);
     }
   };
   visit(0, 0);
@@ -144,6 +148,54 @@ describe('shop: lengths planned exactly', () => {
       }),
       { numRuns: 60 },
     );
+  });
+  it('is as cheap as trying everything where some lengths are few and ends are squared', async () => {
+    const few = small.chain((query) =>
+      fc.record({
+        query: fc.constant(query),
+        trim: fc.constantFrom(0, 0.01),
+        shed: fc.array(
+          fc.record({ length: fc.integer({ min: 500, max: 2300 }), available: fc.integer({ min: 1, max: 2 }) }),
+          {
+            maxLength: 2,
+          },
+        ),
+      }),
+    );
+    await fc.assert(
+      fc.asyncProperty(few, async ({ query, trim, shed }) => {
+        const whole = {
+          ...query,
+          trim,
+          stock: [
+            ...query.stock,
+            ...shed.map(({ length, available }, index) => ({
+              id: `h${index}`,
+              length: length / 1000,
+              price: 0,
+              available,
+            })),
+          ],
+        };
+        const best = await plan(whole);
+        valid(best, whole);
+        if (best.unplaced.length > 0) return;
+        expect(best.cost).closeTo(bruteForce(whole), 1e-6);
+        expect(best.proof.status).equal('proved');
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('lays a thousand pieces that are all different, each somewhere', () => {
+    const pieces = Array.from({ length: 1000 }, (_, index) => ({
+      id: `p${index}`,
+      length: 0.1 + ((index * 617) % 1999) / 1000,
+      count: 1,
+    }));
+    const query = { pieces, stock: [{ id: 'bar', length: 4.8, price: 21.5 }], kerf: 0.003 };
+    const fast = planLengthsFast(query);
+    valid(fast, query);
+    expect(fast.unplaced).deep.equal([]);
   });
   it('is sound on thousands of jobs, planned at once', () => {
     fc.assert(

@@ -86,7 +86,7 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
   };
   const proved = () => best.cost <= least + 1e-6;
   take(rounded(made, model, query));
-  if (!proved()) take(solveWhole(made.patterns, model, 0.4 * seconds));
+  if (!proved()) take(solveWhole(made.patterns, model, 0.5 * seconds));
   // Fillings made by shadow prices may lack one that whole bars want: where all can be written down, they are.
   const all = proved() ? undefined : everyPattern(lengths, stock);
   if (all) {

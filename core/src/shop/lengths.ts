@@ -106,6 +106,9 @@ function fill(
   return { bars, taken, short };
 }
 
+/** Branches that the search of one bar follows at most. */
+const mostLooks = 400;
+
 /** The filling of one bar that uses most of it: longest first with a bounded search back. */
 function fullest(
   pieces: readonly LengthPiece[],
@@ -113,20 +116,27 @@ function fullest(
   room: number,
   kerf: number,
 ): { take: number[]; used: number } {
-  let best = { take: pieces.map(() => 0), used: 0 };
+  const wanted = pieces.flatMap(({ length }, index) => {
+    const count = left[index] ?? 0;
+    return count > 0 ? [{ index, size: length + kerf, count }] : [];
+  });
   const take = pieces.map(() => 0);
-  let budget = 400;
-  const search = (index: number, used: number): void => {
-    budget -= 1;
+  let best = { take: [...take], used: 0 };
+  let budget = mostLooks;
+  const search = (from: number, used: number): void => {
     if (used > best.used + tiny) best = { take: [...take], used };
-    if (index >= pieces.length || budget <= 0 || best.used >= room - tiny) return;
-    const size = (pieces[index]?.length ?? 0) + kerf;
-    const most = Math.min(left[index] ?? 0, Math.floor((room - used + tiny) / size));
-    for (let count = most; count >= 0 && budget > 0; count -= 1) {
-      take[index] = count;
-      search(index + 1, used + count * size);
+    // What no longer fits costs no look, however many of them there are.
+    let place = from;
+    while (place < wanted.length && (wanted[place]?.size ?? 0) > room - used + tiny) place += 1;
+    const one = wanted[place];
+    if (!one || best.used >= room - tiny) return;
+    budget -= 1;
+    const most = Math.min(one.count, Math.floor((room - used + tiny) / one.size));
+    for (let count = most; count >= 0 && (budget > 0 || count === most); count -= 1) {
+      take[one.index] = count;
+      search(place + 1, used + count * one.size);
     }
-    take[index] = 0;
+    take[one.index] = 0;
   };
   search(0, 0);
   return best;

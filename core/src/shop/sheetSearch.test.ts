@@ -118,6 +118,24 @@ describe('shop: sheets', () => {
     const sawn = await planSheets({ pieces: [piece], stock, kerf: 0.003 });
     expect([sawn.cost, sawn.bound, sawn.proof.status]).deep.equal([40, 40, 'proved']);
   });
+  it('lays thousands of pieces soundly, one good sheet again and again, and as few as laying each would take', async () => {
+    const query = {
+      pieces: [
+        { id: 'strip', width: 0.089, height: 1.882, count: 3456, turn: true },
+        { id: 'cover', width: 0.3, height: 0.4, count: 700, turn: false },
+      ],
+      stock: [
+        { id: 'a', width: 1, height: 2, price: 124 },
+        { id: 'shed', width: 0.5, height: 2, price: 0, available: 3 },
+      ],
+      kerf: 0.003,
+    };
+    const plan = await planSheets(query);
+    valid(plan, query);
+    expect(plan.unplaced).deep.equal([]);
+    expect(plan.sheets.filter(({ stock }) => stock === 'shed').length).equal(3);
+    expect(plan.cost / plan.bound).below(1.25);
+  });
   it('cuts the longest cut first, and each from the part that is left', () => {
     const placed = [
       { id: 'a', x: 0, y: 0, width: 0.5, height: 1, turned: false },

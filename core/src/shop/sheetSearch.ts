@@ -1,6 +1,7 @@
 import { evenly } from '../quantity';
 import {
   betterLayout,
+  isLarge,
   type Layout,
   lay,
   type One,
@@ -14,7 +15,7 @@ import {
 } from './sheets';
 
 export interface SheetSearchOptions {
-  /** Orders that are tried, 600 by default. */
+  /** Orders that are tried, 600 by default; none where there are hundreds of pieces. */
   tries?: number;
   /** The same seed finds the same plan. */
   seed?: number;
@@ -33,7 +34,7 @@ export async function planSheets(query: SheetQuery, options: SheetSearchOptions 
   let best: Layout = quickLayout(task);
   options.onProgress?.(sheetPlan(task, best));
   const random = evenly(options.seed ?? 1);
-  const tries = task.singles.length < 2 ? 0 : (options.tries ?? 600);
+  const tries = task.singles.length < 2 || isLarge(task) ? 0 : (options.tries ?? 600);
   const kinds = [
     task.stock,
     ...task.stock.map((one) => task.stock.filter((other) => other === one || other.price === 0)),

@@ -110,8 +110,18 @@ export function planSheetsFast(query: SheetQuery): SheetPlan {
   return sheetPlan(task, quickLayout(task));
 }
 
+/** Pieces beyond which one good sheet is laid and cut again and again: laying every piece by itself takes their square. */
+const mostSingly = 200;
+
+/** Whether a task is too large to lay every piece by itself. */
+export function isLarge({ singles }: SheetTask): boolean {
+  return singles.length > mostSingly;
+}
+
 /** The best of a few orders and splits, in a few tries. */
-export function quickLayout({ stock, singles, kerf, bound }: SheetTask): Layout {
+export function quickLayout(task: SheetTask): Layout {
+  if (isLarge(task)) return repeatedLayout(task);
+  const { stock, singles, kerf, bound } = task;
   let best: Layout | undefined;
   let tries = 0;
   const choices =
@@ -128,6 +138,53 @@ export function quickLayout({ stock, singles, kerf, bound }: SheetTask): Layout 
         if (betterLayout(layout, best)) best = layout;
       }
   return best ?? { sheets: [], cost: 0, left: [], biggest: 0 };
+}
+
+/**
+ * Sheet after sheet: the one that holds most for its money, laid of as many pieces as could go on it, and cut as often as there are
+ * pieces for it.
+ */
+function repeatedLayout({ stock, wanted, kerf }: SheetTask): Layout {
+  const left = new Map(wanted.map((piece) => [piece.id, piece.count]));
+  const had = new Map(stock.map((one) => [one.id, one.available ?? Number.POSITIVE_INFINITY]));
+  const sheets: Layout['sheets'] = [];
+  let cost = 0;
+  for (;;) {
+    let best: { sheet: Layout['sheets'][number]; one: SheetStock; rate: number } | undefined;
+    for (const one of stock) {
+      if ((had.get(one.id) ?? 0) <= 0) continue;
+      const some = wanted.flatMap(({ count: _, ...piece }): One[] => {
+        const most = Math.floor((one.width * one.height) / (piece.width * piece.height));
+        return Array.from({ length: Math.min(left.get(piece.id) ?? 0, most) }, () => piece);
+      });
+      for (const order of sheetOrders)
+        for (const split of sheetSplits) {
+          const [sheet] = lay([...some].sort(order), [{ ...one, available: 1 }], kerf, split).sheets;
+          const area = (sheet?.placed ?? []).reduce((sum, { width, height }) => sum + width * height, 0);
+          const rate = area / Math.max(one.price, 1e-9);
+          if (sheet && area > 0 && (!best || rate > best.rate + 1e-12)) best = { sheet, one, rate };
+        }
+    }
+    if (!best) break;
+    const { sheet, one } = best;
+    const used = new Map<string, number>();
+    for (const { id } of sheet.placed) used.set(id, (used.get(id) ?? 0) + 1);
+    const times = Math.min(
+      had.get(one.id) ?? 0,
+      ...[...used].map(([id, count]) => Math.floor((left.get(id) ?? 0) / count)),
+    );
+    for (let copy = 0; copy < times; copy += 1) sheets.push(sheet);
+    for (const [id, count] of used) left.set(id, (left.get(id) ?? 0) - times * count);
+    had.set(one.id, (had.get(one.id) ?? 0) - times);
+    cost += times * one.price;
+  }
+  const rooms = sheets.flatMap(({ free }) => free.map(({ width, height }) => width * height));
+  return {
+    sheets,
+    cost,
+    left: wanted.flatMap(({ count: _, ...piece }) => Array.from({ length: left.get(piece.id) ?? 0 }, () => piece)),
+    biggest: rooms.reduce((most, room) => Math.max(most, room), 0),
+  };
 }
 
 /** A layout as the answer to its task. */

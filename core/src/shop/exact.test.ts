@@ -186,6 +186,41 @@ describe('shop: lengths planned exactly', () => {
       { numRuns: 60 },
     );
   });
+  it('leaves no piece out that any plan has room for, where every length is few', async () => {
+    // Bars cut up without a rest: all of them are needed, and each piece has just one kind of place.
+    const bar = fc.array(fc.integer({ min: 11, max: 47 }), { minLength: 2, maxLength: 4 });
+    let rescued = 0;
+    await fc.assert(
+      fc.asyncProperty(fc.array(bar, { minLength: 2, maxLength: 4 }), async (bars) => {
+        const query = {
+          pieces: bars.flat().map((length, index) => ({ id: `p${index}`, length, count: 1 })),
+          stock: bars.map((cuts, index) => {
+            const length = cuts.reduce((sum, one) => sum + one, 0);
+            return { id: `s${index}`, length, price: length, available: 1 };
+          }),
+          kerf: 0,
+        };
+        if (planLengthsFast(query).unplaced.length > 0) rescued += 1;
+        const best = await plan(query);
+        valid(best, query);
+        expect(best.unplaced).deep.equal([]);
+        expect(best.waste).closeTo(0, 1e-6);
+      }),
+      { numRuns: 60, seed: 20261125 },
+    );
+    expect(rescued).above(0);
+  });
+  it('says what must stay out where too little is to be had', async () => {
+    const query = {
+      pieces: [{ id: 'p', length: 4, count: 3 }],
+      stock: [{ id: 's', length: 9, price: 5, available: 1 }],
+      kerf: 0,
+    };
+    const best = await plan(query);
+    valid(best, query);
+    expect(best.unplaced.map(({ count }) => count)).deep.equal([1]);
+    expect(best.proof.status).equal('gap');
+  });
   it('lays a thousand pieces that are all different, each somewhere', () => {
     const pieces = Array.from({ length: 1000 }, (_, index) => ({
       id: `p${index}`,

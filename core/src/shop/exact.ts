@@ -65,26 +65,31 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
   options.onProgress?.(fast);
   const stock = choices(query);
   const longest = Math.max(0, ...stock.map(({ room }) => room));
-  // What is short because too little is to be had has no plan to prove; what no bar holds is said and left out.
-  const short = fast.unplaced.some(({ length }) => length + query.kerf <= longest + 1e-7);
+  // What no bar holds is said and left out. What is short because too little is to be had may still go on it, laid otherwise.
+  const holds = ({ length }: { length: number }) => length + query.kerf <= longest + 1e-7;
+  const short = fast.unplaced.some(holds);
+  const tooLong = fast.unplaced.filter((piece) => !holds(piece));
   const lengths = gatherLengths(query.pieces, query.kerf, longest);
-  if (fast.proof.status === 'proved' || short || lengths.length === 0) return fast;
+  if ((fast.proof.status === 'proved' && !short) || lengths.length === 0) return fast;
   const solve = await (options.solver ?? loadSolver)();
   const seconds = options.seconds ?? 1;
   const unit = priceUnit(stock);
   const model = { lengths, stock, solve, unit };
-  const made = generate(model, fast, seconds);
+  const made = generate(model, fast, short, seconds);
   let least = Math.max(fast.proof.bound, made.bound === undefined ? 0 : roundUp(made.bound, unit));
   let best = fast;
+  let complete = !short;
   const take = (whole: Whole | undefined) => {
-    if (!whole || whole.cost > best.cost + 1e-6) return;
-    const plan = tidied(planOf(whole, lengths, query, fast.unplaced), query);
-    if (plan.cost > best.cost + 1e-6) return;
-    if (plan.cost > best.cost - 1e-6 && plan.bars.length >= best.bars.length) return;
+    if (!whole || whole.patterns.some((one, index) => one.stock.id === slack && (whole.counts[index] ?? 0) > 0)) return;
+    const plan = tidied(planOf(whole, lengths, query, tooLong), query);
+    const dearer = plan.cost > best.cost + 1e-6;
+    const noSimpler = plan.cost > best.cost - 1e-6 && plan.bars.length >= best.bars.length;
+    if (complete && (dearer || noSimpler)) return;
     best = plan;
+    complete = true;
     options.onProgress?.({ ...best, proof: { status: 'gap', bound: Math.min(least, best.cost) } });
   };
-  const proved = () => best.cost <= least + 1e-6;
+  const proved = () => complete && best.cost <= least + 1e-6;
   take(rounded(made, model, query));
   if (!proved()) take(solveWhole(made.patterns, model, 0.5 * seconds));
   // Fillings made by shadow prices may lack one that whole bars want: where all can be written down, they are.
@@ -94,6 +99,7 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
     take(whole);
     if (whole?.optimal) least = Math.max(least, Math.min(whole.cost, best.cost));
   }
+  if (!complete) return { ...fast, proof: { status: 'gap', bound: Math.min(fast.proof.bound, fast.cost) } };
   take(thinned(best, made.patterns, model, 0.25 * seconds));
   // The solver's last digits must not set a bound above a plan that is there.
   return { ...best, proof: { status: proved() ? 'proved' : 'gap', bound: Math.min(least, best.cost) } };
@@ -180,6 +186,15 @@ function patternsOf(plan: LengthPlan, lengths: readonly Length[], stock: readonl
   });
 }
 
+const slack = ' slack';
+
+/** A piece that is left out, at a price that nobody pays: with these there is a plan to begin with where too little seems to be had. */
+function slackPatterns(lengths: readonly Length[], stock: readonly Choice[]): Pattern[] {
+  const price = 1000 * (1 + Math.ceil(Math.max(0, ...stock.map((one) => one.price))));
+  const none: Choice = { id: slack, length: 0, price, room: 0, left: Number.POSITIVE_INFINITY };
+  return lengths.map((_, place) => ({ stock: none, take: lengths.map((__, other) => (other === place ? 1 : 0)) }));
+}
+
 /** Fillings worth having, how often the linear plan takes each, and its cost where the search was whole. */
 interface Generated {
   patterns: Pattern[];
@@ -188,7 +203,12 @@ interface Generated {
 }
 
 /** Fillings as their shadow prices call for them, until no other one would make the linear plan cheaper. */
-function generate({ lengths, stock, solve, unit }: Model, fast: LengthPlan, seconds: number): Generated {
+function generate(
+  { lengths, stock, solve, unit }: Model,
+  fast: LengthPlan,
+  short: boolean,
+  seconds: number,
+): Generated {
   const patterns: Pattern[] = [];
   const known = new Set<string>();
   const add = (pattern: Pattern): boolean => {
@@ -199,6 +219,7 @@ function generate({ lengths, stock, solve, unit }: Model, fast: LengthPlan, seco
     return true;
   };
   for (const pattern of patternsOf(fast, lengths, stock)) add(pattern);
+  if (short) for (const pattern of slackPatterns(lengths, stock)) add(pattern);
   const endless = stock.every(({ left }) => left === Number.POSITIVE_INFINITY);
   let shares: number[] = [];
   let bound: number | undefined;
@@ -224,7 +245,7 @@ function generate({ lengths, stock, solve, unit }: Model, fast: LengthPlan, seco
     if (!cheaper) return { patterns, shares, ...(whole ? { bound: solved.objective } : {}) };
     // Shadow prices scaled until no filling is worth more than its bar are a bound already (Farley 1990).
     if (whole && endless) bound = Math.max(bound ?? 0, solved.objective * ratio);
-    if (bound !== undefined && roundUp(bound, unit) >= fast.cost - 1e-6) break;
+    if (!short && bound !== undefined && roundUp(bound, unit) >= fast.cost - 1e-6) break;
   }
   return { patterns, shares, ...(bound === undefined ? {} : { bound }) };
 }
@@ -303,7 +324,7 @@ function thinned(
   { lengths, stock, solve }: Model,
   seconds: number,
 ): Whole | undefined {
-  const patterns = [...made, ...patternsOf(plan, lengths, stock)];
+  const patterns = [...made.filter((one) => one.stock.id !== slack), ...patternsOf(plan, lengths, stock)];
   if (patterns.length > mostThinned || plan.bars.length < 2) return undefined;
   const most = lengths.reduce((sum, { count }) => sum + count, 0);
   const uses = patterns.map((_, index) => ` u${index}: x${index} - ${most} y${index} <= 0`);

@@ -122,6 +122,22 @@ export function bondAndFilm(built: Built, filmCoefficient: number): number {
   return bond + 1 / (Math.PI * built.description.tube.innerDiameter * filmCoefficient);
 }
 
+/** K. Nearer to the air than this the loss is taken by its slopes to either side, so that nothing is divided by nought. */
+const near = 0.5;
+
+/**
+ * W/m²K. Slope of the loss from the air to the plate. Near the air it goes over from the slope on one side to that on the other without a
+ * jump: at a jump there may be no working point to settle at.
+ */
+function slopeFromAir(total: (plate: number) => number, air: number, atAir: number, plate: number): number {
+  const rise = plate - air;
+  if (Math.abs(rise) > near) return (total(plate) - atAir) / rise;
+  const above = (total(air + near) - atAir) / near;
+  const below = (atAir - total(air - near)) / near;
+  const share = (rise + near) / (2 * near);
+  return below + (above - below) * share;
+}
+
 /**
  * Steady state of a panel with water running through. Hottel, Whillier and Bliss as in D&B chapter 6, the loss taken
  * straight through the working point and iterated with the mean plate temperature. Throws NotConverged.
@@ -144,16 +160,15 @@ export function collectorState(
   let heat = 0;
   const limit = 100;
   for (let pass = 0; pass < limit; pass += 1) {
-    const rise = plate - conditions.air;
-    const secant =
-      Math.abs(rise) > 0.5 ? (total(plate) - atAir) / rise : total(conditions.air + 0.5) - total(conditions.air - 0.5);
+    const secant = slopeFromAir(total, conditions.air, atAir, plate);
     const lossCoefficient = Math.max(0.05, secant);
     const chain = chainAt(built, conditions, lossCoefficient, heat);
     heat = absorberArea * chain.removal * (absorbed - atAir - lossCoefficient * (conditions.inlet - conditions.air));
     // Plate temperature that closes the balance: absorbed less useful is what it loses.
     const next = conditions.air + (absorbed - heat / absorberArea - atAir) / lossCoefficient;
     const moved = Math.abs(next - plate);
-    plate += (next - plate) * 0.8;
+    // Where the film changes its manner the step may overshoot again and again: then in smaller steps.
+    plate += (next - plate) * (pass < 40 ? 0.8 : 0.3);
     if (moved < 1e-6) {
       const parts = losses(built, conditions, plate);
       const gain = heat / (conditions.massFlow * chain.heatCapacity);

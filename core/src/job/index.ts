@@ -34,6 +34,7 @@ export { evaluateBands, evaluateJob, evaluateOpen } from './evaluate';
 export { allWords, jobFindings, sayFinding } from './findings';
 export { curveSlope, type FlowArgument, type FlowPoint, flowArgument, specificFlowFor } from './flowArgument';
 export { type GapAdvice, gapAdvice } from './gap';
+export { guideForUnpriced } from './guide';
 export {
   bondTest,
   type Found,

@@ -106,6 +106,11 @@ describe('proof: prediction', () => {
       { numRuns: 60 },
     );
   });
+  it('settles where the plate stands by half a degree above the air', () => {
+    const faint = { irradiance: 53.92305490373012, inlet: 0.026455799290191, air: 0, flow: 0.0004991975345611573 };
+    const prediction = predict(plant, { ...noon, time: Date.UTC(2026, 5, 21, 11), ...faint }, errors);
+    expect(prediction?.gain).within(0, 1);
+  });
   it('doubts more where the bond is anybody’s guess, and where the sun is only said', () => {
     const half = (at: Plant, change: Partial<Reading> = {}) => {
       const prediction = predict(at, { ...noon, ...change }, errors);

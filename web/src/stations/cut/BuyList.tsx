@@ -1,12 +1,23 @@
-import { Flex, Table, Text } from '@chakra-ui/react';
-import { type BuyLine, buySize, formatMoney, formatNumber, type Habit, type ShopPlan } from '@north-pane/core';
+import { Button, Flex, Table, Text } from '@chakra-ui/react';
+import {
+  type BuyLine,
+  buySize,
+  formatMoney,
+  formatNumber,
+  guideForUnpriced,
+  type Habit,
+  type ShopPlan,
+} from '@north-pane/core';
 import { Entry } from '../../parts/Entry';
 import { useDocument, useJob } from '../../state/job';
 
 /** What to carry home, with prices that are the builder's own to set. */
 export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habit; currency: string }) {
   const change = useJob((state) => state.change);
-  const { shop } = useDocument();
+  const changeAll = useJob((state) => state.changeAll);
+  const job = useDocument();
+  const { shop } = job;
+  const guide = plan.unpriced.length > 0 ? guideForUnpriced(job, plan) : [];
   const price = (line: BuyLine) => (value: number) => {
     const outcome = change(`shop.${line.priceField}`, value);
     return outcome.ok ? undefined : outcome.message;
@@ -84,6 +95,11 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
         Guide prices in round figures, until you set your own.
         {plan.unpriced.length > 0 ? ` Without: ${plan.unpriced.join(', ')}.` : ''}
       </Text>
+      {guide.length > 0 && (
+        <Button size="xs" variant="outline" mt="1" onClick={() => changeAll(guide)}>
+          Take guide prices for these
+        </Button>
+      )}
     </>
   );
 }

@@ -39,8 +39,10 @@ function merged(templates: readonly Template[]): Template[] {
   return [...found.values()];
 }
 
-/** m that one sheet shows again of the one before. */
-const lap = 0.01;
+/** m that one sheet shows again of the one before, at least. */
+const leastLap = 0.01;
+/** m more than the largest hole: one that a seam goes through is whole on one sheet or the other. */
+const round = 0.004;
 /** mm of an upright sheet that heading, words and ruler take. */
 const uprightLess = 110;
 /** m over and under a drawing for the words at its edges. */
@@ -82,6 +84,7 @@ export function templatePages(print: Print, template: Template): void {
     width: (print.right - print.left) / 1000,
     height: (print.y - print.bottom - rulerRoom - between) / 1000,
   };
+  const lap = lapOf(template);
   const all = tiles(box, room, lap);
   // Up the page first come the upper rows, so that the sheets lie in the order in which they are put together.
   for (const tile of all) {
@@ -100,7 +103,7 @@ export function templatePages(print: Print, template: Template): void {
         { x, y: top + 1.2 },
         { size: 3, colour: inks.soft },
       );
-      laps(print.page, {
+      laps(print.page, lap, {
         x,
         y,
         width: tile.width * 1000,
@@ -113,9 +116,22 @@ export function templatePages(print: Print, template: Template): void {
   }
 }
 
+/** m that neighbours show alike. */
+function lapOf({ drawing }: Template): number {
+  const across = drawing.shapes.map((shape) => {
+    if (shape.layer !== 'hole') return 0;
+    if (shape.kind === 'circle') return 2 * shape.radius;
+    if (shape.kind !== 'path') return 0;
+    const xs = shape.points.map(({ x }) => x);
+    return Math.max(...xs) - Math.min(...xs);
+  });
+  return Math.max(leastLap, ...across.map((size) => size + round));
+}
+
 /** Where neighbours lap: the lines of two sheets are laid on each other. */
 function laps(
   page: PaperPage,
+  lap: number,
   {
     x,
     y,

@@ -142,10 +142,16 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   return { fractions, pressureDrop: drop };
 }
 
-/** Pa kg/s. Lift of a riser times its flow: half its warming, since it warms evenly along its length. */
+/**
+ * Pa kg/s. Lift of a riser times its flow: half its warming, since it warms evenly along its length. Water below 4 °C shrinks as it
+ * warms; the little by which that holds its riser back is left out, since with it there may be no steady share at all.
+ */
 function liftTimesFlow(fluid: Fluid, temperature: number, warming: { heat: number; rise: number }): number {
   const { heatCapacity } = fluidState(fluid, temperature);
-  const perKelvin = fluidState(fluid, temperature - 0.5).density - fluidState(fluid, temperature + 0.5).density;
+  const perKelvin = Math.max(
+    0,
+    fluidState(fluid, temperature - 0.5).density - fluidState(fluid, temperature + 0.5).density,
+  );
   return (perKelvin * 9.80665 * warming.rise * warming.heat) / (2 * heatCapacity);
 }
 

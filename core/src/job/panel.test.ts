@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import * as fc from 'fast-check';
 import { range } from '../catalogue';
 import {
   asBuilt,
@@ -306,5 +307,28 @@ describe('job: spreads as they are shown', () => {
     expect(withoutFound(job, 0, 'transmittance')).deep.equal([]);
     const stray = [...job.asBuilt, { path: ['panels', 7, 'known'], value: {}, source: 'x' }];
     expect(withMeasured(harp(), stray).asBuilt).deep.equal(job.asBuilt);
+  });
+});
+
+describe('job: a panel in the cold', () => {
+  it('settles at faint flows of water near freezing, where warming makes it heavier', () => {
+    const open = openJob(defaultJob('harp'));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 6, noNaN: true }),
+        fc.double({ min: -30, max: 10, noNaN: true }),
+        fc.double({ min: 0, max: 200, noNaN: true }),
+        fc.double({ min: 1e-4, max: 0.01, noNaN: true }),
+        (inlet, air, irradiance, massFlow) => {
+          const [panel] = evaluateOpen(open, { inlet, air, irradiance, massFlow, wind: 4 }).perPanel;
+          const shares = panel?.riserShares ?? [];
+          expect(shares.reduce((sum, share) => sum + share, 0)).closeTo(1, 1e-9);
+        },
+      ),
+      { numRuns: 400 },
+    );
+    // One that did not settle while such water was let hold its riser back.
+    const once = { irradiance: 92.91126603260636, air: -0.6582765793427825, inlet: 0, massFlow: 0.002013643923215568 };
+    expect(evaluateOpen(open, { ...once, wind: 5.658964429050684 }).gain).within(0, 20);
   });
 });

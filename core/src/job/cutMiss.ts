@@ -1,10 +1,8 @@
-import type { Edit } from '../draw';
 import { cutTolerance, type Part } from '../shop';
 import { jobShop } from './cutList';
-import { editableDimensions, fieldValue, withDimension } from './dimension';
+import { editableDimensions, fieldValue, openWith } from './dimension';
 import { evaluateOpen } from './evaluate';
-import { type OpenJob, openJob } from './open';
-import type { Job } from './schema';
+import type { OpenJob } from './open';
 
 /** A design in which the piece is right as it was cut. */
 export interface MissFit {
@@ -76,6 +74,14 @@ function costWith(open: OpenJob, parts: readonly Part[], part: Part, cut: number
   return jobShop(open, { parts: list, purchases }).plan.cost;
 }
 
+/** Times longer or shorter than wanted beyond which a number is a slip of the pen and no cut. Judgement. */
+const slip = 3;
+
+/** Whether a length that is said to have been cut is so far from what was wanted that the tape was misread. */
+export function isSlip(wanted: number, cut: number): boolean {
+  return cut > slip * wanted || cut < wanted / slip;
+}
+
 /** m. How far a dimension is moved to see what follows it. */
 const probe = 0.001;
 
@@ -87,7 +93,7 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
   const now = evaluateOpen(open);
   const before = jobShop(open).parts;
   const fits = editableDimensions(open, index).flatMap(({ edit, label, value }): MissFit[] => {
-    const at = (size: number) => tried(job, index, edit, size);
+    const at = (size: number) => openWith(job, index, edit, size);
     const lengthAt = (size: number) => lengthOf(at(size), part.id);
     const step = value + probe <= edit.high ? probe : -probe;
     const moved = lengthAt(value + step);
@@ -139,14 +145,4 @@ function shape(part: Part): unknown {
 function lengthOf(open: OpenJob | undefined, part: string): number | undefined {
   const found = open && jobShop(open).parts.find(({ id }) => id === part);
   return found?.kind === 'length' ? found.length : undefined;
-}
-
-/** The job with one dimension of one panel at another size; undefined where that makes no panel. */
-function tried(job: Job, index: number, edit: Edit, size: number): OpenJob | undefined {
-  try {
-    return openJob(withDimension(job, index, edit, size));
-  } catch (error) {
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
 }

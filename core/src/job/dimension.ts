@@ -1,7 +1,8 @@
+import * as z from 'zod';
 import type { Dimension, Edit } from '../draw';
 import { views } from '../families';
 import { pathSteps, withValueAt } from './changes';
-import type { OpenJob } from './open';
+import { type OpenJob, openJob } from './open';
 import type { Job } from './schema';
 
 /** A dimension that the builder can set. */
@@ -29,4 +30,14 @@ export function fieldValue(edit: Edit, size: number): number {
 /** The job with one dimension of a panel at a size, before any check. */
 export function withDimension(job: Job, index: number, edit: Edit, size: number): Job {
   return withValueAt(job, pathSteps(`panels.${index}.${edit.path}`), fieldValue(edit, size));
+}
+
+/** The job opened with one dimension of a panel at a size; undefined where that makes no panel. */
+export function openWith(job: Job, index: number, edit: Edit, size: number): OpenJob | undefined {
+  try {
+    return openJob(withDimension(job, index, edit, size));
+  } catch (error) {
+    if (error instanceof RangeError || error instanceof z.ZodError) return undefined;
+    throw error;
+  }
 }

@@ -13,7 +13,7 @@ export {
 } from './conditions';
 export { type Cooking, jobCooking, loopBoils, placeWords } from './cooking';
 export { buyListCsv, buySize, cutDecisions, cutListCsv, type JobShop, jobShop } from './cutList';
-export { type CutMiss, cutMiss, type MissFit } from './cutMiss';
+export { type CutMiss, cutMiss, isSlip, type MissFit } from './cutMiss';
 export {
   type FieldChanges,
   keepOf,

@@ -1,5 +1,5 @@
 import { sized } from '../quantity';
-import type { ShopPlan } from '../shop';
+import { isPane, leftOut, type ShopPlan, stuffOf } from '../shop';
 import type { OpenJob } from './open';
 
 /** Something to be sure of before the saw. */
@@ -36,7 +36,7 @@ export function lastLook(open: OpenJob, plan: ShopPlan): LookItem[] {
     ...open.panels.flatMap(({ document, design }): LookItem[] => {
       const clashes = design.findings.filter(({ severity }) => severity === 'clash' || severity === 'stop').length;
       const size = paneOf(document.glazing?.parameters);
-      const paned = design.purchases.some(({ priceKey }) => priceKey.startsWith('pane/'));
+      const paned = design.purchases.some(isPane);
       return [
         ...(clashes > 0
           ? [
@@ -65,8 +65,13 @@ export function lastLook(open: OpenJob, plan: ShopPlan): LookItem[] {
         ...misfits.map(({ part, fate, cut, wanted }, index) =>
           never(`look/misfit/${item}/${index}`, misfitWords(nameOf(part), fate, cut, wanted)),
         ),
-        ...material.plan.unplaced.map(({ id }) =>
-          never(`look/unplaced/${id}`, `${nameOf(id)}: nothing to be had is large enough`),
+        ...leftOut(material).map(({ id, count, why }) =>
+          never(
+            `look/unplaced/${id}`,
+            why === 'too large'
+              ? `${nameOf(id)}: nothing to be had is large enough`
+              : `${count} × ${nameOf(id)}: too little is to be had`,
+          ),
         ),
         ...(material.kind === 'length'
           ? [
@@ -97,8 +102,7 @@ function paneOf(parameters: Record<string, unknown> | undefined): { length: numb
 function kerfItems(plan: ShopPlan, ask: (id: string, words: string, value: string) => LookItem): LookItem[] {
   const kerfs = new Map<string, number>();
   for (const material of plan.materials) {
-    const stuff = material.kind === 'sheet' ? 'sheet' : material.parts.find((one) => one.kind === 'length')?.stuff;
-    if (stuff && material.kerf > 0) kerfs.set(stuff, material.kerf);
+    if (material.parts.length > 0 && material.kerf > 0) kerfs.set(stuffOf(material), material.kerf);
   }
   return [...kerfs].map(([stuff, kerf]) =>
     ask(

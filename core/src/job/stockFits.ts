@@ -46,8 +46,7 @@ function keepsPane(job: Job, index: number, dimension: Editable): boolean {
 }
 
 /**
- * Every dimension but the pane's as large as the stock that is bought anyway allows, one after the other, those that gain most heat
- * first. Nothing costs more stock, nothing clashes and no heat is lost.
+ * Every dimension but the pane's as large as the stock that is bought anyway allows, one after the other as they are drawn. Nothing costs more stock, nothing clashes and no heat is lost.
  *
  * @returns undefined where nothing can grow
  */

@@ -2,8 +2,8 @@ import type { Edit } from '../draw';
 import { type Habit, tapeMark } from '../quantity';
 import type { MaterialPlan, ShopPlan } from '../shop';
 import { type JobShop, jobShop } from './cutList';
-import { type Editable, withDimension } from './dimension';
-import { type OpenJob, openJob } from './open';
+import { type Editable, openWith } from './dimension';
+import type { OpenJob } from './open';
 import type { Job } from './schema';
 
 export interface Waste {
@@ -40,16 +40,12 @@ export interface Looked {
 
 /** The job with the dimension at a size; undefined where that makes no panel or no stock holds its pieces. */
 export function look(job: Job, index: number, edit: Edit, size: number): Looked | undefined {
-  try {
-    const open = openJob(withDimension(job, index, edit, size));
-    const shop = jobShop(open);
-    if (shop.plan.materials.some(({ plan }) => plan.unplaced.length > 0)) return undefined;
-    const clashes = open.panels[index]?.design.findings.length ?? 0;
-    return { open, shop, cost: stockCost(shop.plan.materials), waste: wasteIn(shop.plan), clashes };
-  } catch (error) {
-    if (error instanceof RangeError) return undefined;
-    throw error;
-  }
+  const open = openWith(job, index, edit, size);
+  if (!open) return undefined;
+  const shop = jobShop(open);
+  if (shop.plan.materials.some(({ plan }) => plan.unplaced.length > 0)) return undefined;
+  const clashes = open.panels[index]?.design.findings.length ?? 0;
+  return { open, shop, cost: stockCost(shop.plan.materials), waste: wasteIn(shop.plan), clashes };
 }
 
 /** Money for all lengths and sheets. */

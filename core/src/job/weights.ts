@@ -1,4 +1,5 @@
 import { lifters } from '../families';
+import { isPane } from '../shop';
 import type { Figures } from './evaluate';
 import type { OpenJob } from './open';
 
@@ -21,9 +22,7 @@ export interface Weights {
 /** What each panel weighs on its way: dry, full, with and without the pane, and its heaviest piece. */
 export function jobWeights({ panels }: OpenJob, figures: Figures): Weights[] {
   return panels.map(({ document, design }, index) => {
-    const pane = design.purchases
-      .filter(({ priceKey }) => priceKey.startsWith('pane/'))
-      .reduce((sum, { mass }) => sum + mass, 0);
+    const pane = design.purchases.filter(isPane).reduce((sum, { mass }) => sum + mass, 0);
     const heaviest = design.parts.reduce((most, { name, mass }) => (mass > most.mass ? { name, mass } : most), {
       name: '',
       mass: 0,

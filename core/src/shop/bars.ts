@@ -94,3 +94,9 @@ export function wasteOf(bars: readonly Bar[], stock: readonly LengthStock[]): nu
 export function keptOffcuts(bars: readonly Bar[], keep: number): number {
   return bars.reduce((sum, { count, offcut }) => sum + (offcut >= keep ? count * offcut : 0), 0);
 }
+
+/** Share by which a plan may stand above the least: nought when it is proved, nothing where the bound says nothing. */
+export function gapOf({ cost, proof }: Pick<LengthPlan, 'cost' | 'proof'>): number | undefined {
+  if (proof.status === 'proved') return 0;
+  return proof.bound > 0 ? cost / proof.bound - 1 : undefined;
+}

@@ -1,7 +1,7 @@
 // Parts, and getting them out of what shops sell: lengths, sheets, buying, cut lists.
 
 export type { Bar, LengthPiece, LengthPlan, LengthQuery, LengthStock } from './bars';
-export { keptOffcuts } from './bars';
+export { gapOf, keptOffcuts } from './bars';
 export type { BuyLine, Having, LengthMaterial, MaterialPlan, SheetMaterial, Shop, ShopPlan } from './buying';
 export { planShop, sumShop } from './buying';
 export { safeCell, writeCsv } from './csv';
@@ -15,6 +15,7 @@ export { layoutDrawing, layoutDrawings } from './layoutDrawing';
 export { planLengthsFast } from './lengths';
 export { diagonalOf, holeReach } from './markOut';
 export type { BendSchedule, HoleSchedule, Part, Purchase } from './part';
+export { isPane } from './part';
 export type { ProveOptions } from './prove';
 export { isProved, proofKey, proveMaterial } from './prove';
 export type { SheetCut } from './sheetCuts';
@@ -29,3 +30,4 @@ export type { OnHand, Sold } from './stock';
 export { guidePrices, tubeMass, usualLengths } from './stock';
 export type { Template } from './template';
 export { partTemplates } from './template';
+export { leftOut, stuffOf, wasteShare } from './told';

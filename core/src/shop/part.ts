@@ -47,6 +47,14 @@ export type Part = {
   | { kind: 'sheet'; width: number; height: number; turn: boolean }
 );
 
+/** Keys of the prices of panes begin so. */
+const paneKey = 'pane/';
+
+/** Whether a purchase is the pane. */
+export function isPane({ priceKey }: Pick<Purchase, 'priceKey'>): boolean {
+  return priceKey.startsWith(paneKey);
+}
+
 /** Something to buy that is not cut from a bar or sheet. */
 export interface Purchase {
   id: string;

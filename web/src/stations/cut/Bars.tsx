@@ -16,17 +16,20 @@ import {
   formatLength,
   formatMoney,
   formatNumber,
+  gapOf,
   type Habit,
   type Job,
   keepOf,
   keptOffcuts,
   type LengthMaterial,
   type LengthPlan,
+  leftOut,
   lockBar,
   type MaterialPlan,
   movePiece,
   releaseMaterial,
   unlock,
+  wasteShare,
 } from '@north-pane/core';
 import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
@@ -35,6 +38,7 @@ import { useDocument, useJob } from '../../state/job';
 import { BarPiece } from './BarPiece';
 import { barKeys } from './barKeys';
 import { LockButton } from './LockButton';
+import { MaterialHead } from './MaterialHead';
 
 type Material = MaterialPlan & LengthMaterial;
 
@@ -58,10 +62,11 @@ interface BarsProps extends Lit {
  * cut is locked and stands through every change.
  */
 export function Bars({ material, habit, currency, proving, lit, onLit }: BarsProps) {
-  const { plan, stock, name, item } = material;
+  const { plan, name, item } = material;
   const document = useDocument();
   const changeAll = useJob((state) => state.changeAll);
-  const [dragged, setDragged] = useState<{ bar: number; place: number } | undefined>(undefined);
+  // Places are those of the plan that the piece was lifted from: a proof may land while it is carried.
+  const [dragged, setDragged] = useState<{ bar: number; place: number; of: LengthPlan } | undefined>(undefined);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const [ref, { width }] = useSize<HTMLDivElement>();
   const sensors = useSensors(
@@ -73,25 +78,24 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
   const longest = Math.max(...plan.bars.map((bar) => lengthOf(material, bar.stock)), 0.001);
   const drop = (to: number | undefined) => {
     if (!dragged || to === dragged.bar) return;
+    if (dragged.of !== plan) {
+      setTrouble('A better plan came while you carried it; the bars are other ones now. Draw it over once more.');
+      return;
+    }
     const moved = movePiece(document, material, dragged, to);
     setTrouble(moved.ok ? undefined : why[moved.why]);
     if (moved.ok) changeAll(moved.changes);
   };
-  const held = dragged && plan.bars[dragged.bar]?.pieces[dragged.place];
+  const held = dragged?.of.bars[dragged.bar]?.pieces[dragged.place];
   return (
     <Box as="section" aria-label={name} mb="5" ref={ref}>
-      <Flex justify="space-between" align="baseline" columnGap="3" wrap="wrap" mb="1">
-        <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
-          {name}
-        </Text>
-        <Text fontSize="13px" color="soft">
-          {summary(material, document, habit, proving)}
-        </Text>
-      </Flex>
+      <MaterialHead name={name} words={summary(material, document, habit, proving)} />
       <DndContext
         sensors={sensors}
         accessibility={{ screenReaderInstructions: { draggable: keysWords }, announcements: announce(material) }}
-        onDragStart={({ active }) => setDragged(active.data.current as { bar: number; place: number })}
+        onDragStart={({ active }) =>
+          setDragged({ ...(active.data.current as { bar: number; place: number }), of: plan })
+        }
         onDragCancel={() => setDragged(undefined)}
         onDragEnd={({ over }) => {
           if (over) drop(over.data.current?.bar as number | undefined);
@@ -150,10 +154,10 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
           </Box>
         </Flex>
       )}
-      {plan.unplaced.map((piece) => (
-        <Text key={piece.id} role="alert" color="brickText" fontWeight="600">
-          {nameOf(material, piece.id)}, {formatLength(piece.length, habit).text}: no length to be had is long enough.
-          {stock.length > 0 && ` Longest: ${formatLength(Math.max(...stock.map((one) => one.length)), habit).text}.`}
+      {leftOut(material).map(({ id, count, why: reason }) => (
+        <Text key={id} role="alert" color="brickText" fontWeight="600">
+          {count} × {nameOf(material, id)}:{' '}
+          {reason === 'too large' ? 'no length to be had is long enough.' : 'too little is to be had for it.'}
         </Text>
       ))}
     </Box>
@@ -320,10 +324,9 @@ function summary(material: Material, job: Job, habit: Habit, proving: boolean): 
     counts.set(length, (counts.get(length) ?? 0) + bar.count);
   }
   const taken = [...counts].map(([length, count]) => `${count} of ${formatLength(length, habit).text}`).join(', ');
-  const whole = plan.bars.reduce((sum, bar) => sum + bar.count * lengthOf(material, bar.stock), 0);
   const waste =
-    whole > 0
-      ? `${formatNumber((100 * plan.waste) / whole)} % left over${kept > 0 ? `, ${formatLength(kept, habit).text} of it to keep` : ''}`
+    plan.bars.length > 0
+      ? `${formatNumber(100 * wasteShare(material))} % left over${kept > 0 ? `, ${formatLength(kept, habit).text} of it to keep` : ''}`
       : '';
   return [taken, material.priced ? proofWords(plan, job.currency, proving) : 'no price', waste]
     .filter(Boolean)
@@ -331,10 +334,11 @@ function summary(material: Material, job: Job, habit: Habit, proving: boolean): 
 }
 
 /** The cost, and how sure it is that nothing is cheaper. */
-function proofWords({ cost, proof }: LengthPlan, currency: string, proving: boolean): string {
-  const money = formatMoney(cost, currency, 0);
-  if (proof.status === 'proved') return `${money}, proved least`;
+function proofWords(plan: LengthPlan, currency: string, proving: boolean): string {
+  const money = formatMoney(plan.cost, currency, 0);
+  if (plan.proof.status === 'proved') return `${money}, proved least`;
   if (proving) return `${money} by the quick planner, being proved`;
-  const gap = cost > 0 ? (100 * (cost - proof.bound)) / cost : 0;
-  return `${money}, at most ${formatNumber(gap, gap < 1 ? 1 : 0)} % above the least`;
+  const gap = gapOf(plan);
+  if (gap === undefined) return `${money}, the least not known`;
+  return `${money}, at most ${formatNumber(100 * gap, gap < 0.01 ? 1 : 0)} % above the least`;
 }

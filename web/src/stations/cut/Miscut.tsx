@@ -6,6 +6,7 @@ import {
   formatMoney,
   formatQuantity,
   type Habit,
+  isSlip,
   lockMiscut,
   type MissFit,
   type Part,
@@ -29,7 +30,7 @@ export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit
       </Button>
     );
   const take = (value: number): string | undefined => {
-    if (value > 3 * part.length || value < part.length / 3)
+    if (isSlip(part.length, value))
       return `That is far from ${formatLength(part.length, habit).text}: look at the tape again.`;
     setCut(value);
     return undefined;

@@ -6,6 +6,7 @@ import {
   formatMoney,
   formatNumber,
   type Habit,
+  leftOut,
   lockSheet,
   type MaterialPlan,
   type SheetCut,
@@ -13,6 +14,7 @@ import {
   type SheetPlan,
   sheetOffcuts,
   unlock,
+  wasteShare,
 } from '@north-pane/core';
 import { useMemo, useState } from 'react';
 import { SvgLength } from '../../drawing/SvgLength';
@@ -21,6 +23,7 @@ import { useSize } from '../../parts/useSize';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { LockButton } from './LockButton';
+import { MaterialHead } from './MaterialHead';
 
 type Sheet = SheetPlan['sheets'][number];
 
@@ -46,24 +49,9 @@ export function Sheets({
     if (known) known.count += 1;
     else alike.set(key, { sheet, index, count: 1 });
   });
-  const area = plan.sheets.reduce((sum, sheet) => sum + sheet.width * sheet.height, 0);
-  const money = formatMoney(plan.cost, currency, 0);
-  const price = !material.priced
-    ? 'no price'
-    : plan.proof.status === 'proved'
-      ? `${money}, proved least`
-      : `${money}; the bare area would cost ${formatMoney(plan.bound, currency, 0)}`;
   return (
     <Box as="section" aria-label={name} mb="5">
-      <Flex justify="space-between" align="baseline" gap="3" wrap="wrap" mb="1">
-        <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
-          {name}
-        </Text>
-        <Text fontSize="13px" color="soft">
-          {plan.sheets.length === 1 ? '1 sheet' : `${plan.sheets.length} sheets`}; {price}
-          {area > 0 ? `; ${formatNumber((100 * plan.waste) / area)} % left over` : ''}
-        </Text>
-      </Flex>
+      <MaterialHead name={name} words={summary(material, currency)} />
       <Flex gap="4" wrap="wrap">
         {[...alike.values()].map(({ sheet, index, count }) => (
           <SheetFigure
@@ -78,14 +66,27 @@ export function Sheets({
           />
         ))}
       </Flex>
-      {plan.unplaced.map((piece) => (
-        <Text key={piece.id} role="alert" color="brickText" fontWeight="600">
-          {material.parts.find((part) => part.id === piece.id)?.name}, {formatLength(piece.height, habit).text} by{' '}
-          {formatLength(piece.width, habit).text}: no sheet to be had is large enough.
+      {leftOut(material).map(({ id, count, why }) => (
+        <Text key={id} role="alert" color="brickText" fontWeight="600">
+          {count} × {material.parts.find((part) => part.id === id)?.name}:{' '}
+          {why === 'too large' ? 'no sheet to be had is large enough.' : 'too little is to be had for it.'}
         </Text>
       ))}
     </Box>
   );
+}
+
+function summary(material: MaterialPlan & SheetMaterial, currency: string): string {
+  const { plan, priced } = material;
+  const money = formatMoney(plan.cost, currency, 0);
+  const price = !priced
+    ? 'no price'
+    : plan.proof.status === 'proved'
+      ? `${money}, proved least`
+      : `${money}; the bare area would cost ${formatMoney(plan.bound, currency, 0)}`;
+  const sheets = plan.sheets.length === 1 ? '1 sheet' : `${plan.sheets.length} sheets`;
+  const waste = plan.sheets.length > 0 ? `${formatNumber(100 * wasteShare(material))} % left over` : '';
+  return [sheets, price, waste].filter(Boolean).join('; ');
 }
 
 const fills = {

@@ -13,6 +13,7 @@ import {
   recountShelf,
   type Substitute,
   saws,
+  stuffOf,
   substitutes,
 } from '@north-pane/core';
 import { useState } from 'react';
@@ -22,7 +23,7 @@ import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDocument, useJob } from '../../state/job';
 
-type Stuff = 'tube' | 'timber' | 'track' | 'sheet';
+type Stuff = ReturnType<typeof stuffOf>;
 const stuffs: readonly { stuff: Stuff; words: string }[] = [
   { stuff: 'tube', words: 'Tube' },
   { stuff: 'timber', words: 'Boards' },
@@ -101,12 +102,6 @@ export function Saws({ materials, habit }: { materials: readonly MaterialPlan[];
       />
     </Section>
   );
-}
-
-function stuffOf(material: MaterialPlan): Stuff {
-  if (material.kind === 'sheet') return 'sheet';
-  const part = material.parts.find((one) => one.kind === 'length');
-  return part?.kind === 'length' ? part.stuff : 'tube';
 }
 
 /** Which of what is listed the shop really has, and what could stand in the place of what it has not. */

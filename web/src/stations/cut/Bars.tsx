@@ -61,12 +61,13 @@ interface BarsProps extends Lit {
  * Stock lengths of one material with the pieces laid out in them. A piece is drawn over to another bar by mouse or keys; a bar that is
  * cut is locked and stands through every change.
  */
-export function Bars({ material, habit, currency, proving, lit, onLit }: BarsProps) {
-  const { plan, name, item } = material;
+export function Bars({ material: latest, habit, currency, proving, lit, onLit }: BarsProps) {
   const document = useDocument();
   const changeAll = useJob((state) => state.changeAll);
-  // Places are those of the plan that the piece was lifted from: a proof may land while it is carried.
-  const [dragged, setDragged] = useState<{ bar: number; place: number; of: LengthPlan } | undefined>(undefined);
+  // While a piece is carried its plan stands still: a proof that lands meanwhile would move the bars under it.
+  const [dragged, setDragged] = useState<{ bar: number; place: number; of: Material } | undefined>(undefined);
+  const material = dragged?.of ?? latest;
+  const { plan, name, item } = material;
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const [ref, { width }] = useSize<HTMLDivElement>();
   const sensors = useSensors(
@@ -78,15 +79,11 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
   const longest = Math.max(...plan.bars.map((bar) => lengthOf(material, bar.stock)), 0.001);
   const drop = (to: number | undefined) => {
     if (!dragged || to === dragged.bar) return;
-    if (dragged.of !== plan) {
-      setTrouble('A better plan came while you carried it; the bars are other ones now. Draw it over once more.');
-      return;
-    }
     const moved = movePiece(document, material, dragged, to);
     setTrouble(moved.ok ? undefined : why[moved.why]);
     if (moved.ok) changeAll(moved.changes);
   };
-  const held = dragged?.of.bars[dragged.bar]?.pieces[dragged.place];
+  const held = dragged && plan.bars[dragged.bar]?.pieces[dragged.place];
   return (
     <Box as="section" aria-label={name} mb="5" ref={ref}>
       <MaterialHead name={name} words={summary(material, document, habit, proving)} />
@@ -94,7 +91,7 @@ export function Bars({ material, habit, currency, proving, lit, onLit }: BarsPro
         sensors={sensors}
         accessibility={{ screenReaderInstructions: { draggable: keysWords }, announcements: announce(material) }}
         onDragStart={({ active }) =>
-          setDragged({ ...(active.data.current as { bar: number; place: number }), of: plan })
+          setDragged({ ...(active.data.current as { bar: number; place: number }), of: latest })
         }
         onDragCancel={() => setDragged(undefined)}
         onDragEnd={({ over }) => {

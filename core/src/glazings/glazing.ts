@@ -20,8 +20,8 @@ export interface GlazingDesign {
   /** kg, and J/K. */
   mass: number;
   heatCapacity: number;
-  /** Bars that hold it up, across its length, and the share of the sun that they keep off. */
-  bars: { count: number; shade: number };
+  /** Bars that hold it up, across its length: the share of a square sun that they keep off, m across and m deep under the pane. */
+  bars: { count: number; shade: number; width: number; depth: number };
   /** What is particular in laying it, in order. */
   work: readonly string[];
   purchases(prefix: string): Purchase[];

@@ -14,6 +14,14 @@ export function glazedPanel(change: Partial<CollectorDescription> = {}): Collect
     apertureArea: 2.06,
     absorberArea: 2,
     grossArea: 2.3,
+    // The plate lies right under the pane, with nothing round it that shades it.
+    sunlit: {
+      opening: { length: 2.06, width: 1 },
+      plate: { length: 2, width: 1 },
+      coverage: 1,
+      depth: 0,
+      bars: { count: 0, width: 0, depth: 0 },
+    },
     covers: [
       {
         index: pane.index,

@@ -1,14 +1,18 @@
 import type { Range } from '../catalogue';
 import type { FinStep, TubeMount } from './fin';
 import type { Fluid } from './fluids';
+import type { Cavities } from './losses';
 import type { ThermalStack } from './stack';
+import type { Sunlit } from './sunlit';
 
 /** A tube-and-plate panel as heat sees it: what a family hands over. Uncertain inputs keep their spread. */
 export interface CollectorDescription {
   /** m². Lets sun in. */
   apertureArea: number;
-  /** m². Plate that catches it. */
+  /** m². Plate that loses heat; what the sun reaches of it is told by `sunlit`. */
   absorberArea: number;
+  /** Opening, plate and what shades it. */
+  sunlit: Sunlit;
   /** m². Outside to outside. */
   grossArea: number;
   /** From the plate outward; none is a bare panel. */
@@ -17,10 +21,14 @@ export interface CollectorDescription {
     sheets: number;
     transmittance: Range;
     emittance: number;
+    /** Share of long-wave radiation that passes; nought when left out. */
+    longWave?: number;
     /** m. */
     gap: number;
-    /** W/m²K. */
+    /** W/m²K through the solid; Infinity for thin sheets. */
     conductance: number;
+    /** Air spaces inside a hollow pane. */
+    cavities?: Cavities;
   }[];
   /** Share let through by dirt and condensation. */
   dirt: Range;
@@ -61,6 +69,8 @@ export interface CollectorDescription {
   wet?: number;
   /** From the plate down. */
   back: ThermalStack;
+  /** Long-wave emittance of a back that stands open to wind and ground; its `back.outside` is not used then. */
+  bareBack?: number;
   /** Times the book value, as built. */
   backFactor: Range;
   /** Round the hot space; m². */

@@ -116,7 +116,9 @@ export function efficiencyFactor(query: {
   filmCoefficient: number;
   mount?: TubeMount;
 }): number {
-  const { lossCoefficient: loss, pitch, outerDiameter: outer, mount = 'under' } = query;
+  const { lossCoefficient: loss, pitch, mount = 'under' } = query;
+  // Tubes drawn into each other share their plate: none lies wider than its strip.
+  const outer = Math.min(query.outerDiameter, pitch);
   const film = 1 / (Math.PI * query.innerDiameter * query.filmCoefficient);
   const bond = mount === 'in' ? 0 : 1 / query.bondConductance;
   const fins = loss * (pitch - outer) * query.finEfficiency;

@@ -24,8 +24,8 @@ export type { BondReading, BondTest, PaneReading, PlateWeighing } from './handTe
 export { bondFromTest, paneFromTest, roomLoss, thicknessByWeight } from './handTests';
 export type { PanelPlace } from './layers';
 export { layerTemperatures, panelPlaces } from './layers';
-export type { LossCover, TopLoss, TopLossQuery } from './losses';
-export { gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
+export type { Cavities, LossCover, TopLoss, TopLossQuery } from './losses';
+export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export type { CoverOptics, CoverSheet } from './optics';
 export {
@@ -43,7 +43,9 @@ export { valueAt } from './spread';
 export type { ThermalStack } from './stack';
 export { stackConductance, stackFaces } from './stack';
 export type { CollectorState, EfficiencyLine } from './steady';
-export { collectorState, efficiencyLine, stagnationTemperature } from './steady';
+export { collectorState, efficiencyLine, leastFlow, stagnationTemperature } from './steady';
+export type { Sunlit } from './sunlit';
+export { litArea, openArea } from './sunlit';
 export { freezingAir, timeToReach } from './transient';
 export type { Deviates, Make } from './uncertain';
 export { makes, modifiersOf, spreadsOf, steamLoss } from './uncertain';

@@ -21,10 +21,7 @@ export function layerTemperatures(
   const plate = stagnationTemperature(description, conditions, deviates, make);
   const built = build(description, deviates, make);
   const top = topLoss(topQuery(built, conditions, plate));
-  const faces = description.covers.map(({ conductance }, index) => {
-    const outside = top.coverTemperatures[index] ?? conditions.air;
-    return outside + top.flux / conductance;
-  });
+  const faces = top.innerTemperatures;
   const inner = faces[0] ?? conditions.air;
   const outer = faces[faces.length - 1] ?? conditions.air;
   const back = stackFaces(description.back, plate, conditions.air);

@@ -1,3 +1,4 @@
+import { exchangeFactors } from './exchange';
 import { airState, steamPressure } from './fluids';
 import { NotConverged } from './notConverged';
 
@@ -6,13 +7,29 @@ const kelvin = 273.15;
 const stefan = 5.670374e-8;
 const gravity = 9.80665;
 
+/** Cavities inside a cover of several sheets: twin-wall, sealed unit. */
+export interface Cavities {
+  /** How many, one above the other. */
+  count: number;
+  /** m. Across one of them. */
+  gap: number;
+  /** W/m²K. Conducted by the webs of one cavity; nought without any. */
+  webs: number;
+  /** Share of the radiation between two wide faces that passes: webs that radiate again let through less. 1 without any. */
+  view: number;
+}
+
 /** A cover as heat meets it, from the plate outward. */
 export interface LossCover {
   emittance: number;
+  /** Share of long-wave radiation that passes straight through it: films. Nought when left out. */
+  longWave?: number;
   /** m. Air gap below this cover. */
   gap: number;
-  /** W/m²K. Through the cover itself; a thin pane is Infinity. */
+  /** W/m²K. Through the cover's solid, face to face; a thin pane is Infinity. */
   conductance?: number;
+  /** Cavities that the heat crosses besides; their conductance follows from the temperatures. */
+  cavities?: Cavities;
 }
 
 export interface TopLoss {
@@ -22,6 +39,8 @@ export interface TopLoss {
   flux: number;
   /** °C of the outer face of each cover, from the plate outward. */
   coverTemperatures: number[];
+  /** °C of the inner face of each cover. */
+  innerTemperatures: number[];
 }
 
 export interface TopLossQuery {
@@ -54,7 +73,9 @@ export function gapConvection(query: { below: number; above: number; gap: number
   const rayleigh = (gravity * rise * query.gap ** 3 * air.prandtl) / (middle * air.kinematic ** 2);
   const tilt = (Math.min(75, Math.max(0, query.tilt)) * Math.PI) / 180;
   const along = rayleigh * Math.cos(tilt);
-  const onset = Math.max(0, 1 - 1708 / along);
+  // Still air, and no quotient by nought where the faces are all but alike.
+  if (along <= 1708) return air.conductivity / query.gap;
+  const onset = 1 - 1708 / along;
   const lean = 1 - (1708 * Math.max(0, Math.sin(1.8 * tilt)) ** 1.6) / along;
   const wavy = Math.max(0, (along / 5830) ** (1 / 3) - 1);
   return ((1 + 1.44 * lean * onset + wavy) * air.conductivity) / query.gap;
@@ -79,10 +100,33 @@ export function steaming(below: number, above: number, convection: number): numb
   return ((convection / air) * latent * (vapour(below) - vapour(above))) / rise;
 }
 
-function radiation(a: number, b: number, emittanceA: number, emittanceB: number): number {
+/** W/m²K that black faces at two temperatures exchange: σ (T1² + T2²)(T1 + T2). */
+function blackExchange(a: number, b: number): number {
   const first = a + kelvin;
   const second = b + kelvin;
-  return (stefan * (first ** 2 + second ** 2) * (first + second)) / (1 / emittanceA + 1 / emittanceB - 1);
+  return stefan * (first ** 2 + second ** 2) * (first + second);
+}
+
+/**
+ * W/m²K through a cover, face to face: its solid and its cavities in series, each cavity with air (`gapConvection`), webs and
+ * radiation between its walls at the temperatures that they have.
+ */
+export function coverConductance(
+  cover: Pick<LossCover, 'emittance' | 'conductance' | 'cavities'>,
+  faces: { inner: number; outer: number; tilt: number },
+): number {
+  const { cavities, emittance, conductance = Number.POSITIVE_INFINITY } = cover;
+  if (!cavities) return conductance;
+  const step = (faces.inner - faces.outer) / cavities.count;
+  let resistance = 1 / conductance;
+  for (let index = 0; index < cavities.count; index += 1) {
+    const below = faces.inner - index * step;
+    const above = below - step;
+    const radiated = (cavities.view * blackExchange(below, above)) / (2 / emittance - 1);
+    const air = gapConvection({ below, above, gap: cavities.gap, tilt: faces.tilt });
+    resistance += 1 / (air + radiated + cavities.webs);
+  }
+  return 1 / resistance;
 }
 
 /**
@@ -103,48 +147,178 @@ export function topFlux(query: TopLossQuery): number {
   return balance(query).flux;
 }
 
-function balance(query: TopLossQuery): { flux: number; coverTemperatures: number[] } {
-  const { plateTemperature: plate, ambientTemperature: air, skyTemperature: sky, windCoefficient, covers } = query;
+/**
+ * The faces of plate, covers and sky as nodes of a network. A thin pane is one node for both its faces, so that the usual panel
+ * has a single unknown.
+ */
+interface Network {
+  /** °C by node: plate, faces from the plate outward, sky. */
+  temperatures: Float64Array;
+  /** Nodes of each cover's inner and outer face. */
+  inner: number[];
+  outer: number[];
+  /** Pairs of nodes that exchange radiation, with their factor. */
+  pairs: { a: number; b: number; factor: number }[];
+}
+
+function networkOf(query: TopLossQuery): Network {
+  const { covers, plateTemperature: plate, ambientTemperature: air, skyTemperature: sky } = query;
+  let last = 0;
+  const inner: number[] = [];
+  const outer: number[] = [];
+  for (const cover of covers) {
+    last += 1;
+    inner.push(last);
+    if (cover.cavities || Number.isFinite(cover.conductance ?? Number.POSITIVE_INFINITY)) last += 1;
+    outer.push(last);
+  }
+  const temperatures = new Float64Array(last + 2);
+  for (let node = 0; node <= last; node += 1) temperatures[node] = plate + ((air - plate) * node) / (last + 1);
+  temperatures[last + 1] = sky;
+  return { temperatures, inner, outer, pairs: pairsOf(query, inner, outer, last + 1) };
+}
+
+/** Which nodes exchange radiation: neighbours, and through films those beyond. */
+function pairsOf(
+  query: TopLossQuery,
+  inner: readonly number[],
+  outer: readonly number[],
+  sky: number,
+): Network['pairs'] {
+  const { covers } = query;
+  const pairs: Network['pairs'] = [];
+  if (covers.every(({ longWave = 0 }) => longWave === 0)) {
+    let [a, emittance] = [0, query.plateEmittance];
+    covers.forEach((cover, index) => {
+      pairs.push({ a, b: inner[index] ?? 0, factor: 1 / (1 / emittance + 1 / cover.emittance - 1) });
+      [a, emittance] = [outer[index] ?? 0, cover.emittance];
+    });
+    pairs.push({ a, b: sky, factor: emittance });
+    return pairs;
+  }
+  /** Node of each surface of the exchange factors. */
+  const nodes = [0, ...covers.flatMap((_, index) => [inner[index] ?? 0, outer[index] ?? 0]), sky];
+  exchangeFactors(query.plateEmittance, covers).forEach((row, first) => {
+    for (let second = first + 1; second < row.length; second += 1) {
+      const pair = { a: nodes[first] ?? 0, b: nodes[second] ?? 0, factor: row[second] ?? 0 };
+      if (pair.factor > 0 && pair.a !== pair.b) pairs.push(pair);
+    }
+  });
+  return pairs;
+}
+
+function balance(query: TopLossQuery): Omit<TopLoss, 'coefficient'> {
+  const {
+    plateTemperature: plate,
+    ambientTemperature: air,
+    skyTemperature: sky,
+    windCoefficient,
+    covers,
+    tilt,
+  } = query;
   if (covers.length === 0) {
     const toSky = query.plateEmittance * stefan * ((plate + kelvin) ** 4 - (sky + kelvin) ** 4);
-    return { flux: windCoefficient * (plate - air) + toSky, coverTemperatures: [] };
+    return { flux: windCoefficient * (plate - air) + toSky, coverTemperatures: [], innerTemperatures: [] };
   }
-  const count = covers.length;
-  const faces = covers.map((_, index) => plate + ((air - plate) * (index + 1)) / (count + 1));
-  let flux = 0;
+  const network = networkOf(query);
+  const { temperatures, inner, outer, pairs } = network;
+  const unknown = temperatures.length - 2;
+  const matrix = new Float64Array(unknown * unknown);
+  const given = new Float64Array(unknown);
   const limit = 200;
   for (let pass = 0; pass < limit; pass += 1) {
-    let resistance = 0;
-    let below = plate;
-    let emittance = query.plateEmittance;
-    const drops: number[] = [];
-    covers.forEach((cover, index) => {
-      const inner = (faces[index] ?? air) + flux / (cover.conductance ?? Number.POSITIVE_INFINITY);
-      const convection = gapConvection({ below, above: inner, gap: cover.gap, tilt: query.tilt });
-      const steam = index === 0 && query.wet ? query.wet * steaming(below, inner, convection) : 0;
-      const across = 1 / (convection + radiation(below, inner, emittance, cover.emittance) + steam);
-      resistance += across + 1 / (cover.conductance ?? Number.POSITIVE_INFINITY);
-      drops.push(resistance);
-      below = faces[index] ?? air;
-      emittance = cover.emittance;
-    });
-    const outer = faces[count - 1] ?? air;
-    const toSky = radiation(outer, sky, emittance, 1);
-    const series = 1 / resistance;
-    const surface = (series * plate + windCoefficient * air + toSky * sky) / (series + windCoefficient + toSky);
-    const next = series * (plate - surface);
-    let moved = 0;
-    for (let index = 0; index < count; index += 1) {
-      const target = index === count - 1 ? surface : plate - next * (drops[index] ?? 0);
-      const old = faces[index] ?? air;
-      moved = Math.max(moved, Math.abs(target - old));
-      // A half step in stacks of covers: gaps near the onset of convection would else swing to and fro.
-      faces[index] = old + (target - old) * (pass < 4 ? 1 : 0.6);
+    matrix.fill(0);
+    given.fill(0);
+    for (const { a, b, factor } of pairs)
+      join(matrix, given, temperatures, a, b, factor * blackExchange(temperatures[a] ?? air, temperatures[b] ?? air));
+    for (let index = 0; index < covers.length; index += 1) {
+      const cover = covers[index];
+      if (!cover) continue;
+      const under = index === 0 ? 0 : (outer[index - 1] ?? 0);
+      const face = inner[index] ?? 0;
+      const back = outer[index] ?? 0;
+      const below = temperatures[under] ?? air;
+      const above = temperatures[face] ?? air;
+      const convection = gapConvection({ below, above, gap: cover.gap, tilt });
+      const steam = index === 0 && query.wet ? query.wet * steaming(below, above, convection) : 0;
+      join(matrix, given, temperatures, under, face, convection + steam);
+      if (back !== face) {
+        const through = coverConductance(cover, { inner: above, outer: temperatures[back] ?? air, tilt });
+        join(matrix, given, temperatures, face, back, through);
+      }
     }
-    flux = next;
-    if (moved < 1e-4) return { flux, coverTemperatures: faces };
+    // The outermost face gives to the air.
+    const corner = unknown * unknown - 1;
+    matrix[corner] = (matrix[corner] ?? 0) + windCoefficient;
+    given[unknown - 1] = (given[unknown - 1] ?? 0) + windCoefficient * air;
+    solveInPlace(matrix, given, unknown);
+    let moved = 0;
+    for (let node = 1; node <= unknown; node += 1) {
+      const target = given[node - 1] ?? air;
+      const old = temperatures[node] ?? air;
+      moved = Math.max(moved, Math.abs(target - old));
+      // A part step in stacks of covers: gaps near the onset of convection would else swing to and fro.
+      temperatures[node] = old + (target - old) * (pass < 4 ? 1 : 0.6);
+    }
+    if (moved < 1e-4) return settled(query, network);
   }
-  throw new NotConverged('topLoss', limit, flux);
+  throw new NotConverged('topLoss', limit, (temperatures[unknown] ?? air) - sky);
+}
+
+/** Puts a conductance between two nodes into the balance of each that is not known. */
+function join(
+  matrix: Float64Array,
+  given: Float64Array,
+  temperatures: Float64Array,
+  a: number,
+  b: number,
+  conductance: number,
+): void {
+  const unknown = given.length;
+  for (let end = 0; end < 2; end += 1) {
+    const here = end === 0 ? a : b;
+    const there = end === 0 ? b : a;
+    if (here < 1 || here > unknown) continue;
+    const row = (here - 1) * unknown;
+    matrix[row + here - 1] = (matrix[row + here - 1] ?? 0) + conductance;
+    if (there < 1 || there > unknown)
+      given[here - 1] = (given[here - 1] ?? 0) + conductance * (temperatures[there] ?? 0);
+    else matrix[row + there - 1] = (matrix[row + there - 1] ?? 0) - conductance;
+  }
+}
+
+/** What leaves the plate once every face is still. */
+function settled(query: TopLossQuery, { temperatures, inner, outer, pairs }: Network): Omit<TopLoss, 'coefficient'> {
+  const { plateTemperature: plate, covers } = query;
+  const at = (node: number | undefined) => temperatures[node ?? 0] ?? plate;
+  const first = at(inner[0]);
+  const convection = gapConvection({ below: plate, above: first, gap: covers[0]?.gap ?? 1, tilt: query.tilt });
+  const steam = query.wet ? query.wet * steaming(plate, first, convection) : 0;
+  let flux = (convection + steam) * (plate - first);
+  for (const { a, b, factor } of pairs) if (a === 0) flux += factor * blackExchange(plate, at(b)) * (plate - at(b));
+  return { flux, coverTemperatures: outer.map(at), innerTemperatures: inner.map(at) };
+}
+
+/** Gauss's elimination of a small diagonally dominant system, row by row; the solution stands in `right`. */
+function solveInPlace(matrix: Float64Array, right: Float64Array, size: number): void {
+  if (size === 1) {
+    right[0] = (right[0] ?? 0) / (matrix[0] ?? 1);
+    return;
+  }
+  const cell = (row: number, column: number) => matrix[row * size + column] ?? 0;
+  for (let pivot = 0; pivot < size; pivot += 1)
+    for (let row = pivot + 1; row < size; row += 1) {
+      const share = cell(row, pivot) / cell(pivot, pivot);
+      if (share === 0) continue;
+      for (let column = pivot; column < size; column += 1)
+        matrix[row * size + column] = cell(row, column) - share * cell(pivot, column);
+      right[row] = (right[row] ?? 0) - share * (right[pivot] ?? 0);
+    }
+  for (let row = size - 1; row >= 0; row -= 1) {
+    let sum = right[row] ?? 0;
+    for (let column = row + 1; column < size; column += 1) sum -= cell(row, column) * (right[column] ?? 0);
+    right[row] = sum / cell(row, row);
+  }
 }
 
 /**

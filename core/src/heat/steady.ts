@@ -51,11 +51,19 @@ interface Chain {
 }
 
 /** Fin, bond, film and removal at a loss coefficient. */
-function chainAt(built: Built, conditions: HeatConditions, lossCoefficient: number, heat: number): Chain {
+function chainAt(
+  built: Built,
+  conditions: HeatConditions,
+  at: { lossCoefficient: number; heat: number; plate: number },
+): Chain {
   const { description } = built;
+  const { lossCoefficient, heat } = at;
   const { tube, plate, absorberArea } = description;
   const fluid = conditions.fluid ?? 'water';
-  const mean = conditions.inlet + heat / Math.max(1e-9, 2 * conditions.massFlow * 4190);
+  // The water never leaves the span between its inlet and the plate's hottest: at a trickle the quotient alone would.
+  const rise = heat / Math.max(1e-9, 2 * conditions.massFlow * 4190);
+  const span = Math.abs(at.plate - conditions.inlet);
+  const mean = conditions.inlet + Math.min(span, Math.max(-span, rise));
   const { heatCapacity } = fluidState(fluid, mean);
   const serpentine = tube.path === 'serpentine';
   const film = filmOf(built, conditions, { heat, mean, serpentine });
@@ -129,18 +137,29 @@ const near = 0.5;
  * W/m²K. Slope of the loss from the air to the plate. Near the air it goes over from the slope on one side to that on the other without a
  * jump: at a jump there may be no working point to settle at.
  */
-function slopeFromAir(total: (plate: number) => number, air: number, atAir: number, plate: number): number {
+function slopeFromAir(
+  total: (plate: number) => number,
+  air: number,
+  atAir: number,
+  plate: number,
+  lost: number,
+): number {
   const rise = plate - air;
-  if (Math.abs(rise) > near) return (total(plate) - atAir) / rise;
+  if (Math.abs(rise) > near) return (lost - atAir) / rise;
   const above = (total(air + near) - atAir) / near;
   const below = (atAir - total(air - near)) / near;
   const share = (rise + near) / (2 * near);
   return below + (above - below) * share;
 }
 
+/** kg/s. Less flow than this is none: a drop in several minutes. */
+export const leastFlow = 1e-7;
+
 /**
  * Steady state of a panel with water running through. Hottel, Whillier and Bliss as in D&B chapter 6, the loss taken
- * straight through the working point and iterated with the mean plate temperature. Throws NotConverged.
+ * straight through the working point. The mean plate temperature is the root of "absorbed less lost is what the water takes"; it
+ * always lies between the inlet and the temperature of the still plate, so that no state is hotter than stagnation.
+ * Throws RangeError for a flow below `leastFlow`, NotConverged never in range.
  */
 export function collectorState(
   description: CollectorDescription,
@@ -148,53 +167,69 @@ export function collectorState(
   deviates: Deviates = {},
   make: Make = 'well made',
 ): CollectorState {
+  if (!(conditions.massFlow >= leastFlow)) throw new RangeError(`no water flows: ${conditions.massFlow} kg/s`);
   const built = build(description, deviates, make);
   const { absorberArea, apertureArea } = description;
   const sun = conditions.irradiance * built.sun;
   const optical = opticalShare(built, conditions);
-  const absorbed = optical * sun;
+  const absorbed = (optical * sun * apertureArea) / absorberArea;
   const total = (plate: number) => lossSum(losses(built, conditions, plate));
   // With a sky colder than the air, heat leaves a plate at air temperature: the line starts there and not at nought.
   const atAir = total(conditions.air);
-  let plate = Math.max(conditions.inlet, conditions.air) + 10;
-  let heat = 0;
-  const limit = 100;
-  for (let pass = 0; pass < limit; pass += 1) {
-    const secant = slopeFromAir(total, conditions.air, atAir, plate);
-    const lossCoefficient = Math.max(0.05, secant);
-    const chain = chainAt(built, conditions, lossCoefficient, heat);
-    heat = absorberArea * chain.removal * (absorbed - atAir - lossCoefficient * (conditions.inlet - conditions.air));
-    // Plate temperature that closes the balance: absorbed less useful is what it loses.
-    const next = conditions.air + (absorbed - heat / absorberArea - atAir) / lossCoefficient;
-    const moved = Math.abs(next - plate);
-    // Where the film changes its manner the step may overshoot again and again: then in smaller steps.
-    plate += (next - plate) * (pass < 40 ? 0.8 : 0.3);
-    if (moved < 1e-6) {
-      const parts = losses(built, conditions, plate);
-      const gain = heat / (conditions.massFlow * chain.heatCapacity);
-      const top = parts.top * absorberArea;
-      const back = parts.back * absorberArea;
-      const edge = parts.edge * absorberArea;
-      return {
-        usefulHeat: heat,
-        gain,
-        outletTemperature: conditions.inlet + gain,
-        efficiency: sun > 0 ? heat / (sun * apertureArea) : 0,
-        plateTemperature: plate,
-        opticalShare: optical,
-        absorbed: absorbed * absorberArea,
-        lossCoefficient: (lossSum(parts) - atAir) / (plate - conditions.air || 1),
-        lossAtAir: atAir,
-        finEfficiency: chain.fin,
-        efficiencyFactor: chain.factor,
-        heatRemovalFactor: chain.removal,
-        filmCoefficient: chain.film.coefficient,
-        reynolds: chain.film.reynolds,
-        paths: { water: heat, optical: sun * apertureArea - absorbed * absorberArea, top, back, edge },
-      };
-    }
+  const chainFor = (plate: number, lost: number): Chain & { lossCoefficient: number; heat: number } => {
+    const lossCoefficient = Math.max(0.05, slopeFromAir(total, conditions.air, atAir, plate, lost));
+    const chain = chainAt(built, conditions, { lossCoefficient, heat: absorberArea * (absorbed - lost), plate });
+    const driving = absorbed - atAir - lossCoefficient * (conditions.inlet - conditions.air);
+    return { ...chain, lossCoefficient, heat: absorberArea * chain.removal * driving };
+  };
+  // What the water takes less what is left for it: rising with the plate, nought at the working point.
+  const excess = (plate: number) => {
+    const lost = total(plate);
+    return chainFor(plate, lost).heat / absorberArea - (absorbed - lost);
+  };
+  const plate = workingPoint(excess, conditions.inlet);
+  const parts = losses(built, conditions, plate);
+  const lost = lossSum(parts);
+  const chain = chainFor(plate, lost);
+  const { heat } = chain;
+  const gain = heat / (conditions.massFlow * chain.heatCapacity);
+  const top = parts.top * absorberArea;
+  const back = parts.back * absorberArea;
+  const edge = parts.edge * absorberArea;
+  return {
+    usefulHeat: heat,
+    gain,
+    outletTemperature: conditions.inlet + gain,
+    efficiency: sun > 0 ? heat / (sun * apertureArea) : 0,
+    plateTemperature: plate,
+    opticalShare: optical,
+    absorbed: absorbed * absorberArea,
+    lossCoefficient: chain.lossCoefficient,
+    lossAtAir: atAir,
+    finEfficiency: chain.fin,
+    efficiencyFactor: chain.factor,
+    heatRemovalFactor: chain.removal,
+    filmCoefficient: chain.film.coefficient,
+    reynolds: chain.film.reynolds,
+    paths: { water: heat, optical: sun * apertureArea - absorbed * absorberArea, top, back, edge },
+  };
+}
+
+/**
+ * °C. Where a function of the plate's temperature that rises passes nought, looked for from the inlet outward: it is below nought at
+ * the inlet when the still plate would be warmer, and above when it would be colder.
+ */
+function workingPoint(excess: (plate: number) => number, inlet: number): number {
+  const first = excess(inlet);
+  if (first === 0) return inlet;
+  const way = first < 0 ? 1 : -1;
+  let near = inlet;
+  for (let reach = 10; reach <= 1000; reach *= 2.5) {
+    const far = inlet + way * Math.min(reach, way > 0 ? 600 : inlet + 200);
+    if (excess(far) * way >= 0) return risingRoot(excess, Math.min(near, far), Math.max(near, far), 1e-7);
+    near = far;
   }
-  throw new NotConverged('collectorState', limit, plate);
+  throw new NotConverged('collectorState', 6, near);
 }
 
 /** °C. The plate of a still panel in that sun: dry in full sun, or under the night sky without any. */

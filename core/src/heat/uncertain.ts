@@ -5,6 +5,7 @@ import { topFlux, windCoefficient } from './losses';
 import { diffuseIncidence, incidenceModifier, sheetsFor, transmittanceAbsorptance } from './optics';
 import { valueAt } from './spread';
 import { stackConductance } from './stack';
+import { litArea } from './sunlit';
 
 /** A standard normal deviate for each; what is left out is at its likely value. */
 export type Deviates = Partial<Record<UncertainInput, number>>;
@@ -78,8 +79,9 @@ export interface Built {
   emittance: number;
   bond: number;
   steps: FinStep[];
-  /** W/m²K of plate. */
+  /** W/m²K of plate, and times the book value. */
   back: number;
+  backFactor: number;
   /** W/m²K of plate. */
   edge: number;
   wind: number;
@@ -106,26 +108,33 @@ export function build(description: CollectorDescription, deviates: Deviates, mak
     bond: at('bond'),
     steps: description.plate.steps.map((step) => ({ ...step, conductance: step.conductance * plate })),
     back: stackConductance(description.back) * at('back'),
+    backFactor: at('back'),
     edge: (stackConductance(description.rim) * description.rim.area * at('edge')) / description.absorberArea,
     wind: at('wind'),
     sun: at('sun'),
   };
 }
 
-/** Share of the sun on the pane that the plate keeps, beam, sky and ground each at its own angle. */
+/**
+ * Share of the sun on the aperture that the plate keeps, (τα)e on aperture: beam, sky and ground each at its own angle through
+ * covers and dirt, on the part of the plate that it lights there.
+ */
 export function opticalShare(built: Built, conditions: HeatConditions): number {
-  const at = (incidence: number) => transmittanceAbsorptance(built.covers, incidence, built.absorptance);
+  const { sunlit, apertureArea } = built.description;
+  const at = (incidence: number) =>
+    transmittanceAbsorptance(built.covers, incidence, built.absorptance) * litArea(sunlit, incidence);
   const diffuse = diffuseIncidence(conditions.tilt);
   const rest = 1 - conditions.beamShare;
   const beam = conditions.beamShare > 0 ? conditions.beamShare * at(conditions.incidence) : 0;
   const sky = rest > 0 ? rest * (1 - conditions.groundShare) * at(diffuse.sky) : 0;
   const ground = rest > 0 && conditions.groundShare > 0 ? rest * conditions.groundShare * at(diffuse.ground) : 0;
-  return (beam + sky + ground) * built.dirt;
+  return ((beam + sky + ground) * built.dirt) / apertureArea;
 }
 
-/** W/m² of the sun on the pane that the plate keeps. */
+/** W/m² of plate that it keeps of the sun. */
 export function absorbedSun(built: Built, conditions: HeatConditions): number {
-  return opticalShare(built, conditions) * conditions.irradiance * built.sun;
+  const { apertureArea, absorberArea } = built.description;
+  return (opticalShare(built, conditions) * conditions.irradiance * built.sun * apertureArea) / absorberArea;
 }
 
 /** Incidence angle modifiers of a panel: of beam at the conditions' own angle, of the sky, and of the ground before it. */
@@ -172,10 +181,28 @@ export interface Losses {
   edge: number;
 }
 
+/**
+ * W/m² that a back open to the weather loses: wind as at the front, and radiation to ground at air temperature and, as far as it
+ * leans over, sky. The sky's temperature follows from what the front sees (`surroundings` is the mean of both by the fourth power).
+ */
+function bareBackLoss(built: Built, conditions: HeatConditions, plate: number, emittance: number): number {
+  const wind = windCoefficient(conditions.wind * built.wind, Math.sqrt(built.description.grossArea));
+  const fourth = (celsius: number) => (celsius + 273.15) ** 4;
+  const skyShare = (1 + Math.cos((conditions.tilt * Math.PI) / 180)) / 2;
+  const air = fourth(conditions.air);
+  // Upside down there is no sky in front to tell from.
+  const sky = skyShare > 0.01 ? (fourth(conditions.surroundings) - (1 - skyShare) * air) / skyShare : air;
+  const seen = (1 - skyShare) * sky + skyShare * air;
+  return wind * (plate - conditions.air) + emittance * 5.670374e-8 * (fourth(plate) - seen);
+}
+
 /** W/m² of plate lost at a plate temperature, by way. */
 export function losses(built: Built, conditions: HeatConditions, plate: number): Losses {
+  const { bareBack } = built.description;
   const rise = plate - conditions.air;
-  return { top: topFlux(topQuery(built, conditions, plate)), back: built.back * rise, edge: built.edge * rise };
+  const back =
+    bareBack === undefined ? built.back * rise : built.backFactor * bareBackLoss(built, conditions, plate, bareBack);
+  return { top: topFlux(topQuery(built, conditions, plate)), back, edge: built.edge * rise };
 }
 
 export function lossSum({ top, back, edge }: Losses): number {

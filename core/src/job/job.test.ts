@@ -167,6 +167,8 @@ describe('job: figures', () => {
         if (!group) throw new Error('no panel');
         // Battens and gutters between strips catch no sun: an envelope on aperture says nothing of them.
         if (group.heat.absorberArea < 0.9 * group.heat.apertureArea) continue;
+        // It is an envelope of panels under glass: a film lets the warmth of the plate out.
+        if (group.heat.covers[0]?.longWave) continue;
         seen += 1;
         const line = efficiencyLine(group.heat, heatConditions(one, open.groups, {}));
         // Against the mean of the water, as laboratories give it: F′ in the place of F_R.

@@ -54,12 +54,18 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
     efficiency: {
       name: 'Efficiency on the pane',
       formula:
-        'plate area × F_R × (share kept × sun − loss at air temperature − U × (water in − air)) ÷ (sun × pane area)',
+        'F_R × (share kept × sun × pane area − plate area × (loss at air temperature + U × (water in − air))) ÷ (sun × pane area)',
       source: 'Hottel, Whillier and Bliss; Duffie and Beckman, Solar Engineering of Thermal Processes, chapter 6',
       inputs: [
         { label: 'plate area', value: panel.absorberArea, kind: 'area' },
         { label: 'F_R', value: state.heatRemovalFactor, kind: 'number', digits: 3 },
-        { label: 'share of the sun that the plate keeps', value: state.opticalShare, kind: 'number', digits: 3 },
+        {
+          label: 'share of the sun on the pane that the plate keeps',
+          value: state.opticalShare,
+          kind: 'number',
+          digits: 3,
+        },
+        { label: 'loss of the plate at air temperature, W/m²', value: state.lossAtAir, kind: 'number', digits: 0 },
         { label: 'incidence modifier of beam, K', value: modifiers.beam, kind: 'number', digits: 2 },
         { label: 'of the sky', value: modifiers.sky, kind: 'number', digits: 2 },
         { label: 'of the ground', value: modifiers.ground, kind: 'number', digits: 2 },
@@ -140,7 +146,12 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       formula: 'the plate temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, no flow',
       source: 'top loss by Hollands (1976) and an iterated balance; Duffie and Beckman, section 6.4',
       inputs: [
-        { label: 'share of the sun that the plate keeps', value: state.opticalShare, kind: 'number', digits: 3 },
+        {
+          label: 'share of the sun on the pane that the plate keeps',
+          value: state.opticalShare,
+          kind: 'number',
+          digits: 3,
+        },
         { label: 'emittance of the plate', value: heat.emittance.likely, kind: 'number', digits: 2 },
         { label: 'back, W/m²K', value: stackConductance(heat.back) * spreads.back.likely, kind: 'heatLoss' },
       ],

@@ -84,6 +84,7 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
     runs,
     pitch,
     plateSpan: { from: cold + diameter / 2, to: hot - diameter / 2 },
+    endMetal: diameter,
     finWidth: absorber.on(rowOf(build, { tube, count: riserCount, pitch, length: riserClear })).plate.width,
     tee,
     // From stop to stop of its tees, or from crown to crown and an entry into each header.

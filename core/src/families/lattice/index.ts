@@ -1,7 +1,7 @@
 import type { Finding, Words } from '../../care';
 import { dirt, entry, materials, range, rimSpread, serviceLimits, sheetMass } from '../../catalogue';
 import { glazingWords } from '../../glazings';
-import { type CollectorDescription, fluidState } from '../../heat';
+import { type CollectorDescription, fluidState, openArea, type Sunlit } from '../../heat';
 import { sized, weighs } from '../../quantity';
 import type { Part, Purchase } from '../../shop';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
@@ -12,9 +12,10 @@ import { type LatticeLayout, layOut } from './layout';
 import { latticeParameters, standardLattice } from './parameters';
 import { latticeSteps } from './steps';
 
-/** W/m²K. Outer surface of a sheltered back: EN ISO 6946, and a bare one that also sees the ground. */
+/** W/m²K. Outer surface of a sheltered back: EN ISO 6946. */
 const sheltered = 15;
-const openBack = 20;
+/** Long-wave emittance of zinc or aluminium that has stood outdoors: 0.2 to 0.3 in tables of D&B, rounded. */
+const weatheredMetal = 0.25;
 
 /** A wetted sheet is its own fin: everything it gathers meets water through its own thickness. */
 function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDescription {
@@ -24,10 +25,19 @@ function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDesc
   const breadth = width - 2 * rim;
   const water = fluidState('water', 30);
   const wool = materials.mineralWool;
-  return {
+  const inside = { length: length - 2 * rim, width: breadth };
+  const sunlit: Sunlit = {
     // The cover reaches to the edges; a bare lattice has no more than what is wetted.
-    apertureArea: glazing.cover ? length * width * (1 - glazing.bars.shade) : wetted,
+    opening: glazing.cover ? { length, width } : inside,
+    plate: inside,
+    coverage: 1,
+    depth: glazing.cover ? parameters.airGap : 0,
+    bars: glazing.bars,
+  };
+  return {
+    apertureArea: openArea(sunlit),
     absorberArea: wetted,
+    sunlit,
     grossArea: length * width,
     covers: glazing.cover ? [{ ...glazing.cover, gap: parameters.airGap }] : [],
     dirt,
@@ -50,8 +60,9 @@ function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDesc
     back:
       parameters.backing === 'foam'
         ? { layers: [{ name: wool.name, thickness: 0.03, conductivity: wool.conductivity }], outside: sheltered }
-        : { layers: [], outside: openBack },
-    backFactor: range(1, 1.2, 1.5, 'judgement'),
+        : { layers: [], outside: sheltered },
+    ...(parameters.backing === 'bare' ? { bareBack: weatheredMetal } : {}),
+    backFactor: parameters.backing === 'foam' ? range(1, 1.2, 1.5, 'judgement') : range(0.8, 1, 1.25, 'judgement'),
     rim: {
       area: 2 * (length + width) * (parameters.airGap + 0.01),
       layers: [{ name: 'lath', thickness: 0.02, conductivity: materials.softwood.conductivity }],

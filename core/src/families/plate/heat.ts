@@ -1,11 +1,28 @@
 import { bore, dirt, entry, materials, rimSpread } from '../../catalogue';
-import { type CollectorDescription, fluidState } from '../../heat';
+import { type CollectorDescription, fluidState, litArea, openArea, type Sunlit } from '../../heat';
 import { tubeMass } from '../../shop';
 import type { PlateBuild } from '../plateFamily';
 import { hotSpace, type PlateLayout, rowOf } from './layout';
 
 /** Share of its swing that the pane swings with the plate: D&B section 6.12, effective heat capacity. */
 const paneSwing = 0.3;
+
+/**
+ * The row of fins with headers or bends at its ends as an outline under the opening of the box. The outline is as long as the plate's
+ * span and what stands at its ends; the share of it that is plate makes its area the plate's own.
+ */
+function sunlitPlate(layout: PlateLayout, count: number, absorberArea: number): Sunlit {
+  const { box, glazing, finWidth, pitch, plateSpan, endMetal } = layout;
+  const width = (count - 1) * pitch + finWidth;
+  const length = plateSpan.to - plateSpan.from + 2 * endMetal;
+  return {
+    opening: box.opening,
+    plate: { length, width },
+    coverage: Math.min(1, absorberArea / (length * width)),
+    depth: layout.airGap,
+    bars: glazing.bars,
+  };
+}
 
 /**
  * A panel of tubes on a plate as heat sees it. Headers and bends lie in the sun, painted like the plate, and count as plate.
@@ -31,10 +48,13 @@ export function plateHeat(
   const onTubes = build.absorber.on(rowOf(build, { tube, count: run.count, pitch: layout.pitch, length }));
   const paint = entry('coating', query.paint);
   const absorberArea = layout.finWidth * run.count * length + query.besides;
+  const sunlit = sunlitPlate(layout, run.count, absorberArea);
   const water = fluidState('water', 30);
   return {
-    apertureArea: glazing.cover ? box.opening.length * box.opening.width * (1 - glazing.bars.shade) : absorberArea,
+    // A bare panel has no opening but its own plate, as far as the sides let it see the sun.
+    apertureArea: glazing.cover ? openArea(sunlit) : litArea(sunlit, 0),
     absorberArea,
+    sunlit,
     grossArea: box.outside.length * box.outside.width,
     covers: glazing.cover ? [{ ...glazing.cover, gap: layout.airGap }] : [],
     dirt,

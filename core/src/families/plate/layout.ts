@@ -18,6 +18,8 @@ export interface PlateLayout {
   pitch: number;
   /** x of the plate. */
   plateSpan: { from: number; to: number };
+  /** m of metal in the sun beyond the plate at each end: a header, the bends. */
+  endMetal: number;
   finWidth: number;
   airGap: number;
   /** z of things. */

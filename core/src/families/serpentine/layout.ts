@@ -63,6 +63,7 @@ export function layOut(build: PlateBuild<SerpentineParameters>): SerpentineLayou
     runs,
     pitch,
     plateSpan,
+    endMetal: tube.outerDiameter,
     finWidth: absorber.on(rowOf(build, { tube, count, pitch, length: finLength })).plate.width,
     straight: { from, to },
     sameEnd,

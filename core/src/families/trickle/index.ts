@@ -1,7 +1,7 @@
 import type { Finding, Words } from '../../care';
 import { dirt, entry, materials, range, rimSpread, serviceLimits } from '../../catalogue';
 import { glazingWords } from '../../glazings';
-import { type CollectorDescription, fluidState } from '../../heat';
+import { type CollectorDescription, fluidState, openArea, type Sunlit } from '../../heat';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
 import { areasOf, massOf } from '../plate/design';
 import { trickleDrawing } from './drawing';
@@ -28,11 +28,20 @@ function trickleHeat(layout: TrickleLayout, panel: PanelDocument): CollectorDesc
   const wool = materials.mineralWool;
   const backing = { name: back.name, thickness: back.thickness, conductivity: materials[back.material].conductivity };
   const water = fluidState('water', 30);
+  const rows = { length: stripLength, width: strips * stripWidth + (strips - 1) * parameters.gapBetween };
+  const sunlit: Sunlit = {
+    opening: glazing.cover
+      ? { length: outside.length - 2 * layout.wall, width: outside.width - 2 * layout.wall }
+      : rows,
+    plate: rows,
+    coverage: area / (rows.length * rows.width),
+    depth: glazing.cover ? parameters.airGap : 0,
+    bars: glazing.bars,
+  };
   return {
-    apertureArea: glazing.cover
-      ? (outside.length - 2 * layout.wall) * (outside.width - 2 * layout.wall) * (1 - glazing.bars.shade)
-      : area,
+    apertureArea: glazing.cover ? openArea(sunlit) : area,
     absorberArea: area,
+    sunlit,
     grossArea: outside.length * outside.width,
     covers: glazing.cover ? [{ ...glazing.cover, gap: parameters.airGap }] : [],
     dirt,

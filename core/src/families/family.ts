@@ -3,6 +3,7 @@ import type { Finding, Words } from '../care';
 import { fieldMeta } from '../catalogue';
 import type { Drawing } from '../draw';
 import type { Fitting } from '../flow';
+import type { WindOnPane } from '../glazings';
 import type { CollectorDescription, PanelPlace } from '../heat';
 import type { Step } from '../plan';
 import type { Habit } from '../quantity';
@@ -134,6 +135,8 @@ export interface PanelDesign {
   materials: MaterialInPanel[];
   growth: GrowingThing[];
   findings: Finding[];
+  /** How its pane stands the gust and the snow of a site. */
+  underWind(wind: WindOnPane): Finding[];
   /**
    * What is only sure once it has been tried on the real thing, before everything is cut: words with quantities by `sized`. One that
    * has been tried is not among them.

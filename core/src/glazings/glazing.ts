@@ -2,6 +2,7 @@ import type { Finding } from '../care';
 import type { Pane } from '../catalogue';
 import type { CollectorDescription } from '../heat';
 import type { Purchase } from '../shop';
+import type { PanePaths, WindOnPane } from './paneFindings';
 
 /** A pane in its seat, or the open top of a bare panel. */
 export interface GlazingDesign {
@@ -27,6 +28,8 @@ export interface GlazingDesign {
   purchases(prefix: string): Purchase[];
   /** What is to be looked at in the pane itself, over a gap of so many metres. `path` is the panel's own in the job. */
   findings(path: string, gap: number): Finding[];
+  /** How it stands the site's gust and snow over a gap of so many metres. */
+  underWind(gap: number, wind: WindOnPane, paths: PanePaths): Finding[];
 }
 
 /** What every pane kind is made from. */

@@ -15,5 +15,6 @@ export const glazings = {
 } as const satisfies Record<string, Member<GlazingDesign>>;
 
 export type { GlazingDesign } from './glazing';
-export { glazingWords } from './paneFindings';
-export { bears, bending, designLoad, leafDeflection, rigidityOf } from './strength';
+export { glazingWords, type PanePaths, type WindOnPane } from './paneFindings';
+export type { Duration } from './strength';
+export { bears, bending, leafDeflection, rigidityOf, snowLoad } from './strength';

@@ -11,7 +11,7 @@ import {
 } from '../catalogue';
 import type { Purchase } from '../shop';
 import type { GlazingDesign, PaneKind } from './glazing';
-import { barSize, paneFindings } from './paneFindings';
+import { barSize, paneFindings, paneUnderWind } from './paneFindings';
 
 /** m. Sides of a pane that one or two people can carry, and that shops sell. */
 const side = { low: 0.3, high: 3.2 };
@@ -76,6 +76,7 @@ function bedded(kind: PaneKind): Member<GlazingDesign> {
         work: workOf(pane, bars),
         purchases: (prefix) => bought({ prefix, pane, length, width, bars }),
         findings: (path, gap) => paneFindings({ pane, length, width, bars, gap, path }),
+        underWind: (gap, wind, paths) => paneUnderWind({ pane, length, width, bars, gap }, wind, paths),
       };
     },
   });
@@ -158,7 +159,7 @@ export const annealedGlass = bedded({
   kind: 'annealed',
   standardPane: { metric: 'annealed-4', imperial: 'annealed-4' },
   clearance: 0.003,
-  bars: 2,
+  bars: 3,
 });
 
 export const sealedUnit = bedded({
@@ -168,7 +169,7 @@ export const sealedUnit = bedded({
   kind: 'sealed-unit',
   standardPane: { metric: 'unit-4-12-4', imperial: 'unit-4-12-4' },
   clearance: 0.003,
-  bars: 1,
+  bars: 2,
 });
 
 export const twinWall = bedded({
@@ -235,5 +236,6 @@ export const noGlazing = defineMember({
     work: [],
     purchases: () => [],
     findings: () => [],
+    underWind: () => [],
   }),
 });

@@ -81,23 +81,33 @@ export function gapConvection(query: { below: number; above: number; gap: number
   return ((1 + 1.44 * lean * onset + wavy) * air.conductivity) / query.gap;
 }
 
-/** kg/m³ of vapour in saturated air. */
-function vapour(temperature: number): number {
-  return steamPressure(Math.min(99, temperature)) / (461.5 * (temperature + kelvin));
+/** Pa of vapour over water. Held below the boiling point, where the gap would be all steam. */
+function vapourPressure(temperature: number): number {
+  return steamPressure(Math.min(99, temperature));
 }
 
 /** J/kg. Latent heat of water near 50 °C: steam tables. */
 const latent = 2.38e6;
+/** Pa. Standard atmosphere. */
+const atmosphere = 101325;
 
 /**
  * W/m²K that evaporation adds to the convection of a gap whose lower face is wet and whose upper one is colder and gathers the
- * dew. Lewis' analogy: mass moves as heat does, by h / (ρ c Le^⅔), Le = 0.87.
+ * dew. Lewis' analogy: mass moves as heat does, by h / (ρ c Le^⅔), Le = 0.87; with Stefan's flow, since the air stands still while the
+ * steam goes through it: h_m p / (R T) × ln((p − p_above) / (p − p_below)).
+ *
+ * @param below °C of the wet face
+ * @param above °C of the face that gathers the dew
+ * @param convection W/m²K of the gap
  */
 export function steaming(below: number, above: number, convection: number): number {
   const rise = below - above;
   if (rise < 0.05) return 0;
   const air = 1.1 * 1006 * 0.87 ** (2 / 3);
-  return ((convection / air) * latent * (vapour(below) - vapour(above))) / rise;
+  const gas = 461.5 * ((below + above) / 2 + kelvin);
+  const dry = (temperature: number) => atmosphere - vapourPressure(temperature);
+  const stefanFlow = (atmosphere / gas) * Math.log(dry(above) / dry(below));
+  return ((convection / air) * latent * stefanFlow) / rise;
 }
 
 /** W/m²K that black faces at two temperatures exchange: σ (T1² + T2²)(T1 + T2). */

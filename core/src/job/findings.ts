@@ -3,7 +3,7 @@ import { families } from '../families';
 import type { Habit } from '../quantity';
 import { type Cooking, jobCooking, placeWords } from './cooking';
 import { growthFindings, growthWords } from './growth';
-import { mountFindings, mountWords } from './mount';
+import { mountFindings, mountWords, paneWindFindings } from './mount';
 import type { OpenJob } from './open';
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
@@ -35,7 +35,13 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
         ]
       : []),
   ]);
-  return [...panels, ...growthFindings(open, cooking), ...mountFindings(open), ...loop.map(cookFinding)];
+  return [
+    ...panels,
+    ...paneWindFindings(open),
+    ...growthFindings(open, cooking),
+    ...mountFindings(open),
+    ...loop.map(cookFinding),
+  ];
 }
 
 /** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */

@@ -2,7 +2,17 @@ import type { Finding, Words } from '../care';
 import { memberOf } from '../catalogue';
 import type { Drawing } from '../draw';
 import { fluidState } from '../heat';
-import { bareSide, guyPull, type MountDesign, type MountedPanel, mounts, type WindLoad, windOn } from '../mounts';
+import {
+  bareSide,
+  gustPressure,
+  guyPull,
+  type MountDesign,
+  type MountedPanel,
+  mounts,
+  netCoefficients,
+  type WindLoad,
+  windOn,
+} from '../mounts';
 import { weighs } from '../quantity';
 import type { Purchase } from '../shop';
 import { tiltOf } from './conditions';
@@ -47,10 +57,10 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
   const mount = mountOf(open, index);
   const speed = open.job.site.gust ?? usualGust;
   const standMass = (mount?.parts ?? []).reduce((sum, part) => sum + part.mass * part.count, 0);
-  const tilts = mount?.tilt === undefined ? panel.tilts.map(({ tilt }) => tilt) : [mount.tilt];
-  const loads = tilts.map((tilt) =>
+  const loads = tiltsOf(panel, mount).map((tilt) =>
     windOn({
       speed,
+      exposure: mount?.exposure ?? 'open',
       upslope: panel.upslope,
       across: panel.across,
       tilt,
@@ -61,6 +71,27 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
   );
   const worst = loads.reduce((most, one) => (one.ballast > most.ballast ? one : most));
   return { ...worst, speed };
+}
+
+/** Tilts that a panel is to stand: its mount's own, else those of the place. */
+function tiltsOf(panel: MountedPanel, mount: MountDesign | undefined): number[] {
+  return mount?.tilt === undefined ? panel.tilts.map(({ tilt }) => tilt) : [mount.tilt];
+}
+
+/** How the panes stand the same gust at every tilt, the worst of it. */
+export function paneWindFindings(open: OpenJob): Finding[] {
+  return open.panels.flatMap(({ design }, index) => {
+    const panel = mounted(open, index);
+    const mount = mountOf(open, index);
+    const pressure = gustPressure(open.job.site.gust ?? usualGust);
+    const exposure = mount?.exposure ?? 'open';
+    const area = panel.upslope * panel.across;
+    const found = tiltsOf(panel, mount).map((tilt) => {
+      const { up, down } = netCoefficients({ exposure, tilt, area });
+      return design.underWind({ outward: pressure * up, inward: pressure * down, tilt });
+    });
+    return found.find((one) => one.length > 0) ?? [];
+  });
 }
 
 /** What is bought to keep a panel where it is: blocks by weight, or guys. */
@@ -79,7 +110,7 @@ export function anchorage(open: OpenJob, index: number): Purchase[] {
         quantity: blocks,
         unit: 'each',
         priceKey: 'ballast',
-        rule: 'what lifting or toppling asks for in the gust, no safety factor in it',
+        rule: 'what lifting, toppling or sliding asks for in the gust, no safety factor in it',
         // It lies on the base and is carried by nobody with the panel.
         mass: 0,
       },
@@ -105,7 +136,8 @@ export function mountFindings(open: OpenJob): Finding[] {
   return open.panels.flatMap(({ document }, index): Finding[] => {
     const mount = mountOf(open, index);
     if (!document.mount || !mount) return [];
-    const { speed, pull, force, ballast, topples } = windOf(open, index);
+    const wind = windOf(open, index);
+    const { speed, pull, force, ballast, way } = wind;
     const path = `panels.${index}.mount`;
     const { held } = mount;
     if (held.by === 'fixings')
@@ -118,7 +150,6 @@ export function mountFindings(open: OpenJob): Finding[] {
         },
       ];
     if (ballast <= 0) return [];
-    const way = topples ? 'topples' : 'lifts';
     if (held.by === 'none')
       return [{ code: 'wind-lifts', severity: 'caution', path: `${path}.kind`, values: { speed, pull, ballast, way } }];
     return [
@@ -126,7 +157,7 @@ export function mountFindings(open: OpenJob): Finding[] {
         code: held.by === 'guys' ? 'guys-hold' : 'ballast-holds',
         severity: 'note',
         path: `${path}.parameters.anchor`,
-        values: { speed, pull, ballast, way, guy: guyPull(ballast) },
+        values: { speed, pull, ballast, way, guy: guyPull(wind) },
       },
     ];
   });
@@ -138,7 +169,7 @@ export const mountWords: Record<string, Words> = {
   'wind-lifts': (values, say) => ({
     headline: `wind ${values.text('way')} it`,
     detail: `A gust of ${say.quantity('speed', values.number('speed'), 0)} pulls at a panel of this size with what ${say.quantity('mass', values.number('pull'), 0)} weigh.`,
-    remedy: `Lay ${say.quantity('mass', values.number('ballast'), 0)} on the base or anchor it for as much, each panel, and a safety factor on top. ${stands}`,
+    remedy: `Lay ${say.quantity('mass', values.number('ballast'), 0)} on the base or anchor it for as much, each panel, and a safety factor on top. Feet slide on wet ground at 0.4 of what they bear. ${stands}`,
   }),
   'ballast-holds': (values, say) => ({
     headline: `${say.quantity('mass', values.number('ballast'), 0)} of ballast`,

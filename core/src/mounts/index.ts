@@ -18,4 +18,12 @@ export const mounts = {
 export { pinAlong } from './hingedFrame';
 export type { MountDesign, MountedPanel, MountMember } from './mount';
 export { bareSide } from './side';
-export { guyPull, netCoefficient, type WindLoad, windOn } from './wind';
+export {
+  type Exposure,
+  footFriction,
+  gustPressure,
+  guyPull,
+  netCoefficients,
+  type WindLoad,
+  windOn,
+} from './wind';

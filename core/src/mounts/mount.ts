@@ -1,5 +1,6 @@
 import type { Drawing } from '../draw';
 import type { Part, Purchase } from '../shop';
+import type { Exposure } from './wind';
 
 /** A panel as its stand meets it; SI. */
 export interface MountedPanel {
@@ -27,6 +28,8 @@ export interface MountDesign {
   low: number;
   /** What keeps it where it is in a gust: weight or ropes on the ground, or so many fixings in a roof, a wall, a rack. */
   held: { by: 'none' | 'ballast' | 'guys' } | { by: 'fixings'; count: number; what: string };
+  /** Close over a roof; open to the wind on both sides when left out. */
+  exposure?: Exposure;
   /** °. What it lies at, where the mount itself says so and not the place. */
   tilt?: number;
 }

@@ -11,7 +11,7 @@ export const anchorField = choiceField(
   { none: 'nothing yet', ballast: 'ballast on the base', guys: 'guys to ground anchors' },
   'none',
   'Held down by',
-  'What keeps it from lifting and toppling in the gust.',
+  'What keeps it from lifting, toppling and sliding in the gust.',
 );
 
 /** One kind of piece of a mount. */

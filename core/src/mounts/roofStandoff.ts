@@ -50,6 +50,7 @@ function standoff(
     base: upslope,
     low: 0,
     held: { by: 'fixings', count: brackets * bolts, what: 'coach screw into the rafters' },
+    exposure: 'roof',
     parts: [
       piece(prefix, timber, {
         id: 'rail',

@@ -281,6 +281,7 @@ export const lattice: Family = {
       ],
       growth: [],
       findings: latticeFindings(path, layout),
+      underWind: (wind) => glazing.underWind(parameters.airGap, wind, { pane: at('cover') }),
       drains: { empties: true, how: 'through its lowest port with an air cock open at the top' },
       steps: () => latticeSteps(panel.id, layout, massOf(parts, purchases)),
       dryMass: massOf(parts, purchases),

@@ -46,6 +46,7 @@ export function layOut(parameters: LatticeParameters): LatticeLayout {
     thickness: sheet.thickness,
     pitch: Math.max(grid.along, grid.across),
     washer,
+    bolt: parameters.bolt,
   };
   const bolts = Array.from({ length: fields.along - 1 }, (_, i) =>
     Array.from({ length: fields.across - 1 }, (__, j) => ({

@@ -158,6 +158,7 @@ export function plateDesign(
   | 'growth'
   | 'development'
   | 'dryMass'
+  | 'underWind'
 > {
   const { box } = layout;
   const { heat, parts, purchases, grows } = own;
@@ -173,6 +174,11 @@ export function plateDesign(
     materials: plateMaterials(build, layout, own.paint),
     growth: plateGrowth(build, layout, { length: grows.length, path: `${build.path}.parameters.${grows.field}` }),
     dryMass: massOf(parts, purchases),
+    underWind: (wind) =>
+      layout.glazing.underWind(layout.airGap, wind, {
+        pane: `${build.path}.glazing.parameters.pane`,
+        bars: `${build.path}.glazing.parameters.bars`,
+      }),
     ...(development ? { development: () => development(build.id) } : {}),
   };
 }

@@ -110,7 +110,7 @@ export interface FrontDoor {
     job: JobLike,
     conditions?: ConditionsLike,
     options?: { samples?: number; seed?: number },
-  ): Record<string, { low: number; likely: number; high: number }>;
+  ): Record<string, { low: number; likely: number; high: number } | undefined>;
 }
 
 type FluidLike = 'water' | { density: number; viscosity: number; conductivity: number; heatCapacity: number };
@@ -125,16 +125,17 @@ interface ConditionsLike {
   inlet?: number;
   massFlow?: number;
 }
+/** A figure that has no meaning for a job, or cannot be worked out, is not there. */
 interface FiguresLike {
   apertureArea: number;
-  usefulHeat: number;
-  gain: number;
-  outletTemperature: number;
-  efficiency: number;
-  stagnationTemperature: number;
+  usefulHeat?: number;
+  gain?: number;
+  outletTemperature?: number;
+  efficiency?: number;
+  stagnationTemperature?: number;
   waterVolume: number;
   dryMass: number;
   wetMass: number;
-  cost: number;
+  cost?: number;
   perPanel: unknown[];
 }

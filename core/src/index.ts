@@ -29,6 +29,7 @@ export type {
   PaneReading,
   PlateAtWork,
   PlateWeighing,
+  TestBench,
   UncertainInput,
 } from './heat';
 export {

@@ -14,11 +14,15 @@ export const serviceLimits = {
   gasket: { name: 'EPDM gasket', limit: 130, source: 'EN 12365; makers: 120 °C, 150 °C for hours' },
   sensor: { name: 'digital sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },
   cable: { name: 'PVC cable', limit: 70, source: 'EN 50525-2-31, conductor 70 °C' },
-  joint: {
-    name: 'soft-soldered joints',
-    limit: 200,
-    source:
-      'tin with 5 % antimony melts at 233 °C, tin-lead 50/50 at 183 °C; above 121 °C neither has a pressure rating',
+  tinLead: {
+    name: 'tin-lead joints',
+    limit: 183,
+    source: 'tin-lead 50/50 begins to melt at 183 °C (ISO 9453); above 121 °C it has no pressure rating',
+  },
+  tinAntimony: {
+    name: 'tin-antimony joints',
+    limit: 233,
+    source: 'tin with 5 % antimony begins to melt at 233 °C (ISO 9453); above 121 °C it has no pressure rating',
   },
 } as const satisfies Record<string, ServiceLimit>;
 

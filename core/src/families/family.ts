@@ -1,6 +1,6 @@
 import type * as z from 'zod';
 import type { Finding, Words } from '../care';
-import { fieldMeta } from '../catalogue';
+import { fieldMeta, type SolderAlloy } from '../catalogue';
 import type { Drawing } from '../draw';
 import type { Fitting } from '../flow';
 import type { WindOnPane } from '../glazings';
@@ -107,8 +107,8 @@ export interface MaterialInPanel {
   place: PanelPlace;
   /** °C. */
   limit: number;
-  /** Soft-soldered joints: what pressure they hold is asked too. */
-  joint?: true;
+  /** Soft-soldered joints, by their solder: what pressure they hold is asked too. */
+  joint?: SolderAlloy;
   /** Path in the job of the field that changes it; left out where nothing drawn does. */
   path?: string;
 }

@@ -6,6 +6,11 @@ export const copperRoughness = 1.5e-6;
 /** Loss coefficients of a riser's two ends, sharp edged: in 0.5, out 1 (Idelchik). */
 const riserEnds = 1.5;
 
+/** Of the pressure over a riser at an even share: what may be left open round a mesh. */
+const settledShare = 1e-5;
+/** Shares of the speed's pressure by which it is let in where the first way misses. */
+const inertiaSteps = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
+
 export interface ManifoldQuery {
   risers: number;
   /** m. */
@@ -38,22 +43,25 @@ export interface ManifoldQuery {
  * The unknowns are the sums of flow up to each riser: the pressure round each mesh of two neighbouring risers then
  * depends on three of them, and Newton's method solves a band of three in one sweep.
  *
- * @returns share of the flow in each riser (they add up to 1) and Pa between the two ports. Throws NotConverged.
+ * @returns share of the flow in each riser (they add up to 1); Pa that friction and speed take between the two ports, which a pump
+ *   must give; and Pa by which warm water lifts itself, which help it. Throws NotConverged.
  */
-export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; pressureDrop: number } {
+export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; pressureDrop: number; lift: number } {
   const { risers: count, massFlow: total } = query;
   if (count < 1) throw new RangeError('a panel has at least one riser');
-  if (!(total > 0)) return { fractions: new Array<number>(count).fill(1 / count), pressureDrop: 0 };
+  if (!(total > 0)) return { fractions: new Array<number>(count).fill(1 / count), pressureDrop: 0, lift: 0 };
   const state = fluidState(query.fluid ?? 'water', query.temperature);
   const drag = resistance(state, query.riserBore, query.riserLength, riserEnds);
   const lift = query.warming ? liftTimesFlow(query.fluid ?? 'water', query.temperature, query.warming) : 0;
   // Water that hardly moves would boil before it lifted more: the lift is held at that of a twentieth of an even share.
-  const open = (flow: number) => drag(flow) - lift / Math.max(flow, total / count / 20);
+  const liftOf = (flow: number) => lift / Math.max(flow, total / count / 20);
+  const open = (flow: number) => drag(flow) - liftOf(flow);
   // A plug lets a millionth by: the network stays whole, and the share is nought to any gauge.
   const plug = (flow: number) => drag(flow * 1e6);
   const riser = (index: number, flow: number) => (index === query.blocked ? plug(flow) : open(flow));
   const header = resistance(state, query.headerBore, query.pitch, 0);
-  const inertia = 1 / (state.density * ((Math.PI / 4) * query.headerBore ** 2) ** 2);
+  const wholeInertia = 1 / (state.density * ((Math.PI / 4) * query.headerBore ** 2) ** 2);
+  let inertia = wholeInertia;
   const sameSide = query.connection === 'same-side';
 
   const sums = Float64Array.from({ length: count + 1 }, (_, index) => (total * index) / count);
@@ -85,61 +93,82 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   const slope = (tube: (flow: number) => number, flow: number) => (tube(flow + nudge) - tube(flow)) / nudge;
 
   const scale = drag(total / count);
-  const limit = 200;
-  let error = worst(sums);
-  for (let pass = 0; error > 1e-9 * scale; pass += 1) {
-    if (pass === limit) {
-      if (error < 1e-5 * scale) break;
-      throw new NotConverged('manifoldFlow', limit, error);
+  /** Newton's method from the sums as they stand; what is left of the worst mesh. */
+  const settle = (limit: number): number => {
+    let error = worst(sums);
+    for (let pass = 0; error > 1e-9 * scale && pass < limit; pass += 1) {
+      // Thomas algorithm over the band of derivatives.
+      const slopeOf = (index: number, flow: number) => (riser(index, flow + nudge) - riser(index, flow)) / nudge;
+      let slopeHere = slopeOf(0, sums[1] ?? 0);
+      for (let i = 1; i < count; i += 1) {
+        const before = sums[i - 1] ?? 0;
+        const here = sums[i] ?? 0;
+        const feed = total - here;
+        const gather = sameSide ? feed : here;
+        const gatherBefore = sameSide ? total - before : before;
+        const sign = Math.sign(gather ** 2 - gatherBefore ** 2);
+        const slopeNext = slopeOf(i, (sums[i + 1] ?? 0) - here);
+        const feedByHere = -slope(header, feed) - inertia * feed;
+        const feedByBefore = inertia * (total - before);
+        const gatherByHere = way * (slope(header, gather) + 2 * inertia * sign * gather);
+        const gatherByBefore = -way * 2 * inertia * sign * gatherBefore;
+        const a = i > 1 ? slopeHere - way * gatherByBefore + feedByBefore : 0;
+        const b = -slopeNext - slopeHere - way * gatherByHere + feedByHere;
+        const c = i < count - 1 ? slopeNext : 0;
+        const pivot = b - a * (upper[i - 1] ?? 0);
+        upper[i] = c / pivot;
+        right[i] = (-(residual[i] ?? 0) - a * (right[i - 1] ?? 0)) / pivot;
+        slopeHere = slopeNext;
+      }
+      for (let i = count - 2; i >= 1; i -= 1) right[i] = (right[i] ?? 0) - (upper[i] ?? 0) * (right[i + 1] ?? 0);
+      // Halve the step while it makes things worse: the friction curve has corners where the regime changes.
+      let share = 1;
+      let next = error;
+      for (let halving = 0; halving < 20; halving += 1) {
+        for (let i = 1; i < count; i += 1) trial[i] = (sums[i] ?? 0) + share * (right[i] ?? 0);
+        trial[count] = total;
+        next = worst(trial);
+        if (next < error) break;
+        share /= 2;
+      }
+      // No step makes it better: a corner, or no answer near here.
+      if (next >= error) break;
+      sums.set(trial);
+      error = next;
     }
-    // Thomas algorithm over the band of derivatives.
-    const slopeOf = (index: number, flow: number) => (riser(index, flow + nudge) - riser(index, flow)) / nudge;
-    let slopeHere = slopeOf(0, sums[1] ?? 0);
-    for (let i = 1; i < count; i += 1) {
-      const before = sums[i - 1] ?? 0;
-      const here = sums[i] ?? 0;
-      const feed = total - here;
-      const gather = sameSide ? feed : here;
-      const gatherBefore = sameSide ? total - before : before;
-      const sign = Math.sign(gather ** 2 - gatherBefore ** 2);
-      const slopeNext = slopeOf(i, (sums[i + 1] ?? 0) - here);
-      const feedByHere = -slope(header, feed) - inertia * feed;
-      const feedByBefore = inertia * (total - before);
-      const gatherByHere = way * (slope(header, gather) + 2 * inertia * sign * gather);
-      const gatherByBefore = -way * 2 * inertia * sign * gatherBefore;
-      const a = i > 1 ? slopeHere - way * gatherByBefore + feedByBefore : 0;
-      const b = -slopeNext - slopeHere - way * gatherByHere + feedByHere;
-      const c = i < count - 1 ? slopeNext : 0;
-      const pivot = b - a * (upper[i - 1] ?? 0);
-      upper[i] = c / pivot;
-      right[i] = (-(residual[i] ?? 0) - a * (right[i - 1] ?? 0)) / pivot;
-      slopeHere = slopeNext;
+    return error;
+  };
+  const even = () =>
+    sums.forEach((_, index) => {
+      sums[index] = (total * index) / count;
+    });
+  let error = settle(120);
+  if (error > settledShare * scale) {
+    // Fast water in a narrow header pulls its neighbours along, and the first way there may miss the answer. Friction alone has
+    // exactly one; from it the speed is let in by steps.
+    even();
+    for (const share of inertiaSteps) {
+      inertia = wholeInertia * share;
+      error = settle(60);
     }
-    for (let i = count - 2; i >= 1; i -= 1) right[i] = (right[i] ?? 0) - (upper[i] ?? 0) * (right[i + 1] ?? 0);
-    // Halve the step while it makes things worse: the friction curve has corners where the regime changes.
-    let share = 1;
-    let next = error;
-    for (let halving = 0; halving < 30; halving += 1) {
-      for (let i = 1; i < count; i += 1) trial[i] = (sums[i] ?? 0) + share * (right[i] ?? 0);
-      trial[count] = total;
-      next = worst(trial);
-      if (next < error) break;
-      share /= 2;
-    }
-    sums.set(trial);
-    error = next;
   }
+  if (error > settledShare * scale) throw new NotConverged('manifoldFlow', 120, error);
 
   const flow = (index: number) => (sums[index + 1] ?? 0) - (sums[index] ?? 0);
   const fractions = Array.from({ length: count }, (_, index) => flow(index) / total);
-  if (sameSide) return { fractions, pressureDrop: riser(0, flow(0)) };
+  // What the warm water lifts, over all risers by what each carries: friction is the rest, and never below nought.
+  const lifted = fractions.reduce(
+    (sum, share, index) => sum + share * (index === query.blocked ? 0 : liftOf(flow(index))),
+    0,
+  );
+  if (sameSide) return { fractions, pressureDrop: riser(0, flow(0)) + lifted, lift: lifted };
   // From the inlet along the feeding header to the last riser, then through it: the outlet is there.
   let drop = riser(count - 1, flow(count - 1));
   for (let i = 1; i < count; i += 1) {
     const feed = total - (sums[i] ?? 0);
     drop += header(feed) - 0.5 * inertia * ((total - (sums[i - 1] ?? 0)) ** 2 - feed ** 2);
   }
-  return { fractions, pressureDrop: drop };
+  return { fractions, pressureDrop: drop + lifted, lift: lifted };
 }
 
 /**

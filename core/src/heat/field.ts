@@ -1,6 +1,6 @@
 import { type FinStep, finProfile, steppedFin } from './fin';
 
-/** A plate with its runs of tube, at one loss coefficient throughout. */
+/** A plate with its runs of tube, each strip at its own loss coefficient. */
 export interface FieldQuery {
   /** m. Of one run. */
   runLength: number;
@@ -11,8 +11,8 @@ export interface FieldQuery {
   steps: readonly FinStep[];
   /** One sheet over all runs: heat passes from tube to tube through it. */
   whole: boolean;
-  /** W/m²K. */
-  lossCoefficient: number;
+  /** W/m²K, of each run's strip: one number where all are alike. */
+  lossCoefficient: number | readonly number[];
   /** mK/W. Bond and film in series. */
   resistance: number;
   path: 'parallel' | 'serpentine';
@@ -20,8 +20,8 @@ export interface FieldQuery {
   carried: readonly number[];
   /** °C. */
   inlet: number;
-  /** °C. The plate where nothing cools it. */
-  still: number;
+  /** °C. The plate where nothing cools it, of each run's strip: one number where all are alike. */
+  still: number | readonly number[];
   /** Parts that each run is taken in; 16 when left out. */
   parts?: number;
 }
@@ -40,13 +40,18 @@ export interface PlateField {
 
 const rounds = 400;
 
+/** The value of one run. */
+function ofRun(values: number | readonly number[], run: number): number {
+  return typeof values === 'number' ? values : (values[run] ?? 0);
+}
+
 /**
  * The plate part by part along the water: every run takes what its strip gathers and, on a whole sheet, what its
  * neighbours pass it through the plate (fin with two feet, derived). Solved by rounds along the water until a thousandth of
  * a millikelvin. With like runs it is Hottel, Whillier and Bliss to the last digit but one.
  */
 export function plateField(query: FieldQuery): PlateField {
-  const { carried, lossCoefficient: loss, still } = query;
+  const { carried } = query;
   const runs = carried.length;
   const parts = query.parts ?? 16;
   const step = query.runLength / parts;
@@ -61,11 +66,18 @@ export function plateField(query: FieldQuery): PlateField {
       const backward = query.path === 'serpentine' && run % 2 === 1;
       let temperature = query.path === 'serpentine' ? entering : query.inlet;
       const flow = carried[run] ?? 0;
+      const loss = ofRun(query.lossCoefficient, run);
+      const still = ofRun(query.still, run);
       const own = loss * query.tubeDiameter + (fins.self[run] ?? 0);
       const mine = excess[run];
       for (let order = 0; order < parts; order += 1) {
         const part = backward ? parts - 1 - order : order;
-        const passed = fins.between * ((excess[run - 1]?.[part] ?? 0) + (excess[run + 1]?.[part] ?? 0));
+        // What the neighbours pass, over this strip's own still temperature.
+        const beside = (other: number) => {
+          const neighbour = excess[other]?.[part];
+          return neighbour === undefined ? 0 : neighbour + ofRun(query.still, other) - still;
+        };
+        const passed = fins.between * (beside(run - 1) + beside(run + 1));
         // The foot of the fin where no water cools it.
         const free = passed / own;
         let foot = free;
@@ -99,32 +111,41 @@ export function plateField(query: FieldQuery): PlateField {
     heat: through * (outlet - query.inlet),
     outlet,
     water,
-    tube: excess.map((line) => Array.from(line, (one) => still + one)),
+    tube: excess.map((line, run) => Array.from(line, (one) => ofRun(query.still, run) + one)),
   };
 }
 
 /** W/mK between neighbouring runs, and what each run's own plate takes from its foot. */
 function couplings(query: FieldQuery): { between: number; self: number[] } {
-  const { steps, lossCoefficient: loss, width, tubeDiameter } = query;
+  const { steps, width, tubeDiameter } = query;
   const beside = (width - tubeDiameter) / 2;
-  const alone = loss * beside * steppedFin(steps, loss);
   const count = query.carried.length;
-  const apart = { between: 0, self: new Array<number>(count).fill(2 * alone) };
+  const losses = Array.from({ length: count }, (_, run) => ofRun(query.lossCoefficient, run));
+  const alone = losses.map((loss) => loss * beside * steppedFin(steps, loss));
+  const apart = { between: 0, self: alone.map((one) => 2 * one) };
   if (!query.whole || beside <= 0) return apart;
   // A whole sheet is of one thickness: the mean of what lies beside the tube.
   const conductance = steps.reduce((sum, one) => sum + one.conductance * one.width, 0) / beside;
+  // Strips of unlike loss pass heat by the mean of it.
+  const loss = losses.reduce((sum, one) => sum + one, 0) / count;
   const m = Math.sqrt(Math.max(1e-9, loss) / conductance);
   const gap = 2 * beside * m;
   if (gap > 40) return apart;
   const inner = (conductance * m) / Math.tanh(gap);
   return {
     between: (conductance * m) / Math.sinh(gap),
-    self: Array.from({ length: count }, (_, run) => (run > 0 ? inner : alone) + (run < count - 1 ? inner : alone)),
+    self: losses.map((one, run) => {
+      const share = one / loss;
+      const outer = alone[run] ?? 0;
+      return (run > 0 ? inner * share : outer) + (run < count - 1 ? inner * share : outer);
+    }),
   };
 }
 
 /** Heat removal factor of a panel whose runs follow each other, from the field. Independent of sun and inlet. */
-export function serpentineRemoval(query: Omit<FieldQuery, 'inlet' | 'still' | 'path'>): number {
+export function serpentineRemoval(
+  query: Omit<FieldQuery, 'inlet' | 'still' | 'path' | 'lossCoefficient'> & { lossCoefficient: number },
+): number {
   const { heat } = plateField({ ...query, path: 'serpentine', inlet: 0, still: 1, parts: 12 });
   const area = query.carried.length * query.runLength * query.width;
   return heat / (area * query.lossCoefficient);
@@ -135,18 +156,19 @@ export function serpentineRemoval(query: Omit<FieldQuery, 'inlet' | 'still' | 'p
  * with the parts along the run.
  */
 export function plateMap(query: FieldQuery, field: PlateField, across = 5): number[][][] {
-  const { still, width, tubeDiameter, steps, lossCoefficient } = query;
+  const { width, tubeDiameter, steps } = query;
   const half = Math.ceil(across / 2);
-  const profile = finProfile(steps, lossCoefficient, 41);
   const beside = (width - tubeDiameter) / 2;
-  const share = (distance: number) => {
-    const x = Math.max(0, distance - tubeDiameter / 2) / Math.max(1e-9, beside);
-    return profile[Math.round(Math.min(1, x) * 40)] ?? 1;
-  };
-  return field.tube.map((line) =>
-    Array.from({ length: across }, (_, index) => {
+  return field.tube.map((line, run) => {
+    const profile = finProfile(steps, ofRun(query.lossCoefficient, run), 41);
+    const still = ofRun(query.still, run);
+    const share = (distance: number) => {
+      const x = Math.max(0, distance - tubeDiameter / 2) / Math.max(1e-9, beside);
+      return profile[Math.round(Math.min(1, x) * 40)] ?? 1;
+    };
+    return Array.from({ length: across }, (_, index) => {
       const distance = Math.abs((index - (across - 1) / 2) * (width / Math.max(1, 2 * half - 1)));
       return line.map((foot) => still + (foot - still) * share(distance));
-    }),
-  );
+    });
+  });
 }

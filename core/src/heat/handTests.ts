@@ -17,19 +17,39 @@ function scatter(values: readonly number[]): number {
   return Math.sqrt(square / values.length);
 }
 
+/** Long-wave emittance of a plate not yet painted: copper or aluminium, tarnished. Judgement, 0.05 bright to 0.3. */
+export const bareEmittance = 0.15;
+
+/** How the panel lies at the test: painted or bare, and whether air reaches its back. */
+export interface TestBench {
+  painted: boolean;
+  backOpen: boolean;
+}
+
 /**
- * W/m²K that a bare plate lying face up gives to a still room: Lloyd and Moran (1974), 0.54 Ra^¼ to 1e7 and 0.15 Ra^⅓
- * above, with radiation. A fifth either way by draughts and walls.
+ * W/m²K that a plate lying level gives to a still room. From its upper face Lloyd and Moran (1974), 0.54 Ra^¼ to 1e7 and 0.15 Ra^⅓
+ * above; from its under face, where air reaches it, McAdams' 0.27 Ra^¼; with radiation from each. A fifth either way by draughts and
+ * walls.
  *
  * @param side m. Area of the plate over its rim
+ * @param emittance of the upper face
+ * @param back emittance of the under face; none where it lies on something that insulates
  */
-export function roomLoss(query: { plate: number; room: number; emittance: number; side: number }): number {
-  const { plate, room, emittance, side } = query;
+export function roomLoss(query: {
+  plate: number;
+  room: number;
+  emittance: number;
+  side: number;
+  back?: number;
+}): number {
+  const { plate, room, emittance, side, back } = query;
   const air = airState((plate + room) / 2);
   const middle = (plate + room) / 2 + 273.15;
   const rayleigh = (9.80665 * Math.max(0.1, plate - room) * side ** 3 * air.prandtl) / (middle * air.kinematic ** 2);
-  const nusselt = rayleigh < 1e7 ? 0.54 * rayleigh ** 0.25 : 0.15 * Math.cbrt(rayleigh);
-  return (nusselt * air.conductivity) / side + 4 * emittance * stefan * middle ** 3;
+  const upper = rayleigh < 1e7 ? 0.54 * rayleigh ** 0.25 : 0.15 * Math.cbrt(rayleigh);
+  const under = back === undefined ? 0 : 0.27 * rayleigh ** 0.25;
+  const radiating = emittance + (back ?? 0);
+  return ((upper + under) * air.conductivity) / side + 4 * radiating * stefan * middle ** 3;
 }
 
 /** A touch probe on tube and plate of a bare panel with hot water through it, indoors. °C. */
@@ -45,7 +65,9 @@ export interface BondTest {
   width: number;
   tubeDiameter: number;
   steps: readonly FinStep[];
+  /** Of the upper face, and of the under face where air reaches it. */
   emittance: number;
+  back?: number;
   /** m. Area of the plate over its rim. */
   side: number;
   /** K. What two touches of the same probe differ by. */
@@ -64,7 +86,8 @@ export function bondFromTest(test: BondTest): Range | undefined {
   const rows = test.readings
     .filter(({ tube, plate, room }) => plate > room + 2 && tube >= plate)
     .map(({ tube, plate, room }) => {
-      const loss = roomLoss({ plate, room, emittance: test.emittance, side: test.side });
+      const { emittance, side, back } = test;
+      const loss = roomLoss({ plate, room, emittance, side, ...(back === undefined ? {} : { back }) });
       const fin = steppedFin(test.steps, loss);
       const gather = test.tubeDiameter + (test.width - test.tubeDiameter) * fin;
       return { fall: tube - plate, heat: loss * gather * (plate - room) };

@@ -20,10 +20,10 @@ export {
   volumeFlow,
 } from './fluids';
 export { bestGap, buildableGaps, topLossOverGaps } from './gap';
-export type { BondReading, BondTest, PaneReading, PlateWeighing } from './handTests';
-export { bondFromTest, paneFromTest, roomLoss, thicknessByWeight } from './handTests';
+export type { BondReading, BondTest, PaneReading, PlateWeighing, TestBench } from './handTests';
+export { bareEmittance, bondFromTest, paneFromTest, roomLoss, thicknessByWeight } from './handTests';
 export type { PanelPlace } from './layers';
-export { layerTemperatures, panelPlaces } from './layers';
+export { hottestDeviates, layerTemperatures, panelPlaces } from './layers';
 export type { Cavities, LossCover, TopLoss, TopLossQuery } from './losses';
 export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';

@@ -139,7 +139,7 @@ describe('heat: warm water stirs itself in slow tubes', () => {
 });
 
 describe('heat: the plate part by part along the water', () => {
-  const query: FieldQuery = {
+  const query: FieldQuery & { lossCoefficient: number } = {
     runLength: 1.9,
     width: 0.1,
     tubeDiameter: 0.015,

@@ -1,8 +1,9 @@
 import type { CollectorDescription, HeatConditions } from './description';
 import { type FieldQuery, type PlateField, plateField, plateMap } from './field';
 import { fluidState } from './fluids';
+import { risingRoot } from './root';
 import { bondAndFilm, type CollectorState } from './steady';
-import { build } from './uncertain';
+import { type Built, build, losses, lossSum } from './uncertain';
 
 /** The plate of a panel at work, part by part. */
 export interface PlateAtWork {
@@ -16,9 +17,13 @@ export interface PlateAtWork {
   water: number[][];
 }
 
+/** Rounds in which every strip finds the loss that belongs to its own temperature. */
+const lossRounds = 4;
+
 /**
- * The same steady state as `collectorState`, taken part by part along the water at its loss coefficient: how warm every
- * place of the plate is, and what an uneven flow does.
+ * The same steady state as `collectorState`, taken part by part along the water: how warm every place of the plate is, and what an
+ * uneven flow does. A strip that gets less water than its like runs hotter and loses more: its loss coefficient is that of its own
+ * mean temperature, so that a blocked one stands at the temperature of the still plate and never above it.
  *
  * @param state of the panel at these conditions
  * @param shares of the flow by run; even when left out. A run with none is blocked
@@ -29,25 +34,16 @@ export function plateAtWork(
   state: CollectorState,
   shares?: readonly number[],
 ): PlateAtWork {
-  const query = fieldQuery(description, conditions, state, shares);
-  const field: PlateField = plateField(query);
-  return { heat: field.heat, outlet: field.outlet, plate: plateMap(query, field), water: field.water };
-}
-
-function fieldQuery(
-  description: CollectorDescription,
-  conditions: HeatConditions,
-  state: CollectorState,
-  shares?: readonly number[],
-): FieldQuery {
   const built = build(description, {});
   const { tube, plate, absorberArea } = description;
   const mean = (conditions.inlet + state.outletTemperature) / 2;
   const { heatCapacity } = fluidState(conditions.fluid ?? 'water', mean);
   const carried = conditions.massFlow * heatCapacity;
+  const absorbed = state.absorbed / absorberArea;
+  const stillAt = (loss: number) => conditions.air + (absorbed - state.lossAtAir) / loss;
   // Headers count as plate: their strips are spread over the runs.
   const runLength = absorberArea / (plate.width * tube.count);
-  return {
+  let query: FieldQuery = {
     runLength,
     width: plate.width,
     tubeDiameter: tube.outerDiameter,
@@ -60,6 +56,33 @@ function fieldQuery(
       tube.path === 'serpentine' ? carried : carried * (shares?.[run] ?? 1 / tube.count),
     ),
     inlet: conditions.inlet,
-    still: conditions.air + (state.absorbed / absorberArea - state.lossAtAir) / state.lossCoefficient,
+    still: stillAt(state.lossCoefficient),
   };
+  let field = plateField(query);
+  // Runs fed alike are alike, and what one round found for them holds.
+  if (shares)
+    for (let round = 0; round < lossRounds; round += 1) {
+      const losses = lossesOfRuns(query, field, { built, conditions, state, absorbed });
+      query = { ...query, lossCoefficient: losses, still: losses.map(stillAt) };
+      field = plateField(query);
+    }
+  return { heat: field.heat, outlet: field.outlet, plate: plateMap(query, field), water: field.water };
+}
+
+/** W/m²K of every strip: the slope of the loss from the air to the temperature at which it closes its own balance. */
+function lossesOfRuns(
+  { carried, runLength, width, inlet }: FieldQuery,
+  field: PlateField,
+  at: { built: Built; conditions: HeatConditions; state: CollectorState; absorbed: number },
+): number[] {
+  const { built, conditions, state, absorbed } = at;
+  return carried.map((flow, run) => {
+    const line = field.water[run] ?? [];
+    const taken = (flow * ((line[line.length - 1] ?? inlet) - inlet)) / (runLength * width);
+    const excess = (plate: number) => lossSum(losses(built, conditions, plate)) - (absorbed - taken);
+    const plate = risingRoot(excess, conditions.air - 80, conditions.air + 500, 1e-4);
+    const rise = plate - conditions.air;
+    // Near the air the slope of the whole panel serves: there is hardly a loss to get wrong.
+    return Math.abs(rise) < 2 ? state.lossCoefficient : Math.max(0.05, (absorbed - taken - state.lossAtAir) / rise);
+  });
 }

@@ -34,11 +34,22 @@ export function valueAtPath(document: unknown, path: readonly (string | number)[
   return value;
 }
 
+/** Names that are no fields of a document but reach into what it is made of. */
+const unnamable = new Set(['__proto__', 'constructor', 'prototype']);
+
+/** Whether a step can be taken in a list or a record: a list takes a place that it has or the next one, and nothing else. */
+function isStep(document: Container, step: string | number): boolean {
+  if (!Array.isArray(document)) return !unnamable.has(String(step));
+  return typeof step === 'number' && Number.isInteger(step) && step >= 0 && step <= document.length;
+}
+
 /** A copy with one field set (or taken out, for undefined); everything not on the path is shared. Throws RangeError. */
 export function withValueAt<T>(document: T, path: readonly (string | number)[], value: unknown): T {
   const [step, ...rest] = path;
   if (step === undefined) return value as T;
-  if (!isContainer(document) || step === '__proto__') throw new RangeError(`no field at ${path.join('.')}`);
+  if (!isContainer(document) || !isStep(document, step)) throw new RangeError(`no field at ${path.join('.')}`);
+  if (Array.isArray(document) && rest.length === 0 && value === undefined)
+    throw new RangeError(`an entry of a list is taken out with the whole list: ${path.join('.')}`);
   const copy: Container = Array.isArray(document) ? [...document] : { ...document };
   const inner =
     rest.length > 0 ? withValueAt((document as Record<string | number, unknown>)[step], rest, value) : value;

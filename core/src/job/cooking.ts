@@ -1,6 +1,6 @@
 import { loopPipes, type SolderAlloy, solderHolds } from '../catalogue';
-import { boilingPoint, layerTemperatures, type PanelPlace } from '../heat';
-import { airPressure } from '../sky';
+import { hottestDeviates, layerTemperatures, type PanelPlace } from '../heat';
+import { loopBoils } from './boiling';
 import { stagnationConditions } from './conditions';
 import type { OpenJob } from './open';
 
@@ -10,23 +10,17 @@ export interface Cooking {
   panel: number | undefined;
   name: string;
   place: PanelPlace | 'joint' | 'loop';
-  /** What it will see. */
+  /** What it will see, and the upper edge of the band of that: the hottest that one panel in twenty still exceeds. */
   sees: number;
+  high: number;
   /** What it stands for years. */
   limit: number;
+  /** From the upper edge to the limit: below nought it cooks. */
   margin: number;
   /** Path in the job of the field that changes it. */
   path?: string;
-  /** Pa that a soldered capillary joint still holds there, by alloy; undefined where no table goes. */
-  holds?: Record<SolderAlloy, number | undefined>;
-}
-
-/** Pa over the air's pressure at which a closed loop's relief valve opens: the usual 3 bar. */
-const reliefPressure = 3e5;
-
-/** °C at which water in the loop boils: in the open, or against the relief valve. */
-export function loopBoils({ job }: OpenJob): number {
-  return boilingPoint(airPressure(job.site.elevation) + (job.loop.pressurised ? reliefPressure : 0));
+  /** The solder of a joint, and Pa that a capillary joint of it still holds there; none where no table goes. */
+  joint?: { alloy: SolderAlloy; holds: number | undefined };
 }
 
 /**
@@ -36,45 +30,44 @@ export function loopBoils({ job }: OpenJob): number {
 export function jobCooking(open: OpenJob): Cooking[] {
   const { job } = open;
   const conditions = stagnationConditions(job);
-  let hottest = conditions.air;
+  let hottest = { sees: conditions.air, high: conditions.air };
   const rows = open.panels.flatMap(({ design }, panel): Cooking[] => {
     const at = layerTemperatures(design.heat, conditions);
-    hottest = Math.max(hottest, at.plate);
+    const worst = layerTemperatures(design.heat, conditions, hottestDeviates(design.heat, conditions));
+    hottest = { sees: Math.max(hottest.sees, at.plate), high: Math.max(hottest.high, worst.plate) };
     return design.materials.map(({ name, place, limit, path, joint }) => {
       const sees = at[place];
+      const high = Math.max(sees, worst[place]);
       return {
         panel,
         name,
         place: joint ? 'joint' : place,
         sees,
+        high,
         limit,
-        margin: limit - sees,
+        margin: limit - high,
         ...(path ? { path } : {}),
-        ...(joint ? { holds: holdsAt(sees) } : {}),
+        ...(joint ? { joint: { alloy: joint, holds: solderHolds(joint, high) } } : {}),
       };
     });
   });
   const pipe = job.loop.pipe ? loopPipes[job.loop.pipe] : undefined;
   if (pipe) {
-    const sees = Math.min(hottest, loopBoils(open));
+    const boils = loopBoils(open);
+    const sees = Math.min(hottest.sees, boils);
+    const high = Math.min(hottest.high, boils);
     rows.push({
       panel: undefined,
       name: pipe.name,
       place: 'loop',
       sees,
+      high,
       limit: pipe.limit,
-      margin: pipe.limit - sees,
+      margin: pipe.limit - high,
       path: 'loop.pipe',
     });
   }
   return rows.sort((a, b) => a.margin - b.margin);
-}
-
-function holdsAt(temperature: number): Cooking['holds'] {
-  return {
-    'tin-lead': solderHolds('tin-lead', temperature),
-    'tin-antimony': solderHolds('tin-antimony', temperature),
-  };
 }
 
 /** What a place is called. */

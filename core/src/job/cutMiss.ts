@@ -1,7 +1,7 @@
 import { cutTolerance, type Part } from '../shop';
 import { jobShop } from './cutList';
 import { editableDimensions, fieldValue, openWith } from './dimension';
-import { evaluateOpen } from './evaluate';
+import { evaluateOpen, figureChange } from './evaluate';
 import type { OpenJob } from './open';
 
 /** A design in which the piece is right as it was cut. */
@@ -104,7 +104,8 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
     const then = at(to);
     const reached = lengthOf(then, part.id);
     if (!then || reached === undefined || Math.abs(reached - cut) > cutTolerance) return [];
-    const figures = evaluateOpen(then);
+    const change = figureChange(now, evaluateOpen(then));
+    if (!change) return [];
     const after = jobShop(then).parts;
     const known = new Set(panel.design.findings.map(({ code }) => code));
     return [
@@ -114,8 +115,7 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
         from: value,
         to,
         value: fieldValue(edit, to),
-        heat: figures.usefulHeat - now.usefulHeat,
-        cost: figures.cost - now.cost,
+        ...change,
         others: after.flatMap((one) => {
           const old = before.find(({ id }) => id === one.id);
           const same = old && JSON.stringify(shape(old)) === JSON.stringify(shape(one));

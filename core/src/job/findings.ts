@@ -1,6 +1,8 @@
 import { type Finding, type Wording, type Words, wordFinding } from '../care';
 import { families } from '../families';
 import type { Habit } from '../quantity';
+import { hasSize } from '../shop';
+import { absentWords } from './attempt';
 import { type Cooking, jobCooking, placeWords } from './cooking';
 import { growthFindings, growthWords } from './growth';
 import { mountFindings, mountWords, paneWindFindings } from './mount';
@@ -13,7 +15,27 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
   const loop = cooks.filter(({ panel }) => panel === undefined);
   const panels = open.panels.flatMap(({ design }, index): Finding[] => [
     ...design.findings,
+    ...design.parts
+      .filter((part) => !hasSize(part))
+      .map(
+        (part): Finding => ({
+          code: 'piece-without-size',
+          severity: 'clash',
+          path: `panels.${index}`,
+          values: { name: part.name, size: part.kind === 'length' ? part.length : Math.min(part.width, part.height) },
+        }),
+      ),
     ...cooks.filter(({ panel, path }) => panel === index && path).map(cookFinding),
+    ...cooks
+      .filter(({ panel, joint }) => panel === index && joint)
+      .map(
+        ({ name, limit, sees, high }): Finding => ({
+          code: 'solder-melts',
+          severity: 'caution',
+          path: `panels.${index}`,
+          values: { name, limit, sees, high },
+        }),
+      ),
     ...(job.loop.kind === 'drain-back' && !design.drains.empties
       ? [
           {
@@ -45,12 +67,12 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
 }
 
 /** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
-function cookFinding({ name, place, limit, sees, path }: Cooking): Finding {
+function cookFinding({ name, place, limit, sees, high, path }: Cooking): Finding {
   return {
     code: place === 'loop' ? 'loop-cooks' : 'material-cooks',
     severity: 'caution',
     path: path ?? 'panels',
-    values: { name, place: placeWords[place], limit, sees },
+    values: { name, place: placeWords[place], limit, sees, high },
   };
 }
 
@@ -60,12 +82,23 @@ const jobWords: Record<string, Words> = {
     detail: `The loop drains back when the pump stops, but as this panel lies ${values.text('how')}: it freezes there.`,
     remedy: 'Turn the panel so that its runs lie across the slope, or fill the loop with glycol.',
   }),
+  ...absentWords,
   ...growthWords,
   ...mountWords,
+  'piece-without-size': (values, say) => ({
+    headline: `${values.text('name').toLowerCase()} has no length`,
+    detail: `As drawn it comes to ${say.length(values.number('size'))}: nothing is left of it to cut.`,
+    remedy: 'Draw what stands at its ends farther apart, or take a thinner tube or a shorter fitting.',
+  }),
   'material-cooks': (values, say) => ({
     headline: `${values.text('name')} cooks`,
-    detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy: 'Take a material that stands the heat. A panel left dry in the sun gets this hot on the first day.',
+  }),
+  'solder-melts': (values, say) => ({
+    headline: `${values.text('name')} would melt`,
+    detail: `Dry in full sun the joints reach ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; that solder begins to melt at ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    remedy: 'Solder with tin and 5 % antimony, or braze, and keep the panel from standing dry in the sun.',
   }),
   'loop-cooks': (values, say) => ({
     headline: `${values.text('name')} cooks`,

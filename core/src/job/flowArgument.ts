@@ -1,4 +1,5 @@
-import { panelsState } from '../loop';
+import { hottestOutlet, panelsState } from '../loop';
+import { loopBoils } from './boiling';
 import { type Conditions, heatConditions } from './conditions';
 import type { OpenJob } from './open';
 
@@ -15,9 +16,12 @@ export interface FlowPoint {
 
 /** The quarrel of slow and hot against fast and efficient, in this job's own numbers. */
 export interface FlowArgument {
-  slow: FlowPoint;
-  now: FlowPoint;
-  fast: FlowPoint;
+  /** Absent at a flow with which the water would boil. */
+  slow?: FlowPoint;
+  now?: FlowPoint;
+  fast?: FlowPoint;
+  /** °C at which water in this loop boils. */
+  boils: number;
   /** kg/s for each m² of pane, as it stands. */
   specificFlow: number;
 }
@@ -28,15 +32,16 @@ const sides = { slow: 0.3, now: 1, fast: 3 };
 export function flowArgument(open: OpenJob, given: Partial<Conditions>): FlowArgument {
   const { job, groups } = open;
   const conditions = heatConditions(job, groups, given);
-  const at = (share: number): FlowPoint => {
-    const massFlow = conditions.massFlow * share;
-    const { gain, usefulHeat, efficiency, perGroup } = panelsState(groups, job.loop.connection, {
-      ...conditions,
-      massFlow,
-    });
-    return { massFlow, gain, usefulHeat, efficiency, plate: Math.max(...perGroup.map((one) => one.plateTemperature)) };
+  const boils = loopBoils(open);
+  const at = (side: keyof typeof sides): Partial<FlowArgument> => {
+    const massFlow = conditions.massFlow * sides[side];
+    const state = panelsState(groups, job.loop.connection, { ...conditions, massFlow });
+    if (hottestOutlet(state) > boils) return {};
+    const { gain, usefulHeat, efficiency, perGroup } = state;
+    const plate = Math.max(...perGroup.map((one) => one.plateTemperature));
+    return { [side]: { massFlow, gain, usefulHeat, efficiency, plate } };
   };
-  return { slow: at(sides.slow), now: at(sides.now), fast: at(sides.fast), specificFlow: job.loop.specificFlow };
+  return { ...at('slow'), ...at('now'), ...at('fast'), boils, specificFlow: job.loop.specificFlow };
 }
 
 /** The loop's kg/s per m² that gives a flow through the whole job, from the flow that it gives now; to a millionth. */

@@ -5,11 +5,11 @@ import type { OpenJob } from './open';
 /** °C in the shed on the day of building. */
 const builtAt = 10;
 
-/** What has not the room to grow when the panel stands dry in full sun. */
+/** What has not the room to grow when the panel stands dry in full sun, at the upper edge of its band. */
 export function growthFindings(open: OpenJob, cooking: readonly Cooking[]): Finding[] {
   return open.panels.flatMap(({ design }, panel) =>
     design.growth.flatMap((thing): Finding[] => {
-      const sees = cooking.find((one) => one.panel === panel && one.place === thing.place)?.sees;
+      const sees = cooking.find((one) => one.panel === panel && one.place === thing.place)?.high;
       if (sees === undefined) return [];
       const growth = thing.expansion * thing.length * Math.max(0, sees - builtAt);
       const missing = growth - thing.room;

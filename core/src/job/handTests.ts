@@ -1,10 +1,12 @@
 import type { Range } from '../catalogue';
 import {
   type BondReading,
+  bareEmittance,
   bondFromTest,
   type PaneReading,
   type PlateWeighing,
   paneFromTest,
+  type TestBench,
   thicknessByWeight,
 } from '../heat';
 import type { OpenJob } from './open';
@@ -18,12 +20,18 @@ export interface Found {
   value: Range;
 }
 
-/** The bond of a panel from a touch probe; K of the probe is what two touches differ by. */
+/**
+ * The bond of a panel from a touch probe, before it is boxed.
+ *
+ * @param probe K by which two touches of it differ
+ * @param bench whether the face is painted yet, and whether air reaches the back: a bare back gives away nearly as much again
+ */
 export function bondTest(
   open: OpenJob,
   index: number,
   readings: readonly BondReading[],
   probe: number,
+  bench: TestBench,
 ): Found | undefined {
   const { heat, outside } = panelOf(open, index);
   const value = bondFromTest({
@@ -32,7 +40,8 @@ export function bondTest(
     width: heat.plate.width,
     tubeDiameter: heat.tube.outerDiameter,
     steps: heat.plate.steps,
-    emittance: heat.emittance.likely,
+    emittance: bench.painted ? heat.emittance.likely : bareEmittance,
+    ...(bench.backOpen ? { back: bareEmittance } : {}),
     side: heat.absorberArea / (2 * (outside.length + outside.width)),
   });
   return value && { input: 'bond', value };

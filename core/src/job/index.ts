@@ -1,5 +1,6 @@
 // The job document: its schema and versions, and everything that is worked out from it.
 
+export { loopBoils } from './boiling';
 export type { Change, Conflict } from './changes';
 export { changesBetween, mergeChanges, pathSteps, same, valueAtPath, withValueAt } from './changes';
 export type { Conditions } from './conditions';
@@ -11,7 +12,7 @@ export {
   stagnationConditions,
   tiltOf,
 } from './conditions';
-export { type Cooking, jobCooking, loopBoils, placeWords } from './cooking';
+export { type Cooking, jobCooking, placeWords } from './cooking';
 export { buyListCsv, buySize, cutDecisions, cutListCsv, type JobShop, jobShop } from './cutList';
 export { type CutMiss, cutMiss, isSlip, type MissFit } from './cutMiss';
 export {
@@ -29,8 +30,8 @@ export {
 } from './cutting';
 export { defaultJob, familyIds } from './defaults';
 export { type Editable, editableDimensions, withDimension } from './dimension';
-export type { Band, BandedFigure, Figures, PanelFigures } from './evaluate';
-export { evaluateBands, evaluateJob, evaluateOpen } from './evaluate';
+export type { Band, BandedFigure, Bands, Figures, PanelFigures, WorkFigures } from './evaluate';
+export { evaluateBands, evaluateJob, evaluateOpen, panelBand, workOf } from './evaluate';
 export { allWords, jobFindings, sayFinding } from './findings';
 export { curveSlope, type FlowArgument, type FlowPoint, flowArgument, specificFlowFor } from './flowArgument';
 export { type GapAdvice, gapAdvice } from './gap';
@@ -47,7 +48,7 @@ export {
 } from './handTests';
 export { jobParts } from './jobParts';
 export { type LookItem, lastLook } from './lastLook';
-export { type MadeFigure, type Making, panelMakings } from './makings';
+export { type MadeFigure, type Making, type Makings, panelMakings } from './makings';
 export { type MarkWorth, marksWorth } from './marks';
 export { mountOf, sideOf, usualGust, windOf } from './mount';
 export type { OpenJob } from './open';
@@ -69,3 +70,4 @@ export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty'
 export { provedShop, type StockChange, type WasteFreePoint, wasteFreePoints } from './wasteFree';
 export { type WaterCheck, waterCheck } from './waterCheck';
 export { jobWeights, type Weights } from './weights';
+export { type WorkedOut, workOut } from './workOut';

@@ -10,8 +10,6 @@ import {
   changesBetween,
   cutListCsv,
   defaultJob,
-  evaluateBands,
-  evaluateJob,
   familyIds,
   heatConditions,
   type Job,
@@ -28,6 +26,7 @@ import {
   valueAtPath,
   withValueAt,
 } from '.';
+import { wholeBands, wholeFigures } from './whole.fixture';
 
 const job = defaultJob('harp');
 const set = (path: string, value: unknown): Job => withValueAt(job, pathSteps(path), value);
@@ -45,7 +44,7 @@ describe('job: the document', () => {
         if (!parsed.ok) throw new Error(JSON.stringify(parsed.errors));
         expect(parsed.job).deep.equal(document);
         expect(jobFindings(openJob(document)).filter(({ severity }) => severity !== 'note')).deep.equal([]);
-        expect(evaluateJob(document).unpriced, 'everything has a guide price').deep.equal([]);
+        expect(wholeFigures(document).unpriced, 'everything has a guide price').deep.equal([]);
       }
   });
   const wrong: [path: string, value: unknown, message: RegExp][] = [
@@ -142,7 +141,7 @@ function sorted(value: unknown): unknown {
 }
 
 describe('job: figures', () => {
-  const figures = evaluateJob(job);
+  const figures = wholeFigures(job);
   it('stand at the design conditions: 800 W/m², 0.85 beam, 15 °C, 2 m/s, 20 °C in, 0.02 kg/s m²', () => {
     expect(figures.conditions).include({ irradiance: 800, beamShare: 0.85, air: 15, wind: 2, inlet: 20 });
     expect(figures.massFlow).closeTo(0.02 * figures.apertureArea, 1e-12);
@@ -172,16 +171,16 @@ describe('job: figures', () => {
         seen += 1;
         const line = efficiencyLine(group.heat, heatConditions(one, open.groups, {}));
         // Against the mean of the water, as laboratories give it: F′ in the place of F_R.
-        const { state } = evaluateJob(one).perPanel[0] ?? {};
+        const { state } = wholeFigures(one).perPanel[0] ?? {};
         const toMean = (state?.efficiencyFactor ?? 1) / (state?.heatRemovalFactor ?? 1);
         expect(line.intercept * toMean, `${id} ${units}`).within(0.68, 0.78);
         expect(line.slope * toMean).within(4.5, 7);
-        expect(evaluateJob(one).stagnationTemperature).within(120, 155);
+        expect(wholeFigures(one).stagnationTemperature).within(120, 155);
       }
     expect(seen).at.least(4);
   });
   it('double for two panels alike, gain and pressure apart', () => {
-    const two = evaluateJob(set('panels.0.count', 2));
+    const two = wholeFigures(set('panels.0.count', 2));
     for (const name of ['apertureArea', 'usefulHeat', 'waterVolume', 'dryMass', 'massFlow'] as const)
       expect(two[name], name).closeTo(2 * figures[name], 1e-6 * Math.abs(figures[name]));
     expect(two.gain).closeTo(figures.gain, 1e-9);
@@ -189,23 +188,23 @@ describe('job: figures', () => {
   });
   it('in series come out hotter and less efficient at the same flow through each', () => {
     const two = set('panels.0.count', 2);
-    const series = evaluateJob({ ...two, loop: { ...two.loop, connection: 'series' } });
+    const series = wholeFigures({ ...two, loop: { ...two.loop, connection: 'series' } });
     expect(series.gain).within(1.8 * figures.gain, 2 * figures.gain);
     expect(series.efficiency).below(figures.efficiency);
   });
   it('move as they must', () => {
-    expect(evaluateJob(job, { irradiance: 1000 }).gain).above(figures.gain);
-    expect(evaluateJob(job, { air: 0 }).gain).below(figures.gain);
-    expect(evaluateJob(job, { skyTemperature: 15 }).gain).above(figures.gain);
-    expect(evaluateJob(job, { massFlow: figures.massFlow / 2 }).gain).above(figures.gain);
+    expect(wholeFigures(job, { irradiance: 1000 }).gain).above(figures.gain);
+    expect(wholeFigures(job, { air: 0 }).gain).below(figures.gain);
+    expect(wholeFigures(job, { skyTemperature: 15 }).gain).above(figures.gain);
+    expect(wholeFigures(job, { massFlow: figures.massFlow / 2 }).gain).above(figures.gain);
     // Dry in sun is not the caller's weather.
-    expect(evaluateJob(job, { air: -10, irradiance: 100 }).stagnationTemperature).equal(figures.stagnationTemperature);
-    expect(evaluateJob(set('site.hottest', { air: 40, irradiance: 1050 })).stagnationTemperature).above(
+    expect(wholeFigures(job, { air: -10, irradiance: 100 }).stagnationTemperature).equal(figures.stagnationTemperature);
+    expect(wholeFigures(set('site.hottest', { air: 40, irradiance: 1050 })).stagnationTemperature).above(
       figures.stagnationTemperature,
     );
   });
   it('count what has no price apart from the cost', () => {
-    const bare = evaluateJob({ ...job, shop: { ...job.shop, prices: {}, sold: [] } });
+    const bare = wholeFigures({ ...job, shop: { ...job.shop, prices: {}, sold: [] } });
     expect(bare.cost).equal(0);
     expect(bare.unpriced.length).above(5);
   });
@@ -222,19 +221,19 @@ describe('job: figures', () => {
 });
 
 describe('job: bands', () => {
-  const bands = evaluateBands(job, {}, { samples: 120, seed: 3 });
+  const bands = wholeBands(job, {}, { samples: 120, seed: 3 });
   it('hold the figure between low and high, the same for the same seed', () => {
-    const figures = evaluateJob(job);
+    const figures = wholeFigures(job);
     for (const [name, band] of Object.entries(bands)) {
       expect(band.low, name).below(band.likely);
       expect(band.likely, name).below(band.high);
     }
     expect(bands.gain.likely).closeTo(figures.gain, 1e-9);
-    expect(evaluateBands(job, {}, { samples: 120, seed: 3 })).deep.equal(bands);
-    expect(evaluateBands(job, {}, { samples: 120, seed: 4 })).not.deep.equal(bands);
+    expect(wholeBands(job, {}, { samples: 120, seed: 3 })).deep.equal(bands);
+    expect(wholeBands(job, {}, { samples: 120, seed: 4 })).not.deep.equal(bands);
   });
   it('are wider for a bond that nobody can be sure of', () => {
-    const loose = evaluateBands(
+    const loose = wholeBands(
       set('panels.0.absorber', { kind: 'snap-tracks', parameters: { track: 'track-100', bed: 'dry' } }),
       {},
       { samples: 120, seed: 3 },

@@ -1,13 +1,13 @@
-import type { Part, Purchase } from '../shop';
+import { hasSize, type Part, type Purchase } from '../shop';
 import { anchorage, mountOf } from './mount';
 import type { OpenJob } from './open';
 
-/** Everything to make, for every panel of every kind, stands too. */
+/** Everything to make, for every panel of every kind, stands too. Pieces of no size are findings, and no planner is asked for them. */
 export function jobParts(open: OpenJob): { parts: Part[]; purchases: Purchase[] } {
   const stands = open.panels.map((_, index) => mountOf(open, index));
   return {
     parts: open.panels.flatMap(({ document, design }, index) =>
-      [...design.parts, ...(stands[index]?.parts ?? [])].map((part) => ({
+      [...design.parts, ...(stands[index]?.parts ?? [])].filter(hasSize).map((part) => ({
         ...part,
         count: part.count * document.count,
       })),

@@ -4,7 +4,6 @@ import { changeKind, type Family, families, type PanelDocument } from '../famili
 import { fitRuns } from '../families/plate/fit';
 import {
   defaultJob,
-  evaluateJob,
   jobFindings,
   jobParts,
   jobShop,
@@ -15,6 +14,7 @@ import {
   windOf,
   withValueAt,
 } from '.';
+import { wholeFigures } from './whole.fixture';
 
 const habits = ['metric', 'imperial'] as const;
 const panel = (change: Record<string, unknown> = {}, others: Partial<PanelDocument> = {}): PanelDocument => {
@@ -147,11 +147,11 @@ describe('serpentine: over the whole range', () => {
         ...defaultJob('serpentine'),
         panels: [{ ...defaultJob('serpentine').panels[0], ...panel(change) }],
       };
-      return evaluateJob(job as ReturnType<typeof defaultJob>);
+      return wholeFigures(job as ReturnType<typeof defaultJob>);
     };
     expect(drop({ runs: 8 }).pressureDrop ?? Number.NaN).below(drop({}).pressureDrop ?? Number.NaN);
     expect(drop({ tube: 'en-1057-18x1' }).pressureDrop ?? Number.NaN).below(drop({}).pressureDrop ?? Number.NaN);
-    const harp = evaluateJob(defaultJob('harp'));
+    const harp = wholeFigures(defaultJob('harp'));
     expect(drop({}).efficiency / harp.efficiency).within(0.85, 1.02);
     expect(drop({}).perPanel[0]?.riserShares).deep.equal([]);
   });
@@ -243,8 +243,8 @@ describe('job: a panel on a stand', () => {
     const job = standing('ground-stand');
     const ids = jobParts(openJob(job)).parts.map(({ id }) => id);
     expect(ids).include('panel-a/stand-leg-rear');
-    expect(evaluateJob(job).cost).above(evaluateJob(defaultJob('harp')).cost);
-    expect(evaluateJob(job).unpriced).deep.equal([]);
+    expect(wholeFigures(job).cost).above(wholeFigures(defaultJob('harp')).cost);
+    expect(wholeFigures(job).unpriced).deep.equal([]);
     const two = { ...job, panels: [{ ...job.panels[0], count: 2 }] as typeof job.panels };
     const legs = (one: typeof job) =>
       jobParts(openJob(one)).parts.find(({ id }) => id === 'panel-a/stand-leg-rear')?.count;
@@ -289,7 +289,7 @@ describe('job: a panel on a stand', () => {
       if (!found) throw new Error(`${kind}: nothing said`);
       expect(Number(found.values.each) * Number(found.values.count)).closeTo(windOf(open, 0).force, 1e-6);
       expect(sayFinding(found, 'imperial').remedy).match(/engineer decide/);
-      expect(evaluateJob(open.job).unpriced).deep.equal([]);
+      expect(wholeFigures(open.job).unpriced).deep.equal([]);
     }
   });
   it('is refused where no stand of that kind is, by its field', () => {
@@ -347,7 +347,7 @@ describe('trickle: what each strip is given, and what steams away', () => {
     const job = defaultJob('trickle');
     const [panel] = job.panels;
     if (!panel) throw new Error('no panel');
-    return evaluateJob({ ...job, panels: [{ ...panel, parameters: { ...panel.parameters, ...change } }] }).perPanel[0];
+    return wholeFigures({ ...job, panels: [{ ...panel, parameters: { ...panel.parameters, ...change } }] }).perPanel[0];
   };
   it('parts the panel’s flow among its strips', () => {
     const figure = figuresOf({ strips: 4 });

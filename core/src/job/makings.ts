@@ -1,7 +1,7 @@
 import type { PanelDesign, WaterDescription } from '../families';
 import { modifiersOf, spreadsOf, stackConductance } from '../heat';
 import type { QuantityKind } from '../quantity';
-import type { Figures } from './evaluate';
+import type { Figures, PanelFigures } from './evaluate';
 
 /** How a figure comes about: enough to check it with a pencil. */
 export interface Making {
@@ -18,6 +18,7 @@ export const madeFigures = [
   'factor',
   'riserFlow',
   'pressureDrop',
+  'lift',
   'stripFlow',
   'steam',
   'dry',
@@ -27,12 +28,19 @@ export const madeFigures = [
 ] as const;
 export type MadeFigure = (typeof madeFigures)[number];
 
-/** Makings of the figures of one panel of a job. */
-export function panelMakings(figures: Figures, design: PanelDesign, index: number): Record<MadeFigure, Making> {
+export type Makings = Partial<Record<MadeFigure, Making>>;
+
+/** Makings of the figures of one panel of a job; of a figure that cannot be worked out there are none. */
+export function panelMakings(figures: Figures, design: PanelDesign, index: number): Makings {
   const panel = figures.perPanel[index];
   if (!panel) throw new RangeError(`no panel ${index}`);
+  return { ...workMakings(figures, design, panel), ...plainMakings(design, panel) };
+}
+
+function workMakings(figures: Figures, design: PanelDesign, panel: PanelFigures): Makings {
   const { conditions } = figures;
-  const { state } = panel;
+  const { state, usefulHeat, inlet } = panel;
+  if (!state || usefulHeat === undefined) return {};
   const { heat, water } = design;
   const spreads = spreadsOf(heat);
   const modifiers = modifiersOf(heat, conditions);
@@ -46,9 +54,9 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
       formula: 'useful heat ÷ (flow × heat capacity of water)',
       source: 'heat balance of the water',
       inputs: [
-        { label: 'useful heat', value: panel.usefulHeat, kind: 'power' },
+        { label: 'useful heat', value: usefulHeat, kind: 'power' },
         flow,
-        { label: 'water in', value: conditions.inlet, kind: 'temperature' },
+        { label: 'water in', value: inlet, kind: 'temperature' },
       ],
     },
     efficiency: {
@@ -71,7 +79,7 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
         { label: 'of the ground', value: modifiers.ground, kind: 'number', digits: 2 },
         sun,
         loss,
-        { label: 'water in', value: conditions.inlet, kind: 'temperature' },
+        { label: 'water in', value: inlet, kind: 'temperature' },
         { label: 'air', value: conditions.air, kind: 'temperature' },
         { label: 'sky and ground look like', value: conditions.surroundings, kind: 'temperature' },
         aperture,
@@ -121,6 +129,19 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
           : [],
     },
     pressureDrop: pressureMaking(water, flow),
+    lift: {
+      name: 'Lift of warm water',
+      formula:
+        'fall of density by the warming of the risers ÷ 2 × gravity × rise of a riser, mean over the risers by their flow',
+      source: 'buoyancy of a column that warms evenly (derived); it helps the pump and is not taken off its work',
+      inputs: [
+        flow,
+        { label: 'useful heat', value: usefulHeat, kind: 'power' },
+        ...(water.kind === 'manifold'
+          ? [{ label: 'riser length', value: water.riserLength, kind: 'length' } as const]
+          : []),
+      ],
+    },
     stripFlow: {
       name: 'Flow, each strip',
       formula: 'flow of the panel ÷ strips: every feed gets its like',
@@ -156,11 +177,17 @@ export function panelMakings(figures: Figures, design: PanelDesign, index: numbe
         { label: 'back, W/m²K', value: stackConductance(heat.back) * spreads.back.likely, kind: 'heatLoss' },
       ],
     },
+  };
+}
+
+/** Makings of what needs no working point. */
+function plainMakings(design: PanelDesign, panel: PanelFigures): Makings {
+  return {
     aperture: {
       name: 'Pane area',
       formula: 'clear length × clear width between the bearings',
       source: 'aperture as in ISO 9488',
-      inputs: [aperture],
+      inputs: [{ label: 'pane area', value: design.areas.aperture, kind: 'area' }],
     },
     water: {
       name: 'Holds',
@@ -187,7 +214,7 @@ function pressureMaking(water: WaterDescription, flow: Making['inputs'][number])
     case 'manifold':
       return {
         name,
-        formula: 'along the feeding header and through the last riser, less the lift of warm water',
+        formula: 'friction along the feeding header and through a riser, with the speed that the headers take up',
         source: 'Darcy and Weisbach; Colebrook and White where turbulent',
         inputs: [{ label: 'riser length', value: water.riserLength, kind: 'length' }, flow],
       };

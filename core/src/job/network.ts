@@ -31,15 +31,16 @@ export function serialDrop(water: SerialWater, at: WaterAt): number {
   return seriesDrop({ bore: water.bore, length: water.length, bends: water.bends, ...common(at) });
 }
 
-/** Pa between the ports of a panel, and the share of each riser where there are several. */
+/** Pa of friction between the ports of a panel, Pa by which its warm water lifts itself, and the share of each riser where there are several. */
 export function waterAtWork(
   water: WaterDescription,
   turned: boolean,
   at: WaterAt,
-): { pressureDrop: number | undefined; shares: number[] } {
-  if (water.kind === 'serial') return { pressureDrop: serialDrop(water, at), shares: [] };
-  if (water.kind === 'film') return { pressureDrop: undefined, shares: [] };
-  if (water.kind === 'slot') return { pressureDrop: slotDrop({ ...water, ...common(at) }), shares: [] };
-  const { pressureDrop, fractions } = manifoldFlow(manifoldQuery(water, turned, at));
-  return { pressureDrop, shares: fractions };
+): { pressureDrop: number | undefined; lift: number | undefined; shares: number[] } {
+  const none = { lift: undefined, shares: [] };
+  if (water.kind === 'serial') return { pressureDrop: serialDrop(water, at), ...none };
+  if (water.kind === 'film') return { pressureDrop: undefined, ...none };
+  if (water.kind === 'slot') return { pressureDrop: slotDrop({ ...water, ...common(at) }), ...none };
+  const { pressureDrop, lift, fractions } = manifoldFlow(manifoldQuery(water, turned, at));
+  return { pressureDrop, lift: lift > 0 ? lift : undefined, shares: fractions };
 }

@@ -8,6 +8,10 @@ import { climateSchema } from '../sky';
 export const jobFormat = 'north-pane/job';
 export const jobVersion = 1;
 
+/** kg/s per m². Below it a panel stands still; above it no pump of this kind goes. */
+export const leastSpecificFlow = 5e-4;
+export const mostSpecificFlow = 0.2;
+
 const id = z
   .string()
   .regex(/^[a-z][a-z0-9-]{0,40}$/, 'must be small letters, digits and dashes, beginning with a letter');
@@ -205,7 +209,10 @@ export const jobSchema = z.strictObject({
     kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath']),
     connection: z.enum(['parallel', 'series']),
     /** kg/s per m² of aperture. */
-    specificFlow: z.number().gt(0, 'flow must be above 0').max(0.2, 'flow is at most 0.2 kg/s per m²'),
+    specificFlow: z
+      .number()
+      .min(leastSpecificFlow, 'flow is at least 0.000 5 kg/s per m²: less is a panel that stands still')
+      .max(mostSpecificFlow, 'flow is at most 0.2 kg/s per m²'),
     /** Under mains pressure, or open to the air somewhere. */
     pressurised: z.boolean(),
     /** Propylene glycol in the loop, share by mass; plain water when left out. */

@@ -1,5 +1,5 @@
-import { boilingPoint, freezingAir, stagnationTemperature, timeToReach } from '../heat';
-import { airPressure } from '../sky';
+import { freezingAir, stagnationTemperature, timeToReach } from '../heat';
+import { loopBoils } from './boiling';
 import { nightConditions, stagnationConditions } from './conditions';
 import type { Figures } from './evaluate';
 import type { Making } from './makings';
@@ -7,11 +7,11 @@ import type { OpenJob } from './open';
 
 /** A panel that stands still: by day in the sun, by night under the sky. */
 export interface StillFigures {
-  /** s from the air of the morning to its working temperature in the design sun, full. */
-  warmUp: number;
+  /** s from the air of the morning to its working temperature in the design sun, full; absent without a working point. */
+  warmUp?: number;
   /** s until the water of a full, still panel boils in full sun; Infinity when it never does. */
   boils: number;
-  /** °C at which it boils there. */
+  /** °C at which it boils there, in the open or against the relief valve. */
   boilingPoint: number;
   /** K by which the plate falls below the air on a clear night at 10 °C. */
   belowAir: number;
@@ -28,10 +28,13 @@ export function stillFigures(open: OpenJob, figures: Figures, index: number): St
   const { heat } = panel.design;
   const { job } = open;
   const full = stagnationConditions(job);
-  const boiling = boilingPoint(airPressure(job.site.elevation));
+  const boiling = loopBoils(open);
   const morning = { ...figures.conditions, massFlow: 0 };
+  const { state } = figure;
   return {
-    warmUp: timeToReach(heat, morning, { from: morning.air, to: figure.state.plateTemperature, full: true }),
+    ...(state
+      ? { warmUp: timeToReach(heat, morning, { from: morning.air, to: state.plateTemperature, full: true }) }
+      : {}),
     boils: timeToReach(heat, full, { from: full.air, to: boiling, full: true }),
     boilingPoint: boiling,
     belowAir: nightAir - stagnationTemperature(heat, nightConditions(job, nightAir)),
@@ -68,13 +71,14 @@ export function stillMakings(open: OpenJob, figures: Figures, index: number): Re
         water,
         { label: 'sun on the pane', value: figures.conditions.irradiance, kind: 'irradiance' },
         { label: 'from', value: figures.conditions.air, kind: 'temperature' },
-        { label: 'to', value: figures.perPanel[index]?.state.plateTemperature ?? 0, kind: 'temperature' },
+        { label: 'to', value: figures.perPanel[index]?.state?.plateTemperature ?? 0, kind: 'temperature' },
       ],
     },
     boils: {
       name: 'Full and still, boils after',
       formula: 'sum of (metal + water) × each step of temperature ÷ (sun kept − loss there)',
-      source: 'one heat capacity, Duffie and Beckman section 6.12; boiling by IAPWS-IF97 at the site’s height',
+      source:
+        'one heat capacity, Duffie and Beckman section 6.12; boiling by IAPWS-IF97 at the site’s height and the loop’s pressure',
       inputs: [
         metal,
         water,
@@ -85,7 +89,8 @@ export function stillMakings(open: OpenJob, figures: Figures, index: number): Re
     },
     boilingPoint: {
       name: 'Boiling point here',
-      formula: 'temperature at which steam has the pressure of the air at this height',
+      formula:
+        'temperature at which steam has the pressure of the air at this height, and of the relief valve in a closed loop (3 bar)',
       source: 'IAPWS-IF97, region 4',
       inputs: [boiling],
     },

@@ -1,6 +1,6 @@
 import type { Habit } from '../quantity';
 import { type Editable, editableDimensions, fieldValue, withDimension } from './dimension';
-import { evaluateOpen } from './evaluate';
+import { evaluateOpen, figureChange } from './evaluate';
 import { openJob } from './open';
 import type { Job } from './schema';
 import { candidates, cent, type Looked, look, type SweepOptions, sweepDimension } from './sweep';
@@ -24,14 +24,15 @@ function moveOf(index: number, { label, value: from, edit }: Editable, to: numbe
   return { label, path: `panels.${index}.${edit.path}`, from, to, value: fieldValue(edit, to) };
 }
 
-function fitOf(now: Looked, there: Looked, moves: StockFit['moves']): StockFit {
+/** Nothing where either design cannot be worked out. */
+function fitOf(now: Looked, there: Looked, moves: StockFit['moves']): StockFit | undefined {
   const before = evaluateOpen(now.open, {}, now.shop.plan);
-  const after = evaluateOpen(there.open, {}, there.shop.plan);
+  const change = figureChange(before, evaluateOpen(there.open, {}, there.shop.plan));
+  if (!change) return undefined;
   return {
     moves,
     saves: now.cost - there.cost,
-    cost: after.cost - before.cost,
-    heat: after.usefulHeat - before.usefulHeat,
+    ...change,
     stock: stockChanges(now.shop.plan, there.shop.plan),
   };
 }
@@ -72,7 +73,7 @@ export function stretchToStock(
     const free = candidates(sweep, current.value, best).find((one) => one.free);
     const there = free && look(best.open.job, index, current.edit, free.value);
     if (!free || !there) return;
-    const heat = (one: Looked) => evaluateOpen(one.open, {}, one.shop.plan).usefulHeat;
+    const heat = (one: Looked) => evaluateOpen(one.open, {}, one.shop.plan).usefulHeat ?? Number.NEGATIVE_INFINITY;
     if (heat(there) < heat(best) - 1e-6) return;
     moves.push(moveOf(index, current, free.value));
     best = there;
@@ -95,7 +96,8 @@ export function shrinkToSave(job: Job, index: number, habit: Habit, options: Swe
       .filter(({ value, free }) => !free && value < dimension.value)
       .sort((a, b) => b.value - a.value)[0];
     const there = nearest && look(job, index, dimension.edit, nearest.value);
-    return there ? [fitOf(now, there, [moveOf(index, dimension, nearest.value)])] : [];
+    const fit = there && fitOf(now, there, [moveOf(index, dimension, nearest.value)]);
+    return fit ? [fit] : [];
   });
   return fits.sort((a, b) => b.heat / b.saves - a.heat / a.saves);
 }
@@ -142,7 +144,7 @@ export function sweepTogether(
         .flatMap((point) => {
           const there = look(moved, index, current.edit, point.value);
           return there && there.cost < leastAlone - cent
-            ? [fitOf(now, there, [moveOf(index, first, value), moveOf(index, current, point.value)])]
+            ? (fitOf(now, there, [moveOf(index, first, value), moveOf(index, current, point.value)]) ?? [])
             : [];
         });
     });

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { defaultJob, evaluateJob, substitutes } from '.';
+import { defaultJob, substitutes } from '.';
+import { wholeFigures } from './whole.fixture';
 
 describe('job: something else in the place of it', () => {
   const job = defaultJob('harp');
@@ -10,8 +11,8 @@ describe('job: something else in the place of it', () => {
     if (!thick) throw new Error('no thicker wall');
     expect(thick.mass).above(1);
     expect(thick.cost).above(0);
-    const then = evaluateJob({ ...job, panels: thick.panels });
-    expect(then.cost - evaluateJob(job).cost).closeTo(thick.cost, 1e-6);
+    const then = wholeFigures({ ...job, panels: thick.panels });
+    expect(then.cost - wholeFigures(job).cost).closeTo(thick.cost, 1e-6);
     expect(JSON.stringify(thick.panels)).include('en-1057-15x1').not.include('en-1057-15x0.7');
   });
   it('leaves coils out where straight tube is drawn', () => {

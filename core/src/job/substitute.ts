@@ -1,5 +1,5 @@
 import { insteadOf } from '../catalogue';
-import { evaluateOpen } from './evaluate';
+import { evaluateOpen, figureChange } from './evaluate';
 import { openJob } from './open';
 import { parseJob } from './parse';
 import type { Job } from './schema';
@@ -20,7 +20,7 @@ export interface Substitute {
 
 /**
  * What could stand in the place of a length or sheet of the job: tube of another wall, a board or sheet of another thickness or width.
- * Each with what it changes; those with which no panel can be drawn are left out. Fewest new matters first, then cheapest.
+ * Each with what it changes; those with which no panel can be drawn or worked out are left out. Fewest new matters first, then cheapest.
  */
 export function substitutes(job: Job, item: string): Substitute[] {
   const before = openJob(job);
@@ -32,14 +32,15 @@ export function substitutes(job: Job, item: string): Substitute[] {
     if (!parsed.ok) return [];
     const open = openJob(parsed.job);
     const then = evaluateOpen(open);
+    const change = figureChange(now, then);
+    if (!change) return [];
     const matters = open.panels.reduce((sum, { design }) => sum + design.findings.length, 0);
     return [
       {
         item: other.id,
         name: other.name,
         panels,
-        cost: then.cost - now.cost,
-        heat: then.usefulHeat - now.usefulHeat,
+        ...change,
         mass: then.dryMass - now.dryMass,
         findings: Math.max(0, matters - mattersNow),
       },

@@ -4,7 +4,6 @@ import {
   candidates,
   defaultJob,
   editableDimensions,
-  evaluateJob,
   familyIds,
   type Job,
   jobShop,
@@ -19,6 +18,7 @@ import {
   withDimension,
   withValueAt,
 } from '.';
+import { wholeFigures } from './whole.fixture';
 
 describe('job: sizes that waste nothing', () => {
   let solver: Solver;
@@ -75,9 +75,9 @@ describe('job: sizes that waste nothing', () => {
   it('shows only what its proof bears out: the money saved is there when the size is set', async () => {
     const { points } = await wasteFreePoints(job, 0, pitch, 'metric', { solver: async () => solver });
     expect(points.length).above(0);
-    const cost = evaluateJob(job).cost;
+    const cost = wholeFigures(job).cost;
     for (const point of points) {
-      const there = evaluateJob(withDimension(job, 0, pitch.edit, point.value));
+      const there = wholeFigures(withDimension(job, 0, pitch.edit, point.value));
       // The live figure is by the quick planner and never cheaper than the proof.
       expect(there.cost).at.least(cost + point.cost - 1e-6);
       if (!point.free) expect(point.saves).above(0);
@@ -120,7 +120,7 @@ describe('job: sizes that waste nothing', () => {
       expect(fit.saves, family).at.least(-0.005);
       expect(fit.heat, family).at.least(-1e-6);
       const after = fit.moves.reduce((one, { path, value }) => withValueAt(one, pathSteps(path), value), start);
-      expect(evaluateJob(after).usefulHeat - evaluateJob(start).usefulHeat, family).closeTo(fit.heat, 1e-6);
+      expect(wholeFigures(after).usefulHeat - wholeFigures(start).usefulHeat, family).closeTo(fit.heat, 1e-6);
       for (const { from, to } of fit.moves) expect(to, family).above(from);
     }
   });
@@ -131,8 +131,8 @@ describe('job: sizes that waste nothing', () => {
       expect(fit.saves).above(0);
       const [move] = fit.moves;
       if (!move) throw new Error('nothing moves');
-      const there = evaluateJob(withValueAt(job, pathSteps(move.path), move.value));
-      expect(there.cost - evaluateJob(job).cost).closeTo(fit.cost, 1e-6);
+      const there = wholeFigures(withValueAt(job, pathSteps(move.path), move.value));
+      expect(there.cost - wholeFigures(job).cost).closeTo(fit.cost, 1e-6);
     }
   });
   it('looks at two dimensions together, and keeps only what neither gives alone', () => {

@@ -85,7 +85,7 @@ export async function wasteFreePoints(
     .map((one) => ({ ...one, distance: Math.abs(one.value - dimension.value) }))
     .sort((a, b) => a.distance - b.distance)
     .slice(0, mostPoints);
-  const heat = evaluateOpen(now.open, {}, now.shop.plan).usefulHeat;
+  const heat = evaluateOpen(now.open, {}, now.shop.plan).usefulHeat ?? 0;
   const before = near.length > 0 ? await provedShop(now, options) : undefined;
   const points: WasteFreePoint[] = [];
   for (const { value, free } of near) {
@@ -93,7 +93,7 @@ export async function wasteFreePoints(
     if (!before || !there) continue;
     const after = await provedShop(there, options);
     const saves = stockCost(before.materials) - stockCost(after.materials);
-    const change = evaluateOpen(there.open, {}, after).usefulHeat - heat;
+    const change = (evaluateOpen(there.open, {}, after).usefulHeat ?? Number.NEGATIVE_INFINITY) - heat;
     if ((free ? saves < -cent : saves < cent) || change < -mostLoss * heat) continue;
     // What the dimension does not move costs the same either way, proved or not.
     const proved = [...moved(before, after), ...moved(after, before)].every(isProved);

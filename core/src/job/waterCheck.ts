@@ -22,17 +22,18 @@ export interface WaterCheck {
   blocked: { riser: number; cost: number; plate: number };
 }
 
-/** Nothing for a panel whose water goes one way only. */
+/** Nothing for a panel whose water goes one way only, or that has no working point. */
 export function waterCheck(open: OpenJob, figures: Figures, index: number): WaterCheck | undefined {
   const panel = open.panels[index];
   const figure = figures.perPanel[index];
   if (!panel || !figure) throw new RangeError(`no panel ${index}`);
   const { water, heat } = panel.design;
-  if (water.kind !== 'manifold') return undefined;
-  const query = manifoldQuery(water, panel.document.turned, { ...figures.conditions, ...figure });
-  const conditions = { ...figures.conditions, massFlow: figure.massFlow };
-  const even = plateAtWork(heat, conditions, figure.state).heat;
-  const at = (shares: readonly number[]) => plateAtWork(heat, conditions, figure.state, shares);
+  const { state, massFlow, inlet } = figure;
+  if (water.kind !== 'manifold' || !state || figure.riserShares.length === 0) return undefined;
+  const conditions = { ...figures.conditions, massFlow, inlet };
+  const query = manifoldQuery(water, panel.document.turned, { ...conditions, ...state });
+  const even = plateAtWork(heat, conditions, state).heat;
+  const at = (shares: readonly number[]) => plateAtWork(heat, conditions, state, shares);
   const uneven = at(figure.riserShares);
   const ends = uneven.water.map((line) => line[line.length - 1] ?? conditions.inlet);
   const compared = headersCompared(

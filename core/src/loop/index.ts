@@ -1,4 +1,4 @@
 // Circuits: how the panels of a job hang together.
 
 export type { Connection, PanelGroup, PanelsState } from './panels';
-export { panelsState, totalAperture } from './panels';
+export { hottestOutlet, panelsState, totalAperture } from './panels';

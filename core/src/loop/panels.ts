@@ -16,6 +16,15 @@ export interface PanelsState {
   efficiency: number;
   /** One for each group; in series the first of the group. */
   perGroup: CollectorState[];
+  /** °C of the water as it comes to the first of each group. */
+  inlets: number[];
+  /** °C as it leaves the last of each group. */
+  outlets: number[];
+}
+
+/** °C of the hottest water that leaves any panel. */
+export function hottestOutlet({ outlets, perGroup }: PanelsState): number {
+  return Math.max(...outlets, ...perGroup.map((one) => one.outletTemperature));
 }
 
 /** m² of all panels. */
@@ -38,6 +47,8 @@ export function panelsState(
 ): PanelsState {
   const aperture = totalAperture(groups);
   const perGroup: CollectorState[] = [];
+  const inlets: number[] = [];
+  const outlets: number[] = [];
   let heat = 0;
   let inlet = conditions.inlet;
   for (const group of groups) {
@@ -45,15 +56,19 @@ export function panelsState(
       const massFlow = (conditions.massFlow * group.heat.apertureArea) / aperture;
       const state = collectorState(group.heat, { ...conditions, massFlow }, deviates, make);
       perGroup.push(state);
+      inlets.push(inlet);
+      outlets.push(state.outletTemperature);
       heat += state.usefulHeat * group.count;
       continue;
     }
+    inlets.push(inlet);
     for (let copy = 0; copy < group.count; copy += 1) {
       const state = collectorState(group.heat, { ...conditions, inlet }, deviates, make);
       if (copy === 0) perGroup.push(state);
       heat += state.usefulHeat;
       inlet = state.outletTemperature;
     }
+    outlets.push(inlet);
   }
   const mean = conditions.inlet + heat / (2 * conditions.massFlow * 4190);
   const gain = heat / (conditions.massFlow * fluidState(conditions.fluid ?? 'water', mean).heatCapacity);
@@ -64,5 +79,7 @@ export function panelsState(
     outletTemperature: conditions.inlet + gain,
     efficiency: sun > 0 ? heat / sun : 0,
     perGroup,
+    inlets,
+    outlets,
   };
 }

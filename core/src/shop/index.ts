@@ -15,7 +15,7 @@ export { layoutDrawing, layoutDrawings } from './layoutDrawing';
 export { planLengthsFast } from './lengths';
 export { diagonalOf, holeReach } from './markOut';
 export type { BendSchedule, HoleSchedule, Part, Purchase } from './part';
-export { isPane } from './part';
+export { hasSize, isPane } from './part';
 export type { ProveOptions } from './prove';
 export { isProved, proofKey, proveMaterial } from './prove';
 export type { SheetCut } from './sheetCuts';

@@ -47,6 +47,14 @@ export type Part = {
   | { kind: 'sheet'; width: number; height: number; turn: boolean }
 );
 
+/** m. Nothing smaller than this can be cut. */
+const leastPiece = 0.0005;
+
+/** Whether there is anything of a part to cut: a design that clashes may leave a piece no length at all. */
+export function hasSize(part: Part): boolean {
+  return part.kind === 'length' ? part.length >= leastPiece : Math.min(part.width, part.height) >= leastPiece;
+}
+
 /** Keys of the prices of panes begin so. */
 const paneKey = 'pane/';
 

@@ -9,6 +9,7 @@ import {
   type Habit,
   type Job,
   openJob,
+  type QuantityKind,
 } from '@north-pane/core';
 import { useMemo } from 'react';
 import { type Placing, ShapeMark } from '../drawing/ShapeMark';
@@ -34,6 +35,11 @@ function Silhouette({ drawing }: { drawing: Drawing }) {
       ))}
     </svg>
   );
+}
+
+/** A figure in whole units, or that there is none. */
+function said(kind: QuantityKind, value: number | undefined, habit: Habit): string {
+  return value === undefined ? 'no figure' : formatQuantity(kind, value, habit, 0).text;
 }
 
 /** The kinds of heater side by side, each drawn and worked out as the job would be with it. */
@@ -87,11 +93,11 @@ export function LineUp(props: {
                 {meaning}
               </Text>
               <Text fontSize="14px" mt="1">
-                {formatQuantity('power', figures.usefulHeat, habit).text} in full sun, dry{' '}
-                {formatQuantity('temperature', figures.stagnationTemperature, habit, 0).text}, holds{' '}
+                {said('power', figures.usefulHeat, habit)} in full sun, dry{' '}
+                {said('temperature', figures.stagnationTemperature, habit)}, holds{' '}
                 {formatQuantity('volume', figures.waterVolume, habit).text},{' '}
                 {formatQuantity('mass', figures.dryMass, habit, 0).text}, about{' '}
-                {formatMoney(figures.cost, job.currency, 0)}
+                {figures.cost === undefined ? 'no figure' : formatMoney(figures.cost, job.currency, 0)}
               </Text>
             </Box>
           </Flex>

@@ -93,19 +93,23 @@ interface Card {
   units: Habit;
   currency: string;
   panels: number;
-  apertureArea: number;
-  gain: number;
-  cost: number;
+  apertureArea?: number | undefined;
+  gain?: number | undefined;
+  cost?: number | undefined;
   clashes: number;
+  /** Why it cannot be worked out at all. */
+  trouble?: string | undefined;
   updatedAt: string;
 }
 
 function JobCard({ job }: { job: Card }) {
   const habit = useView((view) => view.habit) ?? job.units;
+  const quantity = (kind: 'area' | 'temperatureDifference', value: number | undefined) =>
+    value === undefined ? 'none' : formatQuantity(kind, value, habit).text;
   const figures: [string, string][] = [
-    ['pane', formatQuantity('area', job.apertureArea, habit).text],
-    ['gain', formatQuantity('temperatureDifference', job.gain, habit).text],
-    ['so far', formatMoney(job.cost, job.currency, 0)],
+    ['pane', quantity('area', job.apertureArea)],
+    ['gain', quantity('temperatureDifference', job.gain)],
+    ['so far', job.cost === undefined ? 'none' : formatMoney(job.cost, job.currency, 0)],
   ];
   return (
     <Link to={`/jobs/${job.id}/size`}>
@@ -136,6 +140,11 @@ function JobCard({ job }: { job: Card }) {
             {job.panels === 1 ? 'one panel' : `${job.panels} panels`}, last worked on{' '}
             {new Date(job.updatedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}
           </Text>
+          {job.trouble && (
+            <Text fontSize="14px" color="brickText" mb="2" overflowWrap="anywhere">
+              Cannot be worked out: {job.trouble}
+            </Text>
+          )}
           <Flex gap="6">
             {figures.map(([label, value]) => (
               <Box key={label}>

@@ -29,6 +29,9 @@ interface Cell {
   warn?: boolean;
 }
 
+/** In the place of a figure that cannot be worked out; the reason stands under To look at. */
+const none = 'none';
+
 function cells(
   { figures, findings }: Derived,
   kept: Derived | undefined,
@@ -38,7 +41,10 @@ function cells(
   const flow = formatQuantity('flow', volumeFlow(figures.massFlow, figures.conditions.inlet), habit).text;
   const clashes = findings.filter((one) => one.severity === 'clash' || one.severity === 'stop').length;
   const cautions = findings.filter((one) => one.severity === 'caution').length;
-  const moved = (of: (figures: Figures) => number): number => (kept ? of(figures) - of(kept.figures) : 0);
+  const moved = (of: (figures: Figures) => number | undefined): number => {
+    const [now, then] = [of(figures), kept ? of(kept.figures) : undefined];
+    return now === undefined || then === undefined ? 0 : now - then;
+  };
   const area = moved((one) => one.apertureArea);
   const gain = moved((one) => one.gain);
   const cost = moved((one) => one.cost);
@@ -50,12 +56,16 @@ function cells(
     },
     {
       label: `gain at ${flow}`,
-      value: formatQuantity('temperatureDifference', figures.gain, habit).text,
+      value: figures.gain === undefined ? none : formatQuantity('temperatureDifference', figures.gain, habit).text,
+      warn: figures.gain === undefined,
       change: { text: formatChange('temperatureDifference', gain, habit), good: gain > 0 },
     },
     {
       label: 'dry in sun',
-      value: formatQuantity('temperature', figures.stagnationTemperature, habit, 0).text,
+      value:
+        figures.stagnationTemperature === undefined
+          ? none
+          : formatQuantity('temperature', figures.stagnationTemperature, habit, 0).text,
       change: {
         text: formatChange(
           'temperature',
@@ -78,7 +88,7 @@ function cells(
     },
     {
       label: figures.unpriced.length > 0 ? `so far, ${figures.unpriced.length} unpriced` : 'so far',
-      value: formatMoney(spent, currency, 0),
+      value: figures.cost === undefined ? none : formatMoney(spent, currency, 0),
       change: { text: signed(cost, 0), good: cost < 0 },
     },
     cautions > 0

@@ -13,6 +13,7 @@ import {
   type Make,
   marksWorth,
   openJob,
+  panelBand,
   type Reading,
   type Sensors,
   type SkyYear,
@@ -39,28 +40,41 @@ function bothBands(job: Job, conditions: Partial<Conditions>, samples: number) {
 }
 export type BothBands = ReturnType<typeof bothBands>;
 
+/** What was worked out, or why it cannot be. */
+export type Told<T> = { value: T } | { trouble: string };
+
+function told<T>(work: () => T): Told<T> {
+  try {
+    return { value: work() };
+  } catch (error) {
+    return { trouble: error instanceof Error ? error.message : String(error) };
+  }
+}
+
 const heavy = {
-  /** All that the bench shows of one panel beyond its figures. */
+  /** All that the bench shows of one panel beyond its figures, each thing by itself. */
   bench: (job: Job, index: number, habit: Habit) => {
-    const bands = bothBands(job, {}, 120);
+    const bands = told(() => bothBands(job, {}, 120));
     const open = openJob(job);
     const figures = evaluateOpen(open);
     const mine = figures.perPanel[index];
-    const share = mine ? mine.usefulHeat / figures.usefulHeat : 1;
-    const heat = bands['well made'].usefulHeat;
-    const band = { low: heat.low * share, likely: heat.likely * share, high: heat.high * share };
     return {
-      bands,
-      efficiency: mine?.efficiency ?? figures.efficiency,
-      still: stillFigures(open, figures, index),
-      water: waterCheck(open, figures, index),
-      gap: gapAdvice(open, figures, index),
-      marks: marksWorth(open, index, habit, band),
-      curve: curveRises.map((rise) => {
-        const air = designConditions.air;
-        const { efficiency } = evaluateBands(job, { inlet: air + rise }, { samples: 40, seed: 1 });
-        return { rise, efficiency };
+      bands: 'value' in bands ? bands.value : undefined,
+      efficiency: mine?.efficiency,
+      still: told(() => stillFigures(open, figures, index)),
+      water: told(() => waterCheck(open, figures, index)),
+      gap: told(() => gapAdvice(open, figures, index)),
+      marks: told(() => {
+        const band = panelBand('value' in bands ? bands.value['well made'] : {}, figures, index);
+        return band ? marksWorth(open, index, habit, band) : [];
       }),
+      curve: told(() =>
+        curveRises.map((rise) => {
+          const air = designConditions.air;
+          const { efficiency } = evaluateBands(job, { inlet: air + rise }, { samples: 40, seed: 1 });
+          return { rise, efficiency };
+        }),
+      ),
     };
   },
   /** Gain and heat over flows, with their bands at each. */

@@ -16,19 +16,26 @@ function heavy(): Remote<Heavy> {
 export function useHeavy<T>(
   key: string,
   work: (heavy: Remote<Heavy>) => Promise<T>,
-): { value: T | undefined; fresh: boolean } {
-  const [state, setState] = useState<{ key: string; value: T } | undefined>(undefined);
+): { value: T | undefined; fresh: boolean; trouble?: string } {
+  const [state, setState] = useState<{ key: string; value: T | undefined; trouble?: string } | undefined>(undefined);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for everything that the work reads
   useEffect(() => {
     let wanted = true;
     const wait = window.setTimeout(async () => {
-      const value = await work(heavy());
-      if (wanted) setState({ key, value });
+      try {
+        const value = await work(heavy());
+        if (wanted) setState({ key, value });
+      } catch (error) {
+        // What cannot be worked out is told where it would stand; nothing else waits for it.
+        const trouble = error instanceof Error ? error.message : String(error);
+        if (wanted) setState({ key, value: undefined, trouble });
+      }
     }, 120);
     return () => {
       wanted = false;
       window.clearTimeout(wait);
     };
   }, [key]);
-  return { value: state?.value, fresh: state?.key === key };
+  const { trouble } = state ?? {};
+  return { value: state?.value, fresh: state?.key === key, ...(trouble === undefined ? {} : { trouble }) };
 }

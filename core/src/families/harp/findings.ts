@@ -1,10 +1,10 @@
 import type { Finding, Words } from '../../care';
-import { bore, type Tee } from '../../catalogue';
+import { bore, entries, type Tee, type Tube } from '../../catalogue';
 import { layingRoom, plateFindings, plateWords } from '../plate/findings';
 import { betweenCorners, downToMillimetre } from '../plate/fit';
 import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
-import type { HarpLayout } from './layout';
+import { type HarpLayout, leastEntry } from './layout';
 import type { HarpParameters } from './parameters';
 
 /** Everything that clashes in a harp as drawn, each where it is and with what mends it. */
@@ -25,6 +25,7 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
       path: at('parameters.headerTube'),
       values: { riser: riserTube.outerDiameter, bore: headerTube.outerDiameter - 2 * headerTube.wall },
       at: crown,
+      ...headerThatFits(headerTube, riserTube),
     });
   else if (parameters.entry < entryLimits.least - 1e-6)
     found.push({
@@ -107,6 +108,15 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
       }),
     ).findings,
   ];
+}
+
+/** The narrowest header of the same shop that the riser goes into, as a fix. */
+function headerThatFits(header: Tube, riser: Tube): { fix?: string } {
+  const [found] = entries('tube')
+    .filter(({ tape, temper }) => tape === header.tape && temper === header.temper)
+    .filter((tube) => leastEntry(tube, riser) <= bore(tube) / 3)
+    .sort((a, b) => bore(a) - bore(b));
+  return found ? { fix: found.id } : {};
 }
 
 /** Tees that would not go together at the pitch, or leave no piece to the far end. */

@@ -14,7 +14,8 @@ function plateMaterials(build: PlateBuild<unknown>, layout: PlateLayout, paintId
   return [
     { name: onTubes.limit.name, place: 'plate', limit: onTubes.limit.temperature, path: at('absorber.kind') },
     { name: paint.name, place: 'plate', limit: paint.serviceLimit, path: at('parameters.paint') },
-    { ...serviceLimits.joint, place: 'plate', joint: true },
+    { ...serviceLimits.tinLead, place: 'plate', joint: 'tin-lead' },
+    { ...serviceLimits.tinAntimony, place: 'plate', joint: 'tin-antimony' },
     { ...serviceLimits.sensor, place: 'plate' },
     { ...box.limits.insulation, place: 'insulation', path: at('box.parameters.insulation') },
     { ...box.limits.back, place: 'back', path: at('box.parameters.back') },

@@ -10,24 +10,34 @@ import {
 
 /** Slow and hot against fast and efficient, in this job's own numbers. */
 export function SlowOrFast({ argument, inlet, habit }: { argument: FlowArgument; inlet: number; habit: Habit }) {
-  const { slow, now, fast } = argument;
+  const { slow, now, fast, boils } = argument;
+  const boiling = `The water would boil: at ${formatQuantity('temperature', boils, habit, 0).text} in this loop.`;
   const more = (a: FlowPoint, b: FlowPoint) => Math.round(100 * (a.usefulHeat / b.usefulHeat - 1));
   const difference = (value: number) => formatQuantity('temperatureDifference', value, habit).text;
-  const cards: { title: string; point: FlowPoint; words: string }[] = [
+  const cards: { title: string; edge: string; point: FlowPoint | undefined; words: string | undefined }[] = [
     {
       title: 'Slow and hot',
+      edge: 'hot',
       point: slow,
-      words: `${difference(slow.gain - now.gain)} hotter than now, and ${-more(slow, now)} % less heat: the plate stands at ${formatQuantity('temperature', slow.plate, habit, 0).text} and loses it.`,
+      words:
+        slow &&
+        now &&
+        `${difference(slow.gain - now.gain)} hotter than now, and ${-more(slow, now)} % less heat: the plate stands at ${formatQuantity('temperature', slow.plate, habit, 0).text} and loses it.`,
     },
     {
       title: 'As it stands',
+      edge: 'pane',
       point: now,
-      words: `${formatNumber(100 * now.efficiency)} % of the sun on the pane.`,
+      words: now && `${formatNumber(100 * now.efficiency)} % of the sun on the pane.`,
     },
     {
       title: 'Fast and efficient',
+      edge: 'cold',
       point: fast,
-      words: `Three times the flow for ${more(fast, now)} % more heat, and water only ${difference(fast.gain)} warmer a pass.`,
+      words:
+        fast &&
+        now &&
+        `Three times the flow for ${more(fast, now)} % more heat, and water only ${difference(fast.gain)} warmer a pass.`,
     },
   ];
   return (
@@ -38,22 +48,18 @@ export function SlowOrFast({ argument, inlet, habit }: { argument: FlowArgument;
       gap="3"
       mb="2"
     >
-      {cards.map(({ title, point, words }) => (
-        <Box
-          key={title}
-          bg="card"
-          borderLeftWidth="4px"
-          borderColor={point === now ? 'pane' : point === slow ? 'hot' : 'cold'}
-          px="3"
-          py="2"
-        >
+      {cards.map(({ title, edge, point, words }) => (
+        <Box key={title} bg="card" borderLeftWidth="4px" borderColor={edge} px="3" py="2">
           <Text fontSize="14px" color="soft">
-            {title}, {formatQuantity('flow', volumeFlow(point.massFlow, inlet), habit).text}
+            {title}
+            {point && `, ${formatQuantity('flow', volumeFlow(point.massFlow, inlet), habit).text}`}
           </Text>
           <Text fontFamily="heading" fontWeight="600" fontSize="20px" whiteSpace="nowrap">
-            +{difference(point.gain)}, {formatQuantity('power', point.usefulHeat, habit).text}
+            {point
+              ? `+${difference(point.gain)}, ${formatQuantity('power', point.usefulHeat, habit).text}`
+              : 'no figure'}
           </Text>
-          <Text fontSize="14px">{words}</Text>
+          <Text fontSize="14px">{point ? words : boiling}</Text>
         </Box>
       ))}
     </Grid>

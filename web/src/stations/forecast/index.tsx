@@ -11,12 +11,14 @@ import {
   type QuantityKind,
   specificFlowFor,
   volumeFlow,
+  workOf,
 } from '@north-pane/core';
 import { useMemo, useState } from 'react';
 import { Band } from '../../charts/Band';
 import { Chart, type Scales } from '../../charts/Chart';
 import { chartUnit } from '../../charts/units';
 import { Entry } from '../../parts/Entry';
+import { Matters } from '../../parts/Matters';
 import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
@@ -57,6 +59,7 @@ export default function Forecast() {
   });
   const open = useMemo(() => openJob(document), [document]);
   const now = useMemo(() => evaluateOpen(open, weather), [open, weather]);
+  const work = workOf(now);
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
   const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
   const flows = flowShares.map((share) => share * now.massFlow);
@@ -80,9 +83,10 @@ export default function Forecast() {
     return outcome.ok ? undefined : outcome.message;
   };
   const points = (make: keyof BothBands, of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
-    (overFlow.value ?? []).map(({ massFlow, bands }) => {
-      const { low, likely, high } = bands[make][of];
-      return { x: flow(massFlow), low: write(low), likely: write(likely), high: write(high) };
+    (overFlow.value ?? []).flatMap(({ massFlow, bands }) => {
+      const band = bands[make][of];
+      if (!band) return [];
+      return [{ x: flow(massFlow), low: write(band.low), likely: write(band.likely), high: write(band.high) }];
     });
   const both = (of: 'gain' | 'usefulHeat', write: (value: number) => number) => ({
     well: points('well made', of, write),
@@ -94,10 +98,16 @@ export default function Forecast() {
     Math.max(least, ...well.map((row) => row.high));
   const inlets = overInlet.value ?? [];
   const curve = (make: keyof BothBands) =>
-    inlets.map(({ rise, bands }) => ({ x: rise / weather.irradiance, ...bands[make].efficiency }));
+    inlets.flatMap(({ rise, bands }) => {
+      const { efficiency } = bands[make];
+      return efficiency ? [{ x: rise / weather.irradiance, ...efficiency }] : [];
+    });
   const line = { well: curve('well made'), home: curve('home-made') };
   const slope = curveSlope(
-    inlets.map(({ rise, bands }) => ({ rise, efficiency: bands['well made'].efficiency.likely })),
+    inlets.flatMap(({ rise, bands }) => {
+      const { efficiency } = bands['well made'];
+      return efficiency ? [{ rise, efficiency: efficiency.likely }] : [];
+    }),
     weather.irradiance,
     5,
   );
@@ -147,16 +157,22 @@ export default function Forecast() {
           </SimpleGrid>
         </Section>
         <Section title="The design point">
-          <Text fontFamily="heading" fontWeight="600" fontSize="34px" lineHeight="1.1" data-testid="forecast-gain">
-            {text('temperatureDifference', now.gain)}
-          </Text>
-          <Text color="soft" mb="2">
-            warmer: in at {text('temperature', weather.inlet)}, out at {text('temperature', now.outletTemperature)}
-          </Text>
-          <Text fontFamily="heading" fontWeight="600" fontSize="34px" lineHeight="1.1">
-            {text('power', now.usefulHeat)}
-          </Text>
-          <Text color="soft">of heat, {formatNumber(100 * now.efficiency)} % of the sun on the pane</Text>
+          {work ? (
+            <>
+              <Text fontFamily="heading" fontWeight="600" fontSize="34px" lineHeight="1.1" data-testid="forecast-gain">
+                {text('temperatureDifference', work.gain)}
+              </Text>
+              <Text color="soft" mb="2">
+                warmer: in at {text('temperature', weather.inlet)}, out at {text('temperature', work.outletTemperature)}
+              </Text>
+              <Text fontFamily="heading" fontWeight="600" fontSize="34px" lineHeight="1.1">
+                {text('power', work.usefulHeat)}
+              </Text>
+              <Text color="soft">of heat, {formatNumber(100 * work.efficiency)} % of the sun on the pane</Text>
+            </>
+          ) : (
+            <Matters findings={now.absent} habit={habit} />
+          )}
         </Section>
       </Box>
       <Stack flex="1" minW="0" gap="2">
@@ -164,7 +180,7 @@ export default function Forecast() {
         <SimpleGrid columns={{ base: 1, xl: 2 }} gap="4">
           <ChartBox title="Gain against flow" fresh={overFlow.fresh}>
             <Chart
-              label={`Gain against flow; ${text('temperatureDifference', now.gain)} at ${text('flow', volumeFlow(now.massFlow, weather.inlet))}`}
+              label={`Gain against flow; ${work ? text('temperatureDifference', work.gain) : 'no figure'} at ${text('flow', volumeFlow(now.massFlow, weather.inlet))}`}
               xDomain={reach}
               yDomain={[0, most(gains, 1)]}
               xTitle={`flow, ${flowUnit.symbol}`}
@@ -174,14 +190,14 @@ export default function Forecast() {
                 <>
                   <Band points={gains.home} scales={scales} aside />
                   <Band points={gains.well} scales={scales} />
-                  <DesignPoint scales={scales} x={here} y={gainUnit.write(now.gain)} />
+                  {work && <DesignPoint scales={scales} x={here} y={gainUnit.write(work.gain)} />}
                 </>
               )}
             </Chart>
           </ChartBox>
           <ChartBox title="Heat against flow" fresh={overFlow.fresh}>
             <Chart
-              label={`Heat against flow; ${text('power', now.usefulHeat)} at the design flow`}
+              label={`Heat against flow; ${work ? text('power', work.usefulHeat) : 'no figure'} at the design flow`}
               xDomain={reach}
               yDomain={[0, most(heats, 100)]}
               xTitle={`flow, ${flowUnit.symbol}`}
@@ -192,7 +208,7 @@ export default function Forecast() {
                 <>
                   <Band points={heats.home} scales={scales} aside />
                   <Band points={heats.well} scales={scales} />
-                  <DesignPoint scales={scales} x={here} y={heatUnit.write(now.usefulHeat)} />
+                  {work && <DesignPoint scales={scales} x={here} y={heatUnit.write(work.usefulHeat)} />}
                 </>
               )}
             </Chart>
@@ -221,11 +237,13 @@ export default function Forecast() {
               <>
                 <Band points={line.home} scales={scales} aside />
                 <Band points={line.well} scales={scales} />
-                <DesignPoint
-                  scales={scales}
-                  x={(weather.inlet - weather.air) / weather.irradiance}
-                  y={now.efficiency}
-                />
+                {work && (
+                  <DesignPoint
+                    scales={scales}
+                    x={(weather.inlet - weather.air) / weather.irradiance}
+                    y={work.efficiency}
+                  />
+                )}
               </>
             )}
           </Chart>

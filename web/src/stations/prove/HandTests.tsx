@@ -11,6 +11,7 @@ import {
   paneTest,
   plateTest,
   type QuantityKind,
+  type TestBench,
   uncertainWords,
   withFound,
 } from '@north-pane/core';
@@ -36,7 +37,14 @@ interface Test {
   fields: Field[];
   /** Rows of readings; one where a second would say nothing new. */
   rows: number;
-  find(open: OpenJob, index: number, rows: Record<string, number>[]): (Found & { words?: string }) | undefined;
+  find(
+    open: OpenJob,
+    index: number,
+    rows: Record<string, number>[],
+    bench: TestBench,
+  ): (Found & { words?: string }) | undefined;
+  /** Whether it asks how the panel lies: painted or bare, its back open or not. */
+  lies?: true;
   /** Why nothing comes of full rows. */
   nothing: string;
 }
@@ -49,19 +57,21 @@ const scale = 0.001;
 const tests: Test[] = [
   {
     name: 'Bond',
-    how: 'Bare panel, face up, indoors, no draught. Run water of about 60 °C through it. When nothing moves any more, touch one probe to a tube, then to the plate right beside it. Black paint or tape under the probe; an infrared gun on bare copper reads the ceiling.',
+    how: 'Bare panel, face up, indoors, no draught. Run water of about 60 °C through it. When nothing moves any more, touch one probe to a tube, then to the plate right beside it: a probe, never a finger, it scalds. Black paint or tape under the probe; an infrared gun on bare copper reads the ceiling.',
+    lies: true,
     fields: [
       { name: 'tube', label: 'tube', kind: 'temperature' },
       { name: 'plate', label: 'plate beside it', kind: 'temperature' },
       { name: 'room', label: 'room', kind: 'temperature' },
     ],
     rows: 3,
-    find: (open, index, rows) =>
+    find: (open, index, rows, bench) =>
       bondTest(
         open,
         index,
         rows.map(({ tube = 0, plate = 0, room = 0 }) => ({ tube, plate, room })),
         probe,
+        bench,
       ),
     nothing: 'The tube must be at least as warm as the plate, and the plate warmer than the room.',
   },
@@ -108,6 +118,7 @@ export function HandTests({ onClose }: { onClose(): void }) {
   const [index, setIndex] = useState(0);
   const [typed, setTyped] = useState<Record<string, number>>({});
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const [bench, setBench] = useState<TestBench>({ painted: true, backOpen: false });
   const test = tests.find((one) => one.name === name) ?? tests[0];
   if (!test) return null;
   const open = openJob(document);
@@ -119,7 +130,7 @@ export function HandTests({ onClose }: { onClose(): void }) {
       ? [Object.fromEntries(values) as Record<string, number>]
       : [];
   });
-  const found = full.length > 0 ? test.find(open, index, full) : undefined;
+  const found = full.length > 0 ? test.find(open, index, full, bench) : undefined;
   const keep = () => {
     if (!found) return;
     const source = `${name.toLowerCase()} test, ${format(new Date(), 'd MMMM yyyy')}`;
@@ -142,6 +153,22 @@ export function HandTests({ onClose }: { onClose(): void }) {
           )}
         </Flex>
         <Text mb="3">{test.how}</Text>
+        {test.lies && (
+          <Flex gap="6" wrap="wrap" mb="3">
+            <Chips
+              label="Its face"
+              value={bench.painted ? 'painted' : 'bare metal'}
+              choices={['painted', 'bare metal']}
+              onValue={(face) => setBench({ ...bench, painted: face === 'painted' })}
+            />
+            <Chips
+              label="Its back"
+              value={bench.backOpen ? 'open to the room' : 'on insulation'}
+              choices={['on insulation', 'open to the room']}
+              onValue={(back) => setBench({ ...bench, backOpen: back === 'open to the room' })}
+            />
+          </Flex>
+        )}
         {rows.map((row) => (
           <Grid key={`${name} ${row}`} templateColumns={`repeat(${test.fields.length}, minmax(0, 1fr))`} gap="3" mb="2">
             {test.fields.map((field) => (

@@ -1,6 +1,7 @@
 import { Button, Text } from '@chakra-ui/react';
 import { formatQuantity, panelMakings } from '@north-pane/core';
 import { lazy, memo, Suspense, useState } from 'react';
+import { Matters } from '../../parts/Matters';
 import { Section } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
@@ -10,7 +11,6 @@ import { useHeavy } from '../../workers/useHeavy';
 import { Deeper } from './Deeper';
 import { Figures } from './Figures';
 import { MakeUp } from './MakeUp';
-import { Matters } from './Matters';
 import { takeDimension, toggleReadout, useBenchPanel, useBenchView } from './view';
 import { WasteNothing } from './WasteNothing';
 

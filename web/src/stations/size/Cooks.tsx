@@ -33,9 +33,16 @@ function temperature(value: number, habit: Habit): string {
   return formatQuantity('temperature', value, habit, 0).text;
 }
 
+/** What it meets likely, and at the upper edge: `132 to 141 °C`. */
+function span({ sees, high }: Cooking, habit: Habit): string {
+  const low = formatQuantity('temperature', sees, habit, 0).number;
+  const edge = formatQuantity('temperature', high, habit, 0);
+  return low === edge.number ? edge.text : `${low} to ${edge.text}`;
+}
+
 const row = {
   display: 'grid',
-  gridTemplateColumns: '98px 1fr auto',
+  gridTemplateColumns: '90px 1fr auto',
   gap: 8,
   alignItems: 'center',
   height: 22,
@@ -43,10 +50,12 @@ const row = {
 
 const bar = { display: 'block', height: 12 } as const;
 
-/** What it meets as a filled bar, with a dark line where its limit is. */
-function filled(sees: number, limit: number, most: number, cooks: boolean): string {
+/** What it meets as a filled bar, fainter to the upper edge of its band, with a dark line where its limit is. */
+function filled({ sees, high, limit, margin }: Cooking, most: number): string {
   const share = (value: number) => `${Math.min(100, (100 * value) / most).toFixed(1)}%`;
-  const meets = `linear-gradient(to right, ${ink(cooks ? 'ochre' : 'hot')} ${share(sees)}, ${ink('line')} ${share(sees)})`;
+  const full = ink(margin < 0 ? 'ochre' : 'hot');
+  const faint = `color-mix(in srgb, ${full} 45%, ${ink('line')})`;
+  const meets = `linear-gradient(to right, ${full} ${share(sees)}, ${faint} ${share(sees)}, ${faint} ${share(high)}, ${ink('line')} ${share(high)})`;
   if (limit >= most) return meets;
   const line = `transparent ${share(limit)}, ${ink('ink')} ${share(limit)}, ${ink('ink')} calc(${share(limit)} + 2.5px), transparent calc(${share(limit)} + 2.5px)`;
   return `linear-gradient(to right, ${line}), ${meets}`;
@@ -60,7 +69,7 @@ export const Cooks = memo(
   function Cooks({ cooking, habit }: { cooking: readonly Cooking[]; habit: Habit }) {
     const [all, setAll] = useState(false);
     const tight = order.flatMap((place) => cooking.filter((one) => one.place === place).slice(0, 1));
-    const most = Math.max(150, ...tight.map(({ sees }) => sees)) * 1.05;
+    const most = Math.max(150, ...tight.map(({ high }) => high)) * 1.05;
     return (
       <section aria-label="What cooks, dry in full sun" style={{ fontSize: 14 }}>
         <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', marginBottom: 4 }}>
@@ -71,29 +80,32 @@ export const Cooks = memo(
             all {cooking.length}
           </button>
         </div>
-        {tight.map(({ place, name, sees, limit, margin }) => (
-          <div
-            key={place}
-            style={row}
-            title={`${name}: meets ${temperature(sees, habit)}, stands ${temperature(limit, habit)}`}
-          >
-            <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-              {margin < 0 ? name : (short[place] ?? place)}
-            </span>
-            <span style={{ ...bar, background: filled(sees, limit, most, margin < 0) }} aria-hidden />
-            <span
-              style={{
-                textAlign: 'right',
-                whiteSpace: 'nowrap',
-                fontWeight: margin < 0 ? 600 : 400,
-                color: margin < 0 ? ink('ochreText') : undefined,
-              }}
+        {tight.map((one) => {
+          const { place, name, sees, high, limit, margin } = one;
+          return (
+            <div
+              key={place}
+              style={row}
+              title={`${name}: meets ${temperature(sees, habit)}, one panel in twenty ${temperature(high, habit)} or more; stands ${temperature(limit, habit)}`}
             >
-              {temperature(sees, habit)}
-              {margin < 0 ? `, ${formatQuantity('temperature', limit, habit, 0).number} max` : ''}
-            </span>
-          </div>
-        ))}
+              <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+                {margin < 0 ? name : (short[place] ?? place)}
+              </span>
+              <span style={{ ...bar, background: filled(one, most) }} aria-hidden />
+              <span
+                style={{
+                  textAlign: 'right',
+                  whiteSpace: 'nowrap',
+                  fontWeight: margin < 0 ? 600 : 400,
+                  color: margin < 0 ? ink('ochreText') : undefined,
+                }}
+              >
+                {span(one, habit)}
+                {margin < 0 ? `, ${formatQuantity('temperature', limit, habit, 0).number} max` : ''}
+              </span>
+            </div>
+          );
+        })}
         {all && <AllCooks cooking={cooking} habit={habit} onClose={() => setAll(false)} />}
       </section>
     );
@@ -107,7 +119,8 @@ function AllCooks({ cooking, habit, onClose }: { cooking: readonly Cooking[]; ha
       <Dialog.Body>
         <Text mb="3">
           The panel stands dry, nothing flows, in the hottest clear hour. Every builder meets this hour: on the first
-          day, in a week when nobody comes, when the pump fails.
+          day, in a week when nobody comes, when the pump fails. Two numbers: the likely one, and what one panel in
+          twenty exceeds. The margin counts from the second.
         </Text>
         <LoopPipe />
         <Table.Root size="sm">
@@ -127,29 +140,34 @@ function AllCooks({ cooking, habit, onClose }: { cooking: readonly Cooking[]; ha
             </Table.Row>
           </Table.Header>
           <Table.Body>
-            {cooking.map(({ panel, place, name, sees, limit, margin, holds }) => (
-              <Table.Row
-                key={`${panel}-${place}-${name}`}
-                bg="transparent"
-                color={margin < 0 ? 'ochreText' : 'ink'}
-                fontWeight={margin < 0 ? 600 : 400}
-              >
-                <Table.Cell>
-                  {name}
-                  {holds && (
-                    <Text fontSize="13px" color="soft" fontWeight="400">
-                      {jointWords(holds, habit)}
-                    </Text>
-                  )}
-                </Table.Cell>
-                <Table.Cell>{placeWords[place]}</Table.Cell>
-                <Table.Cell textAlign="right">{temperature(sees, habit)}</Table.Cell>
-                <Table.Cell textAlign="right">{temperature(limit, habit)}</Table.Cell>
-                <Table.Cell textAlign="right" whiteSpace="nowrap">
-                  {formatQuantity('temperatureDifference', margin, habit, 0).text}
-                </Table.Cell>
-              </Table.Row>
-            ))}
+            {cooking.map((one) => {
+              const { panel, place, name, limit, margin, joint } = one;
+              return (
+                <Table.Row
+                  key={`${panel}-${place}-${name}`}
+                  bg="transparent"
+                  color={margin < 0 ? 'ochreText' : 'ink'}
+                  fontWeight={margin < 0 ? 600 : 400}
+                >
+                  <Table.Cell>
+                    {name}
+                    {joint && (
+                      <Text fontSize="13px" color="soft" fontWeight="400">
+                        {jointWords(joint, habit)}
+                      </Text>
+                    )}
+                  </Table.Cell>
+                  <Table.Cell>{placeWords[place]}</Table.Cell>
+                  <Table.Cell textAlign="right" whiteSpace="nowrap">
+                    {span(one, habit)}
+                  </Table.Cell>
+                  <Table.Cell textAlign="right">{temperature(limit, habit)}</Table.Cell>
+                  <Table.Cell textAlign="right" whiteSpace="nowrap">
+                    {formatQuantity('temperatureDifference', margin, habit, 0).text}
+                  </Table.Cell>
+                </Table.Row>
+              );
+            })}
           </Table.Body>
         </Table.Root>
         <Text fontSize="13px" color="soft" mt="3">
@@ -181,12 +199,9 @@ function LoopPipe() {
   );
 }
 
-function jointWords(holds: NonNullable<Cooking['holds']>, habit: Habit): string {
-  const says = (name: string, pressure: number | undefined) =>
-    pressure === undefined ? undefined : `${name} ${formatQuantity('pressure', pressure, habit).text}`;
-  const rated = [says('tin-lead', holds['tin-lead']), says('tin-antimony', holds['tin-antimony'])].filter(Boolean);
+function jointWords({ holds }: NonNullable<Cooking['joint']>, habit: Habit): string {
   const heat = formatQuantity('temperature', 121, habit, 0).text;
-  return rated.length > 0
-    ? `a capillary fitting still holds: ${rated.join(', ')}; a drilled header far less`
-    : `above ${heat} no soft-soldered joint has a pressure rating: the panel must be open to the air then`;
+  return holds === undefined
+    ? `above ${heat} no soft-soldered joint has a pressure rating: the panel must be open to the air then`
+    : `a capillary fitting still holds ${formatQuantity('pressure', holds, habit).text}; a drilled header far less`;
 }

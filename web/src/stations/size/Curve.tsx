@@ -7,13 +7,14 @@ import { ink } from '../../theme/ink';
 
 /** Efficiency against how much warmer the water comes in than the air, with the band of a well-made panel. */
 export function Curve(props: {
-  curve: readonly { rise: number; efficiency: { low: number; likely: number; high: number } }[];
-  efficiency: number;
+  /** Where there is none the water would boil. */
+  curve: readonly { rise: number; efficiency: { low: number; likely: number; high: number } | undefined }[];
+  efficiency: number | undefined;
   habit: Habit;
 }) {
   const { curve, efficiency, habit } = props;
   const unit = chartUnit('temperatureDifference', habit);
-  const points = curve.map(({ rise, efficiency: span }) => ({ x: unit.write(rise), ...span }));
+  const points = curve.flatMap(({ rise, efficiency: span }) => (span ? [{ x: unit.write(rise), ...span }] : []));
   const now = unit.write(designConditions.inlet - designConditions.air);
   return (
     <>
@@ -29,14 +30,16 @@ export function Curve(props: {
           {(scales) => (
             <>
               <Band points={points} scales={scales} />
-              <circle
-                cx={scales.x(now)}
-                cy={scales.y(efficiency)}
-                r={6}
-                fill={ink('pane')}
-                stroke={ink('card')}
-                strokeWidth={2}
-              />
+              {efficiency !== undefined && (
+                <circle
+                  cx={scales.x(now)}
+                  cy={scales.y(efficiency)}
+                  r={6}
+                  fill={ink('pane')}
+                  stroke={ink('card')}
+                  strokeWidth={2}
+                />
+              )}
             </>
           )}
         </Chart>

@@ -1,12 +1,23 @@
+import { Text } from '@chakra-ui/react';
 import { evaluateOpen, type Habit, openJob, stillMakings } from '@north-pane/core';
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Section } from '../../parts/Section';
 import { useJob } from '../../state/job';
-import type { Bench } from '../../workers/heavy.worker';
+import type { Bench, Told } from '../../workers/heavy.worker';
 import { Curve } from './Curve';
 import { Marks } from './Marks';
 import { isStillReadout, Still } from './Still';
 import { WaterShare } from './WaterShare';
+
+/** What was worked out, or at its place why it cannot be. */
+function Shown<T>({ of, children }: { of: Told<T>; children(value: T): ReactNode }) {
+  if ('value' in of) return children(of.value);
+  return (
+    <Text fontSize="14px" color="ochreText" overflowWrap="anywhere">
+      Cannot be worked out: {of.trouble}. All else still holds.
+    </Text>
+  );
+}
 
 /**
  * What the worker finds about a panel a moment after a change. Drawn again only when it has found it: while the tape is
@@ -28,28 +39,47 @@ export const Deeper = memo(
       const open = openJob(job);
       return stillMakings(open, evaluateOpen(open), index);
     };
-    const setHeader = (id: string) => useJob.getState().change(`panels.${index}.${bench.water?.headerPath}`, id);
+    const setHeader = (path: string, id: string) => useJob.getState().change(`panels.${index}.${path}`, id);
     return (
       <>
         <Section title="When nothing flows">
-          <Still
-            still={bench.still}
-            makings={isStillReadout(opened) ? makings() : undefined}
-            opened={opened}
-            habit={habit}
-            onOpen={onOpen}
-          />
+          <Shown of={bench.still}>
+            {(still) => (
+              <Still
+                still={still}
+                makings={isStillReadout(opened) ? makings() : undefined}
+                opened={opened}
+                habit={habit}
+                onOpen={onOpen}
+              />
+            )}
+          </Shown>
         </Section>
-        {bench.water && (
+        {!('value' in bench.water && bench.water.value === undefined) && (
           <Section title="How it shares its water">
-            <WaterShare water={bench.water} habit={habit} onHeader={setHeader} />
+            <Shown of={bench.water}>
+              {(water) =>
+                water && <WaterShare water={water} habit={habit} onHeader={(id) => setHeader(water.headerPath, id)} />
+              }
+            </Shown>
           </Section>
         )}
         <Section title="What a mark is worth" aside="to the heat of this panel">
-          <Marks marks={bench.marks} gap={bench.gap} habit={habit} onChoose={onChoose} />
+          <Shown of={bench.marks}>
+            {(marks) => (
+              <Marks
+                marks={marks}
+                gap={'value' in bench.gap ? bench.gap.value : undefined}
+                habit={habit}
+                onChoose={onChoose}
+              />
+            )}
+          </Shown>
         </Section>
         <Section title="Efficiency">
-          <Curve curve={bench.curve} efficiency={bench.efficiency} habit={habit} />
+          <Shown of={bench.curve}>
+            {(curve) => <Curve curve={curve} efficiency={bench.efficiency} habit={habit} />}
+          </Shown>
         </Section>
       </>
     );

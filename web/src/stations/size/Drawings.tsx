@@ -42,10 +42,11 @@ export function Plan() {
   const { at, figures, panel, mine, plan } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const shaded = useBenchView((view) => view.shaded);
-  const plate = shaded
-    ? plateAtWork(panel.design.heat, { ...figures.conditions, massFlow: mine.massFlow }, mine.state, mine.riserShares)
-        .plate
-    : undefined;
+  const { state, massFlow, inlet, riserShares } = mine;
+  const plate =
+    shaded && state
+      ? plateAtWork(panel.design.heat, { ...figures.conditions, massFlow, inlet }, state, sharesOf(riserShares)).plate
+      : undefined;
   const marks = findings
     .filter((finding) => finding.path.startsWith(`panels.${at}.`))
     .map((finding) => ({ finding, headline: sayFinding(finding, habit).headline }));
@@ -70,6 +71,11 @@ export function Plan() {
       />
     </>
   );
+}
+
+/** Shares where the panel has risers that share. */
+function sharesOf(shares: readonly number[]): readonly number[] | undefined {
+  return shares.length > 0 ? shares : undefined;
 }
 
 function showFinding(finding: Finding): void {
@@ -259,6 +265,7 @@ function useTyping(on: Drawing): ReactNode {
 export function SunPaths() {
   const habit = useHabit();
   const { figures, mine } = useBenchPanel();
+  if (!mine.state) return null;
   return (
     <Paths paths={mine.state.paths} sun={formatQuantity('irradiance', figures.conditions.irradiance, habit).text} />
   );

@@ -4,7 +4,7 @@ import {
   formatQuantity,
   type Habit,
   type MadeFigure,
-  type Making,
+  type Makings,
   type PanelFigures,
 } from '@north-pane/core';
 import { Readout } from '../../parts/Readout';
@@ -13,7 +13,8 @@ import type { BothBands } from '../../workers/heavy.worker';
 interface Row {
   label: string;
   figure: MadeFigure;
-  value(panel: PanelFigures, habit: Habit): string;
+  /** Nothing where the panel cannot be worked out so far. */
+  value(panel: PanelFigures, habit: Habit): string | undefined;
   /** Panels that have it at all. */
   only?(panel: PanelFigures): boolean;
   /** The band that goes with it, and how its numbers are written. */
@@ -25,19 +26,20 @@ const rows: Row[] = [
   {
     label: 'Gain at design flow',
     figure: 'gain',
-    value: ({ gain }, habit) => difference(gain, habit).text,
+    value: ({ gain }, habit) => (gain === undefined ? undefined : difference(gain, habit).text),
     band: { of: 'gain', write: (value, habit) => difference(value, habit).number },
   },
   {
     label: 'Efficiency',
     figure: 'efficiency',
-    value: ({ efficiency }) => formatNumber(efficiency, 2),
+    value: ({ efficiency }) => (efficiency === undefined ? undefined : formatNumber(efficiency, 2)),
     band: { of: 'efficiency', write: (value) => formatNumber(value, 2) },
   },
   {
     label: 'Dry in sun',
     figure: 'dry',
-    value: ({ stagnationTemperature }, habit) => formatQuantity('temperature', stagnationTemperature, habit, 0).text,
+    value: ({ stagnationTemperature: dry }, habit) =>
+      dry === undefined ? undefined : formatQuantity('temperature', dry, habit, 0).text,
     band: {
       of: 'stagnationTemperature',
       write: (value, habit) => formatQuantity('temperature', value, habit, 0).number,
@@ -47,10 +49,15 @@ const rows: Row[] = [
     label: 'Fin between tubes',
     figure: 'fin',
     // A wetted sheet has none: its fin is perfect.
-    only: ({ state }) => state.finEfficiency < 1,
-    value: ({ state }) => formatNumber(state.finEfficiency, 2),
+    only: ({ state }) => state !== undefined && state.finEfficiency < 1,
+    value: ({ state }) => state && formatNumber(state.finEfficiency, 2),
   },
-  { label: 'Tube to plate', figure: 'factor', value: ({ state }) => formatNumber(state.efficiencyFactor, 2) },
+  {
+    label: 'Tube to plate',
+    figure: 'factor',
+    only: ({ state }) => state !== undefined,
+    value: ({ state }) => state && formatNumber(state.efficiencyFactor, 2),
+  },
   {
     label: 'Riser flow, least to most',
     figure: 'riserFlow',
@@ -76,6 +83,12 @@ const rows: Row[] = [
     value: ({ pressureDrop = 0 }, habit) => pressure(pressureDrop, habit),
   },
   {
+    label: 'Lift of warm water',
+    figure: 'lift',
+    only: ({ lift }) => lift !== undefined,
+    value: ({ lift = 0 }, habit) => pressure(lift, habit),
+  },
+  {
     label: 'Weight, dry and wet',
     figure: 'weight',
     value: ({ dryMass, wetMass }, habit) =>
@@ -87,7 +100,7 @@ const rows: Row[] = [
 export function Figures(props: {
   panel: PanelFigures;
   bands: BothBands | undefined;
-  makings: Record<MadeFigure, Making> | undefined;
+  makings: Makings | undefined;
   opened: string | undefined;
   habit: Habit;
   onOpen(label: string): void;
@@ -103,7 +116,7 @@ export function Figures(props: {
       <Readout
         key={label}
         label={label}
-        value={value(panel, habit)}
+        value={value(panel, habit) ?? 'cannot be worked out'}
         band={span('well made')}
         homeMade={opened === label ? span('home-made') : undefined}
         making={opened === label ? makings?.[figure] : undefined}

@@ -16,7 +16,8 @@ const rows: { label: string; figure: keyof StillFigures; value(still: StillFigur
   },
 ];
 
-function minutes(seconds: number): string {
+function minutes(seconds: number | undefined): string {
+  if (seconds === undefined) return 'cannot be worked out';
   if (!Number.isFinite(seconds)) return 'never';
   return `${Math.round(seconds / 60)} min`;
 }

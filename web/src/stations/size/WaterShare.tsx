@@ -44,7 +44,8 @@ export function WaterShare(props: { water: WaterCheck; habit: Habit; onHeader(id
       </ul>
       <Text fontSize="14px" mt="2">
         A riser blocked in the middle costs {percent(blocked.cost)} of the gain, and its strip stands at{' '}
-        {formatQuantity('temperature', blocked.plate, habit, 0).text}: feel for it by hand.
+        {formatQuantity('temperature', blocked.plate, habit, 0).text}. Find it with a touch probe on a stick: never with
+        a hand, it burns.
       </Text>
     </>
   );

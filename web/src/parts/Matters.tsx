@@ -1,7 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
 import { type Finding, type Habit, sayFinding } from '@north-pane/core';
 import { memo } from 'react';
-import { useJob } from '../../state/job';
+import { useJob } from '../state/job';
 
 /** Everything to be looked at, in words, each with its remedy and, where one number mends it, a button that does. */
 export const Matters = memo(

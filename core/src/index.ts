@@ -24,6 +24,7 @@ export type {
   BondReading,
   CollectorDescription,
   CollectorState,
+  Fluid,
   HeatConditions,
   Make,
   PaneReading,

@@ -78,6 +78,8 @@ export interface BoxDesign {
   hangers: Point[];
   /** Insulation and back, by book values. */
   backStack: ThermalStack;
+  /** J/K. Share of insulation and sides that swings with the plate. */
+  heatCapacity: number;
   /** Times the book value, as built. */
   backFactor: Range;
   /** The sides, for the height of the hot space in metres. */

@@ -1,5 +1,5 @@
 import type { Finding } from '../care';
-import { entries, entry, materials, type Range, range, type Sheet, type Timber } from '../catalogue';
+import { entries, entry, materials, type Range, range, type Sheet, sheetMass, type Timber } from '../catalogue';
 import type { Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
 import type { BoxDesign, BoxMember, Exit } from './box';
@@ -16,6 +16,9 @@ const asBuilt: Record<'dry' | 'damp', Range> = {
   dry: range(1.1, 1.2, 1.3, 'judgement'),
   damp: range(1.3, 1.6, 2, 'judgement'),
 };
+/** Share of the plate's swing that insulation and sides swing with it: a straight fall through the wool is half, and half of that for its delay. */
+const woolSwing = 0.25;
+const sideSwing = 0.1;
 /** m between two rails: less holds no insulation. Judgement. */
 const leastBay = 0.06;
 /** m that a lip must reach over the pane to hold it. Judgement. */
@@ -171,6 +174,9 @@ export function timberBox(made: TimberBox): BoxMember {
           })),
           outside: outer,
         },
+        heatCapacity:
+          woolSwing * sheetMass(wool, inside.length * inside.width) * materials[wool.material].heatCapacity +
+          sideSwing * perimeter * board.thickness * rimTop * wood.density * wood.heatCapacity,
         backFactor: asBuilt[made.state],
         rim: (height) => ({
           area: perimeter * Math.max(0, height),

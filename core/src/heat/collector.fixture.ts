@@ -57,7 +57,7 @@ export function glazedPanel(change: Partial<CollectorDescription> = {}): Collect
     backFactor: range(1.1, 1.2, 1.3, 'judgement'),
     rim: { area: 0.4, layers: [{ name: 'board', thickness: 0.019, conductivity: 0.13 }], inside: 8, outside: 15 },
     rimFactor: range(0.5, 1, 2, 'judgement', 'log-normal'),
-    capacity: { dry: 6000, water: 14000 },
+    capacity: { dry: 6000, water: 14000, box: 1400 },
     ...change,
   };
 }

@@ -76,8 +76,8 @@ export interface CollectorDescription {
   /** Round the hot space; m². */
   rim: ThermalStack & { area: number };
   rimFactor: Range;
-  /** J/K. Metal and a share of the pane; water. */
-  capacity: { dry: number; water: number };
+  /** J/K. Metal and a share of the pane; water; the share of insulation and sides that swings with the plate. */
+  capacity: { dry: number; water: number; box: number };
   /** Spreads that the builder knows better, in the place of those above. */
   known?: Partial<Record<UncertainInput, Range>> | undefined;
 }

@@ -101,14 +101,14 @@ export function steamPressure(temperature: number): number {
   return 1e6 * ((2 * c) / (-b + Math.sqrt(b ** 2 - 4 * a * c))) ** 4;
 }
 
-/** m³/s for kg/s of water at a temperature. */
-export function volumeFlow(massFlow: number, temperature: number): number {
-  return massFlow / fluidState('water', temperature).density;
+/** m³/s for kg/s of a liquid at a temperature; of water when none is named. */
+export function volumeFlow(massFlow: number, temperature: number, fluid: Fluid = 'water'): number {
+  return massFlow / fluidState(fluid, temperature).density;
 }
 
-/** kg/s for m³/s of water at a temperature. */
-export function massFlowOf(flow: number, temperature: number): number {
-  return flow * fluidState('water', temperature).density;
+/** kg/s for m³/s of a liquid at a temperature; of water when none is named. */
+export function massFlowOf(flow: number, temperature: number, fluid: Fluid = 'water'): number {
+  return flow * fluidState(fluid, temperature).density;
 }
 
 /** Air at sea level by its temperature in °C. Sutherland's laws as in the US Standard Atmosphere (1976). */

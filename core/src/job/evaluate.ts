@@ -107,7 +107,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     const here = { ...conditions, inlet: whole?.inlets[index] ?? inlet, massFlow };
     inlet = here.inlet;
     const flow = state && flowOf(panel, path, absent, { ...here, ...state, massFlow });
-    const waterMass = water.volume * fluidState('water', conditions.inlet).density;
+    const waterMass = water.volume * fluidState(conditions.fluid ?? 'water', conditions.inlet).density;
     const steam = state && attempt('steam', path, absent, () => steamLoss(heat, here, state.plateTemperature));
     const stagnation = attempt('dry', path, absent, () => stagnationTemperature(heat, dry));
     return {
@@ -125,7 +125,9 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
       wetMass: design.dryMass + waterMass,
       ...(flow?.pressureDrop === undefined ? {} : { pressureDrop: flow.pressureDrop }),
       ...(flow?.lift === undefined ? {} : { lift: flow.lift }),
-      ...(water.kind === 'film' ? { stripFlow: volumeFlow(massFlow / water.strips, conditions.inlet) } : {}),
+      ...(water.kind === 'film'
+        ? { stripFlow: volumeFlow(massFlow / water.strips, conditions.inlet, conditions.fluid) }
+        : {}),
       ...(steam === undefined ? {} : { steam }),
       riserShares: flow?.shares ?? [],
     };

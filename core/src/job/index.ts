@@ -57,7 +57,7 @@ export { jobTemplates, type PaperKind, type PrintContext, paperKinds, printDrawi
 export type { ParsedJob } from './parse';
 export { parseJob } from './parse';
 export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, siteMakings, skySourceOf } from './place';
-export { compareJob, plantOf } from './prove';
+export { type BuiltJob, compareBuilt, compareJob, plantOf } from './prove';
 export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
 export { jobSteps, sayStep } from './steps';

@@ -1,4 +1,4 @@
-import { compareReadings, type Plant, type Reading, type Sensors } from '../proof';
+import { type Compared, compareReadings, type Plant, type Reading, type Sensors } from '../proof';
 import { tiltOf } from './conditions';
 import { asBuilt, openJob } from './open';
 import type { Job } from './schema';
@@ -17,10 +17,23 @@ export function plantOf(job: Job): Plant {
     tilt: tiltOf(built),
     aim: standing.aim,
     albedo: exposure.albedo,
+    ...(built.loop.glycol ? { fluid: { glycol: built.loop.glycol } } : {}),
   };
 }
 
 /** Readings against a job as built. */
-export function compareJob(job: Job, readings: readonly Reading[], sensors: Sensors) {
-  return compareReadings(plantOf(job), readings, sensors);
+export function compareJob(job: Job, readings: readonly Reading[], sensors: Sensors): Compared {
+  return compareReadings([{ from: Number.NEGATIVE_INFINITY, plant: plantOf(job) }], readings, sensors);
+}
+
+/** A design with the moment from which it stood, ms since 1970. */
+export interface BuiltJob {
+  from: number;
+  job: Job;
+}
+
+/** Readings, each against the design that stood at its time; before the first of them, against that one. */
+export function compareBuilt(builds: readonly BuiltJob[], readings: readonly Reading[], sensors: Sensors): Compared {
+  const stood = builds.map(({ from, job }) => ({ from, plant: plantOf(job) }));
+  return compareReadings(stood, readings, sensors);
 }

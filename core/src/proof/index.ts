@@ -1,9 +1,12 @@
 // Holding the forecast against what was measured: readings, prediction, steadiness, verdict.
 export { parseFlow } from './bucket';
-export type { Comparison, Judgement, Verdict } from './compare';
+export type { Compared, Comparison, Judgement, StandingPlant, Verdict } from './compare';
 export { compareReadings, verdictOf } from './compare';
+export { driftOf, plantCapacity } from './drift';
+export { type Effect, type Effects, momentsOf } from './effects';
+export type { FaultInput, HiddenFault } from './hiding';
 export type { Plant, Prediction } from './predict';
-export { clearOnPane, predict, readingConditions } from './predict';
+export { clearOnPane, predict, predictorOf, readingConditions } from './predict';
 export type { ReadFile, ReadingMapping } from './readFile';
 export {
   type ColumnName,

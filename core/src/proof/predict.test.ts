@@ -3,11 +3,13 @@ import * as fc from 'fast-check';
 import { range } from '../catalogue';
 import { glazedPanel } from '../heat/collector.fixture';
 import {
+  compareReadings,
   flowMeters,
   type Plant,
   predict,
   type Reading,
   readingConditions,
+  type Sensors,
   sensorErrors,
   skyShares,
   skyWords,
@@ -34,7 +36,7 @@ const noon: Reading = {
   irradiance: 850,
   wind: 2,
 };
-const errors = sensorErrors({ thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' });
+const errors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
 const gain = (change: Partial<Reading>, at: Plant = plant) =>
   predict(at, { ...noon, ...change }, errors)?.gain ?? Number.NaN;
 
@@ -96,7 +98,7 @@ describe('proof: prediction', () => {
             prediction.heat,
             prediction.low,
             prediction.high,
-            ...Object.values(prediction.shared),
+            ...Object.values(prediction.effects).flatMap(({ up, down }) => [up, down]),
           ])
             expect(Number.isFinite(value)).equal(true);
           expect(prediction.low).at.most(prediction.gain);
@@ -123,15 +125,28 @@ describe('proof: prediction', () => {
     expect(half(loose)).above(half(plant));
     const { irradiance: _, ...blind } = noon;
     const said = predict(plant, { ...blind, sky: 'thin cloud' }, errors);
-    expect(Math.abs(said?.shared.sun ?? 0)).above(Math.abs(predict(plant, noon, errors)?.shared.sun ?? 0));
+    const read = predict(plant, noon, errors);
+    expect(Math.abs(said?.effects['sun: thin cloud']?.down ?? 0)).above(
+      Math.abs(read?.effects['sun: pyranometer']?.down ?? 0),
+    );
   });
   it('knows which way each doubt pulls', () => {
-    const shared = predict(plant, noon, errors)?.shared ?? {};
-    expect(shared.transmittance).above(0);
-    expect(shared.bond).above(0);
-    expect(shared.back).below(0);
-    expect(shared.flow).below(0);
-    expect(shared.thermometers).closeTo(0.7 / 1.645, 1e-9);
+    const effects = predict(plant, noon, errors)?.effects ?? {};
+    expect(effects.transmittance?.up).above(0);
+    expect(effects.bond?.up).above(0);
+    expect(effects.back?.up).below(0);
+    expect(effects['flow: meter']?.up).below(0);
+    expect(effects['thermometers: two digital']?.up).closeTo(0.7 / 1.645, 1e-9);
+    // Dirt and bond are far worse than likely more easily than better.
+    for (const input of ['dirt', 'bond'])
+      expect(-(effects[input]?.down ?? 0) / (effects[input]?.up ?? 1), input).above(1.5);
+  });
+  it('takes glycol as it is: less dense by its heat, so warmer at the same litres, and the same in what was measured', () => {
+    const glycol: Plant = { ...plant, fluid: { glycol: 0.4 } };
+    expect(gain({}, glycol)).above(gain({}) * 1.02);
+    const [row] = compareReadings([{ from: 0, plant: glycol }], [noon], errors).rows;
+    // 6 K of 8.4e-5 m³/s: 1 033 kg/m³ × 3 700 J/kgK or so.
+    expect((row?.measuredHeat ?? 0) / (8.4e-5 * 6)).within(3.6e6, 3.95e6);
   });
 });
 

@@ -1,4 +1,4 @@
-import { type Deviates, type HeatConditions, massFlowOf, uncertainInputs } from '../heat';
+import { type Deviates, type Fluid, type HeatConditions, massFlowOf } from '../heat';
 import { type Connection, type PanelGroup, panelsState } from '../loop';
 import {
   airPressure,
@@ -11,7 +11,8 @@ import {
   surroundingsTemperature,
   tiltedIrradiance,
 } from '../sky';
-import { type Reading, type SensorErrors, skyShares } from './reading';
+import { type Effects, effectsOf, type InstrumentErrors, momentsOf } from './effects';
+import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 
 /** What a prediction needs of a job. */
 export interface Plant {
@@ -23,6 +24,8 @@ export interface Plant {
   tilt: number;
   aim: number;
   albedo: number;
+  /** What runs in the loop; water when left out. */
+  fluid?: Fluid;
 }
 
 /** What the drawing says a reading should have been, and how far either may be off. SI, K. */
@@ -35,11 +38,13 @@ export interface Prediction {
   gain: number;
   /** W. */
   heat: number;
-  /** K. Nine in ten of what the panel as drawn and well made would give. */
+  /** W/K. Flow times heat capacity. */
+  capacityRate: number;
+  /** K. Nine in ten of what the panel as drawn and well made would give in that sun; no instrument in it but the sun's. */
   low: number;
   high: number;
-  /** K. What each systematic error does to `predicted less measured` gain, one standard uncertainty of it. */
-  shared: Record<string, number>;
+  /** What each uncertain input and each instrument may do to measured less predicted gain. */
+  effects: Effects;
 }
 
 /** m/s taken when nobody looked at the wind. */
@@ -89,45 +94,109 @@ export function readingConditions(plant: Plant, reading: Reading): HeatCondition
     surroundings: surroundingsTemperature({ sky, air: reading.air, tilt: plant.tilt }),
     wind: reading.wind ?? lightBreeze,
     inlet: reading.inlet,
-    massFlow: massFlowOf(reading.flow, reading.inlet),
+    massFlow: massFlowOf(reading.flow, reading.inlet, plant.fluid),
     tilt: plant.tilt,
+    ...(plant.fluid ? { fluid: plant.fluid } : {}),
   };
 }
 
-/**
- * Predicts a reading from the drawing. Each uncertain input and each instrument is moved by one standard uncertainty;
- * the difference it makes to the gain is its share of the doubt (one side only: the other is as large within a tenth).
- * Undefined when the sun is not known or nothing flows.
- */
-export function predict(plant: Plant, reading: Reading, errors: SensorErrors): Prediction | undefined {
-  const conditions = readingConditions(plant, reading);
-  if (!conditions || conditions.massFlow < 1e-5 || conditions.irradiance < 1) return undefined;
-  const gain = (change: Partial<HeatConditions>, deviates: Deviates = {}) =>
-    panelsState(plant.groups, plant.connection, { ...conditions, ...change }, deviates).gain;
-  const likely = panelsState(plant.groups, plant.connection, conditions);
-  const shared: Record<string, number> = {};
-  let drawn = 0;
-  for (const input of uncertainInputs) {
-    if (input === 'sun') continue;
-    const part = gain({}, { [input]: 1 }) - likely.gain;
-    shared[input] = part;
-    drawn += part ** 2;
-  }
+/** The instruments' errors for one reading: a sun said in words errs by the word. */
+function instrumentsOf(reading: Reading, sensors: Sensors): InstrumentErrors {
+  const errors = sensorErrors(sensors);
   const word = reading.irradiance === undefined && reading.sky ? skyShares[reading.sky] : undefined;
-  const sunShare = word ? (word.high - word.low) / (2 * ninety * word.likely) : errors.sun;
-  const bySun = gain({ irradiance: conditions.irradiance * (1 + sunShare) }) - likely.gain;
-  shared.sun = bySun;
-  shared.flow = gain({ massFlow: conditions.massFlow * (1 + errors.flow) }) - likely.gain;
-  shared.thermometers = errors.difference;
-  const spread = ninety * Math.sqrt(drawn + bySun ** 2);
+  const share = (to: number, from: number) => Math.abs(to - from) / (ninety * from);
   return {
-    irradiance: conditions.irradiance,
-    incidence: conditions.incidence,
-    outlet: likely.outletTemperature,
-    gain: likely.gain,
-    heat: likely.usefulHeat,
-    low: likely.gain - spread,
-    high: likely.gain + spread,
-    shared,
+    difference: { name: sensors.thermometers, error: errors.difference },
+    flow: { name: sensors.flow, error: errors.flow },
+    sun: word
+      ? { name: `${reading.sky}`, up: share(word.high, word.likely), down: share(word.low, word.likely) }
+      : { name: sensors.sun, up: errors.sun, down: errors.sun },
   };
+}
+
+/** Shares and K within which two readings are so alike that what errs in one errs in proportion in the other. */
+const alike = { irradiance: 0.1, massFlow: 0.05, inlet: 3, air: 4, incidence: 6, wind: 0.5 };
+
+function alikeAt(a: HeatConditions, b: HeatConditions): boolean {
+  const near = (x: number, y: number, share: number) => Math.abs(x - y) <= share * Math.max(Math.abs(x), Math.abs(y));
+  return (
+    near(a.irradiance, b.irradiance, alike.irradiance) &&
+    near(a.massFlow, b.massFlow, alike.massFlow) &&
+    Math.abs(a.inlet - b.inlet) <= alike.inlet &&
+    Math.abs(a.air - b.air) <= alike.air &&
+    Math.abs(a.incidence - b.incidence) <= alike.incidence &&
+    Math.abs(a.wind - b.wind) <= alike.wind
+  );
+}
+
+/** K. Below it a gain is too small to put anything in proportion to. */
+const leastGain = 0.5;
+/** Readings unlike each other whose effects are remembered. */
+const mostKnown = 200;
+
+interface Known {
+  conditions: HeatConditions;
+  gain: number;
+  effects: Effects;
+}
+
+/** Predicts readings one after the other; remembers what errs, since it takes twenty times as long as the prediction itself. */
+export interface Predictor {
+  /** Undefined when the sun is not known or nothing flows. */
+  predict(reading: Reading, sensors: Sensors): Prediction | undefined;
+}
+
+/**
+ * A predictor of a plant. Each uncertain input and each instrument is moved both ways by one standard uncertainty; a reading so
+ * like one before it that both err alike takes over those effects in proportion to its gain.
+ */
+export function predictorOf(plant: Plant): Predictor {
+  const known = new Map<string, Known[]>();
+  return {
+    predict(reading, sensors) {
+      const conditions = readingConditions(plant, reading);
+      if (!conditions || conditions.massFlow < 1e-5 || conditions.irradiance < 1) return undefined;
+      const state = (change: Partial<HeatConditions>, deviates: Deviates = {}) =>
+        panelsState(plant.groups, plant.connection, { ...conditions, ...change }, deviates);
+      const likely = state({});
+      const instruments = instrumentsOf(reading, sensors);
+      const key = `${sensors.thermometers} ${sensors.flow} ${instruments.sun.name}`;
+      const list = known.get(key) ?? [];
+      known.set(key, list);
+      const like = likely.gain > leastGain ? list.find((one) => alikeAt(one.conditions, conditions)) : undefined;
+      const effects = like ? scaled(like.effects, likely.gain / like.gain) : effectsOf(conditions, instruments, state);
+      if (!like && likely.gain > leastGain && list.length < mostKnown)
+        list.push({ conditions, gain: likely.gain, effects });
+      const drawn = Object.entries(effects).filter(([name]) => !/^(flow|thermometers):/.test(name));
+      const { mean, variance } = momentsOf(drawn.map(([, effect]) => effect));
+      const middle = likely.gain + mean;
+      const half = ninety * Math.sqrt(variance);
+      return {
+        irradiance: conditions.irradiance,
+        incidence: conditions.incidence,
+        outlet: likely.outletTemperature,
+        gain: likely.gain,
+        heat: likely.usefulHeat,
+        capacityRate: likely.usefulHeat / likely.gain || conditions.massFlow * 4180,
+        low: Math.min(likely.gain, middle - half),
+        high: Math.max(likely.gain, middle + half),
+        effects,
+      };
+    },
+  };
+}
+
+/** Effects in proportion to a gain; those of the thermometers are in K whatever the gain. */
+function scaled(effects: Effects, share: number): Effects {
+  return Object.fromEntries(
+    Object.entries(effects).map(([name, effect]) => [
+      name,
+      name.startsWith('thermometers:') ? effect : { up: effect.up * share, down: effect.down * share },
+    ]),
+  );
+}
+
+/** One reading alone; see `predictorOf`. */
+export function predict(plant: Plant, reading: Reading, sensors: Sensors): Prediction | undefined {
+  return predictorOf(plant).predict(reading, sensors);
 }

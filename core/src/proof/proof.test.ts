@@ -28,6 +28,8 @@ const plant: Plant = {
   aim: 0,
   albedo: 0.2,
 };
+/** A plant that has always stood. */
+const stood = (one: Plant) => [{ from: Number.NEGATIVE_INFINITY, plant: one }];
 const sensors: Sensors = { thermometers: 'matched pair', flow: 'meter', sun: 'pyranometer' };
 /** About solar noon on a summer's day there. */
 const noon = Date.UTC(2026, 1, 9, 0, 40);
@@ -53,27 +55,27 @@ function readings(count: number, factor: number, change: Partial<Reading> = {}):
 
 describe('proof: measured against predicted', () => {
   it('agrees with a panel that does what was drawn', () => {
-    const { verdict, rows } = compareReadings(plant, readings(12, 1), sensors);
+    const { verdict, rows } = compareReadings(stood(plant), readings(12, 1), sensors);
     expect(verdict.judgement).equal('agrees');
     expect(Math.abs(verdict.score)).below(0.05);
     for (const row of rows) expect(row.measuredHeat / row.predicted.heat).closeTo(1, 0.003);
   });
   it('calls a quarter less colder, a quarter more hotter, and says so in words', () => {
-    const colder = compareReadings(plant, readings(12, 0.75), sensors).verdict;
+    const colder = compareReadings(stood(plant), readings(12, 0.75), sensors).verdict;
     expect(colder.judgement).equal('colder');
     const words = sayVerdict(colder, 'metric');
     expect(words.headline.replaceAll('\u00a0', ' ')).match(/^\d\.\d K of gain\. Expected \d\.\d to \d\.\d\.$/);
     expect(words.judgement).match(/^Colder/);
-    expect(compareReadings(plant, readings(12, 1.25), sensors).verdict.judgement).equal('hotter');
+    expect(compareReadings(stood(plant), readings(12, 1.25), sensors).verdict.judgement).equal('hotter');
   });
   it('does not let many readings shrink what errs the same way in all of them', () => {
-    const few = compareReadings(plant, readings(8, 0.9), sensors).verdict;
-    const many = compareReadings(plant, readings(60, 0.9, { irradiance: 950 }), sensors).verdict;
+    const few = compareReadings(stood(plant), readings(8, 0.9), sensors).verdict;
+    const many = compareReadings(stood(plant), readings(60, 0.9, { irradiance: 950 }), sensors).verdict;
     expect(many.uncertainty).above(few.uncertainty * 0.9);
   });
   it('forgives more when the thermometers are worse', () => {
     const score = (thermometers: Sensors['thermometers']) =>
-      Math.abs(compareReadings(plant, readings(12, 0.88), { ...sensors, thermometers }).verdict.score);
+      Math.abs(compareReadings(stood(plant), readings(12, 0.88), { ...sensors, thermometers }).verdict.score);
     expect(score('glass')).below(score('two digital'));
     expect(score('two digital')).below(score('matched pair'));
   });
@@ -81,14 +83,14 @@ describe('proof: measured against predicted', () => {
     const clear = clearOnPane(plant, noon).total;
     expect(clear).within(850, 1150);
     const said = (sky: Reading['sky']): Reading => ({ time: noon, inlet: 18, outlet: 24, air: 20, flow: 4.2e-5, sky });
-    const [row] = compareReadings(plant, [said('clear')], sensors).rows;
+    const [row] = compareReadings(stood(plant), [said('clear')], sensors).rows;
     expect(row?.predicted.irradiance).closeTo(0.98 * clear, 0.5);
-    expect(compareReadings(plant, [said('broken cloud')], sensors).verdict.judgement).equal('cannot tell');
-    expect(sayVerdict(compareReadings(plant, [], sensors).verdict, 'metric').headline).match(/No verdict/);
+    expect(compareReadings(stood(plant), [said('broken cloud')], sensors).verdict.judgement).equal('cannot tell');
+    expect(sayVerdict(compareReadings(stood(plant), [], sensors).verdict, 'metric').headline).match(/No verdict/);
   });
   it('leaves out readings without sun or flow, and tells how many', () => {
     const still = { ...readings(1, 1)[0], flow: 0 } as Reading;
-    const { rows, left } = compareReadings(plant, [still, ...readings(2, 1)], sensors);
+    const { rows, left } = compareReadings(stood(plant), [still, ...readings(2, 1)], sensors);
     expect([rows.length, left]).deep.equal([2, 1]);
   });
   it('expects more of a clearer pane', () => {
@@ -106,7 +108,7 @@ describe('proof: measured against predicted', () => {
     };
     const [one] = readings(1, 1);
     if (!one) throw new Error('no reading');
-    const expected = (which: Plant) => compareReadings(which, [one], sensors).rows[0]?.predicted.gain ?? 0;
+    const expected = (which: Plant) => compareReadings(stood(which), [one], sensors).rows[0]?.predicted.gain ?? 0;
     expect(expected(dim)).below(expected(plant) * 0.85);
   });
 });

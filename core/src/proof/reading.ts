@@ -26,6 +26,8 @@ export interface Reading {
   sky?: SkyWord;
   /** m/s at the panel; a light breeze when left out. */
   wind?: number;
+  /** What it was taken with, where it differs from the rest. */
+  sensors?: Sensors;
 }
 
 /** What the readings were taken with. */

@@ -1,10 +1,20 @@
 import { formatNumber, formatQuantity, type Habit } from '../quantity';
 import type { Verdict } from './compare';
+import type { HiddenFault } from './hiding';
 
 /** A verdict in words: the figure, the judgement, and what it rests on. */
-export function sayVerdict(verdict: Verdict, habit: Habit): { headline: string; judgement: string; basis: string } {
+export function sayVerdict(
+  verdict: Verdict,
+  habit: Habit,
+): { headline: string; judgement: string; basis: string; hidden?: string } {
   const kelvin = (value: number) => formatQuantity('temperatureDifference', value, habit).text;
   const bare = (value: number) => formatQuantity('temperatureDifference', value, habit).number;
+  if (verdict.judgement === 'cannot tell' && verdict.reason === 'unsettled')
+    return {
+      headline: 'No verdict yet.',
+      judgement: 'One reading alone cannot tell whether panel and sun had settled.',
+      basis: 'Take another one ten minutes on, with the water still running: how far it moved is then taken off.',
+    };
   if (verdict.judgement === 'cannot tell')
     return {
       headline: 'No verdict yet.',
@@ -24,5 +34,20 @@ export function sayVerdict(verdict: Verdict, habit: Habit): { headline: string; 
     basis: verdict.steady
       ? `Mean of ${readings} at the end of steady stretches.`
       : `Mean of ${readings}; none of them at the end of 25 steady minutes, so take it as a first look.`,
+    ...(verdict.judgement === 'agrees' && verdict.hidden.length > 0 ? { hidden: sayHidden(verdict.hidden) } : {}),
   };
+}
+
+/** What a fault would have to be to look like this, each alone. */
+function sayHidden(hidden: readonly HiddenFault[]): string {
+  const says: Record<HiddenFault['input'], (fault: HiddenFault) => string> = {
+    bond: ({ value, any }) =>
+      any ? 'hardly any bond at all' : `a bond of ${formatNumber(value, value < 10 ? 1 : 0)} W/mK`,
+    transmittance: ({ value }) => `a pane that passes ${formatNumber(100 * value)} % of the sun`,
+    back: ({ value, any }) =>
+      any ? 'soaked insulation' : `a back that loses ${formatNumber(value, 1)} times its book value`,
+  };
+  const list = hidden.map((fault) => says[fault.input](fault));
+  const last = list.pop() ?? '';
+  return `What could still hide: ${list.length > 0 ? `${list.join(', ')} or ${last}` : last} would look like this.`;
 }

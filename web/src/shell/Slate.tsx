@@ -38,7 +38,11 @@ function cells(
   habit: Habit,
   { currency, spent }: { currency: string; spent: number },
 ): Cell[] {
-  const flow = formatQuantity('flow', volumeFlow(figures.massFlow, figures.conditions.inlet), habit).text;
+  const flow = formatQuantity(
+    'flow',
+    volumeFlow(figures.massFlow, figures.conditions.inlet, figures.conditions.fluid),
+    habit,
+  ).text;
   const clashes = findings.filter((one) => one.severity === 'clash' || one.severity === 'stop').length;
   const cautions = findings.filter((one) => one.severity === 'caution').length;
   const moved = (of: (figures: Figures) => number | undefined): number => {

@@ -73,6 +73,7 @@ function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDesc
     capacity: {
       dry: 2 * sheetMass(sheet, length * width) * materials[sheet.material].heatCapacity + 0.3 * glazing.heatCapacity,
       water: volume * water.density * water.heatCapacity,
+      box: parameters.backing === 'foam' ? 0.25 * 0.03 * wool.density * wool.heatCapacity * wetted : 0,
     },
     known: panel.known,
   };

@@ -80,6 +80,7 @@ export function plateHeat(
         (tubeMass(tube) * query.tubeLength + query.otherCopper) * materials.copper.heatCapacity +
         paneSwing * glazing.heatCapacity,
       water: query.waterVolume * water.density * water.heatCapacity,
+      box: box.heatCapacity,
     },
     known: build.known,
   };

@@ -88,6 +88,7 @@ function trickleHeat(layout: TrickleLayout, panel: PanelDocument): CollectorDesc
     capacity: {
       dry: cansMass(layout) * skins * materials.aluminium.heatCapacity + 0.3 * glazing.heatCapacity,
       water: area * share * filmThickness * water.density * water.heatCapacity,
+      box: parameters.insulation === 'wool' ? 0.25 * 0.03 * wool.density * wool.heatCapacity * area : 0,
     },
     known: panel.known,
   };

@@ -2,6 +2,7 @@ import { Box, Grid, Text } from '@chakra-ui/react';
 import {
   type FlowArgument,
   type FlowPoint,
+  type Fluid,
   formatNumber,
   formatQuantity,
   type Habit,
@@ -9,7 +10,8 @@ import {
 } from '@north-pane/core';
 
 /** Slow and hot against fast and efficient, in this job's own numbers. */
-export function SlowOrFast({ argument, inlet, habit }: { argument: FlowArgument; inlet: number; habit: Habit }) {
+export function SlowOrFast(props: { argument: FlowArgument; inlet: number; fluid: Fluid | undefined; habit: Habit }) {
+  const { argument, inlet, fluid, habit } = props;
   const { slow, now, fast, boils } = argument;
   const boiling = `The water would boil: at ${formatQuantity('temperature', boils, habit, 0).text} in this loop.`;
   const more = (a: FlowPoint, b: FlowPoint) => Math.round(100 * (a.usefulHeat / b.usefulHeat - 1));
@@ -52,7 +54,7 @@ export function SlowOrFast({ argument, inlet, habit }: { argument: FlowArgument;
         <Box key={title} bg="card" borderLeftWidth="4px" borderColor={edge} px="3" py="2">
           <Text fontSize="14px" color="soft">
             {title}
-            {point && `, ${formatQuantity('flow', volumeFlow(point.massFlow, inlet), habit).text}`}
+            {point && `, ${formatQuantity('flow', volumeFlow(point.massFlow, inlet, fluid), habit).text}`}
           </Text>
           <Text fontFamily="heading" fontWeight="600" fontSize="20px" whiteSpace="nowrap">
             {point

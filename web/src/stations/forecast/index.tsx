@@ -60,6 +60,7 @@ export default function Forecast() {
   const open = useMemo(() => openJob(document), [document]);
   const now = useMemo(() => evaluateOpen(open, weather), [open, weather]);
   const work = workOf(now);
+  const { fluid } = now.conditions;
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
   const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
   const flows = flowShares.map((share) => share * now.massFlow);
@@ -67,7 +68,7 @@ export default function Forecast() {
   const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather, rises));
 
   const flowUnit = chartUnit('flow', habit);
-  const flow = (massFlow: number) => flowUnit.write(volumeFlow(massFlow, weather.inlet));
+  const flow = (massFlow: number) => flowUnit.write(volumeFlow(massFlow, weather.inlet, fluid));
   const gainUnit = chartUnit('temperatureDifference', habit);
   const heatUnit = chartUnit('power', habit);
   const here = flow(now.massFlow);
@@ -75,7 +76,7 @@ export default function Forecast() {
   const setFlow = (volume: number): string | undefined => {
     const outcome = change(
       'loop.specificFlow',
-      specificFlowFor(massFlowOf(volume, weather.inlet), {
+      specificFlowFor(massFlowOf(volume, weather.inlet, fluid), {
         massFlow: now.massFlow,
         specificFlow: argument.specificFlow,
       }),
@@ -137,7 +138,7 @@ export default function Forecast() {
             })}
             <Entry
               label="Flow, all panels"
-              value={volumeFlow(now.massFlow, weather.inlet)}
+              value={volumeFlow(now.massFlow, weather.inlet, fluid)}
               kind="flow"
               habit={habit}
               digits={habit === 'metric' ? 2 : 3}
@@ -176,11 +177,11 @@ export default function Forecast() {
         </Section>
       </Box>
       <Stack flex="1" minW="0" gap="2">
-        <SlowOrFast argument={argument} inlet={weather.inlet} habit={habit} />
+        <SlowOrFast argument={argument} inlet={weather.inlet} fluid={fluid} habit={habit} />
         <SimpleGrid columns={{ base: 1, xl: 2 }} gap="4">
           <ChartBox title="Gain against flow" fresh={overFlow.fresh}>
             <Chart
-              label={`Gain against flow; ${work ? text('temperatureDifference', work.gain) : 'no figure'} at ${text('flow', volumeFlow(now.massFlow, weather.inlet))}`}
+              label={`Gain against flow; ${work ? text('temperatureDifference', work.gain) : 'no figure'} at ${text('flow', volumeFlow(now.massFlow, weather.inlet, fluid))}`}
               xDomain={reach}
               yDomain={[0, most(gains, 1)]}
               xTitle={`flow, ${flowUnit.symbol}`}

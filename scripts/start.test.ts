@@ -156,6 +156,82 @@ describe('npm start', () => {
     await interrupt(again);
   });
 
+  /** Waits until something is said after a place in what was said. */
+  const said = async (run: Run, words: RegExp, after: number) => {
+    for (let tries = 0; tries < 300 && !words.test(run.said().slice(after)); tries += 1)
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(run.said().slice(after)).match(words);
+  };
+  const answers = async (path = '/api/jobs') => {
+    for (let tries = 0; tries < 100; tries += 1) {
+      const status = await fetch(`http://localhost:${port}${path}`).then(
+        (answer) => answer.status,
+        () => 0,
+      );
+      if (status === 200) return true;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    return false;
+  };
+
+  it('starts the server again when it dies, and the database when it dies, and tells both', async () => {
+    const run = start(clone, port);
+    expect(await run.open, run.said()).equal('open');
+    await begin(port, 'Before it fell');
+    const mark = run.said().length;
+    execFileSync('pkill', ['-KILL', '-P', String(run.child.pid), '-f', 'server/dist/main.js']);
+    await said(run, /the server ended \(killed\); starting it again in 1 s\./, mark);
+    await said(run, /it is open again/, mark);
+    expect(await answers()).equal(true);
+
+    const place = JSON.parse(readFileSync(join(clone, '.data/cluster.json'), 'utf8')).place;
+    const postmaster = Number(readFileSync(join(place, 'postmaster.pid'), 'utf8').split('\n')[0]);
+    const after = run.said().length;
+    process.kill(postmaster, 'SIGKILL');
+    // While it is away the server stands, and says so.
+    const health = await fetch(`http://localhost:${port}/api/health`);
+    if (health.status !== 200) expect(await health.json()).include({ ok: false, database: 'silent' });
+    await said(run, /the database ended; starting it again/, after);
+    await said(run, /the database is up again/, after);
+    expect(await answers('/api/health')).equal(true);
+    expect((await jobs(port)).map((job) => job.name)).include('Before it fell');
+    expect(run.said().slice(after)).not.match(/the server ended/);
+    await interrupt(run);
+  });
+
+  it('gives a copied folder a database of its own and leaves the first one alone', async () => {
+    const first = start(clone, port);
+    expect(await first.open, first.said()).equal('open');
+    const copy = `${clone}-copy`;
+    cpSync(clone, copy, {
+      recursive: true,
+      verbatimSymlinks: true,
+      filter: (path) => !path.includes('.data/cluster/'),
+    });
+    const other = await freePort();
+    const second = start(copy, other);
+    expect(await second.open, second.said()).equal('open');
+    expect(second.said()).match(/this folder is a copy of .*: it gets a database of its own/);
+    expect((await jobs(other)).map((job) => job.name)).deep.equal(['Gannet Reach showers']);
+    await begin(other, 'Only in the copy');
+    expect((await jobs(port)).map((job) => job.name)).not.include('Only in the copy');
+    await interrupt(second);
+    expect(await answers()).equal(true);
+    await interrupt(first);
+    rmSync(JSON.parse(readFileSync(join(copy, '.data/cluster.json'), 'utf8')).place, { recursive: true, force: true });
+    rmSync(copy, { recursive: true, force: true });
+  });
+
+  it('mends notes that are garbage, in words, and finds its own database again', async () => {
+    for (const name of ['cluster.json', 'running.json']) writeFileSync(join(clone, '.data', name), '{"place": ');
+    const run = start(clone, port);
+    expect(await run.open, run.said()).equal('open');
+    expect(run.said()).match(/cluster\.json cannot be read and is made anew/);
+    expect(run.said()).not.match(/making a database/);
+    expect((await jobs(port)).map((job) => job.name)).include('Mine');
+    await interrupt(run);
+  });
+
   it('takes a database of one’s own, without the demo when asked', async () => {
     const cluster = process.env.NORTH_PANE_TEST_CLUSTER;
     if (!cluster) throw new Error('no throw-away cluster; run: npm test');

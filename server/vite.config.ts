@@ -1,7 +1,17 @@
 import { defineConfig } from 'vite';
 
-/** One file for the server: core and server bundled, packages left in node_modules. */
+/** One file for the server and one for its worker: core and server bundled, packages left in node_modules. */
 export default defineConfig({
-  build: { ssr: 'src/main.ts', outDir: 'dist', target: 'node20', emptyOutDir: true, minify: false },
+  build: {
+    ssr: true,
+    outDir: 'dist',
+    target: 'node20',
+    emptyOutDir: true,
+    minify: false,
+    rolldownOptions: {
+      input: { main: 'src/main.ts', parseWorker: 'src/import/parseWorker.ts' },
+      output: { entryFileNames: '[name].js' },
+    },
+  },
   ssr: { noExternal: [/^@north-pane\//] },
 });

@@ -172,8 +172,9 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
   compare: ({ job, options, world }) => {
     if (!options.readings) throw new Complaint('--readings: name a CSV file of readings');
     const text = world.read(options.readings);
-    const headings = previewTable(text)?.headings ?? [];
-    const proposal = proposeMapping(headings);
+    const table = previewTable(text) ?? { headings: [] };
+    const { headings } = table;
+    const proposal = proposeMapping(table);
     if (!proposal.time) throw new Complaint(`--readings: no time column found among ${headings.join(', ')}`);
     const file = readReadings(text, { time: proposal.time, columns: proposal.columns }, job.site.zone);
     if (file.trouble) throw new Complaint(`--readings: ${file.trouble}`);

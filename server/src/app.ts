@@ -1,6 +1,7 @@
 import { Hono } from 'hono';
 import { HTTPException } from 'hono/http-exception';
-import type { Database } from './db/database';
+import { type Database, isAnswering } from './db/database';
+import { failureOf } from './failure';
 import { outlookFrom } from './outlook';
 import { jobRoutes } from './routes/jobs';
 import { readingRoutes } from './routes/readings';
@@ -22,22 +23,42 @@ export function createApp({ database, report, weather, now }: Dependencies) {
   const app = new Hono()
     .use(headers)
     .use(knownCallers)
-    .get('/api/health', (context) => context.json({ ok: true }))
+    .get('/api/health', async (context) => {
+      if (await isAnswering(database)) return context.json({ ok: true, database: 'answers' }, 200);
+      return context.json({ ok: false, database: 'silent', message: 'The database does not answer just now.' }, 503);
+    })
     .route('/api/jobs', jobRoutes(database))
-    .route('/api/jobs', readingRoutes(database))
+    .route('/api/jobs', readingRoutes(database, report))
     .route('/api/jobs', weatherRoutes(database, outlookFrom(weather)));
   app.route('/standins/weather', standInWeather(now));
-  app.all('/api/*', (context) => context.json({ message: 'There is nothing at this address.' }, 404));
+  app.all('/api/*', (context) => {
+    // An address that is there for another method says which.
+    const allowed = methodsAt(app.routes, context.req.path);
+    if (allowed.length === 0) return context.json({ message: 'There is nothing at this address.' }, 404);
+    context.header('allow', allowed.join(', '));
+    return context.json({ message: `This address takes ${allowed.join(', ')} and not ${context.req.method}.` }, 405);
+  });
   app.onError((error, context) => {
     if (error instanceof HTTPException)
       return context.json({ message: error.message || 'The request could not be read.' }, error.status);
-    report(error);
-    return context.json(
-      { message: 'Something broke on the server. What you have here is not lost; try once more.' },
-      500,
-    );
+    const { status, message } = failureOf(error);
+    // What the database cannot do just now is told to the caller and not to the log: it would be told a hundred times.
+    if (status === 500) report(error);
+    return context.json({ message }, status);
   });
   return app;
+}
+
+/** Methods of the routes whose pattern fits a path. */
+function methodsAt(routes: readonly { method: string; path: string }[], path: string): string[] {
+  const parts = path.split('/');
+  const fits = (pattern: string) => {
+    const steps = pattern.split('/');
+    return steps.length === parts.length && steps.every((step, index) => step.startsWith(':') || step === parts[index]);
+  };
+  return [
+    ...new Set(routes.filter(({ method, path: one }) => method !== 'ALL' && fits(one)).map(({ method }) => method)),
+  ];
 }
 
 export type App = ReturnType<typeof createApp>;

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import { MigrationFailed, openDatabase, prepareDatabase } from './db/database';
 import { listJobs } from './db/jobs';
-import { listSources } from './db/readings';
+import { sourcesWithReadings } from './db/readings';
 import { seedDemo } from './seed';
 import { emptyDatabase, migrations } from './testing';
 
@@ -57,7 +57,7 @@ describe('server: database', () => {
     await prepareDatabase(database, migrations);
     expect(await seedDemo(database, join(import.meta.dirname, '../../demo'))).deep.equal(['Gannet Reach showers']);
     const [job] = await listJobs(database);
-    const [logger] = await listSources(database, job?.id ?? '');
+    const [logger] = await sourcesWithReadings(database, job?.id ?? '', 20_000);
     expect(logger?.count).above(500);
     await database.close();
     await drop();

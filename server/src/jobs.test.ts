@@ -34,7 +34,7 @@ describe('server: jobs', () => {
     expect((await begin('屋根')).id).equal('job');
     const shelf = await (await bench.client.api.jobs.$get()).json();
     expect(shelf.map((job) => job.name)).include('屋根');
-    expect(shelf[0]?.gain).above(1);
+    expect((shelf[0] as { gain?: number }).gain).above(1);
   });
   it('refuses a job without a name, an unknown kind, and a document that is none', async () => {
     for (const json of [

@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import { serve } from '@hono/node-server';
 import { createApp } from './app';
 import { MigrationFailed, openDatabase, prepareDatabase } from './db/database';
+import { logLine } from './failure';
+import { closeParser } from './import/parseFile';
 import { pages } from './pages';
 import { seedDemo } from './seed';
 
@@ -22,7 +24,7 @@ async function main(): Promise<void> {
 
   const app = createApp({
     database,
-    report: (error) => console.error(error),
+    report: (error) => console.error(logLine(error)),
     weather: weatherService(port),
     now: () => new Date(),
   });
@@ -46,6 +48,7 @@ async function main(): Promise<void> {
   const close = () => {
     if (closing) return;
     closing = true;
+    void closeParser();
     server.close(() => database.close().then(() => process.exit(0)));
     // Browsers keep connections open; what is under way has two seconds.
     setTimeout(() => process.exit(0), 2000).unref();

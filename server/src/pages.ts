@@ -3,13 +3,21 @@ import { Hono } from 'hono';
 
 /** The built web: assets by their own names for ever, every other address the one page, which finds its place itself. */
 export function pages(folder: string) {
-  return new Hono()
-    .use('/assets/*', async (context, next) => {
-      await next();
-      if (context.res.ok) context.header('cache-control', 'public, max-age=31536000, immutable');
-    })
-    .use('/assets/*', serveStatic({ root: folder }))
-    .get('/assets/*', (context) => context.text('There is no such file.', 404))
-    .use('*', serveStatic({ root: folder }))
-    .get('*', serveStatic({ root: folder, path: 'index.html' }));
+  return (
+    new Hono()
+      .use('/assets/*', async (context, next) => {
+        await next();
+        if (context.res.ok) context.header('cache-control', 'public, max-age=31536000, immutable');
+      })
+      .use('/assets/*', serveStatic({ root: folder }))
+      .get('/assets/*', (context) => context.text('There is no such file.', 404))
+      // The page names the assets of this build: an old copy of it would ask for some that are gone.
+      .use('*', async (context, next) => {
+        await next();
+        if (context.res.headers.get('content-type')?.startsWith('text/html'))
+          context.header('cache-control', 'no-cache');
+      })
+      .use('*', serveStatic({ root: folder }))
+      .get('*', serveStatic({ root: folder, path: 'index.html' }))
+  );
 }

@@ -13,6 +13,11 @@ function hostnameOf(host: string): string {
  * name point here), and a write whose Origin is another site.
  */
 export const knownCallers: MiddlewareHandler = async (context, next) => {
+  // A strange page may not have this machine work out drawings and lists for it: browsers say where a request comes from.
+  const from = context.req.header('sec-fetch-site');
+  const costly = context.req.path.startsWith('/api/');
+  if (costly && from !== undefined && from !== 'same-origin' && from !== 'none')
+    return context.json({ message: 'This came from another site and was refused.' }, 403);
   const host = context.req.header('host') ?? '';
   if (!loopback.has(hostnameOf(host)))
     return context.json({ message: 'North Pane answers on this machine only: open it as http://localhost.' }, 403);

@@ -29,7 +29,7 @@ export async function seedDemo(database: Database, folder: string): Promise<stri
     }
     for (const { file: csv, source, sensors } of scene.readings) {
       const text = readFileSync(join(folder, csv), 'utf8');
-      const { time, columns } = proposeMapping(previewTable(text)?.headings ?? []);
+      const { time, columns } = proposeMapping(previewTable(text) ?? { headings: [] });
       if (!time) throw new Error(`${csv}: no time column`);
       const { readings, refused, trouble } = readReadings(text, { time, columns }, parsed.job.site.zone);
       if (trouble || refused.length > 0) throw new Error(`${csv}: ${trouble ?? `${refused.length} lines refused`}`);

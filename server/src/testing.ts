@@ -32,6 +32,8 @@ export async function emptyDatabase(): Promise<{ url: string; drop(): Promise<vo
 }
 
 export interface Bench {
+  /** Of its own database. */
+  url: string;
   database: Database;
   client: ReturnType<typeof createClient>;
   /** A raw request, for what the typed client would not send. */
@@ -68,6 +70,7 @@ export async function openBench(
   };
   const client = createClient('http://localhost:4170', (input, init) => request(new URL(String(input)).pathname, init));
   return {
+    url,
     database,
     client,
     request,

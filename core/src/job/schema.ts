@@ -67,6 +67,7 @@ const panel = z
 
 /** Zones already asked about: asking costs a millisecond, and a document is checked at every drag of the tape. */
 const zones = new Map<string, boolean>();
+const mostZones = 600;
 
 function zoneKnown(zone: string): boolean {
   const asked = zones.get(zone);
@@ -77,6 +78,8 @@ function zoneKnown(zone: string): boolean {
   } catch {
     known = false;
   }
+  // Whoever sends thousands of made-up zones fills no memory.
+  if (zones.size >= mostZones) zones.clear();
   zones.set(zone, known);
   return known;
 }
@@ -95,7 +98,10 @@ const site = z.strictObject({
   /** m. */
   elevation: z.number('must be a number').min(-450, 'at least -450 m').max(6000, 'at most 6 000 m'),
   /** IANA time zone of the site. */
-  zone: z.string().refine(zoneKnown, 'no such time zone; write it as Region/City'),
+  zone: z
+    .string()
+    .max(64, 'no such time zone; write it as Region/City')
+    .refine(zoneKnown, 'no such time zone; write it as Region/City'),
   /** The one source of tilt and aim. Degrees; aim clockwise from true north. */
   standing: z.strictObject({
     aim: aimDegrees,

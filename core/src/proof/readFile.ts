@@ -1,5 +1,20 @@
 import * as z from 'zod';
-import { habitUnit, type QuantityKind, readCell, readTable, readWritten, toSI, unitOf, zoneClock } from '../quantity';
+import {
+  type DateOrder,
+  habitUnit,
+  isNothing,
+  longestCell,
+  type QuantityKind,
+  quoteCell,
+  readCell,
+  readTable,
+  readWritten,
+  standardOffset,
+  type Table,
+  toSI,
+  unitOf,
+  zoneClock,
+} from '../quantity';
 import type { Reading } from './reading';
 
 /** Columns that readings are made of, with the kind of quantity each is. */
@@ -27,10 +42,18 @@ const believable: Record<ColumnName, [low: number, high: number]> = {
 
 /** Which column is what, in which unit. Columns by their heading. */
 export const mappingSchema = z.strictObject({
-  time: z.strictObject({ column: z.string().min(1), zone: z.enum(['site', 'utc']) }),
+  time: z.strictObject({
+    column: z.string().min(1).max(200),
+    /** The site's own clock, its standard time the year round, or UTC. */
+    zone: z.enum(['site', 'standard', 'utc']),
+    /** Of a date written with its year last; year first when left out. */
+    order: z.enum(['ymd', 'dmy', 'mdy']).optional(),
+  }),
+  /** What the comma of `1,050` is; such cells are refused with the question while nobody has said. */
+  decimal: z.enum(['point', 'comma']).optional(),
   columns: z.partialRecord(
     z.enum(columnNames as [ColumnName, ...ColumnName[]]),
-    z.strictObject({ column: z.string().min(1), unit: z.string() }),
+    z.strictObject({ column: z.string().min(1).max(200), unit: z.string().max(40) }),
   ),
 });
 export type ReadingMapping = z.infer<typeof mappingSchema>;
@@ -39,6 +62,8 @@ export interface ReadFile {
   readings: Reading[];
   /** Lines that could not be read, by their number in the file (the heading is line 1), with the reason. */
   refused: { line: number; reason: string }[];
+  /** Cells of which only the file's owner can say what their comma means. */
+  doubtful: number;
   /** Trouble with the file as a whole: nothing was read. */
   trouble?: string;
 }
@@ -53,10 +78,11 @@ const guesses: Record<ColumnName | 'time', RegExp> = {
   wind: /wind/i,
 };
 
-/** The mapping that the headings suggest, units read from the heading where they stand there. */
+/** The mapping that a table suggests: units from its headings or its row of units, the order of its dates from the dates. */
 export function proposeMapping(
-  headings: readonly string[],
+  table: Pick<Table, 'headings'> & Partial<Pick<Table, 'units' | 'rows'>>,
 ): Partial<ReadingMapping> & { columns: ReadingMapping['columns'] } {
+  const { headings, units = [], rows = [] } = table;
   const free = new Set(headings);
   const take = (name: ColumnName | 'time') => {
     const found = [...free].find((heading) => guesses[name].test(heading));
@@ -67,28 +93,52 @@ export function proposeMapping(
   const columns: ReadingMapping['columns'] = {};
   for (const name of columnNames) {
     const column = take(name);
-    if (column) columns[name] = { column, unit: unitIn(column, columnKinds[name]) };
+    if (!column) continue;
+    const unit = units[headings.indexOf(column)] ?? '';
+    columns[name] = { column, unit: unitIn(`${column} ${unit}`, columnKinds[name]) };
   }
-  const zone = time && /utc|gmt|\bz\b/i.test(time) ? 'utc' : 'site';
-  return { ...(time ? { time: { column: time, zone } } : {}), columns };
+  if (!time) return { columns };
+  const written = `${time} ${units[headings.indexOf(time)] ?? ''}`;
+  const zone = /utc|gmt|\bz\b/i.test(written) ? 'utc' : /standard|\blst\b/i.test(written) ? 'standard' : 'site';
+  const order = orderOf(rows.map((row) => row[headings.indexOf(time)] ?? ''));
+  return { time: { column: time, zone, ...(order === 'ymd' ? {} : { order }) }, columns };
 }
 
-function unitIn(heading: string, kind: QuantityKind): string {
-  const known: Partial<Record<QuantityKind, [RegExp, string][]>> = {
-    temperature: [[/°?F\b|fahrenheit/, '°F']],
-    flow: [
-      [/gpm|gal/i, 'gpm'],
-      [/L\/h|lph/i, 'L/h'],
-      [/L\/s/i, 'L/s'],
-    ],
-    speed: [
-      [/mph/i, 'mph'],
-      [/km\/?h/i, 'km/h'],
-    ],
-    irradiance: [[/btu/i, 'Btu/h·ft²']],
-  };
-  return known[kind]?.find(([pattern]) => pattern.test(heading))?.[1] ?? habitUnit(kind, 'metric').symbol;
+/** The order in which all dates in sight can be read: year first, else day first, else month first. */
+function orderOf(texts: readonly string[]): DateOrder {
+  const written = texts.filter((text) => text.trim() !== '');
+  const fits = (order: DateOrder) => written.length > 0 && written.every((text) => readWritten(text, order));
+  return (['ymd', 'dmy', 'mdy'] as const).find(fits) ?? 'ymd';
 }
+
+const knownUnits: Partial<Record<QuantityKind, [RegExp, string][]>> = {
+  temperature: [
+    [/°\s?F\b|fahrenheit|\bdeg\s?F\b/i, '°F'],
+    [/\bF\b/, '°F'],
+  ],
+  flow: [
+    [/gpm|gal/i, 'gpm'],
+    [/L\/h|lph/i, 'L/h'],
+    [/L\/s/i, 'L/s'],
+  ],
+  speed: [
+    [/mph/i, 'mph'],
+    [/km\/?h/i, 'km/h'],
+  ],
+  irradiance: [[/btu/i, 'Btu/h·ft²']],
+};
+
+function unitIn(written: string, kind: QuantityKind): string {
+  return knownUnits[kind]?.find(([pattern]) => pattern.test(written))?.[1] ?? habitUnit(kind, 'metric').symbol;
+}
+
+/** Milliseconds of the first and the last moment that a reading may be of: outside it a year is mistyped. */
+const era = { from: Date.UTC(1990, 0, 1), to: Date.UTC(2100, 0, 1) };
+const orderWords: Record<DateOrder, string> = {
+  ymd: '2026-02-09 11:42',
+  dmy: '9/2/2026 11:42, the day first',
+  mdy: '2/9/2026 11:42, the month first',
+};
 
 /**
  * Reads a file of readings by a mapping. Lines that cannot be read are refused one by one with their reason; the rest
@@ -96,8 +146,13 @@ function unitIn(heading: string, kind: QuantityKind): string {
  *
  * @param zone IANA zone of the site, for times written without one
  */
-export function readReadings(text: string, mapping: ReadingMapping, zone: string): ReadFile {
-  const empty = (trouble: string): ReadFile => ({ readings: [], refused: [], trouble });
+export function readReadings(
+  text: string,
+  mapping: ReadingMapping,
+  zone: string,
+  options: { onProgress?(share: number): void } = {},
+): ReadFile {
+  const empty = (trouble: string): ReadFile => ({ readings: [], refused: [], doubtful: 0, trouble });
   if (text.includes('\0')) return empty('This is no text file. Save the table as CSV and take that.');
   const table = readTable(text);
   if (!table || table.rows.length === 0) return empty('The file has no rows under its headings.');
@@ -112,7 +167,10 @@ export function readReadings(text: string, mapping: ReadingMapping, zone: string
   if (absent.length > 0) return empty(`Say which columns hold: ${absent.join(', ')}.`);
 
   const timeAt = place(mapping.time.column);
+  const { order = 'ymd' } = mapping.time;
   const clock = zoneClock(mapping.time.zone === 'utc' ? 'UTC' : zone);
+  const standard = mapping.time.zone === 'standard' ? standardOffset(zone, 2025) : undefined;
+  let doubtful = 0;
   let last = Number.NEGATIVE_INFINITY;
   const columns = columnNames.flatMap((name) => {
     const mapped = mapping.columns[name];
@@ -124,26 +182,43 @@ export function readReadings(text: string, mapping: ReadingMapping, zone: string
   const refused: ReadFile['refused'] = [];
   const seen = new Map<number, number>();
   table.rows.forEach((cells, index) => {
+    if (index % 8192 === 0) options.onProgress?.(index / table.rows.length);
     const line = index + table.firstLine;
+    if (table.unclosed.has(line)) {
+      refused.push({ line, reason: 'a quotation mark opens and does not close' });
+      return;
+    }
     if (cells.every((cell) => cell.trim() === '')) return;
     const reason = readRow(cells);
     if (reason) refused.push({ line, reason });
 
     function readRow(row: string[]): string | undefined {
       const written = row[timeAt]?.trim() ?? '';
-      const stamp = readWritten(written);
-      if (stamp === undefined) return `time “${written}” is not written as 2026-02-09 11:42`;
+      const stamp = readWritten(written, order);
+      if (stamp === undefined) return `time ${quoteCell(written)} is not written as ${orderWords[order]}`;
       // In autumn an hour comes twice on the wall: what follows later in the file is the second.
-      const time = stamp.offset === undefined ? clock.utcOf(stamp.wall, last) : stamp.wall - stamp.offset * 60_000;
+      const time =
+        stamp.offset !== undefined
+          ? stamp.wall - stamp.offset * 60_000
+          : standard !== undefined
+            ? stamp.wall - standard
+            : clock.utcOf(stamp.wall, last);
+      if (!(time >= era.from && time < era.to)) return `time ${quoteCell(written)} is not between 1990 and 2100`;
       const values: Partial<Record<ColumnName, number>> = {};
       for (const { name, at, unit, symbol } of columns) {
         const cell = row[at]?.trim() ?? '';
-        if (cell === '') {
-          if (needed.includes(name)) return `${name} is empty`;
+        if (cell.length > longestCell) return `${name} ${quoteCell(cell)} is longer than any number`;
+        if (isNothing(cell)) {
+          if (needed.includes(name))
+            return cell === '' ? `${name} is empty` : `${name} ${quoteCell(cell)} says that nothing was measured`;
           continue;
         }
-        const number = readCell(cell);
-        if (number === undefined) return `${name} “${cell}” is not a number`;
+        const number = readCell(cell, mapping.decimal);
+        if (number === 'doubt') {
+          doubtful += 1;
+          return `${name} “${cell}”: is the comma for thousands or for decimals? Say it under Decimals`;
+        }
+        if (number === undefined) return `${name} ${quoteCell(cell)} is not a number`;
         const value = toSI(number, unit);
         const [low, high] = believable[name];
         if (!(value >= low && value <= high)) return `${name} ${cell} ${symbol} is not believable`;
@@ -157,5 +232,5 @@ export function readReadings(text: string, mapping: ReadingMapping, zone: string
       return undefined;
     }
   });
-  return { readings, refused };
+  return { readings, refused, doubtful };
 }

@@ -24,6 +24,9 @@ const commaThousands = /^\d{1,3}(?:,\d{3})+\.\d+/;
 const ambiguous = /^\d{1,3}(?:,\d{3})+(?![\d,.])/;
 const decimal = /^(?:\d+(?:[.,]\d*)?|[.,]\d+)/;
 
+/** Characters of the longest entry that means anything. */
+const longestEntry = 120;
+
 interface NumberToken {
   value: number;
   end: number;
@@ -96,6 +99,7 @@ function unknownUnit(text: string, at: number, units: readonly Unit[]): Trouble 
 export function parseQuantity(kind: QuantityKind, text: string, habit: Habit): Parsed {
   const units = definitions[kind].units;
   const fail = (trouble: Trouble): Parsed => ({ ok: false, message: trouble.message, at: trouble.at });
+  if (text.length > longestEntry) return fail({ message: 'That is too long for a number.', at: longestEntry });
   let at = skipGap(text, 0);
   if (at >= text.length) return fail({ message: 'Nothing is written here.', at: 0 });
   let sign = 1;
@@ -142,6 +146,7 @@ export function parseQuantity(kind: QuantityKind, text: string, habit: Habit): P
 
 /** Reads a plain number (a count, a ratio, money): same writing habits, no unit. */
 export function parseNumber(text: string): Parsed {
+  if (text.length > longestEntry) return { ok: false, message: 'That is too long for a number.', at: longestEntry };
   const start = skipGap(text, 0);
   if (start >= text.length) return { ok: false, message: 'Nothing is written here.', at: 0 };
   const negative = /[-−–]/.test(text[start] ?? '');

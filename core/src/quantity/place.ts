@@ -42,6 +42,9 @@ function readAngle(written: string, start: number, expected: Axis): ParsedAngle 
   return { ok: true, value: size === 0 ? 0 : size * (letter?.sign ?? (negative ? -1 : 1)), axis: letter?.axis };
 }
 
+/** Characters of the longest way in which anybody writes a place. */
+const longestPlace = 120;
+
 /** Where the first angle ends: at the letter after it, at a comma, semicolon or slash, or half-way through bare numbers. */
 function partAt(text: string): number | undefined {
   const sign = /[;/]|,(?=\s)|,(?=\s*[-−–+NSEWOnsewo])/.exec(text);
@@ -75,6 +78,8 @@ function partAt(text: string): number | undefined {
  * @example parsePlace('40°54′S 172°54′E') // { ok: true, latitude: -40.9, longitude: 172.9 }
  */
 export function parsePlace(text: string): ParsedPlace {
+  if (text.length > longestPlace)
+    return { ok: false, message: 'That is too long for a latitude and a longitude.', at: longestPlace };
   if (text.trim() === '') return { ok: false, message: 'Nothing is written here.', at: 0 };
   const strange = /[^\dA-Za-z\s.,;:/°º˚'′’"″”+\-−–]/.exec(text);
   if (strange)

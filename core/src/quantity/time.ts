@@ -1,4 +1,5 @@
 import { tzOffset } from '@date-fns/tz';
+import { longestCell } from './table';
 
 /** In which order a date written with its year last has day and month. */
 export type DateOrder = 'ymd' | 'dmy' | 'mdy';
@@ -23,6 +24,8 @@ export interface WrittenTime {
  * @param order how a date with its year last is meant; `ymd` refuses those
  */
 export function readWritten(text: string, order: DateOrder = 'ymd'): WrittenTime | undefined {
+  // No time is longer, and the patterns below take the square of what they are given.
+  if (text.length > longestCell) return undefined;
   const trimmed = text.trim();
   let match = yearFirst.exec(trimmed);
   let year: number;

@@ -12,11 +12,33 @@ export interface Database {
 }
 export type Transaction = Parameters<Parameters<Database['orm']['transaction']>[0]>[0];
 
+/** ms. No statement of an ordinary request takes as long; a file of readings lifts it for itself. */
+const statementTimeout = 20_000;
+
 export function openDatabase(url: string): Database {
-  const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 10_000 });
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 8,
+    connectionTimeoutMillis: 5_000,
+    statement_timeout: statementTimeout,
+    idle_in_transaction_session_timeout: 60_000,
+  });
   // A connection that the server drops while idle is reported here; the next query opens another.
   pool.on('error', () => {});
+  // One that is in use reports it on itself, and an error that nobody hears ends the process: the query under way fails too, and
+  // tells its caller.
+  pool.on('connect', (client) => client.on('error', () => {}));
   return { orm: drizzle(pool, { schema }), pool, close: () => pool.end() };
+}
+
+/** Whether the database answers, within a second. */
+export async function isAnswering({ pool }: Database): Promise<boolean> {
+  const late = new Promise<false>((resolve) => setTimeout(() => resolve(false), 1000).unref());
+  const asked = pool.query('select 1').then(
+    () => true,
+    () => false,
+  );
+  return Promise.race([asked, late]);
 }
 
 /** Migrations that could not be carried out. Each is one transaction, so the database is as it was before. */

@@ -1,5 +1,5 @@
-import { type Change, type Conflict, type Job, mergeChanges, parseJob } from '@north-pane/core';
-import { desc, eq } from 'drizzle-orm';
+import { type Change, type Conflict, type Job, mergeChanges, parseJob, same, valueAtPath } from '@north-pane/core';
+import { desc, eq, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { builds, jobs, revisions } from './schema';
 
@@ -7,7 +7,23 @@ export async function listJobs({ orm }: Database) {
   return orm.select().from(jobs).orderBy(desc(jobs.updatedAt));
 }
 
+/** A job's time zone, for those who need no more of it; undefined when there is no such job. */
+export async function findJobZone({ orm }: Database, id: string): Promise<string | undefined> {
+  if (!isJobId(id)) return undefined;
+  const [found] = await orm
+    .select({ zone: sql<string>`${jobs.document} #>> '{site,zone}'` })
+    .from(jobs)
+    .where(eq(jobs.id, id));
+  return found && (found.zone ?? 'UTC');
+}
+
+/** Whether an id can be one at all: what else comes in an address is asked of no database. */
+function isJobId(id: string): boolean {
+  return /^[a-z0-9-]{1,80}$/.test(id);
+}
+
 export async function findJob({ orm }: Database, id: string) {
+  if (!isJobId(id)) return undefined;
   const [found] = await orm.select().from(jobs).where(eq(jobs.id, id));
   return found;
 }
@@ -48,7 +64,7 @@ export type SaveResult =
  */
 export async function saveChanges({ orm }: Database, id: string, base: number, changes: Change[]): Promise<SaveResult> {
   return orm.transaction(async (tx): Promise<SaveResult> => {
-    const [current] = await tx.select().from(jobs).where(eq(jobs.id, id)).for('update');
+    const [current] = isJobId(id) ? await tx.select().from(jobs).where(eq(jobs.id, id)).for('update') : [];
     if (!current) return { kind: 'unknown' };
     const merge = merged(current.document, changes);
     if ('message' in merge) return { kind: 'refused', errors: [merge] };
@@ -56,10 +72,22 @@ export async function saveChanges({ orm }: Database, id: string, base: number, c
       return { kind: 'conflict', version: current.version, document: current.document, conflicts: merge.conflicts };
     const parsed = parseJob(merge.document);
     if (!parsed.ok) return { kind: 'refused', errors: parsed.errors };
+    // Whatever a schema leaves out or puts right was not stored as it was sent: said, and nothing kept.
+    const lost = changes.find(({ path, after }) => !same(valueAtPath(parsed.job, path), tidied(after)));
+    if (lost)
+      return {
+        kind: 'refused',
+        errors: [{ path: lost.path.join('.'), message: 'this field would not be kept as it was sent' }],
+      };
     const version = current.version + 1;
     await tx.update(jobs).set({ document: parsed.job, version, updatedAt: new Date() }).where(eq(jobs.id, id));
     return { kind: 'saved', version, document: parsed.job, merged: current.version !== base };
   });
+}
+
+/** A value as it is stored: names without the blanks round them. */
+function tidied(value: unknown): unknown {
+  return typeof value === 'string' ? value.trim() : value;
 }
 
 /** The changes laid over a document, or what is wrong with the first path that leads nowhere. */
@@ -73,11 +101,13 @@ function merged(document: Job, changes: Change[]) {
 }
 
 export async function listRevisions({ orm }: Database, jobId: string) {
+  if (!isJobId(jobId)) return [];
   return orm.select().from(revisions).where(eq(revisions.jobId, jobId)).orderBy(desc(revisions.number));
 }
 
 /** Keeps the job as it stands, under the next number. Undefined when there is no such job. */
 export async function keepRevision({ orm }: Database, jobId: string, note: string) {
+  if (!isJobId(jobId)) return undefined;
   return orm.transaction(async (tx) => {
     const [job] = await tx.select().from(jobs).where(eq(jobs.id, jobId)).for('update');
     if (!job) return undefined;
@@ -96,6 +126,7 @@ export async function keepRevision({ orm }: Database, jobId: string, note: strin
 }
 
 export async function listBuilds({ orm }: Database, jobId: string) {
+  if (!isJobId(jobId)) return [];
   return orm
     .select({
       id: builds.id,

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { columnNames, type Reading, type Sensors, skyWords } from '@north-pane/core';
-import { and, count, eq, max, min, sql } from 'drizzle-orm';
+import { and, count, eq, sql } from 'drizzle-orm';
 import type { PoolClient } from 'pg';
 import { from as copyFrom } from 'pg-copy-streams';
 import type { Database } from './database';
@@ -16,35 +16,56 @@ function stored(reading: Reading, quantity: Quantity): number | undefined {
   return reading.sky === undefined ? undefined : skyWords.indexOf(reading.sky);
 }
 
-export interface SourceSummary {
+/** Readings of one name, whatever they were taken with. */
+export interface SourceWithReadings {
   id: number;
   name: string;
+  /** What most of them were taken with; others carry their own. */
   sensors: Sensors;
   count: number;
-  first: Date | null;
-  last: Date | null;
+  /** The newest of them, in order of time. */
+  readings: Reading[];
 }
 
-export async function listSources({ orm }: Database, jobId: string): Promise<SourceSummary[]> {
-  return orm
-    .select({
-      id: sources.id,
-      name: sources.name,
-      sensors: sources.sensors,
-      count: count(readings.time),
-      first: min(readings.time),
-      last: max(readings.time),
-    })
+/** Every source of a job by its name, with the newest `limit` readings of each. */
+export async function sourcesWithReadings(
+  database: Database,
+  jobId: string,
+  limit: number,
+): Promise<SourceWithReadings[]> {
+  const rows = await database.orm
+    .select({ id: sources.id, name: sources.name, sensors: sources.sensors, count: count(readings.time) })
     .from(sources)
     .leftJoin(channels, and(eq(channels.sourceId, sources.id), eq(channels.quantity, 'inlet')))
     .leftJoin(readings, eq(readings.channelId, channels.id))
     .where(eq(sources.jobId, jobId))
     .groupBy(sources.id)
-    .orderBy(sources.name);
+    .orderBy(sources.name, sources.id);
+  const byName = new Map<string, typeof rows>();
+  for (const row of rows) byName.set(row.name, [...(byName.get(row.name) ?? []), row]);
+  return Promise.all(
+    [...byName].map(async ([name, sets]): Promise<SourceWithReadings> => {
+      const main = sets.reduce((most, one) => (one.count > most.count ? one : most));
+      const parts = await Promise.all(
+        sets.map(async (one) => {
+          const list = await sourceReadings(database, one.id, limit);
+          return one === main ? list : list.map((reading): Reading => ({ ...reading, sensors: one.sensors }));
+        }),
+      );
+      const all = parts.flat().sort((a, b) => a.time - b.time);
+      return {
+        id: Math.min(...sets.map((one) => one.id)),
+        name,
+        sensors: main.sensors,
+        count: sets.reduce((sum, one) => sum + one.count, 0),
+        readings: all.slice(-limit),
+      };
+    }),
+  );
 }
 
 /** Readings of one source, the newest `limit` of them, in order of time. */
-export async function sourceReadings({ orm }: Database, sourceId: number, limit: number): Promise<Reading[]> {
+async function sourceReadings({ orm }: Database, sourceId: number, limit: number): Promise<Reading[]> {
   const rows = await orm.execute<{ time: Date } & Record<Quantity, number | null>>(sql`
     select * from (
       select ${readings.time} as time, ${sql.join(
@@ -86,57 +107,61 @@ export interface WriteReport {
   differing: number[];
 }
 
+/** What is written, and where it belongs. */
+interface Batch {
+  jobId: string;
+  source: string;
+  sensors: Sensors;
+  readings: readonly Reading[];
+}
+
+/** Somebody asked that a write be ended: nothing of it is kept. */
+export class WriteStopped extends Error {
+  constructor() {
+    super('stopped; nothing was kept');
+    this.name = 'WriteStopped';
+  }
+}
+
 /**
- * Writes readings in one transaction, by COPY into a temporary table and one insert from there. A time that already has
- * other values is refused and told; with `dryRun` nothing is kept at all.
+ * Keeps one reading, without the tables that a file of them needs. A moment at which other values stand is refused; the same
+ * reading again is known.
  */
-export async function writeReadings(
-  database: Database,
-  query: { jobId: string; source: string; sensors: Sensors; readings: readonly Reading[]; dryRun: boolean },
+export async function writeOne(
+  { pool }: Database,
+  batch: Omit<Batch, 'readings'>,
+  reading: Reading,
 ): Promise<WriteReport> {
-  const client = await database.pool.connect();
+  const client = await pool.connect();
   try {
     await client.query('begin');
-    const channelIds = await ensureChannels(client, query);
+    const ids = await channelsOf(client, batch);
+    const at = new Date(reading.time);
+    const before = await client.query<{ channel: number; quantity: Quantity; value: number }>(
+      `select r.channel_id as channel, c.quantity, r.value
+       from sources s join channels c on c.source_id = s.id join readings r on r.channel_id = c.id and r.time = $3
+       where s.job_id = $1 and s.name = $2`,
+      [batch.jobId, batch.source, at],
+    );
+    if (before.rows.length > 0) {
+      await client.query('rollback');
+      const here = before.rows.filter(({ channel }) => [...ids.values()].includes(channel));
+      const same =
+        here.length === before.rows.length &&
+        quantities.every((name) => stored(reading, name) === here.find(({ quantity }) => quantity === name)?.value);
+      return same ? { added: 0, known: 1, differing: [] } : { added: 0, known: 0, differing: [reading.time] };
+    }
+    const rows = [...ids].flatMap(([quantity, id]) => {
+      const value = stored(reading, quantity);
+      return value === undefined ? [] : [{ id, value }];
+    });
     await client.query(
-      'create temporary table incoming (channel_id integer, time timestamptz, value double precision) on commit drop',
+      `insert into readings (channel_id, time, value)
+       select unnest($1::int[]), $2, unnest($3::float8[]) on conflict do nothing`,
+      [rows.map(({ id }) => id), at, rows.map(({ value }) => value)],
     );
-    await pipeline(
-      Readable.from(copyLines(query.readings, channelIds)),
-      client.query(copyFrom('copy incoming from stdin')),
-    );
-    // Without it the planner takes a large temporary table for a small one.
-    await client.query('analyze incoming');
-    const differing = await client.query<{ time: Date }>(`
-      select distinct i.time from incoming i join readings r using (channel_id, time)
-      where r.value is distinct from i.value
-      union
-      -- The same moment read before with fewer or more instruments is another reading too.
-      select distinct i.time from incoming i
-      join channels c on c.id = i.channel_id
-      join channels inlet on inlet.source_id = c.source_id and inlet.quantity = 'inlet'
-      join readings known on known.channel_id = inlet.id and known.time = i.time
-      left join readings r on r.channel_id = i.channel_id and r.time = i.time
-      where r.time is null
-      order by 1`);
-    await client.query('create temporary table refused on commit drop as select unnest($1::timestamptz[]) as time', [
-      differing.rows.map((row) => row.time),
-    ]);
-    const fresh = `from incoming i left join readings r using (channel_id, time)
-      where r.time is null and i.time not in (select time from refused)`;
-    const added = await client.query<{ n: number }>(`select count(distinct i.time)::int as n ${fresh}`);
-    if (!query.dryRun)
-      await client.query(
-        `insert into readings (channel_id, time, value) select i.channel_id, i.time, i.value ${fresh}`,
-      );
-    await client.query(query.dryRun ? 'rollback' : 'commit');
-    const refused = differing.rows.length;
-    const count = added.rows[0]?.n ?? 0;
-    return {
-      added: count,
-      known: query.readings.length - count - refused,
-      differing: differing.rows.map((row) => row.time.getTime()),
-    };
+    await client.query('commit');
+    return { added: 1, known: 0, differing: [] };
   } catch (error) {
     await client.query('rollback').catch(() => {});
     throw error;
@@ -145,32 +170,182 @@ export async function writeReadings(
   }
 }
 
-async function ensureChannels(
-  client: PoolClient,
-  query: { jobId: string; source: string; sensors: Sensors },
-): Promise<Map<Quantity, number>> {
-  const source = await client.query<{ id: number }>(
-    `insert into sources (job_id, name, sensors) values ($1, $2, $3)
-     on conflict (job_id, name) do update set sensors = excluded.sensors returning id`,
-    [query.jobId, query.source, JSON.stringify(query.sensors)],
-  );
-  const sourceId = source.rows[0]?.id;
-  const made = await client.query<{ id: number; quantity: Quantity }>(
-    `insert into channels (source_id, quantity) select $1, unnest($2::text[])
-     on conflict (source_id, quantity) do update set quantity = excluded.quantity returning id, quantity`,
-    [sourceId, quantities],
-  );
-  return new Map(made.rows.map((row) => [row.quantity, row.id]));
+/**
+ * Writes readings in one transaction, by COPY. Where nothing of that name stands in their span of time they go straight in; else into
+ * a temporary table, and one insert from there: a time that already has other values is refused and told. With `dryRun` nothing is
+ * kept at all. Throws WriteStopped.
+ *
+ * @param options.onProgress told now and then how much has gone, 0 to 1
+ * @param options.signal ends it: the transaction is rolled back
+ */
+export async function writeReadings(
+  database: Database,
+  query: Batch & { dryRun: boolean },
+  options: WriteOptions = {},
+): Promise<WriteReport> {
+  try {
+    return await writeOnce(database, query, options);
+  } catch (error) {
+    // Somebody else wrote the same moments between the look and the COPY: they stand now, and are laid beside.
+    if (error instanceof Error && 'code' in error && error.code === uniqueViolation)
+      return writeOnce(database, query, options);
+    throw error;
+  }
 }
 
-function* copyLines(list: readonly Reading[], channelIds: ReadonlyMap<Quantity, number>): Generator<string> {
-  for (const reading of list) {
-    const time = new Date(reading.time).toISOString();
-    let lines = '';
-    for (const [quantity, id] of channelIds) {
-      const value = stored(reading, quantity);
-      if (value !== undefined) lines += `${id}\t${time}\t${value}\n`;
+const uniqueViolation = '23505';
+
+interface WriteOptions {
+  onProgress?(share: number): void;
+  signal?: AbortSignal;
+}
+
+async function writeOnce(
+  database: Database,
+  query: Batch & { dryRun: boolean },
+  options: WriteOptions,
+): Promise<WriteReport> {
+  const { signal, onProgress } = options;
+  const client = await database.pool.connect();
+  let broken = false;
+  try {
+    await client.query('begin');
+    // A file of a year takes longer than a single statement may otherwise.
+    await client.query('set local statement_timeout = 0');
+    const ids = await channelsOf(client, query);
+    const span = spanOf(query.readings);
+    const standing = await client.query<{ any: boolean }>(
+      `select exists (
+         select 1 from sources s join channels c on c.source_id = s.id and c.quantity = 'inlet'
+         join readings r on r.channel_id = c.id and r.time between $3 and $4
+         where s.job_id = $1 and s.name = $2) as any`,
+      [query.jobId, query.source, span.from, span.to],
+    );
+    const copy = (into: string) =>
+      pipeline(
+        Readable.from(copyLines(query.readings, ids, { onProgress, signal })),
+        client.query(copyFrom(`copy ${into} from stdin`)),
+        signal ? { signal } : {},
+      );
+    if (!standing.rows[0]?.any) {
+      if (!query.dryRun) await copy('readings');
+      await client.query(query.dryRun ? 'rollback' : 'commit');
+      return { added: query.readings.length, known: 0, differing: [] };
     }
+    await client.query(
+      'create temporary table incoming (channel_id integer, time timestamptz, value double precision) on commit drop',
+    );
+    await copy('incoming');
+    const report = await mergeIncoming(client, query, ids);
+    await client.query(query.dryRun ? 'rollback' : 'commit');
+    return report;
+  } catch (error) {
+    // A COPY that was cut off leaves its connection in the middle of it.
+    broken = true;
+    if (signal?.aborted) throw new WriteStopped();
+    throw error;
+  } finally {
+    if (broken) client.release(true);
+    else client.release();
+  }
+}
+
+/** Lays what came in beside what stands, and adds what is new; see `writeReadings`. */
+async function mergeIncoming(
+  client: PoolClient,
+  query: Batch & { dryRun: boolean },
+  ids: ReadonlyMap<Quantity, number>,
+): Promise<WriteReport> {
+  // Without it the planner takes a large temporary table for a small one.
+  await client.query('analyze incoming');
+  const own = [...ids.values()];
+  const differing = await client.query<{ time: Date }>(
+    `select distinct i.time from incoming i join readings r using (channel_id, time)
+     where r.value is distinct from i.value
+     union
+     -- The same moment read before with fewer or more instruments is another reading too.
+     select distinct i.time from incoming i
+     join readings known on known.channel_id = $2 and known.time = i.time
+     left join readings r on r.channel_id = i.channel_id and r.time = i.time
+     where r.time is null
+     union
+     -- And so is the same moment under the same name with instruments of another kind.
+     select distinct i.time from incoming i
+     join sources s on s.job_id = $3 and s.name = $4
+     join channels c on c.source_id = s.id and c.quantity = 'inlet' and c.id <> all ($1::int[])
+     join readings known on known.channel_id = c.id and known.time = i.time
+     order by 1`,
+    [own, ids.get('inlet'), query.jobId, query.source],
+  );
+  await client.query('create temporary table refused on commit drop as select unnest($1::timestamptz[]) as time', [
+    differing.rows.map((row) => row.time),
+  ]);
+  const fresh = `from incoming i left join readings r using (channel_id, time)
+    where r.time is null and i.time not in (select time from refused)`;
+  const added = await client.query<{ n: number }>(`select count(distinct i.time)::int as n ${fresh}`);
+  if (!query.dryRun)
+    await client.query(`insert into readings (channel_id, time, value) select i.channel_id, i.time, i.value ${fresh}`);
+  const refused = differing.rows.length;
+  const count = added.rows[0]?.n ?? 0;
+  return {
+    added: count,
+    known: query.readings.length - count - refused,
+    differing: differing.rows.map((row) => row.time.getTime()),
+  };
+}
+
+function spanOf(list: readonly Reading[]): { from: Date; to: Date } {
+  let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const { time } of list) {
+    if (time < from) from = time;
+    if (time > to) to = time;
+  }
+  return list.length === 0 ? { from: new Date(0), to: new Date(0) } : { from: new Date(from), to: new Date(to) };
+}
+
+/** Channels of a source with its instruments, made where they are not there yet. */
+async function channelsOf(client: PoolClient, batch: Omit<Batch, 'readings'>): Promise<Map<Quantity, number>> {
+  const { jobId, source, sensors } = batch;
+  const known = await client.query<{ id: number; quantity: Quantity }>(
+    `select c.id, c.quantity from sources s join channels c on c.source_id = s.id
+     where s.job_id = $1 and s.name = $2 and s.sensors = $3`,
+    [jobId, source, JSON.stringify(sensors)],
+  );
+  if (known.rows.length === quantities.length) return new Map(known.rows.map((row) => [row.quantity, row.id]));
+  const made = await client.query<{ id: number }>(
+    `insert into sources (job_id, name, sensors) values ($1, $2, $3)
+     on conflict (job_id, name, sensors) do update set name = excluded.name returning id`,
+    [jobId, source, JSON.stringify(sensors)],
+  );
+  const rows = await client.query<{ id: number; quantity: Quantity }>(
+    `insert into channels (source_id, quantity) select $1, unnest($2::text[])
+     on conflict (source_id, quantity) do update set quantity = excluded.quantity returning id, quantity`,
+    [made.rows[0]?.id, quantities],
+  );
+  return new Map(rows.rows.map((row) => [row.quantity, row.id]));
+}
+
+/** Readings written in one piece of text: long enough to go fast, short enough that nobody waits for it. */
+const slice = 500;
+
+async function* copyLines(
+  list: readonly Reading[],
+  ids: ReadonlyMap<Quantity, number>,
+  { onProgress, signal }: { onProgress?: ((share: number) => void) | undefined; signal?: AbortSignal | undefined },
+): AsyncGenerator<string> {
+  for (let start = 0; start < list.length; start += slice) {
+    if (signal?.aborted) throw new WriteStopped();
+    let lines = '';
+    for (const reading of list.slice(start, start + slice)) {
+      const time = new Date(reading.time).toISOString();
+      for (const [quantity, id] of ids) {
+        const value = stored(reading, quantity);
+        if (value !== undefined) lines += `${id}\t${time}\t${value}\n`;
+      }
+    }
+    onProgress?.(start / list.length);
     yield lines;
+    // Others have their turn between two slices.
+    await new Promise((resolve) => setImmediate(resolve));
   }
 }

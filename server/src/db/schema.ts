@@ -52,7 +52,7 @@ export const builds = pgTable('builds', {
   installedFrom: moment('installed_from').notNull(),
 });
 
-/** Where readings come from: by hand, or a file or logger by name, with what they were taken with. */
+/** Where readings come from: by hand, or a file or logger by name, and one set of instruments that they were taken with. */
 export const sources = pgTable(
   'sources',
   {
@@ -63,7 +63,8 @@ export const sources = pgTable(
     name: text('name').notNull(),
     sensors: jsonb('sensors').$type<Sensors>().notNull(),
   },
-  (table) => [unique().on(table.jobId, table.name)],
+  // The same name with other instruments is a source of its own: what a reading was taken with is never written over.
+  (table) => [unique().on(table.jobId, table.name, table.sensors)],
 );
 
 /** One quantity of a source. */

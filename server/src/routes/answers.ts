@@ -1,5 +1,6 @@
 import { zValidator } from '@hono/zod-validator';
 import type * as z from 'zod';
+import { unkeepable } from '../text';
 
 /** What is wrong with a request, field by field. */
 export function fieldErrors(error: { issues: readonly { path: readonly PropertyKey[]; message: string }[] }) {
@@ -10,10 +11,14 @@ export function fieldErrors(error: { issues: readonly { path: readonly PropertyK
 /** Checks a request body against a schema; what is wrong is named field by field. */
 export function body<S extends z.ZodType>(schema: S) {
   return zValidator('json', schema, (result, context) => {
-    return result.success ? undefined : context.json(fieldErrors(result.error), 422);
+    if (!result.success) return context.json(fieldErrors(result.error), 422);
+    const path = unkeepable(result.data);
+    if (path === undefined) return undefined;
+    const message = 'It holds a sign that cannot be kept: a NUL, or half of a pair. Take it out.';
+    return context.json({ message, errors: [{ path, message }] }, 422);
   });
 }
 
 export function noJob(id: string) {
-  return { message: `There is no job “${id}” on this shelf.` };
+  return { message: `There is no job “${id.slice(0, 60)}” on this shelf.` };
 }

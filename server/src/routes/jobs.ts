@@ -1,13 +1,4 @@
-import {
-  defaultJob,
-  evaluateJob,
-  familyIds,
-  type Job,
-  jobFindings,
-  openJob,
-  parseJob,
-  writeSvg,
-} from '@north-pane/core';
+import { defaultJob, familyIds, type Job, openJob, parseJob, workOut, writeSvg } from '@north-pane/core';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Database } from '../db/database';
@@ -24,10 +15,9 @@ import {
 import { limitBody } from '../security';
 import { body, noJob } from './answers';
 
-const path = z
-  .array(z.union([z.string(), z.number()]))
-  .min(1)
-  .max(12);
+/** A step of a path: a name, or a place in a list. */
+const step = z.union([z.string().max(120), z.int().min(0).max(100_000)]);
+const path = z.array(step).min(1).max(12);
 const changesBody = z.strictObject({
   base: z.int().min(1),
   changes: z
@@ -44,27 +34,57 @@ const newJobBody = z.union([
   z.strictObject({ document: z.unknown() }),
 ]);
 const noteBody = z.strictObject({ note: z.string().trim().max(200) });
-const buildBody = z.strictObject({ revisionId: z.int(), installedFrom: z.iso.datetime() });
+/** Serial numbers of the database. */
+const serial = z.int().min(1).max(2_147_483_647);
+const buildBody = z.strictObject({
+  revisionId: serial,
+  installedFrom: z.iso
+    .datetime('a time is written like 2026-05-01T12:00:00Z')
+    .refine((text) => Date.parse(text) >= Date.UTC(1990, 0, 1) && Date.parse(text) < Date.UTC(2100, 0, 1), {
+      message: 'a build is between 1990 and 2100',
+    }),
+});
 
 /** A job document is some tens of kilobytes. */
 const small = limitBody(2);
 
-/** What the shelf shows of a job without opening it. */
+/** What the shelf shows of a job without opening it. A job that cannot be worked out says why, and harms no other. */
 function summary(document: Job) {
-  const figures = evaluateJob(document);
-  const findings = jobFindings(openJob(document));
-  return {
+  const plain = {
     name: document.name,
     units: document.units,
     currency: document.currency,
     latitude: document.site.latitude,
     longitude: document.site.longitude,
     panels: document.panels.reduce((sum, panel) => sum + panel.count, 0),
-    apertureArea: figures.apertureArea,
-    gain: figures.gain,
-    cost: figures.cost,
-    clashes: findings.filter((finding) => finding.severity === 'clash' || finding.severity === 'stop').length,
   };
+  try {
+    const { figures, findings } = workOut(document);
+    return {
+      ...plain,
+      apertureArea: figures.apertureArea,
+      gain: figures.gain,
+      cost: figures.cost,
+      clashes: findings.filter(({ severity }) => severity === 'clash' || severity === 'stop').length,
+      trouble: undefined,
+    };
+  } catch (error) {
+    const trouble = error instanceof Error ? error.message.slice(0, 200) : 'unknown';
+    return { ...plain, apertureArea: undefined, gain: undefined, cost: undefined, clashes: 1, trouble };
+  }
+}
+
+/** The plan of a job's first panel without words or sizes; nothing where it cannot be drawn. */
+function planOf(document: Job): string | undefined {
+  try {
+    const [panel] = openJob(document).panels;
+    return (
+      panel && writeSvg({ ...panel.design.drawing('plan'), dimensions: [], labels: [] }, { habit: document.units })
+    );
+  } catch {
+    // Why is told on the shelf, beside the job.
+    return undefined;
+  }
 }
 
 export function jobRoutes(database: Database) {
@@ -101,11 +121,11 @@ export function jobRoutes(database: Database) {
     .get('/:id/plan.svg', async (context) => {
       const id = context.req.param('id');
       const job = await findJob(database, id);
-      const panel = job ? openJob(job.document).panels[0] : undefined;
-      if (!job || !panel) return context.json(noJob(id), 404);
-      const drawing = { ...panel.design.drawing('plan'), dimensions: [], labels: [] };
+      if (!job) return context.json(noJob(id), 404);
+      const svg = planOf(job.document);
+      if (svg === undefined) return context.json({ message: 'This job cannot be drawn.' }, 422);
       context.header('content-type', 'image/svg+xml');
-      return context.body(writeSvg(drawing, { habit: job.document.units }));
+      return context.body(svg);
     })
     .post('/:id/changes', small, body(changesBody), async (context) => {
       const id = context.req.param('id');

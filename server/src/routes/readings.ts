@@ -1,9 +1,12 @@
-import { mappingSchema, readReadings, sensorsSchema, skyWords } from '@north-pane/core';
+import { mappingSchema, type ReadFile, sensorsSchema, skyWords } from '@north-pane/core';
 import { Hono } from 'hono';
+import { stream } from 'hono/streaming';
 import * as z from 'zod';
 import type { Database } from '../db/database';
-import { findJob } from '../db/jobs';
-import { listSources, sourceReadings, writeReadings } from '../db/readings';
+import { findJobZone } from '../db/jobs';
+import { sourcesWithReadings, type WriteReport, writeOne, writeReadings } from '../db/readings';
+import { failureOf } from '../failure';
+import { parseFile } from '../import/parseFile';
 import { limitBody } from '../security';
 import { body, noJob } from './answers';
 
@@ -43,61 +46,76 @@ const importBody = z.strictObject({
   keep: z.enum(['nothing', 'good rows']),
 });
 
-export function readingRoutes(database: Database) {
+/** What is answered once a file has been looked through. */
+function reportOf(file: ReadFile, report: WriteReport, kept: boolean) {
+  return {
+    kept,
+    added: report.added,
+    known: report.known,
+    doubtful: file.doubtful,
+    differing: { count: report.differing.length, times: report.differing.slice(0, toldLines) },
+    refused: { count: file.refused.length, lines: file.refused.slice(0, toldLines) },
+  };
+}
+
+export function readingRoutes(database: Database, report: (error: unknown) => void) {
   return new Hono()
     .get('/:id/readings', async (context) => {
       const id = context.req.param('id');
-      if (!(await findJob(database, id))) return context.json(noJob(id), 404);
-      const found = await listSources(database, id);
-      const withReadings = await Promise.all(
-        found.map(async (one) => ({
-          id: one.id,
-          name: one.name,
-          sensors: one.sensors,
-          count: one.count,
-          readings: await sourceReadings(database, one.id, readingLimit),
-        })),
-      );
-      return context.json(withReadings, 200);
+      if (!(await findJobZone(database, id))) return context.json(noJob(id), 404);
+      return context.json(await sourcesWithReadings(database, id, readingLimit), 200);
     })
     .post('/:id/readings', limitBody(1), body(oneBody), async (context) => {
       const id = context.req.param('id');
-      if (!(await findJob(database, id))) return context.json(noJob(id), 404);
+      if (!(await findJobZone(database, id))) return context.json(noJob(id), 404);
       const { reading, sensors } = context.req.valid('json');
-      const report = await writeReadings(database, {
-        jobId: id,
-        source: 'by hand',
-        sensors,
-        readings: [reading],
-        dryRun: false,
-      });
+      const report = await writeOne(database, { jobId: id, source: 'by hand', sensors }, reading);
       if (report.differing.length > 0)
         return context.json({ message: 'Another reading was kept at this very moment. Take it again.' }, 409);
       return context.json(report, 201);
     })
     .post('/:id/readings/import', limitBody(25), body(importBody), async (context) => {
       const id = context.req.param('id');
-      const job = await findJob(database, id);
-      if (!job) return context.json(noJob(id), 404);
+      const zone = await findJobZone(database, id);
+      if (!zone) return context.json(noJob(id), 404);
       const { text, mapping, source: name, sensors, keep } = context.req.valid('json');
-      const file = readReadings(text, mapping, job.document.site.zone);
-      if (file.trouble) return context.json({ message: file.trouble }, 422);
-      const report = await writeReadings(database, {
-        jobId: id,
-        source: name,
-        sensors,
-        readings: file.readings,
-        dryRun: keep === 'nothing',
+      const kept = keep === 'good rows';
+      const write = (file: ReadFile, options: Parameters<typeof writeReadings>[2]) =>
+        writeReadings(database, { jobId: id, source: name, sensors, readings: file.readings, dryRun: !kept }, options);
+      if (!context.req.header('accept')?.includes('application/x-ndjson')) {
+        const file = await parseFile({ text, mapping, zone });
+        if (file.trouble) return context.json({ message: file.trouble }, 422);
+        return context.json(reportOf(file, await write(file, {}), kept), 200);
+      }
+      // A line of JSON for each step of the way, the report or the refusal last. Whoever goes away has stopped it.
+      context.header('content-type', 'application/x-ndjson');
+      return stream(context, async (out) => {
+        const stop = new AbortController();
+        out.onAbort(() => stop.abort());
+        const { signal } = stop;
+        const tell = (line: object) => void out.write(`${JSON.stringify(line)}\n`);
+        const progress = (from: number, to: number) => {
+          let told = -1;
+          return (share: number) => {
+            const percent = Math.round(100 * (from + (to - from) * share));
+            if (percent !== told) tell({ percent });
+            told = percent;
+          };
+        };
+        try {
+          const file = await parseFile({ text, mapping, zone }, { onProgress: progress(0, 0.4), signal });
+          if (file.trouble) {
+            tell({ message: file.trouble, status: 422 });
+            return;
+          }
+          const written = await write(file, { onProgress: progress(0.4, 1), signal });
+          tell({ report: reportOf(file, written, kept) });
+        } catch (error) {
+          if (signal.aborted) return;
+          const { status, message } = failureOf(error);
+          if (status === 500) report(error);
+          tell({ message, status });
+        }
       });
-      return context.json(
-        {
-          kept: keep === 'good rows',
-          added: report.added,
-          known: report.known,
-          differing: { count: report.differing.length, times: report.differing.slice(0, toldLines) },
-          refused: { count: file.refused.length, lines: file.refused.slice(0, toldLines) },
-        },
-        200,
-      );
     });
 }

@@ -4,13 +4,22 @@ import { answered, api, queries } from './api';
 import { saveNow } from './autosave';
 import { useDocument, useJob } from './job';
 
-export interface Built {
+/** A design that stood from a moment on. */
+export interface Standing {
   document: Job;
-  /** Undefined when nobody has said what was built: then it is the design as drawn now. */
-  revision: { number: number; note: string; from: Date } | undefined;
+  revision: { number: number; note: string; from: Date };
 }
 
-/** The design that measurements are held against: the revision that was built last, else the one on the bench. */
+export interface Built {
+  /** What stands there now. */
+  document: Job;
+  /** Undefined when nobody has said what was built: then it is the design as drawn now. */
+  revision: Standing['revision'] | undefined;
+  /** Every design with the time from which it stood, ms since 1970: each reading is held against its own. */
+  builds: { from: number; job: Job }[];
+}
+
+/** The designs that measurements are held against: the revisions that were built, else the one on the bench. */
 export function useBuilt(): Built {
   const id = useJob((state) => state.id) ?? '';
   const document = useDocument();
@@ -19,12 +28,19 @@ export function useBuilt(): Built {
     queryFn: () => answered(api.api.jobs[':id'].builds.$get({ param: { id } })),
     staleTime: 60_000,
   });
-  const last = builds.data?.[0];
-  if (!last) return { document, revision: undefined };
+  const stood = (builds.data ?? []).map(
+    ({ number, note, installedFrom, document: drawn }): Standing => ({
+      // Tests by hand are of what stands there, whenever they were made.
+      document: withMeasured(drawn as Job, document.asBuilt),
+      revision: { number, note, from: new Date(installedFrom) },
+    }),
+  );
+  const [last] = stood;
+  if (!last) return { document, revision: undefined, builds: [{ from: 0, job: document }] };
   return {
-    // Tests by hand are of what stands there, whenever they were made.
-    document: withMeasured(last.document as Job, document.asBuilt),
-    revision: { number: last.number, note: last.note, from: new Date(last.installedFrom) },
+    document: last.document,
+    revision: last.revision,
+    builds: stood.map((one) => ({ from: one.revision.from.getTime(), job: one.document })),
   };
 }
 

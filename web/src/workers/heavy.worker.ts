@@ -1,6 +1,7 @@
 import {
+  type BuiltJob,
   type Conditions,
-  compareJob,
+  compareBuilt,
   decodeSeries,
   designConditions,
   evaluateBands,
@@ -91,8 +92,9 @@ const heavy = {
   /** How the pane might stand under that sky. */
   study: (key: string, job: Job, series: Uint8Array | undefined) =>
     jobStudy(openJob(job), skyOf(key, job.site, series)),
-  /** Readings against the job as it was built. */
-  compare: (job: Job, readings: readonly Reading[], sensors: Sensors) => compareJob(job, readings, sensors),
+  /** Readings, each against the job as it stood at its time. */
+  compare: (builds: readonly BuiltJob[], readings: readonly Reading[], sensors: Sensors) =>
+    compareBuilt(builds, readings, sensors),
 };
 export type Heavy = typeof heavy;
 export type Bench = ReturnType<typeof heavy.bench>;

@@ -1,5 +1,16 @@
 import type { Finding } from '../../care';
-import { readCell, readTable, readWritten, standardOffset, wallTime, type ZoneClock, zoneClock } from '../../quantity';
+import {
+  isNothing,
+  longestCell,
+  quoteCell,
+  readCell,
+  readTable,
+  readWritten,
+  standardOffset,
+  wallTime,
+  type ZoneClock,
+  zoneClock,
+} from '../../quantity';
 import { dewPointOf } from '../night';
 import { checkSeries } from './check';
 import { columnUnit, timeText, type WeatherColumn, type WeatherMapping, weatherColumns } from './mapping';
@@ -39,8 +50,6 @@ interface Row {
 
 const dayMilliseconds = 86_400_000;
 const stampShare = { start: 0, middle: 0.5, end: 1 };
-/** Cells that loggers write for nothing. */
-const nothing = /^(|-|--|na|n\/a|nan|null|none|-?99+(\.0+)?|-?6999(\.0+)?)$/i;
 
 /**
  * Reads any table of weather by a mapping: hourly or finer, in any order. Lines that cannot be read are refused one by
@@ -78,8 +87,12 @@ export function readWeather(
   const read = timeReader(mapping, site.zone, mapping.time.columns.map(placeOf));
   for (const [index, cells] of table.rows.entries()) {
     if (index % 4096 === 0) options.onProgress?.((0.8 * index) / table.rows.length);
-    if (cells.length === 1 && cells[0]?.trim() === '') continue;
     const line = index + table.firstLine;
+    if (table.unclosed.has(line)) {
+      refused.push({ line, reason: 'a quotation mark opens and does not close' });
+      continue;
+    }
+    if (cells.length === 1 && cells[0]?.trim() === '') continue;
     const time = read(cells);
     if (typeof time === 'string') {
       refused.push({ line, reason: time });
@@ -128,13 +141,13 @@ function timeReader(mapping: WeatherMapping, zone: string, places: readonly numb
     if (places.length > 2) {
       const [year = Number.NaN, month = 0, day = 0, hour = 0, minute = 0] = places.map((at) => Number(cells[at]));
       const wall = wallTime(year, month, day, hour, minute === 60 ? 0 : minute);
-      if (wall === undefined) return `“${places.map((at) => cells[at] ?? '').join(' ')}” is no time`;
+      if (wall === undefined) return `${quoteCell(places.map((at) => cells[at] ?? '').join(' '))} is no time`;
       return moment(minute === 60 ? wall + 3_600_000 : wall, undefined);
     }
     const text = timeText(cells, places);
     const written = readWritten(text, order);
     if (!written)
-      return `time “${text}” is not written as ${order === 'ymd' ? '2026-02-09 11:42' : order === 'dmy' ? '9/2/2026 11:42, the day first' : '2/9/2026 11:42, the month first'}`;
+      return `time ${quoteCell(text)} is not written as ${order === 'ymd' ? '2026-02-09 11:42' : order === 'dmy' ? '9/2/2026 11:42, the day first' : '2/9/2026 11:42, the month first'}`;
     return moment(written.wall, written.offset);
   };
 }
@@ -149,12 +162,15 @@ function readValues(
     const cell = cells[at] ?? '';
     const column = values[index];
     if (!column) continue;
-    let number: number | undefined = cell === '' ? undefined : Number(cell);
+    if (cell.length > longestCell) return `${columnWords[name]} ${quoteCell(cell)} is longer than any number`;
+    let number: number | 'doubt' | undefined = cell === '' ? undefined : Number(cell);
     if (number === undefined || Number.isNaN(number)) {
       const trimmed = cell.trim();
-      number = nothing.test(trimmed) ? Number.NaN : readCell(trimmed);
-      if (number === undefined) return `${columnWords[name]} “${trimmed}” is not a number`;
-    } else if (number <= -90 && nothing.test(cell.trim())) number = Number.NaN;
+      number = isNothing(trimmed) ? Number.NaN : readCell(trimmed);
+      if (number === 'doubt')
+        return `${columnWords[name]} “${trimmed}” may be a thousand or a thousandth: write the file without that comma`;
+      if (number === undefined) return `${columnWords[name]} ${quoteCell(trimmed)} is not a number`;
+    } else if (number <= -90 && isNothing(cell)) number = Number.NaN;
     column[row] = (number + (unit.offset ?? 0)) * unit.factor;
   }
   return undefined;

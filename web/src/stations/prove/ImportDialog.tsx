@@ -11,11 +11,11 @@ import {
   unitSymbols,
 } from '@north-pane/core';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Frame } from '../../parts/Frame';
 import { RefusedLines, type TableFile, TableFileEntry, TablePreview } from '../../parts/tableFile';
-import { answered, api } from '../../state/api';
+import { type ImportReport, importReadings } from '../../state/importReadings';
 import { useJob } from '../../state/job';
 import { refreshSources } from '../../state/readings';
 import { SensorChoices } from './SensorChoices';
@@ -41,20 +41,24 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
   const [source, setSource] = useState('');
   const [sensors, setSensors] = useState<Sensors>(standard);
 
+  const [percent, setPercent] = useState(0);
+  const stop = useRef<AbortController | undefined>(undefined);
   const send = useMutation({
     mutationFn: (keep: 'nothing' | 'good rows') => {
       if (!file || !mapping.time) throw new Error('Choose a file and say which column holds the time.');
-      return answered(
-        api.api.jobs[':id'].readings.import.$post({
-          param: { id },
-          json: {
-            text: file.text,
-            mapping: { time: mapping.time, columns: mapping.columns },
-            source: source || file.name,
-            sensors,
-            keep,
-          },
-        }),
+      const { time, columns, decimal } = mapping;
+      setPercent(0);
+      stop.current = new AbortController();
+      return importReadings(
+        id,
+        {
+          text: file.text,
+          mapping: { time, columns, ...(decimal ? { decimal } : {}) },
+          source: source || file.name,
+          sensors,
+          keep,
+        },
+        { onProgress: setPercent, signal: stop.current.signal },
       );
     },
     onSuccess: async (report) => {
@@ -66,7 +70,7 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
     send.reset();
     setFile(chosen);
     if (!chosen) return;
-    setMapping(proposeMapping(chosen.table.headings));
+    setMapping(proposeMapping(chosen.table));
     setSource(chosen.name.replace(/\.[^.]+$/, ''));
   };
   const setColumn = (name: ColumnName, column: string) => {
@@ -127,8 +131,17 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
         </Stack>
       </Dialog.Body>
       <Dialog.Footer>
-        <Button variant="outline" onClick={onClose}>
-          {report?.kept ? 'Done' : 'Cancel, keep nothing'}
+        {send.isPending && (
+          <progress value={percent} max={100} aria-label="How far the file is" style={{ flex: 1, height: 12 }} />
+        )}
+        <Button
+          variant="outline"
+          onClick={() => {
+            if (send.isPending) stop.current?.abort();
+            else onClose();
+          }}
+        >
+          {send.isPending ? 'Stop, keep nothing' : report?.kept ? 'Done' : 'Cancel, keep nothing'}
         </Button>
         {file && !report && (
           <Button variant="solid" disabled={send.isPending || !mapping.time} onClick={() => send.mutate('nothing')}>
@@ -170,7 +183,9 @@ function Columns(props: {
           onValue={(column) =>
             onMapping({
               ...mapping,
-              ...(column ? { time: { column, zone: mapping.time?.zone ?? 'site' } } : { time: undefined }),
+              ...(column
+                ? { time: { ...mapping.time, column, zone: mapping.time?.zone ?? 'site' } }
+                : { time: undefined }),
             })
           }
         />
@@ -182,14 +197,53 @@ function Columns(props: {
             value={mapping.time?.zone ?? 'site'}
             onChange={(event) =>
               mapping.time &&
-              onMapping({ ...mapping, time: { ...mapping.time, zone: event.currentTarget.value as 'site' | 'utc' } })
+              onMapping({
+                ...mapping,
+                time: { ...mapping.time, zone: event.currentTarget.value as ReadingMapping['time']['zone'] },
+              })
             }
           >
             <option value="site">the site’s own clock</option>
+            <option value="standard">standard time, all year</option>
             <option value="utc">UTC</option>
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
+        <NativeSelect.Root size="sm" mt="1">
+          <NativeSelect.Field
+            aria-label="how dates are written"
+            bg="card"
+            borderColor="line"
+            value={mapping.time?.order ?? 'ymd'}
+            onChange={(event) =>
+              mapping.time &&
+              onMapping({
+                ...mapping,
+                time: { ...mapping.time, order: event.currentTarget.value as 'ymd' | 'dmy' | 'mdy' },
+              })
+            }
+          >
+            <option value="ymd">dates year first</option>
+            <option value="dmy">dates day first</option>
+            <option value="mdy">dates month first</option>
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+      </Box>
+      <Box w="190px">
+        <Choice
+          label="Decimals"
+          value={mapping.decimal ?? nothing}
+          choices={[
+            { value: nothing, words: 'ask where in doubt' },
+            { value: 'point', words: '1,050 is a thousand and fifty' },
+            { value: 'comma', words: '1,050 is 1.05' },
+          ]}
+          onValue={(mark) => {
+            const { decimal: _, ...rest } = mapping;
+            onMapping(mark === nothing ? rest : { ...rest, decimal: mark as 'point' | 'comma' });
+          }}
+        />
       </Box>
       {columnNames.map((name) => {
         const mapped = mapping.columns[name];
@@ -231,16 +285,8 @@ function Columns(props: {
   );
 }
 
-interface ReportData {
-  kept: boolean;
-  added: number;
-  known: number;
-  differing: { count: number; times: number[] };
-  refused: { count: number; lines: { line: number; reason: string }[] };
-}
-
-function Report({ report }: { report: ReportData }) {
-  const { kept, added, known, differing, refused } = report;
+function Report({ report }: { report: ImportReport }) {
+  const { kept, added, known, differing, refused, doubtful } = report;
   return (
     <Box
       borderLeftWidth="6px"
@@ -258,6 +304,12 @@ function Report({ report }: { report: ReportData }) {
       {differing.count > 0 && (
         <Text color="ochreText">
           {formatNumber(differing.count)} have a time at which other values stand already; those are refused.
+        </Text>
+      )}
+      {doubtful > 0 && !kept && (
+        <Text color="ochreText">
+          {formatNumber(doubtful)} cells have a comma before three digits: say under Decimals what it means, and look
+          again.
         </Text>
       )}
       <RefusedLines {...refused} />

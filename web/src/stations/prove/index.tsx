@@ -86,6 +86,16 @@ export default function Prove() {
   );
 }
 
+/** What the readings of a source were taken with, each set of instruments once. */
+function takenWith({ sensors, readings }: Source): string {
+  const sets = new Set(
+    readings
+      .map((one) => one.sensors ?? sensors)
+      .map(({ thermometers, flow, sun }) => `Thermometers: ${thermometers}. Flow: ${flow}. Sun: ${sun}.`),
+  );
+  return [...sets].join(' Some: ');
+}
+
 /** Days of a set of comparisons, by the site's own calendar. */
 function daysOf(rows: readonly Comparison[], zone: string): Map<string, Comparison[]> {
   const inZone = tz(zone);
@@ -104,8 +114,8 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   const sayBuilt = useSayBuilt();
   const { document } = built;
   const zone = document.site.zone;
-  const key = `${source.id} ${source.count} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify([document.panels, document.site, document.loop, document.asBuilt])}`;
-  const compared = useHeavy(key, (heavy) => heavy.compare(document, source.readings, source.sensors));
+  const key = `${source.id} ${source.count} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.panels, job.site, job.loop, job.asBuilt]))}`;
+  const compared = useHeavy(key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
   const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
   const [chosenDay, setDay] = useState<string | undefined>(undefined);
   const names = [...days.keys()];
@@ -117,6 +127,13 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   }, undefined);
   const day = chosenDay && days.has(chosenDay) ? chosenDay : best;
   const rows = day ? (days.get(day) ?? []) : [];
+  if (compared.trouble)
+    return (
+      <Text role="alert" color="brickText" overflowWrap="anywhere">
+        The readings cannot be held against the drawing: {compared.trouble}. Mend what clashes on the bench; what was
+        measured is kept.
+      </Text>
+    );
   if (!compared.value)
     return (
       <Text color="soft" aria-live="polite">
@@ -162,6 +179,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             {words.headline}
           </Text>
           <Text mb="2">{words.judgement}</Text>
+          {words.hidden && <Text mb="2">{words.hidden}</Text>}
           <Text fontSize="14px" color="soft">
             {words.basis}
           </Text>
@@ -176,7 +194,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             />
           )}
           <Text fontSize="14px" mt="1">
-            Thermometers: {source.sensors.thermometers}. Flow: {source.sensors.flow}. Sun: {source.sensors.sun}.
+            {takenWith(source)}
           </Text>
           {left > 0 && (
             <Text fontSize="14px" color="soft">
@@ -194,6 +212,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             <Text fontSize="14px">
               Revision {built.revision.number}, built {format(built.revision.from, 'd MMMM yyyy')}
               {built.revision.note ? `: ${built.revision.note}` : ''}.
+              {built.builds.length > 1 && ' Older readings against what stood at their time.'}
             </Text>
           ) : (
             <Text fontSize="14px">Nobody has said what was built, so it is the design as drawn now.</Text>
@@ -203,7 +222,10 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             variant="outline"
             mt="2"
             disabled={sayBuilt.isPending}
-            onClick={() => sayBuilt.mutate(new Date(source.readings[0]?.time ?? Date.now()))}
+            // The first time it stood from the first reading on; a change stands from now.
+            onClick={() =>
+              sayBuilt.mutate(new Date(built.revision ? Date.now() : (source.readings[0]?.time ?? Date.now())))
+            }
           >
             It was built as drawn now
           </Button>

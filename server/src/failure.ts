@@ -1,0 +1,61 @@
+/** Classes of PostgreSQL's and the network's own codes, with what a builder is told of them and the status they answer with. */
+const failures: readonly { codes: RegExp; status: 503 | 507; message: string }[] = [
+  {
+    codes: /^53100$|^ENOSPC$/,
+    status: 507,
+    message: 'The disk of the database is full. Nothing of this was kept; make room and send it once more.',
+  },
+  {
+    codes: /^(53200|53300|53400)$/,
+    status: 503,
+    message: 'The database has no room for more just now. Nothing of this was kept; try once more in a minute.',
+  },
+  {
+    codes: /^57014$/,
+    status: 503,
+    message: 'The database took too long over this and was stopped. Nothing of it was kept.',
+  },
+  {
+    codes: /^(08\w{3}|57P0[1-5]|ECONNREFUSED|ECONNRESET|EPIPE|ENOTFOUND|ETIMEDOUT)$/,
+    status: 503,
+    message: 'The database does not answer just now. Nothing of this was kept; it is tried again by itself.',
+  },
+];
+/** What the pool and the driver say in words where they give no code. */
+const lostConnection =
+  /connection terminated|timeout exceeded when trying to connect|not queryable|client has encountered a connection error/i;
+
+/** The error that began it: query builders wrap what the database said. */
+function rootOf(error: unknown): unknown {
+  let found = error;
+  for (let depth = 0; depth < 5 && found instanceof Error && found.cause !== undefined; depth += 1) found = found.cause;
+  return found;
+}
+
+/** What a failure is to the caller: his to wait for, or a fault of the program. Nothing of the request stands in it. */
+export function failureOf(error: unknown): { status: 500 | 503 | 507; message: string } {
+  const root = rootOf(error);
+  const code = root instanceof Error && 'code' in root ? String(root.code) : '';
+  const found = failures.find(({ codes }) => codes.test(code));
+  if (found) return { status: found.status, message: found.message };
+  if (root instanceof Error && lostConnection.test(root.message))
+    return { status: 503, message: failures[failures.length - 1]?.message ?? '' };
+  return { status: 500, message: 'Something broke on the server. What you have here is not lost; try once more.' };
+}
+
+/**
+ * A failure for the log: what and where, and never what was sent. A query builder writes the statement with its parameters into its
+ * message, and those hold whole documents.
+ */
+export function logLine(error: unknown): string {
+  const root = rootOf(error);
+  if (!(root instanceof Error)) return 'something was thrown that is no error';
+  const code = 'code' in root ? ` ${String(root.code)}` : '';
+  const words = root.message.split('\n')[0]?.slice(0, 200) ?? '';
+  const frames = (root.stack ?? '')
+    .split('\n')
+    .filter((line) => /^\s+at /.test(line))
+    .slice(0, 6)
+    .join('\n');
+  return `${root.name}${code}: ${words}\n${frames}`;
+}

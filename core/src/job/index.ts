@@ -59,7 +59,7 @@ export { parseJob } from './parse';
 export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, siteMakings, skySourceOf } from './place';
 export { type BuiltJob, compareBuilt, compareJob, plantOf } from './prove';
 export type { Job } from './schema';
-export { jobFormat, jobJsonSchema, jobSchema, jobVersion } from './schema';
+export { jobFormat, jobJsonSchema, jobSchema, jobVersion, leastSpecificFlow } from './schema';
 export { jobSteps, sayStep } from './steps';
 export { type StillFigures, stillFigures, stillMakings } from './still';
 export { type StockFit, shrinkToSave, stretchToStock, sweepTogether } from './stockFits';

@@ -45,6 +45,14 @@ export function gannetReach(): Job {
       },
     ],
     stores: [{ id: 'tank-a', kind: 'tank', volume: 0.25 }],
-    loop: { kind: 'drain-back', connection: 'parallel', specificFlow: 0.02, pressurised: false },
+    loop: {
+      kind: 'drain-back',
+      connection: 'parallel',
+      specificFlow: 0.02,
+      pressurised: false,
+      mixing: true,
+      coil: true,
+      cutout: true,
+    },
   };
 }

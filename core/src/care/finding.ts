@@ -14,7 +14,7 @@ export interface Finding {
   /** m. Where on the plan it is, when it is anywhere. */
   at?: { x: number; y: number };
   /** A value for the field at `path` that would mend it, where one value does. */
-  fix?: number | string;
+  fix?: number | string | boolean;
 }
 
 export interface Wording {

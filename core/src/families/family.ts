@@ -146,6 +146,10 @@ export interface PanelDesign {
   templates?(): Template[];
   /** How it is built, in an order in which it can be done. */
   steps(): Step[];
+  /** Metal that the water touches, as corrosion has it. */
+  wettedMetal: 'copper' | 'zinc' | 'aluminium';
+  /** What of it makes its water unfit to drink whatever is done, in words; nothing where lead-free joints are enough. */
+  neverDrunk?: string;
   /** Whether it empties by itself when it lies as drawn, and how. */
   drains: { empties: boolean; how: string };
   /** kg. */
@@ -170,6 +174,8 @@ export interface Family {
   id: string;
   name: string;
   meaning: string;
+  /** A loop that a new job begins with: one that runs empty when the pump stops, or one that stays filled with glycol. Empty when left out. */
+  standardLoop?: 'filled';
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<PanelDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */

@@ -67,6 +67,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
   /** Parameters with which tubes and plate fill the box round the pane. */
   fit(build: PlateBuild<z.infer<S>>): Partial<z.infer<S>>;
   words: Readonly<Record<string, Words>>;
+  standardLoop?: Family['standardLoop'];
 }): Family {
   const chosen = (panel: PanelDocument, name: Shared): Chosen => {
     const found = panel[name];
@@ -90,6 +91,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
     id: family.id,
     name: family.name,
     meaning: family.meaning,
+    ...(family.standardLoop ? { standardLoop: family.standardLoop } : {}),
     words: { ...family.words, ...absorberWords, ...boxWords, ...glazingWords },
     standard: (habit) => {
       const { parameters, turned, ...members } = family.standard(habit);

@@ -46,7 +46,7 @@ export function plateAtWork(
   let query: FieldQuery = {
     runLength,
     width: plate.width,
-    tubeDiameter: tube.outerDiameter,
+    tubeDiameter: Math.min(tube.outerDiameter, plate.width),
     steps: built.steps,
     whole: plate.whole,
     lossCoefficient: state.lossCoefficient,

@@ -83,7 +83,8 @@ function chainAt(
       ? serpentineRemoval({
           runLength: tube.length,
           width: plate.width,
-          tubeDiameter: tube.outerDiameter,
+          // Tubes drawn into each other share their plate.
+          tubeDiameter: Math.min(tube.outerDiameter, plate.width),
           steps: built.steps,
           whole: true,
           lossCoefficient,

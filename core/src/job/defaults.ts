@@ -1,11 +1,19 @@
 import { memberOf } from '../catalogue';
-import { families } from '../families';
+import { type Family, families } from '../families';
 import type { Habit } from '../quantity';
 import { guidePrices } from '../shop';
 import { type Job, jobFormat, jobVersion } from './schema';
 
 /** Ids of every kind of heater. */
 export const familyIds: string[] = Object.keys(families);
+
+/** Safety that every new job plans for: what is washed in is mixed and heated in a coil, and no pump starts onto a hot plate. */
+const planned = { mixing: true, coil: true, cutout: true };
+
+/** A loop in which the kind can stand frost: one that runs empty, or glycol where it holds its water. */
+function loopFor(family: Family): Pick<Job['loop'], 'kind' | 'glycol'> {
+  return family.standardLoop === 'filled' ? { kind: 'pumped-coil', glycol: 0.4 } : { kind: 'drain-back' };
+}
 
 /**
  * A complete job with one panel of that kind, buildable as it stands. Stands nowhere in particular: 45° from the equator,
@@ -35,7 +43,7 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
     need: { kind: 'showers', volumePerDay: 0.15, target: 45, drinking: false, frost: true },
     panels: [{ id: 'panel-a', ...family.standard(units) }],
     stores: [{ id: 'tank-a', kind: 'tank', volume: 0.15 }],
-    loop: { kind: 'drain-back', connection: 'parallel', specificFlow: 0.02, pressurised: false },
+    loop: { ...loopFor(family), connection: 'parallel', specificFlow: 0.02, pressurised: false, ...planned },
     shop: {
       ...guidePrices(units),
       onHand: [],

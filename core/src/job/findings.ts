@@ -7,6 +7,7 @@ import { type Cooking, jobCooking, placeWords } from './cooking';
 import { growthFindings, growthWords } from './growth';
 import { mountFindings, mountWords, paneWindFindings } from './mount';
 import type { OpenJob } from './open';
+import { safetyFindings, safetyWords } from './safety';
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
 export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCooking(open)): Finding[] {
@@ -59,6 +60,7 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
   ]);
   return [
     ...panels,
+    ...safetyFindings(open),
     ...paneWindFindings(open),
     ...growthFindings(open, cooking),
     ...mountFindings(open),
@@ -80,9 +82,11 @@ const jobWords: Record<string, Words> = {
   'panel-holds-water': (values) => ({
     headline: 'the panel does not drain',
     detail: `The loop drains back when the pump stops, but as this panel lies ${values.text('how')}: it freezes there.`,
-    remedy: 'Turn the panel so that its runs lie across the slope, or fill the loop with glycol.',
+    remedy:
+      'Take a kind that runs empty, risers up the slope with 2 % of fall in the headers, or a filled loop with glycol.',
   }),
   ...absentWords,
+  ...safetyWords,
   ...growthWords,
   ...mountWords,
   'piece-without-size': (values, say) => ({

@@ -219,12 +219,13 @@ describe('families: one kind made into another', () => {
 });
 
 describe('job: a loop that drains back', () => {
-  it('warns of a serpentine up the slope, whose turns hold water, and not across it', () => {
-    const job = defaultJob('serpentine');
+  it('warns of a serpentine either way: level runs keep their water as the turns at the foot do', () => {
+    const job = withValueAt(defaultJob('serpentine'), ['loop', 'kind'], 'drain-back');
     const up = withValueAt(job, ['panels', 0, 'turned'], false);
     const found = (one: typeof job) => jobFindings(openJob(one)).map(({ code }) => code);
     expect(found(up)).include('panel-holds-water');
-    expect(found(job)).not.include('panel-holds-water');
+    expect(found(job)).include('panel-holds-water');
+    expect(found(withValueAt(defaultJob('harp'), ['loop', 'kind'], 'drain-back'))).not.include('panel-holds-water');
     expect(found(withValueAt(up, ['loop', 'kind'], 'pumped-coil'))).not.include('panel-holds-water');
   });
 });

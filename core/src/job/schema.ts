@@ -225,6 +225,18 @@ export const jobSchema = z.strictObject({
     glycol: z.number().min(0, 'glycol is 0 to 60 %').max(0.6, 'glycol is 0 to 60 %').optional(),
     /** What the pipes between panels and store are made of, where it is settled. */
     pipe: z.enum(loopPipeIds).optional(),
+    /** What is planned in the loop for safety; not planned when left out. A new temperature-and-pressure relief valve. */
+    relief: z.boolean().optional(),
+    /** An expansion vessel. */
+    expansion: z.boolean().optional(),
+    /** A thermostatic mixing valve before the taps. */
+    mixing: z.boolean().optional(),
+    /** What is drawn off is heated in a coil, and not the store's own water. */
+    coil: z.boolean().optional(),
+    /** A double wall and a backflow preventer between loop and mains. */
+    backflow: z.boolean().optional(),
+    /** A controller that does not start the pump onto a plate above 90 °C. */
+    cutout: z.boolean().optional(),
   }),
   shop: z.strictObject({
     prices: z.record(z.string(), money),

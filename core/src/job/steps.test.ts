@@ -62,6 +62,7 @@ describe('job: the steps of a build', () => {
   });
   it('say how many lift it, by its weight', () => {
     const carry = stepsOf(defaultJob('harp')).find(({ id }) => id.endsWith('/carry'));
-    expect(carry?.beware[0]).match(/two people lift it/);
+    // 63 kg at 25 kg each.
+    expect(carry?.beware[0]).match(/three people lift it/);
   });
 });

@@ -9,14 +9,14 @@ import type { OpenJob } from './open';
 export interface StillFigures {
   /** s from the air of the morning to its working temperature in the design sun, full; absent without a working point. */
   warmUp?: number;
-  /** s until the water of a full, still panel boils in full sun; Infinity when it never does. */
-  boils: number;
+  /** s until the water of a full, still panel boils in full sun; Infinity when it never does. Absent for a film, which runs off. */
+  boils?: number;
   /** °C at which it boils there, in the open or against the relief valve. */
   boilingPoint: number;
   /** K by which the plate falls below the air on a clear night at 10 °C. */
   belowAir: number;
-  /** °C of the air at which the plate stands at freezing under a clear sky. */
-  freezesAt: number;
+  /** °C of the air at which the plate of a full panel stands at freezing under a clear sky. Absent for a film. */
+  freezesAt?: number;
 }
 
 const nightAir = 10;
@@ -35,10 +35,14 @@ export function stillFigures(open: OpenJob, figures: Figures, index: number): St
     ...(state
       ? { warmUp: timeToReach(heat, morning, { from: morning.air, to: state.plateTemperature, full: true }) }
       : {}),
-    boils: timeToReach(heat, full, { from: full.air, to: boiling, full: true }),
+    ...(panel.design.water.kind === 'film'
+      ? {}
+      : {
+          boils: timeToReach(heat, full, { from: full.air, to: boiling, full: true }),
+          freezesAt: freezingAir(heat, (air) => nightConditions(job, air)),
+        }),
     boilingPoint: boiling,
     belowAir: nightAir - stagnationTemperature(heat, nightConditions(job, nightAir)),
-    freezesAt: freezingAir(heat, (air) => nightConditions(job, air)),
   };
 }
 

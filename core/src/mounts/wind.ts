@@ -59,6 +59,9 @@ export function gustPressure(speed: number): number {
 /** Timber or metal feet on gravel, grass or concrete, wet: judgement, from 0.3 to 0.5 in tables of friction. */
 export const footFriction = 0.4;
 
+/** m. A stand on less is a pole. */
+const leastBase = 0.05;
+
 /** What a gust does to a panel on a stand; kg are what 9.81 N make. */
 export interface WindLoad {
   /** Pa. */
@@ -107,7 +110,7 @@ export function windOn(query: {
   const turning = up * reach + drag * height;
   const wanted = {
     lifts: weighs(up) - mass,
-    topples: weighs(turning / (base / 2)) - mass,
+    topples: weighs(turning / (Math.max(leastBase, base) / 2)) - mass,
     slides: weighs(up + drag / footFriction) - mass,
   };
   const ways = ['lifts', 'topples', 'slides'] as const;

@@ -9,7 +9,7 @@ import { headerHoles, pieceLengths } from './parts';
 
 const flame = [
   'Soldering is done outdoors or with the door open, out of the smoke, nothing that burns within a metre; look again an hour after.',
-  'Lead-free solder where the water may be drunk.',
+  'Lead-free solder and flux: what runs here may be drunk one day.',
 ];
 
 /** Squareness of the bare array: what its two diagonals come to. */

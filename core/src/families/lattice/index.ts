@@ -283,6 +283,9 @@ export const lattice: Family = {
       growth: [],
       findings: latticeFindings(path, layout),
       underWind: (wind) => glazing.underWind(parameters.airGap, wind, { pane: at('cover') }),
+      // Galvanised sheet and its gaskets are in the water, and so is whatever seals the rim.
+      wettedMetal: sheet.material === 'steel' ? 'zinc' : sheet.material === 'aluminium' ? 'aluminium' : 'copper',
+      neverDrunk: sheet.material === 'copper' ? 'gaskets and bolts' : `${metal.name} and gaskets`,
       drains: { empties: true, how: 'through its lowest port with an air cock open at the top' },
       steps: () => latticeSteps(panel.id, layout, massOf(parts, purchases)),
       dryMass: massOf(parts, purchases),

@@ -160,6 +160,7 @@ export function plateDesign(
   | 'development'
   | 'dryMass'
   | 'underWind'
+  | 'wettedMetal'
 > {
   const { box } = layout;
   const { heat, parts, purchases, grows } = own;
@@ -175,6 +176,7 @@ export function plateDesign(
     materials: plateMaterials(build, layout, own.paint),
     growth: plateGrowth(build, layout, { length: grows.length, path: `${build.path}.parameters.${grows.field}` }),
     dryMass: massOf(parts, purchases),
+    wettedMetal: 'copper',
     underWind: (wind) =>
       layout.glazing.underWind(layout.airGap, wind, {
         pane: `${build.path}.glazing.parameters.pane`,

@@ -29,7 +29,7 @@ export function solderLines(
   return [
     bought(prefix, {
       id: 'joint-solder',
-      name: 'Solder for the joints',
+      name: 'Lead-free solder for the joints',
       quantity: solder,
       unit: 'kg',
       priceKey: 'solder',

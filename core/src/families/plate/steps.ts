@@ -12,11 +12,23 @@ const mostAir = 35e3;
 const lockedIn = 250e3;
 /** kg. What one person lifts at most: ISO 11228-1, for men; less for most. */
 const oneLifts = 25;
+/** m². A stiff sheet larger than this is never carried alone, whatever it weighs. Trade. */
+const oneCarries = 1;
+/** People round one panel; beyond that it is hoisted. */
+const mostLift = 4;
 const hour = 3600;
 
-/** How many lift so many kilograms, in words. */
-export function lifters(mass: number): string {
-  return mass > oneLifts ? 'two people lift it' : 'one person lifts it';
+const counts = ['nobody', 'one person', 'two people', 'three people', 'four people'];
+
+/**
+ * How many lift so many kilograms, in words: none more than 25 kg each, and a large sheet never alone.
+ *
+ * @param area m² of a sheet that is carried by its edges
+ */
+export function lifters(mass: number, area = 0): string {
+  const people = Math.max(1, Math.ceil(mass / oneLifts - 1e-9), area > oneCarries ? 2 : 1);
+  if (people > mostLift) return `too heavy for ${counts[mostLift]}: a hoist lifts it`;
+  return `${counts[people]} ${people === 1 ? 'lifts' : 'lift'} it`;
 }
 
 /** A step of a panel with what is usual left out. */
@@ -203,7 +215,7 @@ export function plateSteps(query: {
               { id: 'air', words: 'weep holes open: a breath on one is felt at another' },
             ],
             beware: [
-              `The pane is ${measured('mass', glass, 0)}: ${lifters(glass)}. Its edges cut, and a knocked corner breaks it.`,
+              `The pane is ${measured('mass', glass, 0)}: ${lifters(glass, glazing.pane.length * glazing.pane.width)}. Its edges cut, and a knocked corner breaks it.`,
               'From now on it heats by itself: cover it until there is water in it.',
             ],
             after: ['test-boxed'],
@@ -221,7 +233,7 @@ export function plateSteps(query: {
       checks: [{ id: 'level', words: 'the edge that must lie level does, by a spirit level' }],
       beware: [
         `It is ${measured('mass', mass, 0)} dry: ${lifters(mass)}. Not in wind, and not alone on a ladder.`,
-        'Never fill a dry panel that has stood in the sun: it flashes to steam. In the evening, or covered.',
+        `Never fill a dry panel that has stood in the sun: above ${measured('temperature', 90, 0)} it flashes to steam. In the evening, or covered.`,
       ],
       after: [glazing.cover ? 'glaze' : 'test-boxed'],
     }),

@@ -113,7 +113,7 @@ export const serpentineWords: Record<string, Words> = {
   }),
   'array-racks': (values) => ({
     headline: 'carry it on a board',
-    detail: `${values.number('joints')} joints each give a little: the bare array folds when two people lift it by its ends.`,
+    detail: `${values.number('joints')} joints each give a little: the bare array folds when it is lifted by its ends.`,
     remedy: 'Solder it on a flat board and carry it on that board into the box.',
   }),
 };

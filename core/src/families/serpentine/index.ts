@@ -29,6 +29,7 @@ export const serpentine = definePlateFamily({
     turned: true,
   }),
   words: serpentineWords,
+  standardLoop: 'filled',
   fit: (build) => {
     const { box, bend } = layOut(build);
     const fixed = bend.fixedPitch;
@@ -84,9 +85,11 @@ export const serpentine = definePlateFamily({
         weakPoint: undefined,
       },
       findings: serpentineFindings(build, layout),
-      drains: build.turned
-        ? { empties: true, how: 'run by run, laid across the slope and dead level, the way in lowest' }
-        : { empties: false, how: 'the turns at the foot of the slope hold water' },
+      // Runs that lie level keep their water, and of runs that fall every other one rises.
+      drains: {
+        empties: false,
+        how: build.turned ? 'each run lies level and keeps its water' : 'the turns at the foot of the slope hold water',
+      },
       steps: () => serpentineSteps(build, layout, common.dryMass),
     };
   },

@@ -89,6 +89,7 @@ function jointed(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayo
       checks: [{ id: 'rings', words: 'a bright ring of solder round every socket, counted against the number' }],
       beware: [
         'Soldering is done outdoors or with the door open, out of the smoke, nothing that burns within a metre; look again an hour after.',
+        'Lead-free solder and flux: what runs here may be drunk one day.',
       ],
       after: ['lay-out'],
     }),

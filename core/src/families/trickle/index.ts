@@ -208,6 +208,8 @@ export const trickle: Family = {
       growth: [],
       findings: trickleFindings(path, layout),
       underWind: (wind) => glazing.underWind(parameters.airGap, wind, { pane: at('cover') }),
+      wettedMetal: 'aluminium',
+      neverDrunk: 'cans, paint and silicone',
       drains: { empties: true, how: 'by itself when the pump stops' },
       steps: () => trickleSteps(panel.id, layout, massOf(parts, purchases)),
       dryMass: massOf(parts, purchases),

@@ -76,7 +76,7 @@ const schools: readonly School[] = [
   {
     id: 'steep',
     name: 'Steep for low sun',
-    reason: 'low winter sun, snow slides off, no overheating in summer',
+    reason: 'low winter sun, snow slides off; less heat in summer, and as hot as any when it stands dry',
     pane: ({ latitude }) => toward(latitude, Math.max(snowTilt, Math.abs(latitude) + 20)),
   },
   {

@@ -10,6 +10,7 @@ import type { Bench } from '../../workers/heavy.worker';
 import { useHeavy } from '../../workers/useHeavy';
 import { Deeper } from './Deeper';
 import { Figures } from './Figures';
+import { LoopSafety } from './LoopSafety';
 import { MakeUp } from './MakeUp';
 import { takeDimension, toggleReadout, useBenchPanel, useBenchView } from './view';
 import { WasteNothing } from './WasteNothing';
@@ -37,6 +38,7 @@ export function Column() {
       <ToLookAt />
       <WasteNothing />
       <MadeOf />
+      <Safety />
       {bench && (
         <Deeper
           bench={bench}
@@ -93,6 +95,15 @@ function MadeOf() {
   return (
     <Section title="Made of">
       <MakeUp panel={panel.document} index={at} habit={habit} drawn={drawn} />
+    </Section>
+  );
+}
+
+function Safety() {
+  const { need, loop } = useDocument();
+  return (
+    <Section title="Loop and safety">
+      <LoopSafety need={need} loop={loop} />
     </Section>
   );
 }

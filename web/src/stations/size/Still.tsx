@@ -1,9 +1,20 @@
 import { formatQuantity, type Habit, type Making, type StillFigures } from '@north-pane/core';
 import { Readout } from '../../parts/Readout';
 
-const rows: { label: string; figure: keyof StillFigures; value(still: StillFigures, habit: Habit): string }[] = [
+const rows: {
+  label: string;
+  figure: keyof StillFigures;
+  only?(still: StillFigures): boolean;
+  value(still: StillFigures, habit: Habit): string;
+}[] = [
   { label: 'Warms up, full, in', figure: 'warmUp', value: ({ warmUp }) => minutes(warmUp) },
-  { label: 'Full and still, boils after', figure: 'boils', value: ({ boils }) => minutes(boils) },
+  {
+    label: 'Full and still, boils after',
+    figure: 'boils',
+    // A film runs off when the pump stops: it is never full.
+    only: ({ boils }) => boils !== undefined,
+    value: ({ boils }) => minutes(boils),
+  },
   {
     label: 'Below the air by clear night',
     figure: 'belowAir',
@@ -12,7 +23,8 @@ const rows: { label: string; figure: keyof StillFigures; value(still: StillFigur
   {
     label: 'Freezes, full, when the air is',
     figure: 'freezesAt',
-    value: ({ freezesAt }, habit) => formatQuantity('temperature', freezesAt, habit, 0).text,
+    only: ({ freezesAt }) => freezesAt !== undefined,
+    value: ({ freezesAt = 0 }, habit) => formatQuantity('temperature', freezesAt, habit, 0).text,
   },
 ];
 
@@ -36,14 +48,16 @@ export function Still(props: {
   onOpen(label: string): void;
 }) {
   const { still, makings, opened, habit, onOpen } = props;
-  return rows.map(({ label, figure, value }) => (
-    <Readout
-      key={label}
-      label={label}
-      value={value(still, habit)}
-      making={opened === label ? makings?.[figure] : undefined}
-      habit={habit}
-      onOpen={onOpen}
-    />
-  ));
+  return rows
+    .filter(({ only }) => only?.(still) ?? true)
+    .map(({ label, figure, value }) => (
+      <Readout
+        key={label}
+        label={label}
+        value={value(still, habit)}
+        making={opened === label ? makings?.[figure] : undefined}
+        habit={habit}
+        onOpen={onOpen}
+      />
+    ));
 }

@@ -10,13 +10,14 @@ export type {
   Extent,
   Label,
   Layer,
+  LetterSet,
   PaperFonts,
   PaperSize,
   Point,
   Shape,
   SvgOptions,
 } from './draw';
-export { dimensionLine, direction, extent, paperSizes, tiles, writeDxf, writeSvg } from './draw';
+export { dimensionLine, direction, extent, letterSetsOf, paperSizes, tiles, writeDxf, writeSvg } from './draw';
 export type { Chosen, Family, FamilyId, Field, PanelDesign, PanelDocument, View, WaterDescription } from './families';
 export { type ChangedKind, changeKind, families, fieldsOf, standardChoice, views } from './families';
 export { manifoldFlow, pressureDrop } from './flow';

@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { defaultJob, type Job } from '@north-pane/core';
+import { defaultJob, type Job, letterSetsOf } from '@north-pane/core';
 import { expect } from 'chai';
 import { paperFonts } from './fonts';
 import { run } from './run';
@@ -140,6 +141,51 @@ describe('paper, measured', () => {
     const all = pages.join('\n');
     for (const words of ['Buy', 'Mark out', 'Full size', 'A last look before the saw', 'Stops: like pieces'])
       expect(all).include(words);
+  });
+  it('prints names in any script that a font is there for, and says where one is not', async () => {
+    const textOf = async (name: string) =>
+      program('pdftotext', [await print({ ...defaultJob('harp'), name }, '--kind buy'), '-']).toString('utf8');
+    const told = 'A question mark in a name stands for a letter';
+    for (const name of ['Łaźnia Tuřany', 'Μπάνιο ἀνά 3/8', 'Баня №4', 'Nhà tắm ở Huế', 'Сарай Ѣ ґ']) {
+      const text = await textOf(name);
+      expect(text, name).include(name);
+      expect(text, name).not.include(told);
+    }
+    for (const name of ['浴室 2', 'مغسلة', 'Bath \u{1f6bf}']) {
+      const text = await textOf(name);
+      expect(text, name).match(/\?/);
+      expect(text.split(told).length - 1, name).equal(text.split('\f').length - 1);
+    }
+  });
+  it('finds a font for every letter that its fonts have', () => {
+    const { resolve } = createRequire(import.meta.url);
+    const ranges = JSON.parse(readFileSync(resolve('@fontsource/source-sans-3/unicode.json'), 'utf8')) as Record<
+      string,
+      string
+    >;
+    const codesOf = (subset: string): number[] =>
+      (ranges[subset] ?? '').split(',').flatMap((range) => {
+        const [from = 0, to = from] = range
+          .slice(2)
+          .split('-')
+          .map((code) => Number.parseInt(code, 16));
+        return Array.from({ length: to - from + 1 }, (_, index) => from + index);
+      });
+    const latin = new Set(codesOf('latin'));
+    let seen = 0;
+    for (const subset of Object.keys(ranges)) {
+      for (const code of codesOf(subset)) {
+        if (latin.has(code)) continue;
+        seen += 1;
+        const found = letterSetsOf(String.fromCodePoint(code));
+        expect(
+          found.some((one) => codesOf(one).includes(code)),
+          `${subset} U+${code.toString(16)}`,
+        ).equal(true);
+      }
+    }
+    expect(seen).above(1000);
+    expect(letterSetsOf('Wash house, Württemberg, 60 °C ½')).eql([]);
   });
   it('dates a sheet by the calendar of the place', async () => {
     const job = defaultJob('harp');

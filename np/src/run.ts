@@ -53,8 +53,8 @@ import {
 /** What a verb needs of the world outside. */
 export interface World {
   read(path: string): string;
-  /** Bytes of the fonts that papers are written in. */
-  fonts(): PaperFonts;
+  /** Bytes of the fonts that papers with such words on them are written in. */
+  fonts(words: string): PaperFonts;
   now(): Date;
 }
 
@@ -210,7 +210,8 @@ function paperOf(options: Readonly<Record<string, string>>, job: Job, world: Wor
   if (!size)
     throw new Complaint(`--paper: “${options.paper}” is none; there are: ${Object.keys(paperSizes).join(', ')}`);
   const revision = options.revision ?? 'no revision kept';
-  return { revision, at: world.now(), habit: unitsOf(options, job), size, fonts: world.fonts() };
+  const fonts = world.fonts(JSON.stringify([job, revision]));
+  return { revision, at: world.now(), habit: unitsOf(options, job), size, fonts };
 }
 
 /** Runs one call and returns what to print, text or the bytes of a file. Throws Complaint for what the caller can mend. */

@@ -3,6 +3,8 @@
 export type { OnPaper } from './drawOn';
 export { drawOn } from './drawOn';
 export { writeDxf } from './dxf';
+export type { LetterSet } from './letters';
+export { letterSetsOf } from './letters';
 export type { Dimension, Drawing, Edit, Extent, Label, Layer, Point, Shape } from './model';
 export { dimensionLine, direction, extent } from './model';
 export type { Lettering, Paper, PaperFonts, PaperPage, PaperSize, Pen } from './paper';

@@ -12,6 +12,8 @@ export type PaperSize = keyof typeof paperSizes;
 export interface PaperFonts {
   text: Uint8Array;
   heading: Uint8Array;
+  /** Looked in, one after another, for letters that those two lack. */
+  fallback?: readonly Uint8Array[];
 }
 
 export interface Pen {
@@ -56,6 +58,8 @@ export interface Paper {
   add(lying?: boolean): PaperPage;
   /** All sheets so far, to be headed and numbered at the end. */
   readonly pages: readonly PaperPage[];
+  /** Letters met so far that no font has; a question mark stands for each. */
+  readonly missing: ReadonlySet<string>;
   /** The file. */
   save(): Promise<Uint8Array>;
 }
@@ -85,25 +89,26 @@ export async function openPaper(
   file.setProducer('North Pane');
   file.setCreationDate(about.at);
   file.setModificationDate(about.at);
+  const embed = async (bytes: Uint8Array): Promise<Face> => {
+    const font = await file.embedFont(bytes, { subset: true });
+    return { font, letters: new Set(font.getCharacterSet()), widths: new Map() };
+  };
+  const fallback: Face[] = [];
+  for (const bytes of fonts.fallback ?? []) fallback.push(await embed(bytes));
   const faces = {
-    text: await file.embedFont(fonts.text, { subset: true }),
-    heading: await file.embedFont(fonts.heading, { subset: true }),
+    text: [await embed(fonts.text), ...fallback],
+    heading: [await embed(fonts.heading), ...fallback],
   };
   const pages: PaperPage[] = [];
-  // Setting words takes a thousand times as long as finding them again.
-  const known = { text: new Map<string, number>(), heading: new Map<string, number>() };
-  const widthOf = (face: keyof typeof faces, words: string): number => {
-    const width = known[face].get(words) ?? faces[face].widthOfTextAtSize(words, 1);
-    known[face].set(words, width);
-    return width;
-  };
+  const missing = new Set<string>();
   return {
     size,
     pages,
+    missing,
     add: (lying = false) => {
       const { width, height } = paperSizes[size];
       const [w, h] = lying ? [height, width] : [width, height];
-      const page = pageOn({ pdf, file, faces, widthOf }, w, h);
+      const page = pageOn({ pdf, file, faces, missing }, w, h);
       pages.push(page);
       return page;
     },
@@ -116,12 +121,53 @@ type Pdf = typeof import('pdf-lib');
 interface Setting {
   pdf: Pdf;
   file: PDFDocument;
-  faces: { text: PDFFont; heading: PDFFont };
-  /** Of words at a size of one. */
-  widthOf(face: 'text' | 'heading', words: string): number;
+  faces: { text: readonly Face[]; heading: readonly Face[] };
+  missing: Set<string>;
 }
 
-function pageOn({ pdf, file, faces, widthOf }: Setting, width: number, height: number): PaperPage {
+/** A font in the file. */
+interface Face {
+  font: PDFFont;
+  /** Code points that it has. */
+  letters: ReadonlySet<number>;
+  /** Of words at a size of one: setting them takes a thousand times as long as finding them again. */
+  widths: Map<string, number>;
+}
+
+function widthOf({ font, widths }: Face, words: string): number {
+  const width = widths.get(words) ?? font.widthOfTextAtSize(words, 1);
+  widths.set(words, width);
+  return width;
+}
+
+/** Letters set at once. */
+interface Run {
+  text: string;
+  /** mm of the em. */
+  size: number;
+  /** mm above the line of writing. */
+  rise: number;
+  face: Face;
+}
+
+/** Words parted into runs that one font can set. @throws RangeError without any font */
+function parts(words: string, faces: readonly Face[], missing: Set<string>): { text: string; face: Face }[] {
+  const found: { text: string; face: Face }[] = [];
+  const first = faces[0];
+  if (!first) throw new RangeError('no font');
+  for (const letter of words) {
+    const code = letter.codePointAt(0) ?? 0;
+    const having = faces.find(({ letters }) => letters.has(code));
+    if (!having) missing.add(letter);
+    const face = having ?? first;
+    const last = found[found.length - 1];
+    if (last?.face === face) last.text += having ? letter : '?';
+    else found.push({ text: having ? letter : '?', face });
+  }
+  return found;
+}
+
+function pageOn({ pdf, file, faces, missing }: Setting, width: number, height: number): PaperPage {
   const page: PDFPage = file.addPage([width * point, height * point]);
   const colour = (hex: string | undefined): Color | undefined => {
     if (hex === undefined || hex === 'none') return undefined;
@@ -153,20 +199,24 @@ function pageOn({ pdf, file, faces, widthOf }: Setting, width: number, height: n
       pdf.popGraphicsState(),
     );
   };
-  /** Runs of one size: plain words, and the two figures of a fraction. */
-  const runs = (words: string, size: number): { text: string; size: number; rise: number }[] =>
+  /** Runs of one size and font: plain words, and the two figures of a fraction. */
+  const runs = (words: string, { size = usual, heading }: Lettering): Run[] =>
     words.split(/(\d+\/\d+)/).flatMap((run) => {
       const [, over, under] = /^(\d+)\/(\d+)$/.exec(run) ?? [];
-      if (over === undefined || under === undefined) return run ? [{ text: plain(run), size, rise: 0 }] : [];
-      return [
-        { text: over, size: size * small, rise: size * raised },
-        { text: '/', size: size * 0.8, rise: 0 },
-        { text: under, size: size * small, rise: 0 },
-      ];
+      const pieces =
+        over === undefined || under === undefined
+          ? [{ text: plain(run), size, rise: 0 }]
+          : [
+              { text: over, size: size * small, rise: size * raised },
+              { text: '/', size: size * 0.8, rise: 0 },
+              { text: under, size: size * small, rise: 0 },
+            ];
+      return pieces.flatMap((piece) =>
+        parts(piece.text, heading ? faces.heading : faces.text, missing).map((part) => ({ ...piece, ...part })),
+      );
     });
-  const faceOf = ({ heading }: Lettering) => (heading ? 'heading' : 'text');
   const measure = (words: string, lettering: Lettering = {}) =>
-    runs(words, lettering.size ?? usual).reduce((sum, run) => sum + widthOf(faceOf(lettering), run.text) * run.size, 0);
+    runs(words, lettering).reduce((sum, run) => sum + widthOf(run.face, run.text) * run.size, 0);
   return {
     width,
     height,
@@ -186,21 +236,20 @@ function pageOn({ pdf, file, faces, widthOf }: Setting, width: number, height: n
       });
     },
     text: (words, at, lettering = {}) => {
-      const { size = usual, align = 'start', turn = 0 } = lettering;
-      const face = faceOf(lettering);
+      const { align = 'start', turn = 0 } = lettering;
       const long = measure(words, lettering);
       const angle = (turn * Math.PI) / 180;
       let along = align === 'start' ? 0 : align === 'middle' ? -long / 2 : -long;
-      for (const run of runs(words, size)) {
+      for (const run of runs(words, lettering)) {
         page.drawText(run.text, {
           x: (at.x + along * Math.cos(angle) - run.rise * Math.sin(angle)) * point,
           y: (at.y + along * Math.sin(angle) + run.rise * Math.cos(angle)) * point,
           size: run.size * point,
-          font: faces[face],
+          font: run.face.font,
           rotate: pdf.degrees(turn),
           color: colour(lettering.colour ?? '#22303A') ?? pdf.rgb(0, 0, 0),
         });
-        along += widthOf(face, run.text) * run.size;
+        along += widthOf(run.face, run.text) * run.size;
       }
     },
     clipped: (x, y, w, h, draw) => {

@@ -130,7 +130,7 @@ export function paneFindings({ pane, bars, gap, path }: Seen & { path: string })
 export const glazingWords: Record<string, Words> = {
   'pane-bends': (values, say) => ({
     headline: 'pane bends too far',
-    detail: `Under ${say.quantity('pressure', values.number('load'))} of ${values.text('what')} ${values.text('name')} bends ${say.length(values.number('deflection'))} over a gap of ${say.length(values.number('gap'))}, with ${say.quantity('pressure', values.number('stress'))} in its face; it bears ${say.quantity('pressure', values.number('bears'))} for as long as that lasts.`,
+    detail: `Under ${say.quantity('pressure', values.number('load'))} of ${values.text('what')} ${values.text('name')} bends ${say.length(values.number('deflection'))} over a gap of ${say.length(values.number('gap'))}, with ${say.quantity('stress', values.number('stress'))} in its face; it bears ${say.quantity('stress', values.number('bears'))} for as long as that lasts.`,
     remedy: 'Put a bar under it, take a thicker or a smaller pane. Your local code says what load counts.',
   }),
   'film-loose': (values, say) => ({

@@ -2,17 +2,13 @@ import { expect } from 'chai';
 import { entry } from '../catalogue';
 import { glazedPanel } from '../heat/collector.fixture';
 import { panelsState } from '../loop';
-import { previewTable } from '../quantity';
 import {
   clearOnPane,
   compareReadings,
   type Plant,
   parseFlow,
-  proposeMapping,
   type Reading,
-  type ReadingMapping,
   readingConditions,
-  readReadings,
   type Sensors,
   sayVerdict,
   steadyReadings,
@@ -204,70 +200,5 @@ describe('proof: a bucket and a watch', () => {
     expect(parseFlow('9 L in soon', 'metric')).include({ ok: false, at: 7 });
     expect(parseFlow('9 L in 0:00', 'metric')).include({ ok: false });
     expect(parseFlow('a bucket in 3:51', 'metric')).include({ ok: false, at: 0 });
-  });
-});
-
-describe('proof: files', () => {
-  const mapping: ReadingMapping = {
-    time: { column: 'time', zone: 'utc' },
-    columns: {
-      inlet: { column: 'in', unit: '°C' },
-      outlet: { column: 'out', unit: '°F' },
-      air: { column: 'air', unit: '°C' },
-      flow: { column: 'flow', unit: 'gpm' },
-      irradiance: { column: 'sun', unit: 'W/m²' },
-    },
-  };
-  const head = 'time,in,out,air,flow,sun';
-  const read = (...lines: string[]) => readReadings([head, ...lines].join('\n'), mapping, 'UTC');
-  it('reads each column in its own unit', () => {
-    const { readings: rows, refused } = read('2026-02-09 10:00,18,77,20,1,900');
-    expect(refused).deep.equal([]);
-    expect(rows[0]).deep.include({ time: Date.UTC(2026, 1, 9, 10), inlet: 18, air: 20, irradiance: 900 });
-    expect(rows[0]?.outlet).closeTo(25, 1e-9);
-    expect(rows[0]?.flow).closeTo(6.309e-5, 1e-8);
-  });
-  const bad: [line: string, reason: RegExp][] = [
-    ['2026-02-09 10:00,warm,77,20,1,900', /inlet “warm” is not a number/],
-    ['nonsense,18,77,20,1,900', /time “nonsense”/],
-    ['2026-02-09 10:00,18,,20,1,900', /outlet is empty/],
-    ['2026-02-09 10:00,18,77,20,1,99999', /irradiance 99999 W\/m² is not believable/],
-    ['2026-02-09 10:00,18,77,20,-1,900', /flow -1 gpm is not believable/],
-  ];
-  for (const [line, reason] of bad)
-    it(`refuses “${line}” by its number and reason, and keeps the rest`, () => {
-      const { readings: rows, refused } = read('2026-02-09 09:55,18,77,20,1,900', line);
-      expect(rows).length(1);
-      expect(refused).length(1);
-      expect(refused[0]?.line).equal(3);
-      expect(refused[0]?.reason).match(reason);
-    });
-  it('refuses a time that stands twice, passes blank lines, takes a missing sun', () => {
-    const { readings: rows, refused } = read('2026-02-09 10:00,18,77,20,1,', '', '2026-02-09 10:00,18,77,20,1,900');
-    expect(rows).length(1);
-    expect(rows[0]).not.property('irradiance');
-    expect(refused[0]?.reason).match(/line 2/);
-  });
-  it('says what is wrong with a whole file', () => {
-    expect(readReadings('a,b\n1,2', mapping, 'UTC').trouble).match(/no column “time”, “in”|no column “time”/);
-    expect(readReadings(head, mapping, 'UTC').trouble).match(/no rows/);
-    expect(readReadings('\0\0PK', mapping, 'UTC').trouble).match(/no text file/);
-    expect(readReadings(`${head}\n1,2,3,4,5,6`, { ...mapping, columns: {} }, 'UTC').trouble).match(
-      /inlet, outlet, air, flow/,
-    );
-  });
-  it('reads semicolons and decimal commas', () => {
-    const text = [head.replaceAll(',', ';'), '2026-02-09 10:00;18,5;77;20;1;900'].join('\r\n');
-    expect(readReadings(text, mapping, 'UTC').readings[0]?.inlet).equal(18.5);
-  });
-  it('proposes a mapping from headings, with their units', () => {
-    const table = previewTable(
-      'Time (UTC),Water in °F,Water out °F,Air °F,Sun W/m²,Flow gpm,Wind mph\n1,2,3,4,5,6,7\n',
-    );
-    const proposal = proposeMapping(table ?? { headings: [] });
-    expect(proposal.time).deep.equal({ column: 'Time (UTC)', zone: 'utc' });
-    expect(proposal.columns.inlet).deep.equal({ column: 'Water in °F', unit: '°F' });
-    expect(proposal.columns.flow).deep.equal({ column: 'Flow gpm', unit: 'gpm' });
-    expect(proposal.columns.wind?.unit).equal('mph');
   });
 });

@@ -193,6 +193,9 @@ export function readReadings(
     if (reason) refused.push({ line, reason });
 
     function readRow(row: string[]): string | undefined {
+      // A decimal comma in a table parted by commas moves every cell after it.
+      if (row.length > headings.length && row.slice(headings.length).some((cell) => cell.trim() !== ''))
+        return `${row.length} cells stand under ${headings.length} headings`;
       const written = row[timeAt]?.trim() ?? '';
       const stamp = readWritten(written, order);
       if (stamp === undefined) return `time ${quoteCell(written)} is not written as ${orderWords[order]}`;

@@ -25,7 +25,7 @@ const ambiguous = /^\d{1,3}(?:,\d{3})+(?![\d,.])/;
 const decimal = /^(?:\d+(?:[.,]\d*)?|[.,]\d+)/;
 
 /** Characters of the longest entry that means anything. */
-const longestEntry = 120;
+export const longestEntry = 120;
 
 interface NumberToken {
   value: number;

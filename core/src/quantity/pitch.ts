@@ -1,5 +1,5 @@
 import type { Parsed } from './parse';
-import { parseNumber } from './parse';
+import { longestEntry, parseNumber } from './parse';
 
 const rise = /^\s*(\d+(?:[.,]\d+)?)\s*(?:\/|:|in|over)\s*(\d+(?:[.,]\d+)?)\s*$/i;
 
@@ -9,6 +9,8 @@ const rise = /^\s*(\d+(?:[.,]\d+)?)\s*(?:\/|:|in|over)\s*(\d+(?:[.,]\d+)?)\s*$/i
  * @example parsePitch('6/12') // { ok: true, value: 26.6 }
  */
 export function parsePitch(text: string): Parsed {
+  // The length is judged first: a search for blanks at the end takes the square of their number.
+  if (text.length > longestEntry) return parseNumber(text);
   const match = rise.exec(text);
   if (!match) return parseNumber(text.replace(/\s*(°|deg|degrees)\s*$/i, ''));
   const [up, along] = [match[1], match[2]].map((part) => Number(part?.replace(',', '.')));

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { previewTable, readCell, readTable } from '.';
+import { parsePitch, parsePlace, parseQuantity, previewTable, readCell, readTable, readWritten } from '.';
 
 describe('quantity: written tables', () => {
   it('finds headings, units and rows under lines of talk', () => {
@@ -44,5 +44,17 @@ describe('quantity: written tables', () => {
     expect(readCell('1e3')).equal(1000);
     expect(readCell('.5')).equal(0.5);
     for (const text of ['', '-', '1 2', '12 °C', 'NaN', '1,000.5']) expect(readCell(text), text).equal(undefined);
+  });
+  it('has no number, time or place in a hundred thousand signs', () => {
+    for (const sign of [' ', '9', '-', '.', '1,', '°', '′', 'N', '1 ', '1:', '/', '"']) {
+      const long = sign.repeat(100_000);
+      for (const text of [long, `${long}x`, `1${long}1`]) {
+        expect(readCell(text), sign).equal(undefined);
+        expect(readWritten(text), sign).equal(undefined);
+        expect(parsePlace(text).ok, sign).equal(false);
+        expect(parseQuantity('length', text, 'metric').ok, sign).equal(false);
+        expect(parsePitch(text).ok, sign).equal(false);
+      }
+    }
   });
 });

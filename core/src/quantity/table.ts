@@ -34,19 +34,24 @@ const mostShort = 8;
 /** Lines of talk that may stand above the headings. */
 const mostPreamble = 60;
 
+/** Columns of the widest table there is. A row of more is broken, and tells nothing of the rest. */
+const mostColumns = 512;
+
+/** The number of cells that most of the rows agree on, wide ones counting for more, and how far they do. */
+function commonWidth(widths: readonly number[]): { cells: number; score: number } {
+  const often = new Map<number, number>();
+  for (const cells of widths) if (cells > 1 && cells <= mostColumns) often.set(cells, (often.get(cells) ?? 0) + 1);
+  let best = { cells: 0, score: 0 };
+  for (const [cells, count] of often) if (cells * count > best.score) best = { cells, score: cells * count };
+  return best;
+}
+
 /** The sign that parts the lines most evenly into most cells. */
 function delimiterOf(lines: readonly string[]): string {
   let best = { sign: ',' as string, score: 0 };
   for (const sign of signs) {
-    const counts = new Map<number, number>();
-    for (const line of lines) {
-      const cells = line.split(sign).length;
-      if (cells > 1) counts.set(cells, (counts.get(cells) ?? 0) + 1);
-    }
-    for (const [cells, often] of counts) {
-      const score = (cells * often) / lines.length;
-      if (score > best.score) best = { sign, score };
-    }
+    const { score } = commonWidth(lines.map((line) => line.split(sign).length));
+    if (score > best.score) best = { sign, score };
   }
   return best.sign;
 }
@@ -133,7 +138,7 @@ export function readTable(text: string, most = Number.POSITIVE_INFINITY): Table 
   const whole = most === Number.POSITIVE_INFINITY ? body : head.join('\n');
   const { text: closed, unclosed } = withoutUnclosed(whole, delimiter);
   const all = dsvFormat(delimiter).parseRows(closed);
-  const wide = Math.max(...all.slice(0, mostPreamble + 10).map((cells) => cells.length));
+  const wide = commonWidth(all.slice(0, mostPreamble + 10).map((cells) => cells.length)).cells;
   const isWords = (cells: readonly string[] | undefined) =>
     cells !== undefined && cells.length >= Math.max(2, wide - 1) && !holdsNumbers(cells);
   // The first row with a number that is as wide as the table; its headings are the wide rows of words above it.

@@ -16,6 +16,7 @@ export const quantityKinds = [
   'temperatureDifference',
   'flow',
   'pressure',
+  'stress',
   'energy',
   'power',
   'irradiance',
@@ -138,6 +139,14 @@ export const definitions: Record<QuantityKind, KindDefinition> = {
     ],
     metric: { symbol: 'kPa', digits: 2 },
     imperial: { symbol: 'psi', digits: 3 },
+  },
+  stress: {
+    units: [
+      { symbol: 'MPa', names: ['mpa', 'N/mm²'], factor: 1e6 },
+      { symbol: 'psi', names: [], factor: psi },
+    ],
+    metric: { symbol: 'MPa', digits: 1 },
+    imperial: { symbol: 'psi', digits: 0 },
   },
   energy: {
     units: [

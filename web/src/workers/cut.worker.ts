@@ -1,9 +1,17 @@
 import headingFont from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-600-normal.woff?url';
+import cyrillicFont from '@fontsource/source-sans-3/files/source-sans-3-cyrillic-400-normal.woff?url';
+import cyrillicExtFont from '@fontsource/source-sans-3/files/source-sans-3-cyrillic-ext-400-normal.woff?url';
+import greekFont from '@fontsource/source-sans-3/files/source-sans-3-greek-400-normal.woff?url';
+import greekExtFont from '@fontsource/source-sans-3/files/source-sans-3-greek-ext-400-normal.woff?url';
 import textFont from '@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff?url';
+import latinExtFont from '@fontsource/source-sans-3/files/source-sans-3-latin-ext-400-normal.woff?url';
+import vietnameseFont from '@fontsource/source-sans-3/files/source-sans-3-vietnamese-400-normal.woff?url';
 import {
   editableDimensions,
   type Habit,
   type Job,
+  type LetterSet,
+  letterSetsOf,
   loadSolver,
   type MaterialPlan,
   openJob,
@@ -20,6 +28,16 @@ import {
 } from '@north-pane/core';
 import { expose } from 'comlink';
 import binary from 'highs/runtime?url';
+
+/** Fonts of letters beside the Latin ones of western Europe, fetched for the names that need them. */
+const fontOf: Record<LetterSet, string> = {
+  'latin-ext': latinExtFont,
+  vietnamese: vietnameseFont,
+  greek: greekFont,
+  'greek-ext': greekExtFont,
+  cyrillic: cyrillicFont,
+  'cyrillic-ext': cyrillicExtFont,
+};
 
 let loading: Promise<Solver> | undefined;
 
@@ -49,8 +67,12 @@ const cut = {
     plan: ShopPlan,
     about: Omit<PrintContext, 'job' | 'fonts'>,
   ): Promise<Uint8Array<ArrayBuffer>> {
-    const [text, heading] = await Promise.all([bytesOf(textFont), bytesOf(headingFont)]);
-    return new Uint8Array(await printJob(kind, openJob(job), plan, { ...about, fonts: { text, heading } }));
+    const sets = letterSetsOf(JSON.stringify([job, about.revision]));
+    const [text, heading, ...fallback] = await Promise.all(
+      [textFont, headingFont, ...sets.map((set) => fontOf[set])].map(bytesOf),
+    );
+    if (!text || !heading) throw new RangeError('fonts are missing');
+    return new Uint8Array(await printJob(kind, openJob(job), plan, { ...about, fonts: { text, heading, fallback } }));
   },
   /** Plans materials again by the planners that prove; each better plan is told at once. */
   async prove(materials: readonly MaterialPlan[], onPlan: (material: MaterialPlan) => void): Promise<MaterialPlan[]> {

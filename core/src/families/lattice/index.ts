@@ -204,7 +204,7 @@ const latticeWords: Record<string, Words> = {
   ...glazingWords,
   'head-too-high': (values, say) => ({
     headline: 'more head than the bolts hold',
-    detail: `Water ${say.length(values.number('head'))} over the foot pulls each bolt with ${say.quantity('mass', weighs(values.number('pull')), 1)}, bows each sheet ${say.length(values.number('bow'))} and strains it with ${say.quantity('pressure', values.number('stress'), 0)}; it bears ${say.length(values.number('most'))} for years.`,
+    detail: `Water ${say.length(values.number('head'))} over the foot pulls each bolt with ${say.quantity('mass', weighs(values.number('pull')), 1)}, bows each sheet ${say.quantity('length', values.number('bow'), 1)} and strains it with ${say.quantity('stress', values.number('stress'), 0)}; it bears ${say.length(values.number('most'))} for years.`,
     remedy:
       'Set the bolts closer, take thicker sheet or wider washers, or hang the barrel lower. A metre of water is nearly a tonne on every square metre.',
   }),

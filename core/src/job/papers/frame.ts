@@ -140,6 +140,8 @@ function dayAt(at: Date, zone: string): string {
 /** Job, revision, date, unit habit and number on every sheet, and the file. */
 export async function finishPrint({ paper, context, titles }: Print): Promise<Uint8Array> {
   const { job, revision, at, habit } = context;
+  // The name is measured first, so that the first sheet knows whether letters are missing.
+  paper.pages[0]?.measure(`${job.name} ${revision}`);
   paper.pages.forEach((page, index) => {
     const top = page.height - margin;
     page.text(job.name, { x: margin, y: top - 4 }, { heading: true, size: 5 });
@@ -157,6 +159,13 @@ export async function finishPrint({ paper, context, titles }: Print): Promise<Ui
       { x: page.width - margin, y: top - 10.5 },
       { stroke: inks.ink, width: 0.4 },
     );
+    if (paper.missing.size > 0) {
+      page.text(
+        'A question mark in a name stands for a letter that these papers have no font for.',
+        { x: margin, y: margin + 4 },
+        { size: 2.8, colour: inks.soft },
+      );
+    }
     page.text(
       'North Pane. Your local code and a licensed plumber or electrician stand above this.',
       { x: margin, y: margin },

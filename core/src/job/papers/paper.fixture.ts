@@ -58,6 +58,7 @@ export function recordingPrint(
   const paper: Paper = {
     size,
     pages,
+    missing: new Set(),
     add: (lying = false) => {
       const { width, height } = paperSizes[size];
       const page = lying ? recordingPage(height, width) : recordingPage(width, height);

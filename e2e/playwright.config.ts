@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
   fullyParallel: false,
-  workers: 1,
+  workers: 2,
   retries: 0,
   forbidOnly: true,
   reporter: 'list',

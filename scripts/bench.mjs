@@ -11,6 +11,7 @@ import { chromium as chromiumPackage, ensureDebian, postgresql } from './lib/deb
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
 import { say } from './lib/say.mjs';
 import { openServer } from './lib/server.mjs';
+import { serverTimes } from './lib/serverTimes.mjs';
 
 const root = join(import.meta.dirname, '..');
 ensureDebian([postgresql, chromiumPackage]);
@@ -35,7 +36,8 @@ const manifest = JSON.parse(readFileSync(join(root, 'web/dist/.vite/manifest.jso
 row('script before the shelf paints', scriptSize(manifest, 'index.html'), 'kB gzip', 250);
 
 const cluster = await throwAwayCluster();
-const server = await openServer({ root, database: cluster.createDatabase('bench') });
+const database = cluster.createDatabase('bench');
+const server = await openServer({ root, database });
 const browser = await chromium.launch(chromiumLaunch);
 const scratch = await mkdtemp(join(tmpdir(), 'north-pane-bench-'));
 try {
@@ -145,6 +147,12 @@ try {
   row('a made-up year of weather', timed.made, 'ms', 500);
   row('reading a ten-minute year of weather', timed.file, 'ms', 2000);
   row('all tilts and aims, best and off-aim (in a worker)', timed.study, 'ms', 1000);
+  const times = await serverTimes({ url: server.url, database });
+  row(`a file of ${times.rows} readings, to a bare COPY of them`, times.share, 'times', 3);
+  row('  in all', times.imported, 'ms', 60_000);
+  row('  others wait meanwhile (99 of 100)', times.wait, 'ms', 200);
+  row(`a save, ${times.clients} clients at once (95 of 100)`, times.save, 'ms', 300);
+  row(`a reading by hand, ${times.clients} clients at once (95 of 100)`, times.byHand, 'ms', 300);
 } finally {
   await browser.close();
   await server.close();

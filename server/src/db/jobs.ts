@@ -1,5 +1,5 @@
 import { type Change, type Conflict, type Job, mergeChanges, parseJob, same, valueAtPath } from '@north-pane/core';
-import { desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { builds, jobs, revisions } from './schema';
 
@@ -63,8 +63,9 @@ export type SaveResult =
  * one field that is not makes the whole save a conflict and nothing is written.
  */
 export async function saveChanges({ orm }: Database, id: string, base: number, changes: Change[]): Promise<SaveResult> {
-  return orm.transaction(async (tx): Promise<SaveResult> => {
-    const [current] = isJobId(id) ? await tx.select().from(jobs).where(eq(jobs.id, id)).for('update') : [];
+  // No lock is held while the document is judged: if somebody else saved meanwhile, theirs is read and the changes laid over it.
+  for (;;) {
+    const [current] = isJobId(id) ? await orm.select().from(jobs).where(eq(jobs.id, id)) : [];
     if (!current) return { kind: 'unknown' };
     const merge = merged(current.document, changes);
     if ('message' in merge) return { kind: 'refused', errors: [merge] };
@@ -80,9 +81,12 @@ export async function saveChanges({ orm }: Database, id: string, base: number, c
         errors: [{ path: lost.path.join('.'), message: 'this field would not be kept as it was sent' }],
       };
     const version = current.version + 1;
-    await tx.update(jobs).set({ document: parsed.job, version, updatedAt: new Date() }).where(eq(jobs.id, id));
-    return { kind: 'saved', version, document: parsed.job, merged: current.version !== base };
-  });
+    const { rowCount } = await orm
+      .update(jobs)
+      .set({ document: parsed.job, version, updatedAt: new Date() })
+      .where(and(eq(jobs.id, id), eq(jobs.version, current.version)));
+    if (rowCount) return { kind: 'saved', version, document: parsed.job, merged: current.version !== base };
+  }
 }
 
 /** A value as it is stored: names without the blanks round them. */

@@ -125,43 +125,77 @@ export class WriteStopped extends Error {
 
 /**
  * Keeps one reading, without the tables that a file of them needs. A moment at which other values stand is refused; the same
- * reading again is known.
+ * reading again is known. Undefined when there is no such job.
  */
 export async function writeOne(
   { pool }: Database,
   batch: Omit<Batch, 'readings'>,
   reading: Reading,
-): Promise<WriteReport> {
+): Promise<WriteReport | undefined> {
+  const values = quantities.flatMap((quantity) => {
+    const value = stored(reading, quantity);
+    return value === undefined ? [] : [{ quantity, value }];
+  });
+  const query = [
+    batch.jobId,
+    batch.source,
+    JSON.stringify(batch.sensors),
+    new Date(reading.time),
+    values.map(({ quantity }) => quantity),
+    values.map(({ value }) => value),
+  ];
+  const put = async () => (await pool.query<OneWritten>(oneStatement, query)).rows[0];
+  let result = await put();
+  if (!result?.job) return undefined;
+  if (result.channels < quantities.length) {
+    await inTransaction(pool, (client) => channelsOf(client, batch));
+    result = await put();
+  }
+  if (result?.written === values.length) return { added: 1, known: 0, differing: [] };
+  // Somebody wrote the very same moment meanwhile: what stands is seen by the next look.
+  const standing = result?.standing ?? (await put())?.standing ?? [];
+  const same =
+    standing.every(({ own }) => own) &&
+    quantities.every((name) => stored(reading, name) === standing.find(({ quantity }) => quantity === name)?.value);
+  return same ? { added: 0, known: 1, differing: [] } : { added: 0, known: 0, differing: [reading.time] };
+}
+
+/** What one reading came to. */
+interface OneWritten {
+  /** Whether there is such a job. */
+  job: boolean;
+  /** Of the source with these instruments. */
+  channels: number;
+  written: number;
+  /** What stood at that moment under that name; `own` where with the same instruments. */
+  standing: { quantity: Quantity; value: number; own: boolean }[] | null;
+}
+
+/** All in one statement: fifty people with a thermometer each wait for one another's round trips otherwise. */
+const oneStatement = `
+  with own as (
+    select c.id, c.quantity from sources s join channels c on c.source_id = s.id
+    where s.job_id = $1 and s.name = $2 and s.sensors = $3
+  ), standing as (
+    select c.quantity, r.value, s.sensors = $3 as own
+    from sources s join channels c on c.source_id = s.id join readings r on r.channel_id = c.id and r.time = $4
+    where s.job_id = $1 and s.name = $2
+  ), put as (
+    insert into readings (channel_id, time, value)
+    select own.id, $4, v.value from own join unnest($5::text[], $6::float8[]) as v (quantity, value) using (quantity)
+    where not exists (select from standing)
+    on conflict do nothing returning 1
+  )
+  select exists (select from jobs where id = $1) as job, (select count(*)::int from own) as channels, (select count(*)::int from put) as written,
+    (select json_agg(standing) from standing) as standing`;
+
+async function inTransaction<T>(pool: Database['pool'], work: (client: PoolClient) => Promise<T>): Promise<T> {
   const client = await pool.connect();
   try {
     await client.query('begin');
-    const ids = await channelsOf(client, batch);
-    const at = new Date(reading.time);
-    const before = await client.query<{ channel: number; quantity: Quantity; value: number }>(
-      `select r.channel_id as channel, c.quantity, r.value
-       from sources s join channels c on c.source_id = s.id join readings r on r.channel_id = c.id and r.time = $3
-       where s.job_id = $1 and s.name = $2`,
-      [batch.jobId, batch.source, at],
-    );
-    if (before.rows.length > 0) {
-      await client.query('rollback');
-      const here = before.rows.filter(({ channel }) => [...ids.values()].includes(channel));
-      const same =
-        here.length === before.rows.length &&
-        quantities.every((name) => stored(reading, name) === here.find(({ quantity }) => quantity === name)?.value);
-      return same ? { added: 0, known: 1, differing: [] } : { added: 0, known: 0, differing: [reading.time] };
-    }
-    const rows = [...ids].flatMap(([quantity, id]) => {
-      const value = stored(reading, quantity);
-      return value === undefined ? [] : [{ id, value }];
-    });
-    await client.query(
-      `insert into readings (channel_id, time, value)
-       select unnest($1::int[]), $2, unnest($3::float8[]) on conflict do nothing`,
-      [rows.map(({ id }) => id), at, rows.map(({ value }) => value)],
-    );
+    const result = await work(client);
     await client.query('commit');
-    return { added: 1, known: 0, differing: [] };
+    return result;
   } catch (error) {
     await client.query('rollback').catch(() => {});
     throw error;

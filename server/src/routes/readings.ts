@@ -67,9 +67,9 @@ export function readingRoutes(database: Database, report: (error: unknown) => vo
     })
     .post('/:id/readings', limitBody(1), body(oneBody), async (context) => {
       const id = context.req.param('id');
-      if (!(await findJobZone(database, id))) return context.json(noJob(id), 404);
       const { reading, sensors } = context.req.valid('json');
       const report = await writeOne(database, { jobId: id, source: 'by hand', sensors }, reading);
+      if (!report) return context.json(noJob(id), 404);
       if (report.differing.length > 0)
         return context.json({ message: 'Another reading was kept at this very moment. Take it again.' }, 409);
       return context.json(report, 201);

@@ -45,7 +45,7 @@ test('the same file again is passed over; other values at known times are refuse
   await page.getByRole('button', { name: 'Done' }).click();
   await takeIn(page, 'logger.csv', file(5));
   await expect(page.getByText('12 have a time at which other values stand already')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep the 0 good rows' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: /good rows/ })).toHaveCount(0);
 });
 
 test('a file is cancelled after it was looked through, and nothing of it stays', async ({ page }) => {

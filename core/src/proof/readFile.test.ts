@@ -65,6 +65,10 @@ describe('proof: files', () => {
     expect(proposal.columns.flow).deep.equal({ column: 'Flow gpm', unit: 'gpm' });
     expect(proposal.columns.wind?.unit).equal('mph');
   });
+  it('finds water in and out under short headings', () => {
+    const { columns } = proposeMapping({ headings: ['time', 'in', 'out', 'outside', 'flow'] });
+    expect([columns.inlet?.column, columns.outlet?.column, columns.air?.column]).deep.equal(['in', 'out', 'outside']);
+  });
   it('passes over a row of units under the headings, and counts lines from the top of the file', () => {
     const text = [head, ',°C,°F,°C,gpm,W/m²', '2026-02-09 10:00,18,77,20,1,900', '2026-02-09 10:01,hot,77,20,1,900'];
     const { readings: rows, refused } = readReadings(text.join('\n'), mapping, 'UTC');

@@ -70,8 +70,8 @@ export interface ReadFile {
 
 const guesses: Record<ColumnName | 'time', RegExp> = {
   time: /^(date ?time|time ?stamp|time|date|when)\b/i,
-  inlet: /(water in|inlet|t_?in\b|cold|return)/i,
-  outlet: /(water out|outlet|t_?out\b|hot|supply)/i,
+  inlet: /(^in\b|water in|inlet|t_?in\b|cold|return)/i,
+  outlet: /(^out\b|water out|outlet|t_?out\b|hot|supply)/i,
   air: /(air|ambient|outside)/i,
   flow: /(flow|l\/min|lpm|gpm)/i,
   irradiance: /(irradiance|sun|solar|w\/m)/i,

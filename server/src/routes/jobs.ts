@@ -56,7 +56,7 @@ function summary(document: Job) {
     currency: document.currency,
     latitude: document.site.latitude,
     longitude: document.site.longitude,
-    panels: document.panels.reduce((sum, panel) => sum + panel.count, 0),
+    panels: document.panels.reduce((sum, panel) => sum + (panel.count || 1), 0),
   };
   try {
     const { figures, findings } = workOut(document);

@@ -123,14 +123,15 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
               </Flex>
             </>
           )}
-          {send.isError && (
-            <Text role="alert" color="brickText" fontWeight="600">
-              {send.error.message}
-            </Text>
-          )}
         </Stack>
       </Dialog.Body>
       <Dialog.Footer>
+        {/* Beside the buttons: the columns above may be scrolled away. */}
+        {send.isError && (
+          <Text role="alert" color="brickText" fontWeight="600" flex="1">
+            {send.error.message}
+          </Text>
+        )}
         {send.isPending && (
           <progress value={percent} max={100} aria-label="How far the file is" style={{ flex: 1, height: 12 }} />
         )}
@@ -148,12 +149,8 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
             {send.isPending ? 'Looking through it…' : 'Look through it'}
           </Button>
         )}
-        {report && !report.kept && (
-          <Button
-            variant="solid"
-            disabled={send.isPending || report.added === 0}
-            onClick={() => send.mutate('good rows')}
-          >
+        {report && !report.kept && report.added > 0 && (
+          <Button variant="solid" disabled={send.isPending} onClick={() => send.mutate('good rows')}>
             {send.isPending ? 'Keeping…' : `Keep the ${formatNumber(report.added)} good rows`}
           </Button>
         )}

@@ -23,7 +23,7 @@ const ways: { way: keyof CollectorState['paths']; words: string; fill: string; t
 export function Paths({ paths, sun }: { paths: CollectorState['paths']; sun: string }) {
   const total = Object.values(paths).reduce((sum, part) => sum + part, 0);
   const shares = ways.map((one) => ({ ...one, percent: (100 * paths[one.way]) / total }));
-  const inside = (percent: number) => percent > 26;
+  const inside = (percent: number) => percent > 35;
   const named = ({ words, percent }: (typeof shares)[number]) => `${words} ${formatNumber(percent)} %`;
   return (
     <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 10, marginBottom: 4 }}>

@@ -58,6 +58,24 @@ test('a server that is away loses nothing', async ({ page, context, watch }) => 
   await expect.poll(async () => (await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(11);
 });
 
+test('a change that the server refuses is told, and not sent again by itself', async ({ page, context, watch }) => {
+  await beginJob(page, 'Refused');
+  let sent = 0;
+  await context.route('**/api/jobs/*/changes', (route) => {
+    sent += 1;
+    return route.fulfill({ status: 422, json: { message: 'The change does not make a sound job.', errors: [] } });
+  });
+  watch.provoke(422);
+  await page.getByRole('button', { name: 'One less: Risers' }).click();
+  await expect(page.getByText(/Not saved yet\. The change does not make a sound job\./)).toBeVisible();
+  // Longer than the pause between two tries at a server that does not answer.
+  await page.waitForTimeout(5000);
+  expect(sent).toBe(1);
+  await context.unroute('**/api/jobs/*/changes');
+  await page.getByRole('button', { name: 'One less: Risers' }).click();
+  await saved(page);
+});
+
 test('files that are too large, no text, or the wrong table are told apart, and nothing is kept', async ({
   page,
   watch,

@@ -14,6 +14,12 @@ export const serviceLimits = {
   gasket: { name: 'EPDM gasket', limit: 130, source: 'EN 12365; makers: 120 °C, 150 °C for hours' },
   sensor: { name: 'digital sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },
   cable: { name: 'PVC cable', limit: 70, source: 'EN 50525-2-31, conductor 70 °C' },
+  glycol: {
+    name: 'propylene glycol',
+    limit: 120,
+    source: 'makers of inhibited glycol: turns acid above 120 to 150 °C',
+  },
+  barrel: { name: 'polyethylene barrel', limit: 60, source: 'makers of polyethylene barrels: 60 °C, filled' },
   tinLead: {
     name: 'tin-lead joints',
     limit: 183,

@@ -1,4 +1,4 @@
-import { loopPipes, type SolderAlloy, solderHolds } from '../catalogue';
+import { loopPipes, type ServiceLimit, type SolderAlloy, serviceLimits, solderHolds } from '../catalogue';
 import { hottestDeviates, layerTemperatures, type PanelPlace } from '../heat';
 import { loopBoils } from './boiling';
 import { stagnationConditions } from './conditions';
@@ -51,22 +51,25 @@ export function jobCooking(open: OpenJob): Cooking[] {
       };
     });
   });
-  const pipe = job.loop.pipe ? loopPipes[job.loop.pipe] : undefined;
-  if (pipe) {
-    const boils = loopBoils(open);
-    const sees = Math.min(hottest.sees, boils);
-    const high = Math.min(hottest.high, boils);
-    rows.push({
-      panel: undefined,
-      name: pipe.name,
-      place: 'loop',
-      sees,
-      high,
-      limit: pipe.limit,
-      margin: pipe.limit - high,
-      path: 'loop.pipe',
-    });
-  }
+  const { loop, stores } = job;
+  const boils = loopBoils(open);
+  const barrel = stores.findIndex(({ kind }) => kind === 'barrel');
+  const steamed = { sees: Math.min(hottest.sees, boils), high: Math.min(hottest.high, boils) };
+  /** What belongs to the loop, and the heat it meets there. */
+  const inLoop = ({ name, limit }: ServiceLimit, path: string, meets = steamed): Cooking => ({
+    panel: undefined,
+    name,
+    place: 'loop',
+    ...meets,
+    limit,
+    margin: limit - meets.high,
+    path,
+  });
+  if (loop.pipe) rows.push(inLoop(loopPipes[loop.pipe], 'loop.pipe'));
+  if (barrel >= 0) rows.push(inLoop(serviceLimits.barrel, `stores.${barrel}.kind`));
+  // What falls back into its tank when the pump stops is not there to be cooked.
+  if (loop.glycol && loop.kind !== 'drain-back')
+    rows.push({ ...inLoop(serviceLimits.glycol, 'loop.glycol', hottest), place: 'plate' });
   return rows.sort((a, b) => a.margin - b.margin);
 }
 

@@ -8,7 +8,7 @@ import { type Job, jobFormat, jobVersion } from './schema';
 export const familyIds: string[] = Object.keys(families);
 
 /** Safety that every new job plans for: what is washed in is mixed and heated in a coil, and no pump starts onto a hot plate. */
-const planned = { mixing: true, coil: true, cutout: true };
+const planned = { mixing: true, coil: true, cutout: true, check: true };
 
 /** A loop in which the kind can stand frost: one that runs empty, or glycol where it holds its water. */
 function loopFor(family: Family): Pick<Job['loop'], 'kind' | 'glycol'> {

@@ -71,7 +71,7 @@ export function jobFindings(open: OpenJob, cooking: readonly Cooking[] = jobCook
 /** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
 function cookFinding({ name, place, limit, sees, high, path }: Cooking): Finding {
   return {
-    code: place === 'loop' ? 'loop-cooks' : 'material-cooks',
+    code: path === 'loop.glycol' ? 'glycol-cooks' : place === 'loop' ? 'loop-cooks' : 'material-cooks',
     severity: 'caution',
     path: path ?? 'panels',
     values: { name, place: placeWords[place], limit, sees, high },
@@ -93,6 +93,12 @@ const jobWords: Record<string, Words> = {
     headline: `${values.text('name').toLowerCase()} has no length`,
     detail: `As drawn it comes to ${say.length(values.number('size'))}: nothing is left of it to cut.`,
     remedy: 'Draw what stands at its ends farther apart, or take a thinner tube or a shorter fitting.',
+  }),
+  'glycol-cooks': (values, say) => ({
+    headline: 'the glycol turns acid when it stands',
+    detail: `In a panel that stands still in full sun it meets ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; above ${say.quantity('temperature', values.number('limit'), 0)} it breaks down, and eats tube and joint.`,
+    remedy:
+      'Keep the pump running or the pane covered while nobody draws water, test the fluid every year, or take a loop that drains back.',
   }),
   'material-cooks': (values, say) => ({
     headline: `${values.text('name')} cooks`,

@@ -43,7 +43,12 @@ describe('job: the document', () => {
         const parsed = parseJob(JSON.parse(JSON.stringify(document)));
         if (!parsed.ok) throw new Error(JSON.stringify(parsed.errors));
         expect(parsed.job).deep.equal(document);
-        expect(jobFindings(openJob(document)).filter(({ severity }) => severity !== 'note')).deep.equal([]);
+        // A loop that stays filled needs glycol, and no glycol stands a still panel for years: that is said from the first day.
+        expect(
+          jobFindings(openJob(document))
+            .filter(({ severity }) => severity !== 'note')
+            .map(({ code }) => code),
+        ).deep.equal(id === 'serpentine' ? ['glycol-cooks'] : []);
         expect(wholeFigures(document).unpriced, 'everything has a guide price').deep.equal([]);
       }
   });

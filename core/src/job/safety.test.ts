@@ -36,6 +36,22 @@ const rows: [code: string, severity: Finding['severity'], kind: string, planted:
     { 'loop.kind': 'pumped-coil', 'loop.glycol': 0.15 },
     { 'loop.kind': 'pumped-coil', 'loop.glycol': 0.4 },
   ],
+  [
+    'night-siphon',
+    'caution',
+    'serpentine',
+    { 'loop.check': undefined },
+    { 'loop.check': undefined, 'loop.kind': 'drain-back' },
+  ],
+  [
+    'night-siphon',
+    'caution',
+    'harp',
+    { 'loop.kind': 'pumped-direct', 'loop.check': false },
+    { 'loop.kind': 'pumped-direct' },
+  ],
+  ['glycol-cooks', 'caution', 'serpentine', {}, { 'panels.0.glazing': { kind: 'none', parameters: {} } }],
+  ['loop-cooks', 'caution', 'harp', { 'stores.0.kind': 'barrel' }, {}],
   ['no-relief', 'stop', 'harp', { 'loop.pressurised': true }, { 'loop.pressurised': true, 'loop.relief': true }],
   [
     'no-expansion',
@@ -135,7 +151,11 @@ describe('job: dangers, each planted, and a safe twin', () => {
           jobFindings(openJob(defaultJob(kind, { units }))).map(({ code }) => code),
           kind,
         ).deep.equal(
-          kind === 'lattice' ? ['lattice-vacuum'] : kind === 'serpentine' ? ['dry-fit-first', 'array-racks'] : [],
+          kind === 'lattice'
+            ? ['lattice-vacuum']
+            : kind === 'serpentine'
+              ? ['dry-fit-first', 'array-racks', 'glycol-cooks']
+              : [],
         );
   });
   it('every kind says what its water touches, and what of it is never drunk', () => {

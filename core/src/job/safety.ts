@@ -16,6 +16,8 @@ const scalds = 60;
 const storePerArea = { least: 40, usualLow: 50, usualHigh: 75 };
 /** Share by which water grows from 10 to 95 °C: steam tables. */
 const growth = 0.039;
+/** °C of the air in the night that a panel's fall below it is told for. */
+const clearNight = 10;
 /** °C and kg of a full barrel that is raised: kg of water in it. */
 const waterDensity = 1000;
 
@@ -38,7 +40,29 @@ function found(rule: Rule, values: Finding['values']): Finding {
  * store against the pane. Judged for every kind of heater; each with its number.
  */
 export function safetyFindings(open: OpenJob): Finding[] {
-  return [...frost(open), ...pressure(open), ...heat(open), ...health(open), ...metals(open), ...store(open)];
+  return [
+    ...frost(open),
+    ...night(open),
+    ...pressure(open),
+    ...heat(open),
+    ...health(open),
+    ...metals(open),
+    ...store(open),
+  ];
+}
+
+/** A store that goes round by itself at night, through a panel colder than the air. */
+function night(open: OpenJob): Finding[] {
+  const { job } = open;
+  const { loop } = job;
+  // By itself the store stands above its panel, and the cold stays below.
+  if ((loop.kind !== 'pumped-direct' && loop.kind !== 'pumped-coil') || loop.check) return [];
+  const falls = open.panels.map(
+    ({ design }) => clearNight - stagnationTemperature(design.heat, nightConditions(job, clearNight)),
+  );
+  return [
+    found({ code: 'night-siphon', severity: 'caution', path: 'loop.check', fix: true }, { below: Math.max(...falls) }),
+  ];
 }
 
 /** Water that stands where it freezes. */
@@ -251,6 +275,11 @@ export const safetyWords: Record<string, Words> = {
     headline: 'plain water freezes in it',
     detail: `Panel ${values.number('panel')} holds its water, and under a clear sky its plate stands at freezing when the air is still at ${say.quantity('temperature', values.number('air'), 0)}. Ice bursts tube and joint; insulation only delays it.`,
     remedy: `Let the loop fall empty when the pump stops, or fill it with propylene glycol. ${stands}`,
+  }),
+  'night-siphon': (values, say) => ({
+    headline: 'the store may empty itself into the night',
+    detail: `Under a clear sky the panel falls ${say.quantity('temperatureDifference', values.number('below'), 0)} below the air; warm water rises into it by itself, and a store is cold by morning.`,
+    remedy: 'Plan a check valve, and look at it every autumn: a stuck one does the same.',
   }),
   'glycol-weak': (values, say) => ({
     headline: 'the glycol is thin',

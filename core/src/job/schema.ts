@@ -237,6 +237,8 @@ export const jobSchema = z.strictObject({
     backflow: z.boolean().optional(),
     /** A controller that does not start the pump onto a plate above 90 °C. */
     cutout: z.boolean().optional(),
+    /** A check valve, or a drop of the pipe, that keeps the store from falling into the panel by night. */
+    check: z.boolean().optional(),
   }),
   shop: z.strictObject({
     prices: z.record(z.string(), money),

@@ -1,16 +1,11 @@
 import type { Step } from '../../plan';
 import { sized } from '../../quantity';
 import { rowOf } from '../plate/layout';
-import { plateSteps, step } from '../plate/steps';
+import { flameBeware, plateSteps, step } from '../plate/steps';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
 import type { HarpParameters } from './parameters';
 import { headerHoles, pieceLengths } from './parts';
-
-const flame = [
-  'Soldering is done outdoors or with the door open, out of the smoke, nothing that burns within a metre; look again an hour after.',
-  'Lead-free solder and flux: what runs here may be drunk one day.',
-];
 
 /** Squareness of the bare array: what its two diagonals come to. */
 function arrayDiagonal({ headers, runs }: HarpLayout): number {
@@ -86,7 +81,7 @@ function drilled(build: PlateBuild<HarpParameters>, layout: HarpLayout): Step[] 
       parts: [`${prefix}/header-cold`, `${prefix}/riser`],
       needs: ['torch', 'wire brush', 'heat mat', 'gloves', 'eye protection'],
       checks: [{ id: 'fillets', words: 'a bright fillet all round every joint, looked at with a mirror' }],
-      beware: flame,
+      beware: flameBeware,
       after: ['dry-fit'],
     }),
     step(prefix, 'solder-second', {
@@ -100,7 +95,7 @@ function drilled(build: PlateBuild<HarpParameters>, layout: HarpLayout): Step[] 
       parts: [`${prefix}/header-hot`],
       needs: ['torch', 'heat mat', 'gloves', 'eye protection'],
       checks: [...square(layout), { id: 'fillets-second', words: 'a bright fillet all round every joint' }],
-      beware: flame,
+      beware: flameBeware,
       after: ['solder-first'],
     }),
   ];
@@ -141,7 +136,7 @@ function ofTees(build: PlateBuild<HarpParameters>, layout: HarpLayout): Step[] {
       parts: parts.slice(0, 3),
       needs: ['torch', 'fitting brush', 'heat mat', 'gloves', 'eye protection'],
       checks: [{ id: 'line', words: 'a straight edge lies along all branches' }],
-      beware: flame,
+      beware: flameBeware,
       after: ['dry-fit'],
     }),
     step(prefix, 'solder-second', {
@@ -154,7 +149,7 @@ function ofTees(build: PlateBuild<HarpParameters>, layout: HarpLayout): Step[] {
       parts: [`${prefix}/riser`],
       needs: ['torch', 'heat mat', 'gloves', 'eye protection'],
       checks: [...square(layout), { id: 'rings', words: 'a bright ring of solder round every socket' }],
-      beware: flame,
+      beware: flameBeware,
       after: ['solder-first'],
     }),
   ];

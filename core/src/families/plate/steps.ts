@@ -1,3 +1,4 @@
+import { steamPressure } from '../../heat';
 import { type Step, stepId } from '../../plan';
 import { measured, sized } from '../../quantity';
 import type { Part } from '../../shop';
@@ -63,6 +64,13 @@ export function cutStep(prefix: string): Step {
   });
 }
 
+/** What stands at every step with a torch. */
+export const flameBeware = [
+  'Soldering is done outdoors or with the door open, out of the smoke, nothing that burns within a metre; look again an hour after.',
+  'Lead-free solder and flux: what runs here may be drunk one day.',
+  `Never a flame on a tube that is shut with water in it: steam of ${measured('pressure', steamPressure(150), 0)} at ${measured('temperature', 150, 0)}, ${measured('pressure', steamPressure(200), 0)} at ${measured('temperature', 200, 0)}. Both ends open, and dry.`,
+];
+
 /** A wet test with the numbers that make it safe. `name` says of what. */
 export function testStep(prefix: string, id: string, name: string, after: readonly string[], open = false): Step {
   return step(prefix, id, {
@@ -90,7 +98,7 @@ export function testStep(prefix: string, id: string, name: string, after: readon
     beware: open
       ? []
       : [
-          `Water and not air: air stands under no more than ${measured('pressure', mostAir, 0)} here, what breaks under air flies.`,
+          `Water and not air, least of all in plastic or a tank: air stands under no more than ${measured('pressure', mostAir, 0)} here, what breaks under air flies.`,
           `Locked-in water gains ${measured('pressure', lockedIn, 0)} a kelvin: in the shade, a relief valve on the pump.`,
         ],
     after,

@@ -1,7 +1,7 @@
 import type { Step } from '../../plan';
 import { sized } from '../../quantity';
 import { rowOf } from '../plate/layout';
-import { plateSteps, step } from '../plate/steps';
+import { flameBeware, plateSteps, step } from '../plate/steps';
 import type { PlateBuild } from '../plateFamily';
 import type { SerpentineLayout } from './layout';
 import type { SerpentineParameters } from './parameters';
@@ -87,10 +87,7 @@ function jointed(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayo
       parts,
       needs: ['torch', 'fitting brush', 'heat mat', 'gloves', 'eye protection'],
       checks: [{ id: 'rings', words: 'a bright ring of solder round every socket, counted against the number' }],
-      beware: [
-        'Soldering is done outdoors or with the door open, out of the smoke, nothing that burns within a metre; look again an hour after.',
-        'Lead-free solder and flux: what runs here may be drunk one day.',
-      ],
+      beware: flameBeware,
       after: ['lay-out'],
     }),
   ];

@@ -34,6 +34,7 @@ const ticks: { path: string; words: string }[] = [
   { path: 'loop.coil', words: 'what is used is heated in a coil' },
   { path: 'loop.backflow', words: 'double wall and backflow preventer planned' },
   { path: 'loop.cutout', words: 'pump never starts above 90 °C' },
+  { path: 'loop.check', words: 'check valve against the night planned' },
 ];
 
 function ticked(need: Need, loop: Loop, path: string): boolean {

@@ -74,7 +74,7 @@ export async function saveChanges({ orm }: Database, id: string, base: number, c
     const parsed = parseJob(merge.document);
     if (!parsed.ok) return { kind: 'refused', errors: parsed.errors };
     // Whatever a schema leaves out or puts right was not stored as it was sent: said, and nothing kept.
-    const lost = changes.find(({ path, after }) => !same(valueAtPath(parsed.job, path), tidied(after)));
+    const lost = changes.find(({ path, after }) => !same(valueAtPath(parsed.job, path), trimmed(after)));
     if (lost)
       return {
         kind: 'refused',
@@ -90,7 +90,7 @@ export async function saveChanges({ orm }: Database, id: string, base: number, c
 }
 
 /** A value as it is stored: names without the blanks round them. */
-function tidied(value: unknown): unknown {
+function trimmed(value: unknown): unknown {
   return typeof value === 'string' ? value.trim() : value;
 }
 

@@ -9,8 +9,8 @@ export default defineConfig({
   retries: 0,
   forbidOnly: true,
   reporter: 'list',
-  timeout: 45_000,
-  expect: { timeout: 10_000 },
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
   use: {
     baseURL: process.env.NORTH_PANE_URL ?? 'http://localhost:4170',
     viewport: { width: 1280, height: 800 },

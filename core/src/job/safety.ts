@@ -18,7 +18,7 @@ const storePerArea = { least: 40, usualLow: 50, usualHigh: 75 };
 const growth = 0.039;
 /** °C of the air in the night that a panel's fall below it is told for. */
 const clearNight = 10;
-/** °C and kg of a full barrel that is raised: kg of water in it. */
+/** kg/m³ of the water in a full barrel. */
 const waterDensity = 1000;
 
 interface Rule {

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { type Finding, sayIn, UnworthyFinding, type Words, wordFinding } from '.';
+import { type Finding, gravestFirst, sayIn, UnworthyFinding, type Words, wordFinding } from '.';
 
 const table: Record<string, Words> = {
   short: (values, say) => ({
@@ -45,5 +45,14 @@ describe('care: findings in words', () => {
   it('say lengths and quantities alone too', () => {
     expect(sayIn('imperial').length(0.3048)).equal('1′');
     expect(sayIn('metric').quantity('pressure', 2500)).equal('2.50\u00a0kPa');
+  });
+  it('stand the gravest first, and else as they came', () => {
+    const list = (['note', 'caution', 'stop', 'clash', 'caution', 'stop'] as const).map((severity, index) => ({
+      ...finding,
+      severity,
+      path: String(index),
+    }));
+    expect(gravestFirst(list).map(({ path }) => path)).deep.equal(['2', '5', '3', '1', '4', '0']);
+    expect(list[0]?.severity).equal('note');
   });
 });

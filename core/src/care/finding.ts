@@ -17,6 +17,13 @@ export interface Finding {
   fix?: number | string | boolean;
 }
 
+const gravity: readonly Severity[] = ['stop', 'clash', 'caution', 'note'];
+
+/** The gravest first; those of one gravity keep their order. */
+export function gravestFirst(findings: readonly Finding[]): Finding[] {
+  return findings.toSorted((a, b) => gravity.indexOf(a.severity) - gravity.indexOf(b.severity));
+}
+
 export interface Wording {
   /** A few words for the place on the drawing. */
   headline: string;

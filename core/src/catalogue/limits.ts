@@ -15,7 +15,7 @@ export const serviceLimits = {
   sensor: { name: 'digital sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },
   cable: { name: 'PVC cable', limit: 70, source: 'EN 50525-2-31, conductor 70 °C' },
   glycol: {
-    name: 'propylene glycol',
+    name: 'glycol',
     limit: 120,
     source: 'makers of inhibited glycol: turns acid above 120 to 150 °C',
   },

@@ -1,4 +1,4 @@
-import type { Finding } from '../care';
+import { type Finding, gravestFirst } from '../care';
 import { type Part, type Purchase, planShop, type ShopPlan } from '../shop';
 import { attempt } from './attempt';
 import { type Cooking, jobCooking } from './cooking';
@@ -17,7 +17,7 @@ export interface WorkedOut {
   figures: Figures;
   /** Every material against the heat it meets, tightest first. */
   cooking: Cooking[];
-  /** What is to be looked at, and what cannot be worked out. */
+  /** What is to be looked at, and what cannot be worked out, the gravest first. */
   findings: Finding[];
 }
 
@@ -37,6 +37,6 @@ export function workOut(job: Job): WorkedOut {
       shop?.plan ?? planShop([], [], job.shop, cutDecisions({ ...job, decisions: { ticks: {}, acknowledged: [] } })),
     figures,
     cooking,
-    findings: [...figures.absent, ...absent, ...found],
+    findings: gravestFirst([...figures.absent, ...absent, ...found]),
   };
 }

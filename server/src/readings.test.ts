@@ -1,24 +1,14 @@
 import { type ChildProcess, fork } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { defaultJob, type Reading, type ReadingMapping, type Sensors } from '@north-pane/core';
+import { defaultJob, type Reading, type Sensors } from '@north-pane/core';
 import { expect } from 'chai';
 import pg from 'pg';
 import { createJob } from './db/jobs';
 import { writeReadings } from './db/readings';
-import { type Bench, emptyDatabase, openBench } from './testing';
+import { type Bench, emptyDatabase, openBench, readingMapping } from './testing';
 
 const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
-const mapping: ReadingMapping = {
-  time: { column: 'time', zone: 'utc' },
-  columns: {
-    inlet: { column: 'in', unit: '°C' },
-    outlet: { column: 'out', unit: '°C' },
-    air: { column: 'air', unit: '°C' },
-    flow: { column: 'flow', unit: 'L/min' },
-    irradiance: { column: 'sun', unit: 'W/m²' },
-  },
-};
 const head = 'time,in,out,air,flow,sun';
 
 /** A file of so many minutes. */
@@ -44,7 +34,7 @@ describe('server: readings', () => {
   const send = async (text: string, keep: 'nothing' | 'good rows', source = 'logger') => {
     const answer = await bench.client.api.jobs[':id'].readings.import.$post({
       param: { id: 'shed' },
-      json: { text, mapping, source, sensors, keep },
+      json: { text, mapping: readingMapping, source, sensors, keep },
     });
     return {
       status: answer.status as number,
@@ -179,7 +169,7 @@ describe('server: killed in the middle', () => {
     for (const wait of [60, 400, 900, 1500]) {
       const under = call('/api/jobs/shed/readings/import', {
         text: file(rows),
-        mapping,
+        mapping: readingMapping,
         source: `after ${wait}`,
         sensors,
         keep: 'good rows',

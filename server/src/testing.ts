@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import type { ReadingMapping } from '@north-pane/core';
 import pg from 'pg';
 import { createApp } from './app';
 import { createClient } from './client';
@@ -30,6 +31,18 @@ export async function emptyDatabase(): Promise<{ url: string; drop(): Promise<vo
   url.pathname = `/${name}`;
   return { url: url.href, drop: () => admin(`drop database ${name} with (force)`) };
 }
+
+/** Which column is what, in files of readings with the headings time, in, out, air, flow, sun. */
+export const readingMapping: ReadingMapping = {
+  time: { column: 'time', zone: 'utc' },
+  columns: {
+    inlet: { column: 'in', unit: '°C' },
+    outlet: { column: 'out', unit: '°C' },
+    air: { column: 'air', unit: '°C' },
+    flow: { column: 'flow', unit: 'L/min' },
+    irradiance: { column: 'sun', unit: 'W/m²' },
+  },
+};
 
 export interface Bench {
   /** Of its own database. */

@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import pg from 'pg';
 import { createJob, findJob } from './db/jobs';
 import { failureOf, logLine } from './failure';
-import { type Bench, openBench } from './testing';
+import { type Bench, openBench, readingMapping } from './testing';
 import { unkeepable } from './text';
 
 const sensors = { thermometers: 'glass', flow: 'meter', sun: 'phone' };
@@ -232,16 +232,7 @@ describe('server: in trouble', () => {
     );
     const body = {
       text: ['time,in,out,air,flow,sun', ...lines].join('\n'),
-      mapping: {
-        time: { column: 'time', zone: 'utc' },
-        columns: {
-          inlet: { column: 'in', unit: '°C' },
-          outlet: { column: 'out', unit: '°C' },
-          air: { column: 'air', unit: '°C' },
-          flow: { column: 'flow', unit: 'L/min' },
-          irradiance: { column: 'sun', unit: 'W/m²' },
-        },
-      },
+      mapping: readingMapping,
       source: 'logger',
       sensors,
       keep: 'good rows',

@@ -3,7 +3,7 @@ export { parseFlow } from './bucket';
 export type { Compared, Comparison, Judgement, StandingPlant, Verdict } from './compare';
 export { compareReadings, verdictOf } from './compare';
 export { driftOf, plantCapacity } from './drift';
-export { type Effect, type Effects, momentsOf } from './effects';
+export type { Effects } from './effects';
 export type { FaultInput, HiddenFault } from './hiding';
 export type { Plant, Prediction } from './predict';
 export { clearOnPane, predict, predictorOf, readingConditions } from './predict';
@@ -14,6 +14,7 @@ export {
   columnNames,
   mappingSchema,
   proposeMapping,
+  readingEra,
   readReadings,
 } from './readFile';
 export type { Reading, SensorErrors, Sensors, SkyWord, WindWord } from './reading';

@@ -132,8 +132,8 @@ function unitIn(written: string, kind: QuantityKind): string {
   return knownUnits[kind]?.find(([pattern]) => pattern.test(written))?.[1] ?? habitUnit(kind, 'metric').symbol;
 }
 
-/** Milliseconds of the first and the last moment that a reading may be of: outside it a year is mistyped. */
-const era = { from: Date.UTC(1990, 0, 1), to: Date.UTC(2100, 0, 1) };
+/** Milliseconds of the first and the last moment that a reading or a build may be of: outside it a year is mistyped. */
+export const readingEra = { from: Date.UTC(1990, 0, 1), to: Date.UTC(2100, 0, 1) };
 const orderWords: Record<DateOrder, string> = {
   ymd: '2026-02-09 11:42',
   dmy: '9/2/2026 11:42, the day first',
@@ -206,7 +206,8 @@ export function readReadings(
           : standard !== undefined
             ? stamp.wall - standard
             : clock.utcOf(stamp.wall, last);
-      if (!(time >= era.from && time < era.to)) return `time ${quoteCell(written)} is not between 1990 and 2100`;
+      if (!(time >= readingEra.from && time < readingEra.to))
+        return `time ${quoteCell(written)} is not between 1990 and 2100`;
       const values: Partial<Record<ColumnName, number>> = {};
       for (const { name, at, unit, symbol } of columns) {
         const cell = row[at]?.trim() ?? '';

@@ -144,16 +144,15 @@ export async function writeOne(
     values.map(({ quantity }) => quantity),
     values.map(({ value }) => value),
   ];
-  const put = async () => (await pool.query<OneWritten>(oneStatement, query)).rows[0];
+  const put = () => againAfterOthers(async () => (await pool.query<OneWritten>(oneStatement, query)).rows[0]);
   let result = await put();
   if (!result?.job) return undefined;
   if (result.channels < quantities.length) {
-    await inTransaction(pool, (client) => channelsOf(client, batch));
+    await channelsOf(pool, batch);
     result = await put();
   }
   if (result?.written === values.length) return { added: 1, known: 0, differing: [] };
-  // Somebody wrote the very same moment meanwhile: what stands is seen by the next look.
-  const standing = result?.standing ?? (await put())?.standing ?? [];
+  const standing = result?.standing ?? [];
   const same =
     standing.every(({ own }) => own) &&
     quantities.every((name) => stored(reading, name) === standing.find(({ quantity }) => quantity === name)?.value);
@@ -184,25 +183,10 @@ const oneStatement = `
     insert into readings (channel_id, time, value)
     select own.id, $4, v.value from own join unnest($5::text[], $6::float8[]) as v (quantity, value) using (quantity)
     where not exists (select from standing)
-    on conflict do nothing returning 1
+    returning 1
   )
   select exists (select from jobs where id = $1) as job, (select count(*)::int from own) as channels, (select count(*)::int from put) as written,
     (select json_agg(standing) from standing) as standing`;
-
-async function inTransaction<T>(pool: Database['pool'], work: (client: PoolClient) => Promise<T>): Promise<T> {
-  const client = await pool.connect();
-  try {
-    await client.query('begin');
-    const result = await work(client);
-    await client.query('commit');
-    return result;
-  } catch (error) {
-    await client.query('rollback').catch(() => {});
-    throw error;
-  } finally {
-    client.release();
-  }
-}
 
 /**
  * Writes readings in one transaction, by COPY. Where nothing of that name stands in their span of time they go straight in; else into
@@ -217,12 +201,17 @@ export async function writeReadings(
   query: Batch & { dryRun: boolean },
   options: WriteOptions = {},
 ): Promise<WriteReport> {
+  return againAfterOthers(() => writeOnce(database, query, options));
+}
+
+/**
+ * Writes, and once more where somebody else wrote the same moments between the look and the write: they stand now, and are laid beside.
+ */
+async function againAfterOthers<T>(write: () => Promise<T>): Promise<T> {
   try {
-    return await writeOnce(database, query, options);
+    return await write();
   } catch (error) {
-    // Somebody else wrote the same moments between the look and the COPY: they stand now, and are laid beside.
-    if (error instanceof Error && 'code' in error && error.code === uniqueViolation)
-      return writeOnce(database, query, options);
+    if (error instanceof Error && 'code' in error && error.code === uniqueViolation) return write();
     throw error;
   }
 }
@@ -338,7 +327,10 @@ function spanOf(list: readonly Reading[]): { from: Date; to: Date } {
 }
 
 /** Channels of a source with its instruments, made where they are not there yet. */
-async function channelsOf(client: PoolClient, batch: Omit<Batch, 'readings'>): Promise<Map<Quantity, number>> {
+async function channelsOf(
+  client: Pick<PoolClient, 'query'>,
+  batch: Omit<Batch, 'readings'>,
+): Promise<Map<Quantity, number>> {
   const { jobId, source, sensors } = batch;
   const known = await client.query<{ id: number; quantity: Quantity }>(
     `select c.id, c.quantity from sources s join channels c on c.source_id = s.id

@@ -1,4 +1,4 @@
-import { defaultJob, familyIds, type Job, openJob, parseJob, workOut, writeSvg } from '@north-pane/core';
+import { defaultJob, familyIds, type Job, openJob, parseJob, readingEra, workOut, writeSvg } from '@north-pane/core';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Database } from '../db/database';
@@ -40,7 +40,7 @@ const buildBody = z.strictObject({
   revisionId: serial,
   installedFrom: z.iso
     .datetime('a time is written like 2026-05-01T12:00:00Z')
-    .refine((text) => Date.parse(text) >= Date.UTC(1990, 0, 1) && Date.parse(text) < Date.UTC(2100, 0, 1), {
+    .refine((text) => Date.parse(text) >= readingEra.from && Date.parse(text) < readingEra.to, {
       message: 'a build is between 1990 and 2100',
     }),
 });

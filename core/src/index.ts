@@ -2,7 +2,7 @@
 
 export type { Finding, Severity, Wording } from './care';
 export type { CatalogueKind, FieldMeta, Range, Saw } from './catalogue';
-export { bore, entries, entry, entryName, findEntry, insteadOf, loopPipes, saws } from './catalogue';
+export { bore, entries, entry, entryName, findEntry, hottestStart, insteadOf, loopPipes, saws } from './catalogue';
 export type {
   Dimension,
   Drawing,

@@ -12,7 +12,7 @@ export { choiceField, countField, entryField, fieldMeta, lengthField, rangesOf }
 export type { Coating, Pane } from './glazing';
 export { coatings, dirt, panes, rimSpread } from './glazing';
 export type { LoopPipe, ServiceLimit, SolderAlloy } from './limits';
-export { loopPipeIds, loopPipes, serviceLimits, solderHolds } from './limits';
+export { hottestStart, loopPipeIds, loopPipes, serviceLimits, solderHolds } from './limits';
 export type { Material, MaterialId } from './materials';
 export { materials } from './materials';
 export type { Member } from './member';

@@ -32,6 +32,9 @@ export const serviceLimits = {
   },
 } as const satisfies Record<string, ServiceLimit>;
 
+/** °C. A plate hotter than this flashes what is run onto it: nothing is filled or pumped then. */
+export const hottestStart = 90;
+
 /** Pipes that a loop may be made of, and the heat they stand with water in them. */
 export const loopPipes = {
   copper: { name: 'copper pipe', limit: 200, source: 'EN 1057; its soft-soldered joints decide' },

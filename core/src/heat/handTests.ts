@@ -1,8 +1,8 @@
 import type { Range } from '../catalogue';
 import { type FinStep, steppedFin } from './fin';
 import { airState } from './fluids';
+import { ninetyDeviate } from './spread';
 
-const ninety = 1.645;
 const stefan = 5.670374e-8;
 
 function mean(values: readonly number[]): number {
@@ -99,9 +99,9 @@ export function bondFromTest(test: BondTest): Range | undefined {
   const at = (drop: number, share: number) => Math.min(perfect, (share * heat) / Math.max(1e-6, drop));
   const likely = at(Math.max(fall, doubt / 2), 1);
   return {
-    low: Math.min(likely, at(fall + ninety * doubt, 0.8)),
+    low: Math.min(likely, at(fall + ninetyDeviate * doubt, 0.8)),
     likely,
-    high: Math.max(likely, at(Math.max(fall - ninety * doubt, 0), 1.2)),
+    high: Math.max(likely, at(Math.max(fall - ninetyDeviate * doubt, 0), 1.2)),
     spread: 'log-normal',
     kind: 'measured',
   };
@@ -123,7 +123,7 @@ export function paneFromTest(readings: readonly PaneReading[]): Range | undefine
     .map((one) => one.behind / one.bare);
   if (shares.length === 0) return undefined;
   const likely = mean(shares);
-  const spread = ninety * Math.hypot(cellError, scatter(shares));
+  const spread = ninetyDeviate * Math.hypot(cellError, scatter(shares));
   return {
     low: Math.max(0.05, likely - spread),
     likely,
@@ -149,6 +149,6 @@ export function thicknessByWeight(weighing: PlateWeighing): Range | undefined {
   if (!(mass > 0 && length > 0 && width > 0 && density > 0)) return undefined;
   const likely = mass / (density * length * width);
   const tape = 0.0005;
-  const share = ninety * Math.hypot(resolution / 2 / mass, tape / length, tape / width, 0.005);
+  const share = ninetyDeviate * Math.hypot(resolution / 2 / mass, tape / length, tape / width, 0.005);
   return { low: likely * (1 - share), likely, high: likely * (1 + share), spread: 'normal', kind: 'measured' };
 }

@@ -39,7 +39,7 @@ export {
 export type { PlateAtWork } from './plateAt';
 export { plateAtWork } from './plateAt';
 export { risingRoot } from './root';
-export { valueAt } from './spread';
+export { type Effect, momentsOf, ninetyDeviate, valueAt } from './spread';
 export type { ThermalStack } from './stack';
 export { stackConductance, stackFaces } from './stack';
 export type { CollectorState, EfficiencyLine } from './steady';

@@ -1,5 +1,6 @@
 import { type CollectorDescription, type HeatConditions, uncertainInputs } from './description';
 import { topLoss } from './losses';
+import { momentsOf, ninetyDeviate } from './spread';
 import { stackFaces } from './stack';
 import { stagnationTemperature } from './steady';
 import { build, type Deviates, type Make, topQuery } from './uncertain';
@@ -11,9 +12,6 @@ import { build, type Deviates, type Make, topQuery } from './uncertain';
 export const panelPlaces = ['plate', 'insulation', 'back', 'side', 'inner pane', 'outer pane', 'bearing'] as const;
 export type PanelPlace = (typeof panelPlaces)[number];
 
-/** Standard normal deviate of the upper edge of a band. */
-const upperEdge = 1.6449;
-
 /**
  * The uncertain inputs where the still plate is as hot as the upper edge of its band: each moved the way that warms it, in the
  * proportion in which it does (most probable point of the first-order reliability method). How far is told by the mean and the
@@ -23,26 +21,23 @@ export function hottestDeviates(description: CollectorDescription, conditions: H
   const likely = stagnationTemperature(description, conditions);
   const moves = uncertainInputs.flatMap((input) => {
     const at = (deviate: number) => stagnationTemperature(description, conditions, { [input]: deviate }) - likely;
-    const above = at(upperEdge);
+    const above = at(ninetyDeviate);
     // A dry plate knows nothing of its bond.
     if (Math.abs(above) < 1e-6) return [];
-    const below = at(-upperEdge);
+    const below = at(-ninetyDeviate);
     return above > below
       ? [{ input, way: 1, warms: above, cools: -below }]
       : [{ input, way: -1, warms: below, cools: -above }];
   });
   const reach = Math.hypot(...moves.map(({ warms }) => warms));
   if (reach === 0) return {};
-  let mean = 0;
-  let variance = 0;
-  for (const { warms, cools } of moves) {
-    const [up, down] = [warms / upperEdge, cools / upperEdge];
-    const shift = (up - down) / Math.sqrt(2 * Math.PI);
-    mean += shift;
-    variance += (up ** 2 + down ** 2) / 2 - shift ** 2;
-  }
-  const share = Math.max(0, mean + upperEdge * Math.sqrt(variance)) / reach;
-  return Object.fromEntries(moves.map(({ input, way, warms }) => [input, (way * share * upperEdge * warms) / reach]));
+  const { mean, variance } = momentsOf(
+    moves.map(({ warms, cools }) => ({ up: warms / ninetyDeviate, down: -cools / ninetyDeviate })),
+  );
+  const share = Math.max(0, mean + ninetyDeviate * Math.sqrt(variance)) / reach;
+  return Object.fromEntries(
+    moves.map(({ input, way, warms }) => [input, (way * share * ninetyDeviate * warms) / reach]),
+  );
 }
 
 /** °C at every place of a still panel in that sun. */

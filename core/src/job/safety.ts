@@ -1,11 +1,10 @@
 import type { Finding, Words } from '../care';
+import { hottestStart } from '../catalogue';
 import { freezingAir, glycolFreezing, stagnationTemperature } from '../heat';
 import { loopBoils } from './boiling';
 import { nightConditions, stagnationConditions } from './conditions';
 import type { OpenJob } from './open';
 
-/** °C. A plate hotter than this flashes what is run onto it. */
-const hotPlate = 90;
 /** °C. A shower's store is heated to this now and then, or legionella lives in it: WHO, Legionella and the prevention of legionellosis (2007). */
 const disinfects = 60;
 /** °C. Between these it grows. */
@@ -146,11 +145,11 @@ function heat(open: OpenJob): Finding[] {
   const pumped = loop.kind === 'pumped-direct' || loop.kind === 'pumped-coil' || loop.kind === 'drain-back';
   const washed = need.kind === 'showers' || need.kind === 'washing';
   return [
-    ...(pumped && plate > hotPlate && !loop.cutout
+    ...(pumped && plate > hottestStart && !loop.cutout
       ? [
           found(
             { code: 'starts-on-hot-plate', severity: 'stop', path: 'loop.cutout', fix: true },
-            { plate, most: hotPlate },
+            { plate, most: hottestStart },
           ),
         ]
       : []),

@@ -1,7 +1,7 @@
-import { fluidState, massFlowOf } from '../heat';
+import { type Effect, fluidState, massFlowOf, momentsOf, ninetyDeviate } from '../heat';
 import { totalAperture } from '../loop';
-import { type Drift, driftOf, plantCapacity } from './drift';
-import { type Effect, momentsOf } from './effects';
+import { type Drift, driftOf, leastSun, plantCapacity } from './drift';
+import { verdictLimit } from './effects';
 import { type HiddenFault, hiddenFaults } from './hiding';
 import { type Plant, type Prediction, predictorOf } from './predict';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
@@ -68,10 +68,6 @@ export interface StandingPlant {
 
 /** Standard uncertainties to either side of the span that is told: nine in ten of sound panels, and a little more for what the model misses. */
 const spanCover = 1.75;
-/** Beyond this many standard uncertainties a difference is not put down to chance. */
-export const verdictLimit = 2;
-/** W/m². Below it a reading says little about a panel. */
-const leastSun = 300;
 /** Readings apart from each other that together say something although none is known to have settled. */
 const leastApart = 3;
 
@@ -126,7 +122,7 @@ export function compareReadings(
       reading,
       predicted,
       measuredGain,
-      measuredHalf: 1.645 * sensorErrors(reading.sensors ?? sensors).difference,
+      measuredHalf: ninetyDeviate * sensorErrors(reading.sensors ?? sensors).difference,
       settledGain,
       measuredHeat,
       efficiency: {

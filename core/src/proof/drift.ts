@@ -1,4 +1,5 @@
 import type { PanelGroup } from '../loop';
+import { silence } from './steady';
 
 /** How fast a panel's temperature moved at a reading. */
 export interface Drift {
@@ -9,14 +10,12 @@ export interface Drift {
 }
 
 const minute = 60_000;
-/** Minutes. A longer silence parts two stretches. */
-export const silence = 16;
 /** Minutes. A shorter stretch tells noise and no drift. */
 const leastStretch = 8;
 /** Readings of a stretch from which on its two ends are not used. */
 const enoughInside = 5;
-/** W/m². A stretch of less sun than this, on its mean, says little of a panel. */
-const leastSun = 300;
+/** W/m². A reading in less sun, or a stretch of less on its mean, says little of a panel. */
+export const leastSun = 300;
 
 /** J/K of panels with their water and the share of their boxes that swings with them. */
 export function plantCapacity(groups: readonly PanelGroup[]): number {

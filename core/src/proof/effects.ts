@@ -1,17 +1,12 @@
-import type { Deviates, HeatConditions } from '../heat';
+import type { Deviates, Effect, HeatConditions } from '../heat';
 import { uncertainInputs } from '../heat';
 import type { PanelsState } from '../loop';
 
 /**
- * K by which one cause moves what is measured against what is predicted, at one standard uncertainty to either side. The two are not
- * alike: dirt, a bond or a paint can be far worse than likely and hardly better.
+ * K by which each cause moves what is measured against what is predicted, at one standard uncertainty to either side, by its name. The
+ * sides are not alike: dirt, a bond or a paint can be far worse than likely and hardly better. Those of instruments carry the instrument,
+ * so that two of a kind err apart and one errs alike in every reading.
  */
-export interface Effect {
-  up: number;
-  down: number;
-}
-
-/** Causes by name. Those of instruments carry the instrument, so that two of a kind err apart and one errs alike in every reading. */
 export type Effects = Readonly<Record<string, Effect>>;
 
 /** Standard uncertainties of the instruments of one reading, as shares, the thermometers in K; with what each is. */
@@ -50,17 +45,5 @@ export function effectsOf(
   return effects;
 }
 
-/**
- * Mean and variance, K and K², of the sum of independent causes, each a split normal: for z standard normal it is `up` × z above
- * nought and `down` × |z| below it. Its mean is (up + down) / √(2π) and its mean square (up² + down²) / 2 (derived).
- */
-export function momentsOf(effects: Iterable<Effect>): { mean: number; variance: number } {
-  let mean = 0;
-  let variance = 0;
-  for (const { up, down } of effects) {
-    const shift = (up + down) / Math.sqrt(2 * Math.PI);
-    mean += shift;
-    variance += (up ** 2 + down ** 2) / 2 - shift ** 2;
-  }
-  return { mean, variance };
-}
+/** Beyond this many standard uncertainties a difference is not put down to chance. */
+export const verdictLimit = 2;

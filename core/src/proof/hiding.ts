@@ -1,7 +1,7 @@
-import { type CollectorDescription, spreadsOf, valueAt } from '../heat';
+import { type CollectorDescription, momentsOf, spreadsOf, valueAt } from '../heat';
 import { panelsState } from '../loop';
 import type { Comparison, Verdict } from './compare';
-import { momentsOf } from './effects';
+import { verdictLimit } from './effects';
 import { type Plant, readingConditions } from './predict';
 
 /** Inputs of which a fault is told in words, and how far the worst of each goes: a factor on its likely value. */
@@ -48,7 +48,7 @@ export function hiddenFaults(
       .filter(([name]) => name !== input)
       .map(([, effect]) => effect);
     const { mean, variance } = momentsOf(others);
-    const room = 2 * Math.sqrt(variance) - (verdict.measured - verdict.expected) + mean;
+    const room = verdictLimit * Math.sqrt(variance) - (verdict.measured - verdict.expected) + mean;
     // What a gain may be short by, in proportion to this reading's.
     const short = Math.max(0, (room * likely) / Math.max(1e-6, verdict.expected));
     const worst = faults[input];

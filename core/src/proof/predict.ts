@@ -1,4 +1,4 @@
-import { type Deviates, type Fluid, type HeatConditions, massFlowOf } from '../heat';
+import { type Deviates, type Fluid, type HeatConditions, massFlowOf, momentsOf, ninetyDeviate } from '../heat';
 import { type Connection, type PanelGroup, panelsState } from '../loop';
 import {
   airPressure,
@@ -11,7 +11,7 @@ import {
   surroundingsTemperature,
   tiltedIrradiance,
 } from '../sky';
-import { type Effects, effectsOf, type InstrumentErrors, momentsOf } from './effects';
+import { type Effects, effectsOf, type InstrumentErrors } from './effects';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 
 /** What a prediction needs of a job. */
@@ -38,8 +38,6 @@ export interface Prediction {
   gain: number;
   /** W. */
   heat: number;
-  /** W/K. Flow times heat capacity. */
-  capacityRate: number;
   /** K. Nine in ten of what the panel as drawn and well made would give in that sun; no instrument in it but the sun's. */
   low: number;
   high: number;
@@ -51,7 +49,6 @@ export interface Prediction {
 const lightBreeze = 1.5;
 /** Relative humidity taken for the look of the sky. */
 const humidity = 0.5;
-const ninety = 1.645;
 
 /** Sun on the pane from a cloudless sky at that moment, and the angle of the beam. */
 export function clearOnPane(
@@ -104,7 +101,7 @@ export function readingConditions(plant: Plant, reading: Reading): HeatCondition
 function instrumentsOf(reading: Reading, sensors: Sensors): InstrumentErrors {
   const errors = sensorErrors(sensors);
   const word = reading.irradiance === undefined && reading.sky ? skyShares[reading.sky] : undefined;
-  const share = (to: number, from: number) => Math.abs(to - from) / (ninety * from);
+  const share = (to: number, from: number) => Math.abs(to - from) / (ninetyDeviate * from);
   return {
     difference: { name: sensors.thermometers, error: errors.difference },
     flow: { name: sensors.flow, error: errors.flow },
@@ -170,14 +167,13 @@ export function predictorOf(plant: Plant): Predictor {
       const drawn = Object.entries(effects).filter(([name]) => !/^(flow|thermometers):/.test(name));
       const { mean, variance } = momentsOf(drawn.map(([, effect]) => effect));
       const middle = likely.gain + mean;
-      const half = ninety * Math.sqrt(variance);
+      const half = ninetyDeviate * Math.sqrt(variance);
       return {
         irradiance: conditions.irradiance,
         incidence: conditions.incidence,
         outlet: likely.outletTemperature,
         gain: likely.gain,
         heat: likely.usefulHeat,
-        capacityRate: likely.usefulHeat / likely.gain || conditions.massFlow * 4180,
         low: Math.min(likely.gain, middle - half),
         high: Math.max(likely.gain, middle + half),
         effects,

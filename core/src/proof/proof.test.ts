@@ -13,22 +13,11 @@ import {
   sayVerdict,
   steadyReadings,
 } from '.';
+import { reachNoon as noon, reachPlant as plant } from './soundPanel.fixture';
 
-const plant: Plant = {
-  groups: [{ heat: glazedPanel(), count: 1 }],
-  connection: 'parallel',
-  latitude: -40.9,
-  longitude: 172.9,
-  elevation: 4,
-  tilt: 41,
-  aim: 0,
-  albedo: 0.2,
-};
 /** A plant that has always stood. */
 const stood = (one: Plant) => [{ from: Number.NEGATIVE_INFINITY, plant: one }];
 const sensors: Sensors = { thermometers: 'matched pair', flow: 'meter', sun: 'pyranometer' };
-/** About solar noon on a summer's day there. */
-const noon = Date.UTC(2026, 1, 9, 0, 40);
 
 /** Readings that the drawing itself would give, the gain then changed by a factor. */
 function readings(count: number, factor: number, change: Partial<Reading> = {}): Reading[] {

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { ninetyDeviate } from '../heat';
 
 /** What a builder can say of the sky without an instrument. */
 export const skyWords = ['clear', 'thin cloud', 'broken cloud', 'overcast'] as const;
@@ -49,7 +50,7 @@ export interface SensorErrors {
 }
 
 /** A spread of plus or minus `half` at nine in ten, as a standard uncertainty. */
-const ninety = (half: number) => half / 1.645;
+const ninety = (half: number) => half / ninetyDeviate;
 
 /**
  * Errors of each instrument. Judgement from the design notes: two digital thermometers ±0.7 K on the difference, matched

@@ -1,18 +1,19 @@
 import type { CollectorDescription } from '../heat';
 import { valueAt } from '../heat';
+import { glazedPanel } from '../heat/collector.fixture';
 import { type Plant, type Reading, readingConditions, type Sensors, sensorErrors, skyShares } from '.';
 
-/**
- * A panel that does what was drawn, by a model that shares nothing with the predictor: parts along the water, each with plate, water,
- * pane and wool of their own temperature, stepped in time. Gap by Buchberg's correlation (1976), wind as McAdams' 5.7 + 3.8 v turned to
- * convection alone, optics by a b₀ modifier, the fin as a mean resistance. Its build and its instruments are drawn from the same spreads.
- */
 /** What `clear` may mean. */
 const word = { ...skyShares.clear, spread: 'normal', kind: 'judgement' } as const;
 const stefan = 5.670374e-8;
 const fourth = (celsius: number) => (celsius + 273.15) ** 4;
 
-/** Draws one panel and its instruments, and lets it run. With the sun in words it is a clear day, as clear as that word may mean. */
+/**
+ * A panel that does what was drawn, by a model that shares nothing with the predictor: parts along the water, each with plate, water,
+ * pane and wool of their own temperature, stepped in time. Gap by Buchberg's correlation (1976), wind as McAdams' 5.7 + 3.8 v turned to
+ * convection alone, optics by a b₀ modifier, the fin as a mean resistance. Its build and its instruments are drawn from the same spreads.
+ *
+ * Draws one panel and its instruments, and lets it run. With the sun in words it is a clear day, as clear as that word may mean. */
 export function soundReadings(query: {
   plant: Plant;
   heat: CollectorDescription;
@@ -139,3 +140,17 @@ export function soundReadings(query: {
   }
   return readings;
 }
+
+/** One glazed panel that looks at the summer noon from the reach. */
+export const reachPlant: Plant = {
+  groups: [{ heat: glazedPanel(), count: 1 }],
+  connection: 'parallel',
+  latitude: -40.9,
+  longitude: 172.9,
+  elevation: 4,
+  tilt: 41,
+  aim: 0,
+  albedo: 0.2,
+};
+/** About solar noon on a summer's day there. */
+export const reachNoon = Date.UTC(2026, 1, 9, 0, 40);

@@ -1,30 +1,10 @@
 import { expect } from 'chai';
 import { glazedPanel } from '../heat/collector.fixture';
 import { normals } from '../quantity';
-import {
-  clearOnPane,
-  compareReadings,
-  flowMeters,
-  type Plant,
-  type Sensors,
-  sunMeters,
-  thermometers,
-  type Verdict,
-} from '.';
-import { soundReadings } from './soundPanel.fixture';
+import { clearOnPane, compareReadings, flowMeters, type Sensors, sunMeters, thermometers, type Verdict } from '.';
+import { reachNoon as noon, reachPlant as plant, soundReadings } from './soundPanel.fixture';
 
 const heat = glazedPanel();
-const plant: Plant = {
-  groups: [{ heat, count: 1 }],
-  connection: 'parallel',
-  latitude: -40.9,
-  longitude: 172.9,
-  elevation: 4,
-  tilt: 41,
-  aim: 0,
-  albedo: 0.2,
-};
-const noon = Date.UTC(2026, 1, 9, 0, 40);
 const best: Sensors = { thermometers: 'matched pair', flow: 'meter', sun: 'pyranometer' };
 type Run = Partial<Parameters<typeof soundReadings>[0]>;
 

@@ -16,7 +16,7 @@ const minute = 60_000;
 /** Minutes: 15 to settle and 10 held. */
 const span = 25;
 /** Minutes. A longer silence parts two stretches. */
-const silence = 16;
+export const silence = 16;
 
 /**
  * Which readings stand at the end of 25 steady minutes: sun above 700 W/m² and within 50, sun within 30° of square,

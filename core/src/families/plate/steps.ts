@@ -1,3 +1,4 @@
+import { hottestStart } from '../../catalogue';
 import { steamPressure } from '../../heat';
 import { type Step, stepId } from '../../plan';
 import { measured, sized } from '../../quantity';
@@ -241,7 +242,7 @@ export function plateSteps(query: {
       checks: [{ id: 'level', words: 'the edge that must lie level does, by a spirit level' }],
       beware: [
         `It is ${measured('mass', mass, 0)} dry: ${lifters(mass)}. Not in wind, and not alone on a ladder.`,
-        `Never fill a dry panel that has stood in the sun: above ${measured('temperature', 90, 0)} it flashes to steam. In the evening, or covered.`,
+        `Never fill a dry panel that has stood in the sun: above ${measured('temperature', hottestStart, 0)} it flashes to steam. In the evening, or covered.`,
       ],
       after: [glazing.cover ? 'glaze' : 'test-boxed'],
     }),

@@ -103,7 +103,7 @@ function Safety() {
   const { need, loop } = useDocument();
   return (
     <Section title="Loop and safety">
-      <LoopSafety need={need} loop={loop} />
+      <LoopSafety need={need} loop={loop} habit={useHabit()} />
     </Section>
   );
 }

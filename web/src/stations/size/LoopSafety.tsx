@@ -1,5 +1,5 @@
 import { Flex, Text } from '@chakra-ui/react';
-import type { Job } from '@north-pane/core';
+import { formatQuantity, type Habit, hottestStart, type Job } from '@north-pane/core';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice';
 import { TickBox } from '../../parts/TickBox';
@@ -24,7 +24,7 @@ const uses: { value: Need['kind']; words: string }[] = [
 ];
 
 /** What is so of place and loop, and what is planned for safety: each a field of its own. */
-const ticks: { path: string; words: string }[] = [
+const ticks: { path: string; words: string | ((habit: Habit) => string) }[] = [
   { path: 'need.frost', words: 'it freezes here' },
   { path: 'need.drinking', words: 'the water is drunk' },
   { path: 'loop.pressurised', words: 'under mains pressure' },
@@ -33,7 +33,10 @@ const ticks: { path: string; words: string }[] = [
   { path: 'loop.mixing', words: 'mixing valve at the taps planned' },
   { path: 'loop.coil', words: 'what is used is heated in a coil' },
   { path: 'loop.backflow', words: 'double wall and backflow preventer planned' },
-  { path: 'loop.cutout', words: 'pump never starts above 90 °C' },
+  {
+    path: 'loop.cutout',
+    words: (habit) => `pump never starts above ${formatQuantity('temperature', hottestStart, habit, 0).text}`,
+  },
   { path: 'loop.check', words: 'check valve against the night planned' },
 ];
 
@@ -43,13 +46,15 @@ function ticked(need: Need, loop: Loop, path: string): boolean {
 }
 
 /** What the water is for, how it goes round, and what is planned so that nobody is hurt. The dangers stand under To look at. */
-export const LoopSafety = memo(function LoopSafety({ need, loop }: { need: Need; loop: Loop }) {
+export const LoopSafety = memo(function LoopSafety(props: { need: Need; loop: Loop; habit: Habit }) {
+  const { need, loop, habit } = props;
   const change = useJob((state) => state.change);
   return (
     <Flex direction="column" gap="3">
       <Choice label="Water for" value={need.kind} choices={uses} onValue={(kind) => change('need.kind', kind)} />
       <Choice label="Goes round" value={loop.kind} choices={kinds} onValue={(kind) => change('loop.kind', kind)} />
-      {ticks.map(({ path, words }) => {
+      {ticks.map(({ path, words: said }) => {
+        const words = typeof said === 'string' ? said : said(habit);
         const on = ticked(need, loop, path);
         return (
           <Flex key={path} gap="2" align="center">

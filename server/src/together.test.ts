@@ -1,7 +1,7 @@
 import { changesBetween, defaultJob, type Job, type Reading, type Sensors, withValueAt } from '@north-pane/core';
 import { expect } from 'chai';
 import { createJob, findJob, keepRevision, listRevisions, saveChanges, slugOf } from './db/jobs';
-import { sourcesWithReadings, writeReadings } from './db/readings';
+import { sourcesWithReadings, writeOne, writeReadings } from './db/readings';
 import { type Bench, openBench } from './testing';
 
 const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
@@ -87,6 +87,32 @@ describe('server: many at once', () => {
     // Whoever came second is told that they stand, and not that something broke.
     expect(results.map(({ status }) => status)).deep.equal(['fulfilled', 'fulfilled']);
     expect((await sourcesWithReadings(bench.database, id, 1))[0]?.count).equal(50);
+  });
+  it('keeps one of several readings by hand at the same moment, whole, and tells the others', async () => {
+    const { id } = await job('Many hands');
+    const batch = { jobId: id, source: 'by hand', sensors };
+    // The source and its channels are made first by one of them; each moment is then fought for anew.
+    for (let minute = 0; minute < 20; minute += 1) {
+      const all = [reading(minute), reading(minute, { wind: 2 }), reading(minute, { outlet: 25, sky: 'clear' })];
+      const reports = await Promise.all(all.map((one) => writeOne(bench.database, batch, one)));
+      const won = reports.findIndex((report) => report?.added === 1);
+      expect(
+        reports.map((report) => report?.added),
+        `minute ${minute}`,
+      ).have.members([1, 0, 0]);
+      reports.forEach((report, index) => {
+        if (index !== won) expect(report?.differing).deep.equal([all[index]?.time]);
+      });
+      const [kept] = await sourcesWithReadings(bench.database, id, 1);
+      expect(kept?.readings[0], `minute ${minute}`).deep.equal(all[won]);
+    }
+    const same = await Promise.all([1, 2, 3].map(() => writeOne(bench.database, batch, reading(99))));
+    expect(same.map((report) => [report?.added, report?.known])).have.deep.members([
+      [1, 0],
+      [0, 1],
+      [0, 1],
+    ]);
+    expect(await writeOne(bench.database, { ...batch, jobId: 'nowhere' }, reading(0))).equal(undefined);
   });
   it('keeps sources of one job apart, and gives the newest in order', async () => {
     const { id } = await job('Two sources');

@@ -1,8 +1,9 @@
-import { defaultJob, type Job } from '@north-pane/core';
+import { beginJob, type Job } from '@north-pane/core';
 
 /** Gannet Reach sailing shed, made up: showers after races, two harps of the builder's own size on a north-facing roof. */
 export function gannetReach(): Job {
-  const job = defaultJob('harp', { units: 'metric' });
+  const where = { latitude: -40.9, longitude: 172.9, zone: 'Pacific/Auckland' };
+  const job = beginJob('harp', { units: 'metric', name: 'Gannet Reach showers', where });
   const panel = job.panels[0];
   if (!panel?.glazing || !panel.box) throw new Error('a harp has a pane and a box');
   return {

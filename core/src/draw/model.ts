@@ -48,6 +48,8 @@ export interface Edit {
   /** Why it cannot be less or more. */
   lowReason: string;
   highReason: string;
+  /** Field of the panel that gives room beyond `high`: so many m of it for a metre of the dimension. */
+  room?: { path: string; share: number };
 }
 
 /** A dimension between two points; the dimension line stands `offset` to the left of the way from `from` to `to`. */

@@ -2,6 +2,8 @@ import { memberOf } from '../catalogue';
 import { type Family, families } from '../families';
 import type { Habit } from '../quantity';
 import { guidePrices } from '../shop';
+import { type BroadClimateId, broadClimates } from '../sky';
+import { standingAt, zoneAt } from './place';
 import { type Job, jobFormat, jobVersion } from './schema';
 
 /** Ids of every kind of heater. */
@@ -31,6 +33,7 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
     site: {
       latitude: 45,
       longitude: 0,
+      unnamed: true,
       elevation: 100,
       zone: 'Etc/UTC',
       standing: { aim: 180, tilts: [{ name: 'all year', tilt: 45 }] },
@@ -53,4 +56,51 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
     decisions: { ticks: {}, acknowledged: [] },
     asBuilt: [],
   };
+}
+
+/** Where a new job stands: at a place, or somewhere with a climate like it, on one half of the earth. */
+export type Beginning =
+  | { latitude: number; longitude: number; zone?: string }
+  | { climate: BroadClimateId; half: 'north' | 'south' };
+
+/**
+ * A new job of a kind at a place: aimed at the equator and tilted by the latitude, to the whole degree. Without a place it stands
+ * nowhere in particular.
+ *
+ * @param options.where its `zone` is taken where it can be that of the longitude; else the clock goes by the longitude
+ */
+export function beginJob(
+  familyId: string,
+  options: { units: Habit; name: string; currency?: string | undefined; where?: Beginning | undefined },
+): Job {
+  const { units, name, currency, where } = options;
+  const job = defaultJob(familyId, { units });
+  const named: Job = { ...job, name, currency: currency ?? job.currency };
+  if (!where) return named;
+  const { unnamed: _, ...site } = named.site;
+  if ('climate' in where) {
+    const { latitude, elevation } = broadClimates[where.climate];
+    const signed = where.half === 'south' ? -latitude : latitude;
+    return {
+      ...named,
+      site: {
+        ...site,
+        unnamed: true,
+        latitude: signed,
+        elevation,
+        climate: { kind: 'broad', type: where.climate },
+        standing: standingOf(signed),
+      },
+    };
+  }
+  const { latitude, longitude, zone } = where;
+  return {
+    ...named,
+    site: { ...site, latitude, longitude, zone: zoneAt(longitude, zone), standing: standingOf(latitude) },
+  };
+}
+
+function standingOf(latitude: number): Job['site']['standing'] {
+  const { aim, tilt } = standingAt(latitude);
+  return { aim, tilts: [{ name: 'all year', tilt }] };
 }

@@ -1,5 +1,6 @@
 import { type Finding, type Wording, type Words, wordFinding } from '../care';
 import { families } from '../families';
+import { doubtWords } from '../proof';
 import type { Habit } from '../quantity';
 import { hasSize } from '../shop';
 import { absentWords } from './attempt';
@@ -86,6 +87,7 @@ const jobWords: Record<string, Words> = {
       'Take a kind that runs empty, risers up the slope with 2 % of fall in the headers, or a filled loop with glycol.',
   }),
   ...absentWords,
+  ...doubtWords,
   ...safetyWords,
   ...growthWords,
   ...mountWords,

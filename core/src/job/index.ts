@@ -28,8 +28,8 @@ export {
   releaseMaterial,
   unlock,
 } from './cutting';
-export { defaultJob, familyIds } from './defaults';
-export { type Editable, editableDimensions, withDimension } from './dimension';
+export { type Beginning, beginJob, defaultJob, familyIds } from './defaults';
+export { type Editable, editableDimensions, fieldValue, withDimension } from './dimension';
 export type { Band, BandedFigure, Bands, Figures, PanelFigures, WorkFigures } from './evaluate';
 export { evaluateBands, evaluateJob, evaluateOpen, panelBand, workOf } from './evaluate';
 export { allWords, jobFindings, sayFinding } from './findings';
@@ -56,8 +56,23 @@ export { asBuilt, openJob } from './open';
 export { jobTemplates, type PaperKind, type PrintContext, paperKinds, printDrawing, printJob } from './papers';
 export type { ParsedJob } from './parse';
 export { parseJob } from './parse';
-export { jobAround, jobMonths, jobSky, jobStanding, jobStudy, type SkySource, siteMakings, skySourceOf } from './place';
-export { type BuiltJob, compareBuilt, compareJob, plantOf } from './prove';
+export {
+  isPlaced,
+  jobAround,
+  jobMonths,
+  jobPaneSun,
+  jobSky,
+  jobStanding,
+  jobStudy,
+  namePlace,
+  type PaneSun,
+  type SkySource,
+  siteMakings,
+  skySourceOf,
+} from './place';
+export { type BuiltJob, compareBuilt, compareJob, jobDoubts, plantOf } from './prove';
+export { type Refit, refitDimension, sayBound, sayRefit } from './refit';
+export { sayChanges } from './sayChanges';
 export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion, leastSpecificFlow } from './schema';
 export { jobSteps, sayStep } from './steps';

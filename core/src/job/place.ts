@@ -1,14 +1,18 @@
+import { isZone, zoneDoubt } from '../quantity';
 import {
   type Around,
   around,
   broadClimates,
+  cellsOnPane,
   clearSkyTemperature,
   climateMonths,
   type FrontRow,
   likelyClimate,
   type MonthlyClimate,
   mainsTemperature,
+  meansOf,
   midMonthDays,
+  monthsOf,
   type PaneStanding,
   type SkyYear,
   type StandingStudy,
@@ -26,6 +30,51 @@ import type { OpenJob } from './open';
 import type { Job } from './schema';
 
 type Site = Job['site'];
+
+/** Whether somebody has named the place; until then latitude and longitude are those of somewhere like it. */
+export function isPlaced(site: Site): boolean {
+  return site.unnamed === undefined;
+}
+
+/**
+ * What changes when the place is named: latitude, longitude, and the clock where the one that stands can hardly be right. A pane that still
+ * stands as it did for a place somewhere like it turns to the equator and takes the new latitude for its tilt.
+ */
+export function namePlace(
+  site: Site,
+  place: { latitude: number; longitude: number },
+  zone?: string,
+): { path: string; value: unknown }[] {
+  const { latitude, longitude } = place;
+  const standing = standingAt(site.latitude);
+  const untouched =
+    !isPlaced(site) && site.standing.aim === standing.aim && site.standing.tilts[0]?.tilt === standing.tilt;
+  return [
+    { path: 'site.latitude', value: latitude },
+    { path: 'site.longitude', value: longitude },
+    ...(isPlaced(site) ? [] : [{ path: 'site.unnamed', value: undefined }]),
+    ...(isPlaced(site) ? [] : [{ path: 'site.zone', value: zoneAt(longitude, zone) }]),
+    ...(untouched
+      ? [
+          { path: 'site.standing.aim', value: standingAt(latitude).aim },
+          { path: 'site.standing.tilts.0.tilt', value: standingAt(latitude).tilt },
+        ]
+      : []),
+  ];
+}
+
+/** Degrees. A pane that looks to the equator, tilted by the latitude. */
+export function standingAt(latitude: number): PaneStanding {
+  return { aim: latitude < 0 ? 0 : 180, tilt: Math.round(Math.abs(latitude)) };
+}
+
+/** A zone that can be that of a longitude: the one given, else the whole hours by the sun. */
+export function zoneAt(longitude: number, given: string | undefined): string {
+  if (given !== undefined && isZone(given) && zoneDoubt(given, longitude) === undefined) return given;
+  const hours = Math.round(longitude / 15);
+  // The signs of these names are turned round: Etc/GMT-12 is twelve hours ahead.
+  return hours === 0 ? 'Etc/UTC' : `Etc/GMT${hours > 0 ? '-' : '+'}${Math.abs(hours)}`;
+}
 
 /** How the pane stands: the first tilt, at the aim. */
 export function jobStanding(job: Job): PaneStanding {
@@ -90,6 +139,24 @@ function frontRow({ job, panels }: OpenJob): FrontRow | undefined {
 export function jobAround(open: OpenJob, sky: SkyYear): Around {
   const { horizon, exposure } = open.job.site;
   return around(sky, { horizon, albedo: exposure.albedo, front: frontRow(open) });
+}
+
+/** Sun on the pane as it stands. */
+export interface PaneSun {
+  /** W/m² by month and hour (12 × 24), a mean over all days; and what it would be with an open skyline and no row in front. */
+  means: Float64Array;
+  free: Float64Array;
+  /** J/m² in each month. */
+  months: number[];
+}
+
+/** Sun on the pane as it stands, by month and hour. Some tens of milliseconds: for a worker. */
+export function jobPaneSun(open: OpenJob, sky: SkyYear): PaneSun {
+  const pane = jobStanding(open.job);
+  const cells = cellsOnPane(sky, jobAround(open, sky), pane);
+  const { albedo } = open.job.site.exposure;
+  const free = cellsOnPane(sky, around(sky, { horizon: [], albedo }), pane);
+  return { means: meansOf(sky, cells), free: meansOf(sky, free), months: monthsOf(sky, cells) };
 }
 
 /** How the pane might stand here, all of it. */

@@ -1,6 +1,8 @@
-import { type Compared, compareReadings, type Plant, type Reading, type Sensors } from '../proof';
+import type { Finding } from '../care';
+import { type Compared, compareReadings, type Plant, type Reading, readingDoubts, type Sensors } from '../proof';
 import { tiltOf } from './conditions';
 import { asBuilt, openJob } from './open';
+import { isPlaced } from './place';
 import type { Job } from './schema';
 
 /** What a prediction needs of a job, as built. */
@@ -36,4 +38,13 @@ export interface BuiltJob {
 export function compareBuilt(builds: readonly BuiltJob[], readings: readonly Reading[], sensors: Sensors): Compared {
   const stood = builds.map(({ from, job }) => ({ from, plant: plantOf(job) }));
   return compareReadings(stood, readings, sensors);
+}
+
+/** What in a reading by hand can hardly have been, at the job's place and with its pane. */
+export function jobDoubts(job: Job, reading: Reading): Finding[] {
+  const aperture = openJob(job).panels.reduce(
+    (sum, { design, document }) => sum + design.areas.aperture * document.count,
+    0,
+  );
+  return readingDoubts(plantOf(job), reading, { aperture, placed: isPlaced(job.site) });
 }

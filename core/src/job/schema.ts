@@ -3,6 +3,7 @@ import { loopPipeIds } from '../catalogue';
 import { chosenProblems, families, type PanelDocument } from '../families';
 import { uncertainInputs } from '../heat';
 import { mounts } from '../mounts';
+import { isZone } from '../quantity';
 import { climateSchema } from '../sky';
 
 export const jobFormat = 'north-pane/job';
@@ -65,25 +66,6 @@ const panel = z
       context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
   });
 
-/** Zones already asked about: asking costs a millisecond, and a document is checked at every drag of the tape. */
-const zones = new Map<string, boolean>();
-const mostZones = 600;
-
-function zoneKnown(zone: string): boolean {
-  const asked = zones.get(zone);
-  if (asked !== undefined) return asked;
-  let known = true;
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: zone });
-  } catch {
-    known = false;
-  }
-  // Whoever sends thousands of made-up zones fills no memory.
-  if (zones.size >= mostZones) zones.clear();
-  zones.set(zone, known);
-  return known;
-}
-
 const aimDegrees = z.number('must be a number').min(0, 'aim is 0 to 360').lt(360, 'aim is 0 to below 360');
 const tiltDegrees = z.number('must be a number').min(0, 'tilt is 0 to 90').max(90, 'tilt is 0 to 90');
 const mainsCelsius = z
@@ -95,13 +77,15 @@ const monthList = z.array(z.int().min(1).max(12)).max(12);
 const site = z.strictObject({
   latitude: z.number('must be a number').min(-90, 'latitude is -90 to 90').max(90, 'latitude is -90 to 90'),
   longitude: z.number('must be a number').min(-180, 'longitude is -180 to 180').max(180, 'longitude is -180 to 180'),
+  /** Set while nobody has named the place: latitude and longitude are those of somewhere like it. */
+  unnamed: z.literal(true).optional(),
   /** m. */
   elevation: z.number('must be a number').min(-450, 'at least -450 m').max(6000, 'at most 6 000 m'),
   /** IANA time zone of the site. */
   zone: z
     .string()
     .max(64, 'no such time zone; write it as Region/City')
-    .refine(zoneKnown, 'no such time zone; write it as Region/City'),
+    .refine(isZone, 'no such time zone; write it as Region/City'),
   /** The one source of tilt and aim. Degrees; aim clockwise from true north. */
   standing: z.strictObject({
     aim: aimDegrees,

@@ -5,6 +5,7 @@ import { type Cooking, jobCooking } from './cooking';
 import { cutDecisions, jobShop } from './cutList';
 import { evaluateOpen, type Figures } from './evaluate';
 import { jobFindings } from './findings';
+import { jobParts } from './jobParts';
 import { type OpenJob, openJob } from './open';
 import type { Job } from './schema';
 
@@ -21,22 +22,70 @@ export interface WorkedOut {
   findings: Finding[];
 }
 
-/** Works out a job, each thing by itself: what cannot be worked out is a finding at its place, and all the rest stands. */
-export function workOut(job: Job): WorkedOut {
+/** What of a job stands no different when only prices, stock, locks and ticks have changed: all but the money. */
+interface Design {
+  open: OpenJob;
+  list: { parts: Part[]; purchases: Purchase[] } | undefined;
+  figures: Figures;
+  cooking: Cooking[];
+  /** What is to be looked at in the design, and what of it cannot be worked out. */
+  findings: Finding[];
+}
+
+/**
+ * Works out a job, each thing by itself: what cannot be worked out is a finding at its place, and all the rest stands.
+ *
+ * @param before of the same job a moment ago: what does not hang on the fields that have changed since is taken over
+ */
+export function workOut(job: Job, before?: WorkedOut): WorkedOut {
+  const kept = before && sameDesign(before.open.job, job) ? designs.get(before) : undefined;
+  const design = kept ? { ...kept, open: { ...kept.open, job } } : workOutDesign(job);
+  const { open, list } = design;
+  const absent: Finding[] = [];
+  const plan =
+    kept && before && sameShop(before.open.job, job)
+      ? before.plan
+      : list && attempt('cost', 'panels', absent, () => jobShop(open, list).plan);
+  const { cost: _, ...figures } = design.figures;
+  const worked: WorkedOut = {
+    open,
+    parts: list?.parts ?? [],
+    purchases: list?.purchases ?? [],
+    plan: plan ?? planShop([], [], job.shop, cutDecisions({ ...job, decisions: { ticks: {}, acknowledged: [] } })),
+    figures: { ...figures, ...(plan ? { cost: plan.cost } : {}), unpriced: plan?.unpriced ?? [] },
+    cooking: design.cooking,
+    findings: absent.length === 0 ? design.findings : gravestFirst([...absent, ...design.findings]),
+  };
+  designs.set(worked, design);
+  return worked;
+}
+
+/** The design under what was worked out, for the next time. */
+const designs = new WeakMap<WorkedOut, Design>();
+
+function workOutDesign(job: Job): Design {
   const open = openJob(job);
   const absent: Finding[] = [];
-  const shop = attempt('cost', 'panels', absent, () => jobShop(open));
+  const list = attempt('cost', 'panels', absent, () => jobParts(open));
   const cooking = attempt('limits', 'panels', absent, () => jobCooking(open)) ?? [];
-  const figures = evaluateOpen(open, {}, shop?.plan ?? null);
+  const figures = evaluateOpen(open, {}, null);
   const found = attempt('matters', 'panels', absent, () => jobFindings(open, cooking)) ?? [];
-  return {
-    open,
-    parts: shop?.parts ?? [],
-    purchases: shop?.purchases ?? [],
-    plan:
-      shop?.plan ?? planShop([], [], job.shop, cutDecisions({ ...job, decisions: { ticks: {}, acknowledged: [] } })),
-    figures,
-    cooking,
-    findings: gravestFirst([...figures.absent, ...absent, ...found]),
-  };
+  return { open, list, figures, cooking, findings: gravestFirst([...figures.absent, ...absent, ...found]) };
+}
+
+/** Fields of a job on which nothing of the design hangs. */
+const besides: ReadonlySet<string> = new Set(['shop', 'decisions', 'name', 'currency']);
+
+/** Whether two documents have the same design: their fields are the same objects, as copies with one field set share the rest. */
+function sameDesign(a: Job, b: Job): boolean {
+  return (Object.keys({ ...a, ...b }) as (keyof Job)[]).every((field) => besides.has(field) || a[field] === b[field]);
+}
+
+function sameShop(a: Job, b: Job): boolean {
+  return (
+    a.shop === b.shop &&
+    a.decisions.locks === b.decisions.locks &&
+    a.decisions.overrules === b.decisions.overrules &&
+    a.decisions.ties === b.decisions.ties
+  );
 }

@@ -2,6 +2,7 @@
 export { parseFlow } from './bucket';
 export type { Compared, Comparison, Judgement, StandingPlant, Verdict } from './compare';
 export { compareReadings, verdictOf } from './compare';
+export { doubtWords, readingDoubts } from './doubts';
 export { driftOf, plantCapacity } from './drift';
 export type { Effects } from './effects';
 export type { FaultInput, HiddenFault } from './hiding';

@@ -9,6 +9,8 @@ export interface LengthReading {
   inches?: number;
   numerator?: number;
   denominator?: number;
+  /** Inches in decimals, in the place of all these: for what is thinner than the finest mark of a rule. */
+  decimal?: string;
   /** All of it in one line, for instance `3′ 4 5/8″` or `1 872 mm`. */
   text: string;
 }
@@ -37,6 +39,25 @@ export function formatNumber(value: number, digits = 0): string {
   return `${minus}${grouped}${decimals ? `.${decimals}` : ''}`;
 }
 
+/** m. What is less than this is written as nothing: no rule or gauge in a shed shows it. */
+const leastWritten = 1e-5;
+
+/** Decimals with which millimetres show what they are: below one mark of the tape, the tenths and hundredths. */
+function millimetreDecimals(millimetres: number, wanted: number): number {
+  if (millimetres < leastWritten * 1000) return wanted;
+  for (const decimals of [wanted, wanted + 1, wanted + 2]) {
+    if (decimals > 2) break;
+    const shown = Number(millimetres.toFixed(decimals));
+    if (shown > 0 && (millimetres >= 1 || Math.abs(shown - millimetres) <= 0.05 * millimetres)) return decimals;
+  }
+  return Math.max(wanted, 2);
+}
+
+/** So many of a thing: `1 reading`, `12 readings`. */
+export function formatCount(count: number, one: string, many = `${one}s`): string {
+  return `${formatNumber(count)} ${count === 1 ? one : many}`;
+}
+
 /** For what is thin: tenths of a millimetre, 64ths of an inch. */
 export const fineMarks = { decimals: 1, fraction: 64 } as const;
 
@@ -44,14 +65,25 @@ export const fineMarks = { decimals: 1, fraction: 64 } as const;
  * A length rounded to the tape's mark, once, at the end: never add up rounded lengths.
  *
  * @param value m
+ * What is thinner than a mark is not rounded to one: it shows its tenths, 64ths or thousandths.
+ *
  * @example formatLength(1.031875, 'imperial').text // 3′ 4 5/8″
+ * @example formatLength(0.0003, 'metric').text // 0.3 mm
  */
 export function formatLength(value: number, habit: Habit, options: LengthOptions = {}): LengthReading {
   if (habit === 'metric') {
-    const number = formatNumber(value * 1000, options.decimals ?? 0);
+    const number = formatNumber(value * 1000, millimetreDecimals(Math.abs(value) * 1000, options.decimals ?? 0));
     return { negative: number.startsWith('−'), number, text: options.bare ? number : `${number}${hard}mm` };
   }
-  const finest = options.fraction ?? 16;
+  const usual = options.fraction ?? 16;
+  const thin = Math.abs(value) / inch < 1 / usual - 1e-9 && Math.abs(value) >= leastWritten;
+  const in64ths = (Math.abs(value) / inch) * 64;
+  // A foil of 12 thousandths is no 64th: it is written as the shop writes it.
+  if (thin && Math.abs(in64ths - Math.round(in64ths)) > 0.1) {
+    const decimal = (Math.abs(value) / inch).toFixed(3);
+    if (Number(decimal) > 0) return { negative: value < 0, decimal, text: `${value < 0 ? '−' : ''}${decimal}″` };
+  }
+  const finest = thin ? 64 : usual;
   const marks = Math.round((Math.abs(value) / inch) * finest);
   const negative = value < 0 && marks > 0;
   const wholeInches = Math.floor(marks / finest);

@@ -5,6 +5,7 @@ export type { LengthOptions, LengthReading, Written } from './format';
 export {
   fineMarks,
   formatChange,
+  formatCount,
   formatIn,
   formatLength,
   formatMoney,
@@ -23,7 +24,7 @@ export { measured, sayWords, sized } from './sized';
 export type { DecimalMark, Table } from './table';
 export { isNothing, longestCell, previewTable, quoteCell, readCell, readTable } from './table';
 export type { DateOrder, WrittenTime, ZoneClock } from './time';
-export { dayMilliseconds, readTime, readWritten, standardOffset, wallTime, zoneClock, zoneDoubt } from './time';
+export { dayMilliseconds, isZone, readTime, readWritten, standardOffset, wallTime, zoneClock, zoneDoubt } from './time';
 export type { Habit, QuantityKind, Unit } from './units';
 export {
   fromSI,

@@ -144,3 +144,23 @@ export function readTime(text: string, zone: string, order: DateOrder = 'ymd'): 
   if (written.offset !== undefined) return written.wall - written.offset * minute;
   return zone === 'UTC' ? written.wall : zoneClock(zone).utcOf(written.wall);
 }
+
+/** Zones already asked about: asking costs a millisecond, and a document is checked at every drag of the tape. */
+const zones = new Map<string, boolean>();
+const mostZones = 600;
+
+/** Whether it is the name of a time zone, as IANA has them. */
+export function isZone(zone: string): boolean {
+  const asked = zones.get(zone);
+  if (asked !== undefined) return asked;
+  let known = true;
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+  } catch {
+    known = false;
+  }
+  // Whoever sends thousands of made-up zones fills no memory.
+  if (zones.size >= mostZones) zones.clear();
+  zones.set(zone, known);
+  return known;
+}

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import {
   formatChange,
+  formatCount,
   formatIn,
   formatLength,
   formatMoney,
@@ -82,6 +83,33 @@ describe('quantity: writing numbers', () => {
   ];
   for (const [metres, text] of lengths)
     it(`${metres} m on the tape as ${text}`, () => expect(formatLength(metres, 'imperial').text).equal(text));
+  const thin: [metres: number, habit: 'metric' | 'imperial', text: string][] = [
+    [0.0003, 'metric', '0.3\u00a0mm'],
+    [0.00005, 'metric', '0.05\u00a0mm'],
+    [0.0007, 'metric', '0.7\u00a0mm'],
+    [-0.0004, 'metric', '−0.4\u00a0mm'],
+    [0.001, 'metric', '1\u00a0mm'],
+    [0.0014, 'metric', '1\u00a0mm'],
+    [0.000001, 'metric', '0\u00a0mm'],
+    [0, 'metric', '0\u00a0mm'],
+    [0.0254 / 32, 'imperial', '1/32″'],
+    [0.0254 / 64, 'imperial', '1/64″'],
+    [0.0254 * 0.012, 'imperial', '0.012″'],
+    [-0.0254 * 0.012, 'imperial', '−0.012″'],
+    [0.0254 / 16, 'imperial', '1/16″'],
+  ];
+  for (const [metres, habit, text] of thin)
+    it(`${metres} m, thinner than a mark of the ${habit} tape, as ${text}`, () =>
+      expect(formatLength(metres, habit).text).equal(text));
+  it('fine lengths keep their tenths, and show hundredths where tenths would be nothing', () => {
+    expect(formatLength(0.00004, 'metric', { decimals: 1 }).text).equal('0.04\u00a0mm');
+    expect(formatLength(0.0253, 'metric', { decimals: 1 }).text).equal('25.3\u00a0mm');
+  });
+  it('counts a thing by its name', () => {
+    expect(formatCount(1, 'reading')).equal('1 reading');
+    expect(formatCount(0, 'reading')).equal('0 readings');
+    expect(plain(formatCount(1200, 'entry', 'entries'))).equal('1 200 entries');
+  });
   it('a length with decimals, bare, or fine', () => {
     expect(formatLength(0.01525, 'metric', { decimals: 1 }).text).equal('15.3\u00a0mm');
     expect(formatLength(1.872, 'metric', { bare: true }).text).equal('1\u00a0872');

@@ -23,6 +23,12 @@ const hill: HorizonPoint[] = [
 ];
 
 describe('sky: the skyline', () => {
+  it('a skyline that is none is refused, and not taken for an open one', () => {
+    for (const text of ['hills', 'azimuth elevation', '90 12\nand a tree', 'none\n\nof it'])
+      expect(parseHorizon(text).ok, text).equal(false);
+    for (const text of ['', '  ', '\n\n']) expect(parseHorizon(text)).deep.equal({ ok: true, points: [] });
+    expect(parseHorizon('90 12\n\n180 3\n').ok).equal(true);
+  });
   it('runs straight from point to point, round the north too', () => {
     expect(horizonAt(hill, 75)).equal(15);
     expect(horizonAt(hill, 90)).equal(30);

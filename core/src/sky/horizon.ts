@@ -98,12 +98,14 @@ export type ParsedHorizon = { ok: true; points: HorizonPoint[] } | { ok: false; 
 
 /**
  * Reads a skyline as people paste it: a line a point, azimuth then elevation in degrees, parted by a space, comma,
- * semicolon or tab. Lines without any digit are passed over as headings.
+ * semicolon or tab. Lines without any digit before the first point are passed over as headings. Nothing at all is an open skyline;
+ * text in which there is no point is refused.
  */
 export function parseHorizon(text: string): ParsedHorizon {
   const points: HorizonPoint[] = [];
   for (const [index, line] of text.split(/\r?\n/).entries()) {
-    if (!/\d/.test(line)) continue;
+    // A heading stands before the first point; words after it are none.
+    if (!/\d/.test(line) && (points.length === 0 || line.trim() === '')) continue;
     const fail = (message: string): ParsedHorizon => ({
       ok: false,
       message: `Line ${index + 1}: ${message}`,
@@ -121,6 +123,8 @@ export function parseHorizon(text: string): ParsedHorizon {
     if (elevation < 0 || elevation > 90) return fail('an elevation is 0 to 90.');
     points.push({ azimuth: turn(azimuth), elevation });
   }
+  if (points.length === 0 && text.trim() !== '')
+    return { ok: false, message: 'There is no point in this: two numbers a line, azimuth and elevation.', line: 1 };
   const sorted = sortedByAzimuth(points);
   const twice = sorted.find((point, index) => point.azimuth === sorted[index + 1]?.azimuth);
   if (twice) return { ok: false, message: `Azimuth ${twice.azimuth} stands there twice.`, line: 0 };

@@ -150,3 +150,34 @@ export async function recordBuild({ orm }: Database, jobId: string, revisionId: 
   const [made] = await orm.insert(builds).values({ jobId, revisionId, installedFrom }).returning();
   return made;
 }
+
+/** Takes a kept revision out for good; one that a build stands on stays until that is taken back. */
+export async function removeRevision(
+  { orm }: Database,
+  jobId: string,
+  number: number,
+): Promise<'removed' | 'unknown' | 'built'> {
+  if (!isJobId(jobId)) return 'unknown';
+  return orm.transaction(async (tx) => {
+    const [found] = await tx
+      .select({ id: revisions.id })
+      .from(revisions)
+      .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)))
+      .for('update');
+    if (!found) return 'unknown';
+    const [build] = await tx.select({ id: builds.id }).from(builds).where(eq(builds.revisionId, found.id)).limit(1);
+    if (build) return 'built';
+    await tx.delete(revisions).where(eq(revisions.id, found.id));
+    return 'removed';
+  });
+}
+
+/** Takes back that a revision was built. False when there is no such build. */
+export async function removeBuild({ orm }: Database, jobId: string, id: number): Promise<boolean> {
+  if (!isJobId(jobId)) return false;
+  const gone = await orm
+    .delete(builds)
+    .where(and(eq(builds.jobId, jobId), eq(builds.id, id)))
+    .returning();
+  return gone.length > 0;
+}

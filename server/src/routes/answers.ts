@@ -19,6 +19,14 @@ export function body<S extends z.ZodType>(schema: S) {
   });
 }
 
+/** Checks what stands behind the question mark of an address against a schema; what is wrong is named field by field. */
+export function asked<S extends z.ZodType>(schema: S) {
+  return zValidator('query', schema, (result, context) => {
+    if (!result.success) return context.json(fieldErrors(result.error), 422);
+    return unkeepable(result.data) === undefined ? undefined : context.json({ message: 'There is no such name.' }, 422);
+  });
+}
+
 export function noJob(id: string) {
   return { message: `There is no job “${id.slice(0, 60)}” on this shelf.` };
 }

@@ -1,4 +1,14 @@
-import { defaultJob, familyIds, type Job, openJob, parseJob, readingEra, workOut, writeSvg } from '@north-pane/core';
+import {
+  beginJob,
+  broadClimateIds,
+  familyIds,
+  type Job,
+  openJob,
+  parseJob,
+  readingEra,
+  workOut,
+  writeSvg,
+} from '@north-pane/core';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Database } from '../db/database';
@@ -10,6 +20,8 @@ import {
   listJobs,
   listRevisions,
   recordBuild,
+  removeBuild,
+  removeRevision,
   saveChanges,
 } from '../db/jobs';
 import { limitBody } from '../security';
@@ -30,6 +42,18 @@ const newJobBody = z.union([
     name: z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.'),
     family: z.enum(familyIds as [string, ...string[]]).default(familyIds[0] ?? ''),
     units: z.enum(['metric', 'imperial']),
+    currency: z.string().trim().min(1, 'Say what money is called.').max(4, 'Money has at most 4 letters.').optional(),
+    /** The place itself, or a climate like its own on one half of the earth. */
+    where: z
+      .union([
+        z.strictObject({
+          latitude: z.number().min(-90).max(90),
+          longitude: z.number().min(-180).max(180),
+          zone: z.string().max(64).optional(),
+        }),
+        z.strictObject({ climate: z.enum(broadClimateIds), half: z.enum(['north', 'south']) }),
+      ])
+      .optional(),
   }),
   z.strictObject({ document: z.unknown() }),
 ]);
@@ -102,10 +126,7 @@ export function jobRoutes(database: Database) {
     })
     .post('/', small, body(newJobBody), async (context) => {
       const asked = context.req.valid('json');
-      const document =
-        'document' in asked
-          ? asked.document
-          : { ...defaultJob(asked.family, { units: asked.units }), name: asked.name };
+      const document = 'document' in asked ? asked.document : beginJob(asked.family, asked);
       const parsed = parseJob(document);
       if (!parsed.ok)
         return context.json({ message: 'This is not a job that can be opened.', errors: parsed.errors }, 422);
@@ -166,6 +187,21 @@ export function jobRoutes(database: Database) {
       const kept = await keepRevision(database, id, context.req.valid('json').note);
       if (!kept) return context.json(noJob(id), 404);
       return context.json({ id: kept.id, number: kept.number }, 201);
+    })
+    .delete('/:id/revisions/:number', async (context) => {
+      const { id, number } = context.req.param();
+      const wanted = serial.safeParse(Number(number));
+      const result = wanted.success ? await removeRevision(database, id, wanted.data) : 'unknown';
+      if (result === 'unknown') return context.json({ message: 'There is no such revision here any more.' }, 404);
+      if (result === 'built')
+        return context.json({ message: 'That revision was built: take the build back first.' }, 409);
+      return context.json({ removed: 1 }, 200);
+    })
+    .delete('/:id/builds/:build', async (context) => {
+      const { id, build } = context.req.param();
+      const wanted = serial.safeParse(Number(build));
+      const gone = wanted.success && (await removeBuild(database, id, wanted.data));
+      return gone ? context.json({ removed: 1 }, 200) : context.json({ message: 'That is taken back already.' }, 404);
     })
     .get('/:id/builds', async (context) => {
       const found = await listBuilds(database, context.req.param('id'));

@@ -4,11 +4,11 @@ import { stream } from 'hono/streaming';
 import * as z from 'zod';
 import type { Database } from '../db/database';
 import { findJobZone } from '../db/jobs';
-import { sourcesWithReadings, type WriteReport, writeOne, writeReadings } from '../db/readings';
+import { removeReadings, sourcesWithReadings, type WriteReport, writeOne, writeReadings } from '../db/readings';
 import { failureOf } from '../failure';
 import { parseFile } from '../import/parseFile';
 import { limitBody } from '../security';
-import { body, noJob } from './answers';
+import { asked, body, noJob } from './answers';
 
 /** The newest readings that one look brings. */
 export const readingLimit = 20_000;
@@ -36,6 +36,15 @@ const readingSchema = z
     path: ['sky'],
   });
 const source = z.string().trim().min(1, 'Name where the readings come from.').max(80);
+/** ms since 1970, as an address writes it. */
+const moment = z.coerce.number().int().min(0).max(4e12);
+/** Which readings are meant: all of a name, or those between two moments. */
+const meant = z
+  .strictObject({ source, from: moment.optional(), to: moment.optional() })
+  .refine(({ from, to }) => (from === undefined) === (to === undefined), {
+    message: 'Give both moments, or none for all of them.',
+    path: ['to'],
+  });
 const oneBody = z.strictObject({ reading: readingSchema, sensors: sensorsSchema });
 const importBody = z.strictObject({
   text: z.string(),
@@ -73,6 +82,16 @@ export function readingRoutes(database: Database, report: (error: unknown) => vo
       if (report.differing.length > 0)
         return context.json({ message: 'Another reading was kept at this very moment. Take it again.' }, 409);
       return context.json(report, 201);
+    })
+    .delete('/:id/readings', asked(meant), async (context) => {
+      const id = context.req.param('id');
+      if (!(await findJobZone(database, id))) return context.json(noJob(id), 404);
+      const { source: name, from, to } = context.req.valid('query');
+      const between =
+        from === undefined || to === undefined ? {} : { between: { from: new Date(from), to: new Date(to) } };
+      const removed = await removeReadings(database, { jobId: id, source: name, ...between });
+      if (removed === 0) return context.json({ message: 'There is no such reading here any more.' }, 404);
+      return context.json({ removed }, 200);
     })
     .post('/:id/readings/import', limitBody(25), body(importBody), async (context) => {
       const id = context.req.param('id');

@@ -1,4 +1,4 @@
-import { type Dimension, dimensionLine, direction, type Habit } from '@north-pane/core';
+import { type Dimension, dimensionLine, direction, formatLength, type Habit } from '@north-pane/core';
 import { ink } from '../theme/ink';
 import { Grip, type Pull } from './Grip';
 import type { Placing } from './ShapeMark';
@@ -44,6 +44,11 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull 
       : { x: Math.max(from.x, to.x) + aside, y: middle.y };
   const turned = upright && !beside;
   const colour = chosen ? 'white' : ink('ink');
+  // Taken in hand it is drawn last, over the others, and being moved it would lose the focus.
+  const choose = ({ currentTarget }: { currentTarget: SVGGElement }) => {
+    onChoose?.();
+    if (!chosen) window.requestAnimationFrame(() => currentTarget.focus({ preventScroll: true }));
+  };
   const editable = dimension.edit !== undefined && onChoose !== undefined;
   const number = (
     <g transform={`translate(${at.x} ${at.y})${turned ? ' rotate(-90)' : ''}`}>
@@ -87,15 +92,16 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull 
         <g
           role="button"
           tabIndex={0}
-          aria-label={`${dimension.label}: set`}
+          aria-label={`${dimension.label}, ${formatLength(dimension.value, habit).text}: set`}
           aria-pressed={chosen}
           style={{ cursor: 'pointer' }}
           data-dimension={dimension.id}
-          onClick={onChoose}
+          data-takes="Enter: take it in hand; once more: type a size | comma, full stop: a mark of the tape less or more"
+          onClick={choose}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' && event.key !== ' ') return;
             event.preventDefault();
-            onChoose();
+            choose(event);
           }}
         >
           <title>{dimension.label}</title>

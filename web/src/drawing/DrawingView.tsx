@@ -68,45 +68,48 @@ export function DrawingView({
   };
   const held = drawing.dimensions.find((dimension) => dimension.id === chosen);
   return (
-    <figure aria-label={drawing.title} ref={ref} style={frame}>
-      {width > 0 && (
-        // biome-ignore lint/a11y/noSvgWithoutTitle: the figure round it has the name; a title here would follow the mouse
-        <svg width={width} height={height} style={{ display: 'block' }}>
-          {keyed(drawing.shapes).map(([key, shape]) =>
-            onLit && shape.part ? (
-              // biome-ignore lint/a11y/noStaticElementInteractions: the light follows the mouse only; the parts are named in their list
-              <g key={key} onMouseEnter={() => onLit(shape.part)} onMouseLeave={() => onLit(undefined)}>
-                <ShapeMark shape={shape} place={place} lit={shape.part === lit} />
-              </g>
-            ) : (
-              <ShapeMark key={key} shape={shape} place={place} />
-            ),
-          )}
-          {over?.(place)}
-          <Labels drawing={drawing} place={place} habit={habit} />
-          {/* The one in hand over the others; in one list, so that a mark that is being pulled stays the same mark. */}
-          {[...drawing.dimensions.filter((dimension) => dimension !== held), ...(held ? [held] : [])].map(
-            (dimension) => (
-              <DimensionMark
-                key={dimension.id}
-                dimension={dimension}
-                place={place}
-                habit={habit}
-                chosen={dimension === held}
-                onChoose={onChoose ? () => onChoose(dimension) : undefined}
-                pull={pull}
-              />
-            ),
-          )}
-          <Flags findings={findings} place={place} width={width} onFinding={onFinding} />
-        </svg>
-      )}
+    <>
+      <figure aria-label={drawing.title} ref={ref} style={frame}>
+        {width > 0 && (
+          // biome-ignore lint/a11y/noSvgWithoutTitle: the figure round it has the name; a title here would follow the mouse
+          <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} style={{ display: 'block' }}>
+            {keyed(drawing.shapes).map(([key, shape]) =>
+              onLit && shape.part ? (
+                // biome-ignore lint/a11y/noStaticElementInteractions: the light follows the mouse only; the parts are named in their list
+                <g key={key} onMouseEnter={() => onLit(shape.part)} onMouseLeave={() => onLit(undefined)}>
+                  <ShapeMark shape={shape} place={place} lit={shape.part === lit} />
+                </g>
+              ) : (
+                <ShapeMark key={key} shape={shape} place={place} />
+              ),
+            )}
+            {over?.(place)}
+            <Labels drawing={drawing} place={place} habit={habit} />
+            {/* The one in hand over the others; in one list, so that a mark that is being pulled stays the same mark. */}
+            {[...drawing.dimensions.filter((dimension) => dimension !== held), ...(held ? [held] : [])].map(
+              (dimension) => (
+                <DimensionMark
+                  key={dimension.id}
+                  dimension={dimension}
+                  place={place}
+                  habit={habit}
+                  chosen={dimension === held}
+                  onChoose={onChoose ? () => onChoose(dimension) : undefined}
+                  pull={pull}
+                />
+              ),
+            )}
+            <Flags findings={findings} place={place} width={width} onFinding={onFinding} />
+          </svg>
+        )}
+      </figure>
+      {/* Beside the frame and not in it: what is typed may say more than the drawing has room for. */}
       {entry && held && (
-        <Box position="absolute" zIndex={2} w={`${entryWidth}px`} {...beside(held, place, width, height)}>
+        <Box position="absolute" zIndex={4} w={`${entryWidth}px`} {...beside(held, place, width, height)}>
           {entry}
         </Box>
       )}
-    </figure>
+    </>
   );
 }
 
@@ -133,16 +136,24 @@ function keyed(shapes: readonly Shape[]): [string, Shape][] {
 }
 
 /** px. */
-const entryWidth = 250;
+const entryWidth = 264;
 const entryHeight = 96;
 
-/** Where the entry stands: over its dimension, inside the drawing. */
-function beside(dimension: Dimension, place: Placing, width: number, height: number): { left: string; top: string } {
+/** Where the entry stands: over its dimension. In the lower half it grows upward, else downward, so that what it says later is seen. */
+function beside(
+  dimension: Dimension,
+  place: Placing,
+  width: number,
+  height: number,
+): { left: string; top?: string; bottom?: string } {
   const { from, to } = dimensionLine(dimension);
   const x = place.x((from.x + to.x) / 2) - entryWidth / 2;
-  const y = place.y((from.y + to.y) / 2) - entryHeight / 2;
-  const within = (wanted: number, most: number) => Math.max(4, Math.min(wanted, most - 4));
-  return { left: `${within(x, width - entryWidth)}px`, top: `${within(y, height - entryHeight)}px` };
+  const y = place.y((from.y + to.y) / 2);
+  const within = (wanted: number, most: number) => `${Math.max(4, Math.min(wanted, most - 4))}px`;
+  const left = within(x, width - entryWidth);
+  return y > height / 2
+    ? { left, bottom: within(height - y - entryHeight / 2, height - entryHeight) }
+    : { left, top: within(y - entryHeight / 2, height - entryHeight) };
 }
 
 /** px between two lines of words, at the least. */

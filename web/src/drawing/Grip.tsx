@@ -25,7 +25,7 @@ interface GripProps {
 export function Grip({ dimension, from, to, scale, habit, pull }: GripProps) {
   // As it was when the pull began: the drawing is fitted anew while it goes on.
   const begun = useRef({ value: dimension.value, scale, along: { x: 1, y: 0 } });
-  const ref = useDrag<SVGCircleElement>({
+  const ref = useDrag<SVGGElement>({
     onBegin: () => {
       begun.current = { value: dimension.value, scale, along: direction(from, to).along };
       pull.onBegin(dimension);
@@ -41,17 +41,15 @@ export function Grip({ dimension, from, to, scale, habit, pull }: GripProps) {
   });
   const upright = Math.abs(to.y - from.y) > Math.abs(to.x - from.x);
   return (
-    <circle
+    <g
       ref={ref}
       aria-hidden
       data-grip={dimension.id}
-      cx={to.x}
-      cy={to.y}
-      r={5.5}
-      fill={ink('paneFill')}
-      stroke={ink('card')}
-      strokeWidth={2}
       style={{ cursor: upright ? 'ns-resize' : 'ew-resize', touchAction: 'none' }}
-    />
+    >
+      {/* Larger than it looks, for a thumb. */}
+      <circle className="thumb" cx={to.x} cy={to.y} r={13} fill="transparent" />
+      <circle cx={to.x} cy={to.y} r={5.5} fill={ink('paneFill')} stroke={ink('card')} strokeWidth={2} />
+    </g>
   );
 }

@@ -18,12 +18,14 @@ export function SvgLength({
   const {
     number,
     negative,
+    decimal,
     feet = 0,
     inches = 0,
     numerator,
     denominator,
   } = formatLength(value, habit, fine ? fineMarks : undefined);
   if (number !== undefined) return <tspan>{unit ? `${number}\u00a0mm` : number}</tspan>;
+  if (decimal !== undefined) return <tspan>{`${negative ? '−' : ''}${decimal}″`}</tspan>;
   const showInches = inches > 0 || (feet === 0 && numerator === undefined);
   return (
     <tspan>

@@ -1,8 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core';
 import { type KeyboardEvent, memo, useId, useRef } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
-import { awake } from '../parts/awake';
+import { useSingleKeys } from '../parts/keys';
 import { LengthText } from '../parts/LengthText';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
@@ -36,6 +35,29 @@ export interface TapeProps {
   onType(): void;
 }
 
+/** Marks of the tape by the key that was pressed; up is more, as the figure goes. */
+const tapeSteps: Record<string, number> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  PageUp: 10,
+  PageDown: -10,
+};
+const takes =
+  'arrows: one mark of the tape | Shift with arrows, page up and down: ten marks | Home, End: as small and as large as it can be | Enter: type a size';
+
+/**
+ * Marks to go by comma and full stop: with Shift they write something else on each layout. A key that writes `;` or `:` counts only
+ * where the comma or full stop lies on it.
+ */
+function marksOf({ key, code }: globalThis.KeyboardEvent): number {
+  const by: Record<string, number> = { ',': -1, '.': 1, '<': -10, '>': 10 };
+  if (key === ';') return code === 'Comma' ? -10 : 0;
+  if (key === ':') return code === 'Period' ? 10 : 0;
+  return by[key] ?? 0;
+}
+
 /** px per metre of tape: a millimetre is 9 px, a sixteenth 14. */
 const scale = 9000;
 const height = 58;
@@ -64,15 +86,16 @@ export function Tape(props: TapeProps) {
   const hatch = useId();
 
   const within = (wanted: number) => Math.min(Math.max(wanted, low), high);
-  const nudge = (count: number) => {
+  const setTo = (wanted: number) => {
+    if (wanted === value) return;
     onBegin();
-    onValue(within(nudgeLength(value, habit, count)));
+    onValue(wanted);
     onEnd();
   };
-  useHotkeys('comma', () => nudge(-1), awake);
-  useHotkeys('period', () => nudge(1), awake);
-  useHotkeys('shift+comma', () => nudge(-10), awake);
-  useHotkeys('shift+period', () => nudge(10), awake);
+  const nudge = (count: number) => count !== 0 && setTo(within(nudgeLength(value, habit, count)));
+  const nudgeBy = useRef(nudge);
+  nudgeBy.current = nudge;
+  useSingleKeys(', . < > ; :', (event) => nudgeBy.current(marksOf(event)));
 
   const begun = useRef(value);
   const svg = useDrag<SVGSVGElement>({
@@ -109,10 +132,16 @@ export function Tape(props: TapeProps) {
         aria-valuemin={Math.round(low * 10000) / 10}
         aria-valuemax={Math.round(high * 10000) / 10}
         aria-valuetext={formatLength(value, habit).text}
+        data-takes={takes}
         onKeyDown={(event: KeyboardEvent) => {
-          if (event.key === 'ArrowLeft') nudge(-1);
-          else if (event.key === 'ArrowRight') nudge(1);
+          if (event.ctrlKey || event.metaKey || event.altKey) return;
+          const step = tapeSteps[event.key];
+          if (step !== undefined) nudge(event.shiftKey && Math.abs(step) === 1 ? 10 * step : step);
+          else if (event.key === 'Home') setTo(low);
+          else if (event.key === 'End') setTo(high);
           else if (event.key === 'Enter') onType();
+          else return;
+          event.preventDefault();
         }}
       >
         <svg
@@ -153,7 +182,13 @@ export function Tape(props: TapeProps) {
       </Box>
       <div style={foot}>
         <Reason words={lowEdge > 0 ? lowReason : ''} align="left" />
-        <button type="button" onClick={onType} style={sizeButton} data-testid="tape-value">
+        <button
+          type="button"
+          onClick={onType}
+          style={sizeButton}
+          data-testid="tape-value"
+          aria-label={`${label}, ${formatLength(value, habit).text}: type a size`}
+        >
           {label} <LengthText value={value} habit={habit} />
         </button>
         <Reason words={highEdge < width ? highReason : ''} align="right" />

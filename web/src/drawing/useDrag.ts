@@ -1,5 +1,5 @@
 import { drag, select } from 'd3';
-import { type RefObject, useEffect, useRef } from 'react';
+import { type RefCallback, useCallback, useRef } from 'react';
 
 /** Where the pointer is, in px of the SVG's parent of the dragged element. */
 export interface Pulled {
@@ -14,16 +14,14 @@ interface DragActions {
 }
 
 /**
- * Lets an element of a drawing be dragged. The actions may change between renders; the drag that is under way goes on
- * with the newest.
+ * Lets an element of a drawing be dragged, from whenever it is drawn: a drawing waits for its size. The actions may change
+ * between renders; the drag that is under way goes on with the newest.
  */
-export function useDrag<E extends Element>(actions: DragActions): RefObject<E | null> {
-  const ref = useRef<E>(null);
+export function useDrag<E extends Element>(actions: DragActions): RefCallback<E> {
   const latest = useRef(actions);
   latest.current = actions;
-  useEffect(() => {
-    const element = ref.current;
-    if (!element) return;
+  return useCallback((element: E | null) => {
+    if (!element) return undefined;
     let from: Pulled = { x: 0, y: 0 };
     const pull = drag<E, unknown>()
       .on('start', ({ x, y }: Pulled) => {
@@ -37,5 +35,4 @@ export function useDrag<E extends Element>(actions: DragActions): RefObject<E | 
       select(element).on('.drag', null);
     };
   }, []);
-  return ref;
 }

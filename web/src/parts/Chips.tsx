@@ -1,4 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { Check } from 'lucide-react';
+import { useId } from 'react';
+import { Radio, radioFocus } from './Radio';
 
 /** A few words to tap, one of them taken. */
 export function Chips<V extends string>({
@@ -12,33 +15,38 @@ export function Chips<V extends string>({
   choices: readonly V[];
   onValue(value: V): void;
 }) {
+  const group = useId();
   return (
     <Box role="radiogroup" aria-label={label}>
       <Text fontSize="14px" color="soft" mb="1">
         {label}
       </Text>
       <Flex wrap="wrap" gap="1.5">
-        {choices.map((choice) => (
-          <Box
-            as="button"
-            key={choice}
-            role="radio"
-            aria-checked={choice === value}
-            onClick={() => onValue(choice)}
-            px="3"
-            minH={{ base: '40px', md: '34px' }}
-            borderWidth="1.5px"
-            borderColor={choice === value ? 'paneFill' : 'line'}
-            borderRadius="3px"
-            bg={choice === value ? 'paneFill' : 'card'}
-            color={choice === value ? 'white' : 'ink'}
-            fontFamily="heading"
-            fontWeight="600"
-            cursor="pointer"
-          >
-            {choice}
-          </Box>
-        ))}
+        {choices.map((choice) => {
+          const taken = choice === value;
+          return (
+            <Flex
+              key={choice}
+              position="relative"
+              align="center"
+              gap="1"
+              px="3"
+              minH={{ base: '44px', md: '34px' }}
+              borderWidth="1.5px"
+              borderColor={taken ? 'paneFill' : 'edge'}
+              borderRadius="3px"
+              bg={taken ? 'paneFill' : 'card'}
+              color={taken ? 'white' : 'ink'}
+              fontFamily="heading"
+              fontWeight="600"
+              css={radioFocus}
+            >
+              {taken && <Check size={15} aria-hidden />}
+              <span aria-hidden>{choice}</span>
+              <Radio group={group} label={choice} checked={taken} onChoose={() => onValue(choice)} />
+            </Flex>
+          );
+        })}
       </Flex>
     </Box>
   );

@@ -1,5 +1,6 @@
 import { Box, NativeSelect, Text } from '@chakra-ui/react';
 import { useId } from 'react';
+import { Hinted } from './Hint';
 
 /** One of a few, by name. */
 export function Choice<V extends string>(props: {
@@ -10,18 +11,20 @@ export function Choice<V extends string>(props: {
   hint?: string;
 }) {
   const id = useId();
+  const { hint } = props;
   return (
-    <Box title={props.hint}>
-      <label htmlFor={id}>
-        <Text as="span" fontSize="14px" color="soft">
-          {props.label}
-        </Text>
-      </label>
+    <Box position="relative">
+      <Hinted id={`${id}-hint`} words={props.label} hint={hint}>
+        <label htmlFor={id}>
+          <Text as="span" fontSize="14px" color="soft">
+            {props.label}
+          </Text>
+        </label>
+      </Hinted>
       <NativeSelect.Root size="sm">
         <NativeSelect.Field
           id={id}
-          bg="card"
-          borderColor="line"
+          aria-describedby={hint ? `${id}-hint` : undefined}
           value={props.value}
           onChange={(event) => props.onValue(event.currentTarget.value as V)}
         >

@@ -8,6 +8,8 @@ import {
   type QuantityKind,
 } from '@north-pane/core';
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
+import { showsJob } from './keys';
+import { unseen } from './unseen';
 
 interface EntryProps {
   label: string;
@@ -89,15 +91,8 @@ export function Entry(props: EntryProps) {
   };
 
   return (
-    <Box width={width}>
-      <label
-        htmlFor={id}
-        style={
-          bareLabel
-            ? { position: 'absolute', clip: 'rect(0 0 0 0)', width: 1, height: 1, overflow: 'hidden' }
-            : undefined
-        }
-      >
+    <Box width={width} position="relative">
+      <label htmlFor={id} style={bareLabel ? unseen : undefined}>
         <Text as="span" fontSize="14px" color="soft">
           {label}
           {unitAfter ? `, ${unitAfter}` : ''}
@@ -108,9 +103,10 @@ export function Entry(props: EntryProps) {
         id={id}
         size={size}
         bg="card"
-        borderColor={trouble ? 'brick' : 'line'}
+        borderColor={trouble ? 'brick' : 'edge'}
         color="ink"
         autoComplete="off"
+        {...showsJob(typed !== undefined && typed !== shown)}
         inputMode="text"
         value={typed ?? shown}
         aria-invalid={trouble !== undefined}

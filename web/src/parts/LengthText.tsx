@@ -16,6 +16,13 @@ export function LengthText({
         {!bare && <span style={big ? { fontSize: '0.6em' } : undefined}>&nbsp;mm</span>}
       </span>
     );
+  if (reading.decimal !== undefined)
+    return (
+      <span style={{ whiteSpace: 'nowrap' }}>
+        {reading.negative && '−'}
+        {reading.decimal}″
+      </span>
+    );
   const { negative, feet = 0, inches = 0, numerator, denominator } = reading;
   const showInches = inches > 0 || (feet === 0 && numerator === undefined);
   return (

@@ -11,8 +11,10 @@ import {
   openJob,
   type QuantityKind,
 } from '@north-pane/core';
-import { useMemo } from 'react';
+import { Circle, CircleCheckBig } from 'lucide-react';
+import { useId, useMemo } from 'react';
 import { type Placing, ShapeMark } from '../drawing/ShapeMark';
+import { Radio, radioFocus } from './Radio';
 
 /** px of a silhouette. */
 const size = { width: 150, height: 96 };
@@ -51,6 +53,7 @@ export function LineUp(props: {
   onChoose(family: string): void;
 }) {
   const { chosen, habit, jobOf, onChoose } = props;
+  const group = useId();
   const cards = useMemo(
     () =>
       Object.values(families).map(({ id, name, meaning }) => {
@@ -64,28 +67,30 @@ export function LineUp(props: {
     <Flex role="radiogroup" aria-label="Kind of heater" direction="column" gap="2">
       {cards.map(({ id, name, meaning, job, figures, plan }) => (
         <Box
-          as="button"
-          role="radio"
           key={id}
-          aria-checked={id === chosen}
-          aria-label={name}
-          onClick={(event: React.MouseEvent) => {
-            event.preventDefault();
-            onChoose(id);
-          }}
-          textAlign="left"
+          position="relative"
           borderWidth="2px"
-          borderColor={id === chosen ? 'paneFill' : 'line'}
+          borderColor={id === chosen ? 'paneFill' : 'edge'}
           borderRadius="3px"
           bg="card"
           p="3"
-          cursor="pointer"
+          css={radioFocus}
         >
-          <Flex gap="4" align="center">
+          <Radio
+            group={group}
+            label={name}
+            describedBy={`${group}-${id}`}
+            checked={id === chosen}
+            onChoose={() => onChoose(id)}
+          />
+          <Flex gap="4" align={{ base: 'start', md: 'center' }} direction={{ base: 'column', md: 'row' }}>
             <Box w={`${size.width}px`} flexShrink={0}>
               {plan && <Silhouette drawing={plan} />}
             </Box>
-            <Box minW="0">
+            <Box position="absolute" right="3" top="3" color={id === chosen ? 'paneText' : 'soft'}>
+              {id === chosen ? <CircleCheckBig size={22} aria-hidden /> : <Circle size={22} aria-hidden />}
+            </Box>
+            <Box minW="0" id={`${group}-${id}`}>
               <Text fontFamily="heading" fontWeight="600" fontSize="19px">
                 {name}
               </Text>

@@ -25,6 +25,7 @@ export const Matters = memo(
               // biome-ignore lint/suspicious/noArrayIndexKey: the same finding can stand twice, at two places
               key={`${finding.code}-${index}`}
               id={`finding-${finding.code}`}
+              tabIndex={-1}
               borderLeftWidth="6px"
               borderColor={stop ? 'brick' : note ? 'pane' : 'ochre'}
               bg="card"
@@ -45,7 +46,13 @@ export const Matters = memo(
                 {remedy}
               </Text>
               {fix !== undefined && (
-                <Button size="xs" variant="outline" mt="2" onClick={() => change(finding.path, fix)}>
+                <Button
+                  size="xs"
+                  variant="outline"
+                  mt="2"
+                  aria-label={`Do that: ${headline}`}
+                  onClick={() => change(finding.path, fix)}
+                >
                   Do that
                 </Button>
               )}

@@ -25,9 +25,7 @@ export function Stepper(props: {
         >
           <Minus size={14} aria-hidden />
         </Button>
-        <span style={figure} aria-live="polite">
-          {value}
-        </span>
+        <span style={figure}>{value}</span>
         <Button
           size="xs"
           variant="outline"

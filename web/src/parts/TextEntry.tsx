@@ -1,5 +1,7 @@
 import { Box, Input, Text } from '@chakra-ui/react';
 import { useId, useState } from 'react';
+import { Hinted } from './Hint';
+import { showsJob } from './keys';
 
 /** What was made of something typed: taken, or why not and at which character. */
 export type Taken = { ok: true } | { ok: false; message: string; at?: number };
@@ -13,9 +15,10 @@ export function TextEntry(props: {
   value: string;
   onText(text: string): Taken;
   hint?: string;
+  placeholder?: string;
   maxLength?: number;
 }) {
-  const { label, value, onText, hint, maxLength } = props;
+  const { label, value, onText, hint, placeholder, maxLength } = props;
   const id = useId();
   const [typed, setTyped] = useState<string | undefined>(undefined);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
@@ -36,24 +39,27 @@ export function TextEntry(props: {
       field.setSelectionRange(taken.at, typed.length);
   };
   return (
-    <Box width="100%">
-      <label htmlFor={id}>
-        <Text as="span" fontSize="14px" color="soft">
-          {label}
-        </Text>
-      </label>
+    <Box width="100%" position="relative">
+      <Hinted id={`${id}-hint`} words={label} hint={hint}>
+        <label htmlFor={id}>
+          <Text as="span" fontSize="14px" color="soft">
+            {label}
+          </Text>
+        </label>
+      </Hinted>
       <Input
         id={id}
         size="sm"
         bg="card"
-        borderColor={trouble ? 'brick' : 'line'}
+        borderColor={trouble ? 'brick' : 'edge'}
         color="ink"
         autoComplete="off"
+        {...showsJob(typed !== undefined && typed !== value)}
         maxLength={maxLength}
+        placeholder={placeholder}
         value={typed ?? value}
-        title={hint}
         aria-invalid={trouble !== undefined}
-        aria-describedby={trouble ? `${id}-trouble` : undefined}
+        aria-describedby={trouble ? `${id}-trouble` : hint ? `${id}-hint` : undefined}
         onChange={(event) => setTyped(event.currentTarget.value)}
         onBlur={(event) => take(event.currentTarget)}
         onKeyDown={(event) => {

@@ -37,6 +37,7 @@ export function sliderKeys(label: string, words: string, slider: Slider) {
     'aria-valuemin': low,
     'aria-valuemax': high,
     'aria-valuetext': words,
+    'data-takes': 'arrows, comma and full stop: by one | with Shift, page up and down: by ten | Home, End: to the ends',
     onKeyDown: (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       const step = steps[event.key];

@@ -1,17 +1,20 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core';
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useRef } from 'react';
 import { Link, useParams } from 'react-router';
 import { answered, api } from '../state/api';
 import { startAutosave, takeLaidBy } from '../state/autosave';
 import { useJob } from '../state/job';
 import { useProving } from '../state/proofs';
+import { Announcer } from './Announcer';
 import { ConflictDialog } from './ConflictDialog';
 import { Rail } from './Rail';
+import { KeepAgain } from './Revisions';
 import { Shortcuts } from './Shortcuts';
 import { Slate } from './Slate';
-import { stations } from './stations';
+import { type Station, stations } from './stations';
+import { useStationMemory } from './useStationMemory';
 
 /** One job open: slate on top, rail beside, and the station that the address names. */
 export function JobShell() {
@@ -57,9 +60,16 @@ export function JobShell() {
         Opening…
       </Box>
     );
+  return <Opened station={station} jobId={jobId} trouble={trouble} />;
+}
+
+/** The shell of an open job, with one of its stations. */
+function Opened({ station, jobId, trouble }: { station: Station; jobId: string; trouble: string | undefined }) {
+  const main = useRef<HTMLElement>(null);
+  useStationMemory(main, `${jobId}/${station.id}`);
   const { Screen } = station;
   return (
-    <Flex direction="column" h="100dvh" overflow="hidden">
+    <Flex direction="column" h="100dvh" overflow="hidden" className="shell">
       <Slate />
       {trouble && (
         <Box role="alert" bg="brick" color="white" px="6" py="2" fontSize="14px">
@@ -68,7 +78,19 @@ export function JobShell() {
       )}
       <Flex flex="1" minH="0" direction={{ base: 'column-reverse', md: 'row' }}>
         <Rail current={station.id} jobId={jobId} />
-        <Box as="main" flex="1" minW="0" minH="0" overflow="auto" aria-label={station.name}>
+        <Box
+          as="main"
+          ref={main}
+          tabIndex={-1}
+          flex="1"
+          minW="0"
+          minH="0"
+          overflow="auto"
+          position="relative"
+          aria-label={station.name}
+          // Words for readers and lifted pieces are placed in here: placed against the page they would make it longer.
+          css={{ scrollPaddingBottom: 'var(--np-over-foot, 0px)', '&:focus-visible': { outline: 'none !important' } }}
+        >
           <Suspense
             fallback={
               <Text p="6" color="soft">
@@ -81,7 +103,9 @@ export function JobShell() {
         </Box>
       </Flex>
       <Shortcuts jobId={jobId} />
+      <Announcer />
       <Proving />
+      <KeepAgain />
       <ConflictDialog />
     </Flex>
   );

@@ -1,6 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { memo } from 'react';
+import { type CSSProperties, memo } from 'react';
 import { Link } from 'react-router';
+import { unseen } from '../parts/unseen';
 import { type Mark, useMarks } from './marks';
 import { stations } from './stations';
 
@@ -15,10 +16,11 @@ const words: Record<Mark['state'], string> = {
 export function Rail({ current, jobId }: { current: string; jobId: string }) {
   const marks = useMarks();
   return (
-    <Flex
+    <Box
       as="nav"
       aria-label="Stations"
-      direction={{ base: 'row', md: 'column' }}
+      className="rail"
+      css={rail}
       bg="well"
       borderColor="line"
       borderRightWidth={{ base: '0', md: '1px' }}
@@ -40,8 +42,34 @@ export function Rail({ current, jobId }: { current: string; jobId: string }) {
           />
         );
       })}
-    </Flex>
+    </Box>
   );
+}
+
+/**
+ * Beside the station on a wide screen. On a phone along its foot: eight places in two rows of four, each at that of its number, so that a
+ * station that is built later moves no other; in a low window one row of numbers.
+ */
+const rail = {
+  display: 'flex',
+  flexDirection: 'column',
+  overflow: 'hidden',
+  '@media (max-width: 47.99em)': {
+    display: 'grid',
+    gridTemplateColumns: 'repeat(4, minmax(0, 1fr))',
+    '& > a': { gridColumn: 'var(--in-four)', gridRow: 'var(--row)' },
+  },
+  '@media (min-width: 40em) and (max-width: 47.99em), (max-height: 480px) and (max-width: 47.99em)': {
+    gridTemplateColumns: 'repeat(8, minmax(0, 1fr))',
+    '& > a': { gridColumn: 'var(--number)', gridRow: '1' },
+  },
+  '@media (max-height: 480px) and (max-width: 39.99em)': { '& .rail-name': unseen },
+} as const;
+
+/** Where a station stands in the rail of a phone, by its number. */
+function placeOf(number: number): CSSProperties {
+  const places = { '--number': number, '--in-four': ((number - 1) % 4) + 1, '--row': Math.ceil(number / 4) };
+  return { flex: '0 1 64px', minHeight: 44, position: 'relative', ...places } as CSSProperties;
 }
 
 interface StopProps {
@@ -60,11 +88,12 @@ const Stop = memo(function Stop({ to, number, name, here, state, count }: StopPr
       to={to}
       aria-current={here ? 'page' : undefined}
       aria-label={`${number} ${name}, ${count ? `${count} ` : ''}${words[state]}`}
-      style={{ flex: '1 1 0', maxHeight: 64 }}
+      style={placeOf(number)}
     >
       <Flex
-        h={{ base: '54px', md: '64px' }}
-        px={{ base: '1', md: '3' }}
+        h="100%"
+        minH="46px"
+        px={{ base: '2', md: '3' }}
         align="center"
         justify={{ base: 'center', md: 'space-between' }}
         gap="1"
@@ -79,7 +108,14 @@ const Stop = memo(function Stop({ to, number, name, here, state, count }: StopPr
             </Text>
             <Sign mark={{ state, count }} />
           </Flex>
-          <Text fontFamily="heading" fontWeight="600" fontSize="15px" lineHeight="1.3" color={here ? 'ink' : 'soft'}>
+          <Text
+            className="rail-name"
+            fontFamily="heading"
+            fontWeight="600"
+            fontSize="15px"
+            lineHeight="1.3"
+            color={here ? 'ink' : 'soft'}
+          >
             {name}
           </Text>
         </Box>

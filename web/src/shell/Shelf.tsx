@@ -4,8 +4,10 @@ import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { useSingleKeys } from '../parts/keys';
 import { answered, api } from '../state/api';
 import { useView } from '../state/view';
+import { KeysButton, KeysDialog } from './KeysDialog';
 import { LightSwitch } from './LightSwitch';
 import { UnitFlip } from './UnitFlip';
 
@@ -15,9 +17,16 @@ const NewJob = lazy(() => import('./NewJob').then(({ NewJob }) => ({ default: Ne
 export function Shelf() {
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: () => answered(api.api.jobs.$get()) });
   const [beginning, setBeginning] = useState(false);
+  useSingleKeys('u', () => {
+    const { habit, setHabit } = useView.getState();
+    setHabit(habit === 'imperial' ? 'metric' : 'imperial');
+  });
   useEffect(() => {
     // The first job opened needs core and the bench: fetched while the shelf is looked at.
-    const wait = window.setTimeout(() => void import('./JobShell'), 800);
+    const wait = window.setTimeout(() => {
+      void import('./NewJob');
+      void import('./JobShell');
+    }, 800);
     return () => window.clearTimeout(wait);
   }, []);
 
@@ -28,9 +37,13 @@ export function Shelf() {
         bg="slate"
         color="chalk"
         px={{ base: '4', md: '6' }}
-        h="64px"
+        minH="64px"
+        py="2"
+        wrap="wrap"
+        gap="2"
         align="center"
         justify="space-between"
+        css={{ '--np-colors-focus': '#8FC4BD' }}
       >
         <Heading as="h1" fontSize="22px" letterSpacing="0.01em">
           North Pane
@@ -38,6 +51,7 @@ export function Shelf() {
         <Flex gap="2">
           <UnitFlip own="metric" />
           <LightSwitch />
+          <KeysButton />
         </Flex>
       </Flex>
       <Box as="main" px={{ base: '4', md: '6' }} py="6" maxW="1280px" w="100%" mx="auto">
@@ -77,6 +91,7 @@ export function Shelf() {
           ))}
         </Grid>
       </Box>
+      <KeysDialog job={false} />
       {beginning && (
         <Suspense fallback={null}>
           <NewJob onClose={() => setBeginning(false)} />

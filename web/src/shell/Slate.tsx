@@ -9,17 +9,21 @@ import {
   volumeFlow,
 } from '@north-pane/core';
 import { Redo2, Undo2 } from 'lucide-react';
-import { memo } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { Link } from 'react-router';
+import { goToSection } from '../parts/Section';
 import { SlateButton } from '../parts/SlateButton';
 import { type Derived, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
-import { revisionWords, useKeepRevision, useKeptRevision } from '../state/kept';
+import { revisionWords, useAskToKeep, useKeptRevision } from '../state/kept';
 import { useShopPlan } from '../state/proofs';
 import { ink } from '../theme/ink';
+import { KeysButton } from './KeysDialog';
 import { LightSwitch } from './LightSwitch';
 import { UnitFlip } from './UnitFlip';
+
+const Revisions = lazy(() => import('./Revisions').then(({ Revisions }) => ({ default: Revisions })));
 
 interface Cell {
   label: string;
@@ -101,7 +105,14 @@ function cells(
   ];
 }
 
-/** The strip across the top: what the job comes to, moving as anything moves. */
+/** Figures that stand on a phone without opening the rest. */
+const first = new Set(['clashes', 'clashes, cautions', 'so far']);
+const isFirst = (label: string) => first.has(label) || label.startsWith('gain') || label.startsWith('so far');
+
+/**
+ * The strip across the top: what the job comes to, moving as anything moves. One row on a wide screen; name and tools over the figures on
+ * a narrower one; on a phone three figures, and the rest with units and light under *More*.
+ */
 export function Slate() {
   const document = useDocument();
   const derived = useDerived();
@@ -109,59 +120,120 @@ export function Slate() {
   const kept = useKeptRevision();
   const habit = useHabit();
   const saving = useJob((state) => state.saving);
+  const [more, setMore] = useState(false);
   const saved = { saved: 'saved', waiting: 'saving', saving: 'saving', failed: 'not saved' }[saving];
+  const id = useJob((state) => state.id) ?? '';
+  const all = cells(derived, kept?.derived, habit, { currency: document.currency, spent: plan.cost });
   return (
     <Flex
       as="header"
       bg="slate"
       color="chalk"
-      h="64px"
+      css={onSlate}
       flexShrink={0}
       align="stretch"
-      overflowX="auto"
-      overflowY="hidden"
+      wrap={{ base: 'wrap', xl: 'nowrap' }}
       contain="layout paint style"
+      className="slate"
+      position="relative"
     >
       <Plate name={document.name} words={`${revisionWords(kept)}, ${saved}`} />
-      {cells(derived, kept?.derived, habit, { currency: document.currency, spent: plan.cost }).map((cell) => (
-        <SlateCell
-          key={cell.label.replace(/ .*/, '')}
-          label={cell.label}
-          value={cell.value}
-          warn={cell.warn}
-          moved={cell.change?.text}
-          good={cell.change?.good}
-        />
-      ))}
-      <Tools own={document.units} />
+      <Flex
+        order={{ base: 3, xl: 0 }}
+        w={{ base: '100%', xl: 'auto' }}
+        flex={{ xl: '1 1 auto' }}
+        minW="0"
+        wrap={{ base: 'wrap', md: 'nowrap' }}
+        justify={{ md: 'space-between', xl: 'flex-start' }}
+        borderTopWidth={{ base: '1px', xl: '0' }}
+        borderColor="slateLine"
+        className={more ? 'slate-cells slate-more' : 'slate-cells'}
+      >
+        {all.map((cell) => (
+          <SlateCell
+            key={cell.label.replace(/[ ,].*/, '')}
+            label={cell.label}
+            value={cell.value}
+            warn={cell.warn}
+            moved={cell.change?.text}
+            good={cell.change?.good}
+            first={isFirst(cell.label)}
+            to={cell.label.startsWith('clashes') ? `/jobs/${id}/size` : undefined}
+          />
+        ))}
+        {more && (
+          <Flex w="100%" gap="2" px="3" py="2" display={{ base: 'flex', md: 'none' }} wrap="wrap">
+            <UnitFlip own={document.units} />
+            <LightSwitch />
+            <KeysButton />
+          </Flex>
+        )}
+      </Flex>
+      <Tools own={document.units} more={more} onMore={() => setMore(!more)} />
     </Flex>
   );
 }
 
+/** On slate the focus ring is a light one, by day as by night; on a phone what is not first waits under *More*. */
+const onSlate = {
+  '--np-colors-focus': '#8FC4BD',
+  '@media (max-width: 47.99em)': {
+    '& .slate-cells > *': { flex: '1 1 30%' },
+    '& .slate-cells:not(.slate-more) > [data-first=no]': { display: 'none' },
+  },
+};
+
 const Plate = memo(function Plate({ name, words }: { name: string; words: string }) {
+  const [looking, setLooking] = useState(false);
   return (
-    <Box px="4" py="2.5" minW={{ base: '160px', md: '216px' }} flexShrink={0}>
+    <Box
+      px={{ base: '3', md: '4' }}
+      py="1.5"
+      flex={{ base: '1 1 0', xl: '0 0 auto' }}
+      minW={{ base: '110px', md: '216px' }}
+    >
       <Link to="/" aria-label={`${name}: back to the shelf`} style={{ display: 'block' }}>
         <Text
           as="h1"
           fontFamily="heading"
           fontWeight="600"
           fontSize="17px"
-          lineHeight="1.2"
+          lineHeight="1.25"
+          minH="24px"
           whiteSpace="nowrap"
           overflow="hidden"
           textOverflow="ellipsis"
-          maxW="220px"
+          maxW={{ base: '100%', xl: '220px' }}
         >
           {name}
         </Text>
       </Link>
-      <Text fontSize="13px" color="chalkSoft" whiteSpace="nowrap" aria-live="polite">
+      <button type="button" title="What was kept" onClick={() => setLooking(true)} style={keptButton}>
         {words}
-      </Text>
+      </button>
+      {looking && (
+        <Suspense fallback={null}>
+          <Revisions onClose={() => setLooking(false)} />
+        </Suspense>
+      )}
     </Box>
   );
 });
+
+const keptButton = {
+  display: 'block',
+  maxWidth: '100%',
+  minHeight: 24,
+  fontSize: 13,
+  color: ink('chalkSoft'),
+  whiteSpace: 'nowrap',
+  overflow: 'hidden',
+  textOverflow: 'ellipsis',
+  cursor: 'pointer',
+  textDecoration: 'underline',
+  textDecorationColor: ink('slateEdge'),
+  textUnderlineOffset: 3,
+} as const;
 
 interface SlateCellProps {
   label: string;
@@ -169,14 +241,15 @@ interface SlateCellProps {
   warn: boolean | undefined;
   moved: string | undefined;
   good: boolean | undefined;
+  first: boolean;
+  /** Where it leads, when it is pressed. */
+  to: string | undefined;
 }
 
 /** One figure of the slate, drawn again only when it changes; plain elements, as the readouts of the bench. */
-const SlateCell = memo(function SlateCell({ label, value, warn, moved, good }: SlateCellProps) {
-  return (
-    <div
-      style={{ padding: '8px 16px', borderLeft: `1px solid ${ink('slateLine')}`, flexShrink: 0, whiteSpace: 'nowrap' }}
-    >
+const SlateCell = memo(function SlateCell({ label, value, warn, moved, good, first, to }: SlateCellProps) {
+  const figure = (
+    <>
       <p style={{ fontSize: 13, color: ink('chalkSoft') }}>{label}</p>
       <p style={{ ...vital, color: warn ? '#E5B94E' : ink('chalk') }}>
         {value}{' '}
@@ -192,35 +265,71 @@ const SlateCell = memo(function SlateCell({ label, value, warn, moved, good }: S
           </span>
         )}
       </p>
+    </>
+  );
+  return (
+    <div style={cellStyle} data-first={first ? 'yes' : 'no'}>
+      {to ? (
+        <Link
+          to={to}
+          onClick={() => goToSection('To look at')}
+          title="To what is to be looked at"
+          style={{ display: 'block' }}
+        >
+          {figure}
+        </Link>
+      ) : (
+        figure
+      )}
     </div>
   );
 });
+
+const cellStyle = {
+  padding: '7px 14px',
+  borderLeft: `1px solid ${ink('slateLine')}`,
+  flexShrink: 0,
+  whiteSpace: 'nowrap',
+} as const;
 
 const vital = { fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 20, lineHeight: 1.2 } as const;
 
 /** Colours on slate of a change for the better, for the worse, and of one that is neither. */
 const moves = { good: '#8FC4BD', bad: '#E3A27C', plain: '#A9B5B8' } as const;
 
-/** Undo, redo, keep, units and light. */
-const Tools = memo(function Tools({ own }: { own: Habit }) {
-  const keep = useKeepRevision();
+/** Undo, redo, keep; units, light and keys, which on a phone wait under *More*. */
+const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boolean; onMore(): void }) {
+  const ask = useAskToKeep();
   const undo = useJob((state) => state.undo);
   const redo = useJob((state) => state.redo);
   const canUndo = useJob((state) => state.past.length > 0);
   const canRedo = useJob((state) => state.future.length > 0);
   return (
-    <Flex ml="auto" px="4" gap="2" align="center" borderLeftWidth="1px" borderColor="slateLine" flexShrink={0}>
-      <SlateButton type="button" aria-label="Undo" title="Undo" disabled={!canUndo} onClick={undo}>
+    <Flex
+      ml="auto"
+      px={{ base: '2', md: '4' }}
+      gap={{ base: '1', md: '2' }}
+      align="center"
+      flexShrink={0}
+      className="no-print"
+    >
+      <SlateButton type="button" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo}>
         <Undo2 size={16} aria-hidden />
       </SlateButton>
-      <SlateButton type="button" aria-label="Redo" title="Redo" disabled={!canRedo} onClick={redo}>
+      <SlateButton type="button" aria-label="Redo" title="Redo (Ctrl Y)" disabled={!canRedo} onClick={redo}>
         <Redo2 size={16} aria-hidden />
       </SlateButton>
-      <SlateButton type="button" title="Keep a revision (k)" disabled={keep.isPending} onClick={() => keep.mutate()}>
+      <SlateButton type="button" title="Keep a revision (k)" onClick={ask}>
         Keep
       </SlateButton>
-      <UnitFlip own={own} />
-      <LightSwitch />
+      <Flex gap="2" display={{ base: 'none', md: 'flex' }}>
+        <UnitFlip own={own} />
+        <LightSwitch />
+        <KeysButton />
+      </Flex>
+      <SlateButton type="button" aria-expanded={more} display={{ base: 'inline-flex', md: 'none' }} onClick={onMore}>
+        {more ? 'Less' : 'More'}
+      </SlateButton>
     </Flex>
   );
 });

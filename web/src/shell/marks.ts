@@ -1,9 +1,7 @@
-import { defaultJob, familyIds, isStepId } from '@north-pane/core';
+import { isPlaced, isStepId } from '@north-pane/core';
 import { useDerived } from '../state/derived';
 import { useDocument } from '../state/job';
 import { useSources } from '../state/readings';
-
-const nowhere = defaultJob(familyIds[0] ?? '').site;
 
 export interface Mark {
   state: 'untouched' | 'under way' | 'settled' | 'matters';
@@ -15,8 +13,7 @@ export function useMarks(): Record<string, Mark> {
   const document = useDocument();
   const { parts, findings } = useDerived();
   const sources = useSources();
-  // A job begins nowhere in particular.
-  const placed = document.site.latitude !== nowhere.latitude || document.site.longitude !== nowhere.longitude;
+  const placed = isPlaced(document.site);
   const wanted = parts.reduce((sum, part) => sum + part.count, 0);
   const done = parts.reduce((sum, part) => sum + Math.min(part.count, document.decisions.ticks[part.id] ?? 0), 0);
   const begun = Object.keys(document.decisions.ticks).filter(isStepId).length;

@@ -1,6 +1,12 @@
-import { createBrowserRouter, redirect } from 'react-router';
+import { createBrowserRouter, Navigate, useParams } from 'react-router';
 import { Lost } from './Lost';
 import { Shelf } from './Shelf';
+
+/** A job without a station opens on the bench. */
+function ToBench() {
+  const { jobId } = useParams();
+  return <Navigate to={`/jobs/${jobId}/size`} replace />;
+}
 
 /** Job and station stand in the address, so that a reload or a shared link lands where one was. */
 export const router = createBrowserRouter([
@@ -8,7 +14,7 @@ export const router = createBrowserRouter([
     errorElement: <Lost />,
     children: [
       { path: '/', element: <Shelf /> },
-      { path: '/jobs/:jobId', loader: ({ params }) => redirect(`/jobs/${params.jobId}/size`) },
+      { path: '/jobs/:jobId', element: <ToBench /> },
       {
         path: '/jobs/:jobId/:station',
         lazy: () => import('./JobShell').then(({ JobShell }) => ({ Component: JobShell })),

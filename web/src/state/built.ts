@@ -19,15 +19,30 @@ export interface Built {
   builds: { from: number; job: Job }[];
 }
 
-/** The designs that measurements are held against: the revisions that were built, else the one on the bench. */
-export function useBuilt(): Built {
+/** Every build of the open job, the newest first. */
+export function useBuilds() {
   const id = useJob((state) => state.id) ?? '';
-  const document = useDocument();
-  const builds = useQuery({
+  return useQuery({
     queryKey: ['builds', id],
     queryFn: () => answered(api.api.jobs[':id'].builds.$get({ param: { id } })),
     staleTime: 60_000,
   });
+}
+
+/** Takes back that something was built. */
+export function useTakeBackBuild() {
+  const id = useJob((state) => state.id) ?? '';
+  return useMutation({
+    mutationFn: (build: number) =>
+      answered(api.api.jobs[':id'].builds[':build'].$delete({ param: { id, build: String(build) } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['builds', id] }),
+  });
+}
+
+/** The designs that measurements are held against: the revisions that were built, else the one on the bench. */
+export function useBuilt(): Built {
+  const document = useDocument();
+  const builds = useBuilds();
   const stood = (builds.data ?? []).map(
     ({ number, note, installedFrom, document: drawn }): Standing => ({
       // Tests by hand are of what stands there, whenever they were made.

@@ -1,18 +1,12 @@
 import {
-  type Around,
-  cellsOnPane,
-  jobAround,
-  jobStanding,
-  monthsOf,
+  type PaneSun,
   type SkySource,
-  type SkyYear,
   type StandingShares,
   type StandingStudy,
   sharesOf,
   skySourceOf,
 } from '@north-pane/core';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { useHeavy } from '../workers/useHeavy';
 import { answered, api, Refusal } from './api';
 import { useDerived } from './derived';
@@ -37,20 +31,12 @@ function useSeries(): { bytes: Uint8Array | undefined; waiting: boolean } {
   return { bytes: wanted === undefined ? undefined : found.data, waiting: wanted !== undefined && found.isPending };
 }
 
-export interface PlaceSky {
-  sky: SkyYear;
-  around: Around;
-  /** J/m² by month and hour on the pane as it stands, and by month. */
-  cells: Float64Array;
-  months: number[];
-}
-
-/** Everything about sun at the open job's site: moves with the pane at once, and with the place a moment later. */
+/** Everything about sun at the open job's site, worked out beside the page: the last answer stays up while the next is worked out. */
 export function useSky(): {
-  place: PlaceSky | undefined;
+  sun: PaneSun | undefined;
   study: StandingStudy | undefined;
   shares: StandingShares | undefined;
-  /** Whether the study is for the pane as it stands now. */
+  /** Whether sun and study are for the pane as it stands now. */
   fresh: boolean;
   source: SkySource;
 } {
@@ -59,19 +45,12 @@ export function useSky(): {
   const { bytes, waiting } = useSeries();
   const { latitude, longitude, elevation, zone, climate, standing, horizon, exposure } = job.site;
   const key = JSON.stringify([latitude, longitude, elevation, zone, climate, waiting, bytes?.byteLength]);
-  const { value: sky } = useHeavy(`sky ${key}`, (heavy) => heavy.sky(key, job.site, bytes));
   const outsides = open.panels.map(({ design, document }) => [design.outside, document.count, document.turned]);
   const stands = JSON.stringify([key, standing, horizon, exposure.albedo, job.need.months, standing.front && outsides]);
+  const { value: sun, fresh: sunFresh } = useHeavy(`pane ${stands}`, (heavy) => heavy.pane(key, job, bytes));
   const { value: study, fresh } = useHeavy(`study ${stands}`, (heavy) => heavy.study(key, job, bytes));
-  // biome-ignore lint/correctness/useExhaustiveDependencies: `stands` holds all that the sums read of the open job
-  const place = useMemo(() => {
-    if (!sky) return undefined;
-    const around = jobAround(open, sky);
-    const cells = cellsOnPane(sky, around, jobStanding(open.job));
-    return { sky, around, cells, months: monthsOf(sky, cells) };
-  }, [sky, stands]);
-  const shares = place && study ? sharesOf(place.months, study) : undefined;
-  return { place, study, shares, fresh, source: skySourceOf(job.site, bytes !== undefined) };
+  const shares = sun && study ? sharesOf(sun.months, study) : undefined;
+  return { sun, study, shares, fresh: fresh && sunFresh, source: skySourceOf(job.site, bytes !== undefined) };
 }
 
 /** What the weather will be in the next three days, from the service that the server asks. */

@@ -7,8 +7,14 @@ interface View {
   habit: Habit | undefined;
   /** By day, by night, or as the machine is set. */
   light: 'day' | 'night' | 'machine';
+  /** Whether single keys do things. */
+  singleKeys: boolean;
+  /** Sections that were folded or unfolded by hand, by their titles. */
+  folded: Readonly<Record<string, boolean>>;
   setHabit(habit: Habit): void;
   setLight(light: View['light']): void;
+  setSingleKeys(on: boolean): void;
+  setFolded(title: string, folded: boolean): void;
 }
 
 /** How this person looks at things: kept in the browser, in no job. */
@@ -17,8 +23,12 @@ export const useView = create<View>()(
     (set) => ({
       habit: undefined,
       light: 'machine',
+      singleKeys: true,
+      folded: {},
       setHabit: (habit) => set({ habit }),
       setLight: (light) => set({ light }),
+      setSingleKeys: (singleKeys) => set({ singleKeys }),
+      setFolded: (title, folded) => set((view) => ({ folded: { ...view.folded, [title]: folded } })),
     }),
     { name: 'north-pane-view' },
   ),

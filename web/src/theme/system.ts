@@ -31,7 +31,11 @@ const config = defineConfig({
     },
     'h1, h2, h3': { fontFamily: 'heading', fontWeight: 600 },
     a: { color: 'inherit', textDecoration: 'none' },
-    '*:focus-visible': { outline: '2px solid {colors.pane}', outlineOffset: '2px' },
+    '*:focus-visible': { outline: '3px solid {colors.focus} !important', outlineOffset: '2px' },
+    // Fields stand close together, and drawings clip what lies outside them.
+    'input:focus-visible, select:focus-visible, textarea:focus-visible, svg *:focus-visible': { outlineOffset: '0' },
+    // What is dragged by a finger is as large as one.
+    '.thumb': { '@media (pointer: coarse)': { r: '22px' } },
     '::selection': { background: '{colors.pane}', color: 'white' },
   },
   theme: {
@@ -54,6 +58,10 @@ const config = defineConfig({
         card: pair('#FCFAF4', '#212D35'),
         well: pair('#EDE8DB', '#11181D'),
         line: pair('#D8D0BE', '#3B4A54'),
+        /** Edges of what can be pressed or filled, and the ring of what has the focus: 3 to 1 against any ground. */
+        edge: pair('#857C66', '#7B8A92'),
+        focus: pair('#2F6462', '#8FC4BD'),
+        slateEdge: pair('#8696A0', '#8696A0'),
         ink: pair('#22303A', '#ECE7DB'),
         soft: pair('#545E63', '#A9B5B8'),
         slate: pair('#22303A', '#0E1418'),
@@ -79,23 +87,33 @@ const config = defineConfig({
         hot: pair('#A9572B', '#D17A48'),
         bg: pair('#F5F2EA', '#182127'),
         fg: pair('#22303A', '#ECE7DB'),
-        border: pair('#D8D0BE', '#3B4A54'),
+        border: pair('#857C66', '#7B8A92'),
       },
     },
     recipes: {
       button: {
         ...buttonRecipe,
-        base: { ...buttonRecipe.base, fontFamily: 'heading', fontWeight: 600, borderRadius: '3px' },
+        base: {
+          ...buttonRecipe.base,
+          focusVisibleRing: undefined,
+          fontFamily: 'heading',
+          fontWeight: 600,
+          borderRadius: '3px',
+          minHeight: { base: '44px', md: '28px' },
+          minWidth: { base: '44px', md: '28px' },
+          _pressed: { boxShadow: 'inset 0 -4px 0 currentColor' },
+          _disabled: { opacity: 0.6, cursor: 'not-allowed', borderStyle: 'dashed', borderColor: 'edge' },
+        },
         variants: {
           ...buttonRecipe.variants,
           variant: {
             solid: { bg: 'paneFill', color: 'white', _hover: { bg: 'paneDeep' } },
             outline: {
               borderWidth: '1px',
-              borderColor: 'line',
+              borderColor: 'edge',
               bg: 'card',
               color: 'ink',
-              _hover: { borderColor: 'pane' },
+              _hover: { borderColor: 'paneText' },
             },
             plain: { bg: 'transparent', color: 'paneText', _hover: { textDecoration: 'underline' } },
           },
@@ -103,12 +121,36 @@ const config = defineConfig({
       },
       input: {
         ...inputRecipe,
-        base: { ...inputRecipe.base, borderRadius: '3px', fontVariantNumeric: 'tabular-nums' },
+        base: {
+          ...inputRecipe.base,
+          focusVisibleRing: undefined,
+          minHeight: { base: '44px', md: '0' },
+          borderRadius: '3px',
+          fontVariantNumeric: 'tabular-nums',
+        },
+        variants: {
+          ...inputRecipe.variants,
+          variant: { outline: { bg: 'card', borderWidth: '1px', borderColor: 'edge' } },
+        },
       },
     },
     slotRecipes: {
       dialog: dialogSlotRecipe,
-      nativeSelect: nativeSelectSlotRecipe,
+      nativeSelect: {
+        ...nativeSelectSlotRecipe,
+        base: {
+          ...nativeSelectSlotRecipe.base,
+          field: {
+            ...nativeSelectSlotRecipe.base?.field,
+            focusVisibleRing: undefined,
+            minHeight: { base: '44px', md: '0' },
+          },
+        },
+        variants: {
+          ...nativeSelectSlotRecipe.variants,
+          variant: { outline: { field: { bg: 'card', borderWidth: '1px', borderColor: 'edge' } } },
+        },
+      },
       table: tableSlotRecipe,
     },
   },

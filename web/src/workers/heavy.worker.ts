@@ -9,6 +9,7 @@ import {
   gapAdvice,
   type Habit,
   type Job,
+  jobPaneSun,
   jobSky,
   jobStudy,
   type Make,
@@ -87,8 +88,9 @@ const heavy = {
       const inlet = (conditions.air ?? designConditions.air) + rise;
       return { rise, bands: bothBands(job, { ...conditions, inlet }, 60) };
     }),
-  /** The year's sky over a site, from the bytes of its weather file where there is one. */
-  sky: (key: string, site: Job['site'], series: Uint8Array | undefined) => skyOf(key, site, series),
+  /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */
+  pane: (key: string, job: Job, series: Uint8Array | undefined) =>
+    jobPaneSun(openJob(job), skyOf(key, job.site, series)),
   /** How the pane might stand under that sky. */
   study: (key: string, job: Job, series: Uint8Array | undefined) =>
     jobStudy(openJob(job), skyOf(key, job.site, series)),

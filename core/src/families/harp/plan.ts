@@ -119,6 +119,7 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
         offset: 0,
         lowReason: 'too short to be worth a panel',
         highReason: 'the headers would meet the corner cleats',
+        room: { path: 'glazing.parameters.length', share: 1 },
       },
     },
     {
@@ -136,6 +137,7 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
         offset: 0,
         lowReason: 'the plates would overlap',
         highReason: 'the plate would meet the side boards',
+        room: { path: 'glazing.parameters.width', share: count },
       },
     },
   ];

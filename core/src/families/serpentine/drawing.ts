@@ -138,6 +138,7 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
         offset: 0,
         lowReason: 'too short to be worth a panel',
         highReason: 'the bends would meet the end boards',
+        room: { path: 'glazing.parameters.length', share: 1 },
       },
     },
     {
@@ -157,6 +158,7 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
               offset: 0,
               lowReason: 'the bends could not be made',
               highReason: 'the plate would meet the side boards',
+              room: { path: 'glazing.parameters.width', share: count },
             },
           }
         : {}),

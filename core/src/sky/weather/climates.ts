@@ -7,6 +7,9 @@ interface BroadClimate {
   name: string;
   /** A few words by which somebody knows their own. */
   like: string;
+  /** Degrees from the equator, and m: a place as good as any other for it, where somebody names no place. Judgement. */
+  latitude: number;
+  elevation: number;
   /** Share of the sun above the air that comes through, at the winter and at the summer solstice. */
   clearness: readonly [winter: number, summer: number];
   /** K that the yearly mean lies off the mean for the latitude. */
@@ -29,6 +32,8 @@ export const broadClimates = {
   'wet-tropics': {
     name: 'Wet tropics',
     like: 'warm and showery all year',
+    latitude: 5,
+    elevation: 100,
     clearness: [0.45, 0.45],
     warmer: -0.5,
     swing: 4,
@@ -39,6 +44,8 @@ export const broadClimates = {
   savanna: {
     name: 'Savanna and monsoon',
     like: 'a dry bright half year, a wet one',
+    latitude: 15,
+    elevation: 100,
     clearness: [0.62, 0.48],
     warmer: 0,
     swing: 9,
@@ -49,6 +56,8 @@ export const broadClimates = {
   desert: {
     name: 'Desert',
     like: 'hardly any rain, hot summers',
+    latitude: 28,
+    elevation: 100,
     clearness: [0.62, 0.69],
     warmer: 3,
     swing: 18,
@@ -59,6 +68,8 @@ export const broadClimates = {
   highland: {
     name: 'Dry highland',
     like: 'thin clear air, cold nights',
+    latitude: 36,
+    elevation: 2000,
     clearness: [0.64, 0.63],
     warmer: 3,
     swing: 15,
@@ -69,6 +80,8 @@ export const broadClimates = {
   mediterranean: {
     name: 'Dry summers, wet winters',
     like: 'bright summers, mild grey winters',
+    latitude: 38,
+    elevation: 100,
     clearness: [0.47, 0.67],
     warmer: 0.5,
     swing: 11,
@@ -79,6 +92,8 @@ export const broadClimates = {
   'humid-warm': {
     name: 'Humid and warm',
     like: 'sultry summers, cool winters, rain in any month',
+    latitude: 32,
+    elevation: 100,
     clearness: [0.48, 0.5],
     warmer: 0,
     swing: 15,
@@ -89,6 +104,8 @@ export const broadClimates = {
   maritime: {
     name: 'By the ocean, temperate',
     like: 'mild and changeable all year',
+    latitude: 50,
+    elevation: 100,
     clearness: [0.36, 0.49],
     warmer: 1.5,
     swing: 7,
@@ -99,6 +116,8 @@ export const broadClimates = {
   continental: {
     name: 'Inland',
     like: 'warm summers, hard winters',
+    latitude: 46,
+    elevation: 100,
     clearness: [0.44, 0.53],
     warmer: -2,
     swing: 16,
@@ -109,6 +128,8 @@ export const broadClimates = {
   northern: {
     name: 'Cold forest',
     like: 'short summers, long snow',
+    latitude: 60,
+    elevation: 100,
     clearness: [0.4, 0.5],
     warmer: -0.5,
     swing: 16,
@@ -119,6 +140,8 @@ export const broadClimates = {
   polar: {
     name: 'Beyond the trees',
     like: 'cold all year',
+    latitude: 68,
+    elevation: 100,
     clearness: [0.42, 0.47],
     warmer: -4,
     swing: 14,

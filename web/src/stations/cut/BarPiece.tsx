@@ -34,6 +34,7 @@ export function BarPiece(props: PieceProps) {
       {...listeners}
       aria-label={`${name}, ${formatLength(length, habit).text}${locked ? ', cut' : ''}`}
       title={name}
+      data-takes="Space: lift the piece, and lay it down | up, down: carry it from bar to bar | Escape: put it back"
       onMouseEnter={() => onLit(part)}
       onMouseLeave={() => onLit(undefined)}
       onFocus={() => onLit(part)}

@@ -5,8 +5,9 @@ import {
   DndContext,
   DragOverlay,
   KeyboardSensor,
+  MouseSensor,
   type Over,
-  PointerSensor,
+  TouchSensor,
   useDroppable,
   useSensor,
   useSensors,
@@ -33,6 +34,7 @@ import {
 } from '@north-pane/core';
 import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
+import { TextButton } from '../../parts/TextButton';
 import { useSize } from '../../parts/useSize';
 import { useDocument, useJob } from '../../state/job';
 import { BarPiece } from './BarPiece';
@@ -71,7 +73,9 @@ export function Bars({ material: latest, habit, currency, proving, lit, onLit }:
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const [ref, { width }] = useSize<HTMLDivElement>();
   const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    // A finger that rests lifts the piece; one that moves at once scrolls the page.
+    useSensor(TouchSensor, { activationConstraint: { delay: 220, tolerance: 8 } }),
     useSensor(KeyboardSensor, { coordinateGetter: barKeys }),
   );
   // The lock, and the number of bars alike.
@@ -140,15 +144,9 @@ export function Bars({ material: latest, habit, currency, proving, lit, onLit }:
       {material.unruled && (
         <Flex align="baseline" gap="3" wrap="wrap" fontSize="14px">
           <Text>{ruledWords(plan.cost, material.unruled.cost, currency)}</Text>
-          <Box
-            as="button"
-            color="paneText"
-            fontWeight="600"
-            cursor="pointer"
-            onClick={() => changeAll(releaseMaterial(document, item))}
-          >
+          <TextButton onClick={() => changeAll(releaseMaterial(document, item))}>
             Give it back to the planner
-          </Box>
+          </TextButton>
         </Flex>
       )}
       {leftOut(material).map(({ id, count, why: reason }) => (

@@ -19,6 +19,7 @@ import {
 import { useMemo, useState } from 'react';
 import { SvgLength } from '../../drawing/SvgLength';
 import { SvgText } from '../../drawing/SvgText';
+import { TextButton } from '../../parts/TextButton';
 import { useSize } from '../../parts/useSize';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
@@ -232,16 +233,9 @@ function CutOrder(props: {
   const [open, setOpen] = useState(false);
   return (
     <Box fontSize="14px">
-      <Box
-        as="button"
-        color="paneText"
-        fontWeight="600"
-        cursor="pointer"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-      >
+      <TextButton aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? 'Hide the order of cuts' : `Order of cuts, ${cuts.length}`}
-      </Box>
+      </TextButton>
       {open && (
         <ol style={{ paddingLeft: 24, listStyle: 'decimal' }}>
           {cuts.map((cut, place) => (

@@ -20,6 +20,7 @@ import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { Section } from '../../parts/Section';
+import { TextButton } from '../../parts/TextButton';
 import { TickBox } from '../../parts/TickBox';
 import { useDocument, useJob } from '../../state/job';
 
@@ -147,16 +148,9 @@ function Instead({ job, item, habit }: { job: Job; item: string; habit: Habit })
   const found = asked?.of === job ? asked.list : undefined;
   if (!found)
     return (
-      <Box
-        as="button"
-        color="paneText"
-        fontWeight="600"
-        fontSize="14px"
-        cursor="pointer"
-        onClick={() => setAsked({ of: job, list: substitutes(job, item) })}
-      >
+      <TextButton fontSize="14px" onClick={() => setAsked({ of: job, list: substitutes(job, item) })}>
         Something else?
-      </Box>
+      </TextButton>
     );
   if (found.length === 0) return <Text fontSize="14px">Nothing else goes in its place.</Text>;
   return (

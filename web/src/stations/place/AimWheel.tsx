@@ -15,16 +15,22 @@ const winds = [
 ] as const;
 const radians = Math.PI / 180;
 
+/** px of a pane seen from above, up the slope: flat it is as deep as it is long, upright no more than its thickness. */
+function depthOf(tilt: number): number {
+  return Math.max(5, 24 * Math.cos(tilt * radians));
+}
+
 /** A ring of directions about the dome, with the pane's aim as a handle and the best aim as a copper point. */
 export function AimWheel(props: {
   dome: Dome;
   aim: number;
+  tilt: number;
   bestAim: number | undefined;
   onAim(aim: number): void;
   onBegin(): void;
   onEnd(): void;
 }) {
-  const { dome, aim, bestAim, onAim, onBegin, onEnd } = props;
+  const { dome, aim, tilt, bestAim, onAim, onBegin, onEnd } = props;
   const knob = useDrag<SVGGElement>({
     onBegin,
     onMove: ({ x, y }) => onAim(Math.round(dome.from(x, y).azimuth) % 360),
@@ -80,8 +86,17 @@ export function AimWheel(props: {
       >
         {/* Larger than it looks, for a thumb, but not over the rim: there the skyline is taken hold of. */}
         <circle cy={-5} r={22} fill="transparent" />
-        <path d="M0 17L-13 -4A13 13 0 1 1 13 -4Z" fill={ink('paneFill')} stroke={ink('card')} strokeWidth={2} />
-        <circle cy={-7} r={4} fill={ink('card')} />
+        {/* The pane from above: as wide as it is, as deep as its tilt leaves of it, its low edge toward what it looks at. */}
+        <rect
+          x={-17}
+          y={-5 - depthOf(tilt) / 2}
+          width={34}
+          height={depthOf(tilt)}
+          fill={ink('paneFill')}
+          stroke={ink('card')}
+          strokeWidth={2}
+        />
+        <path d={`M-17 ${-5 - depthOf(tilt) / 2}H17`} stroke={ink('ink')} strokeWidth={2.5} />
       </g>
     </g>
   );

@@ -1,4 +1,4 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { formatAim, type Job, monthNames, type StandingStudy, sayMonths } from '@north-pane/core';
 import { useJob } from '../../state/job';
 
@@ -21,25 +21,17 @@ export function MonthsWanted({ job, study }: { job: Job; study: StandingStudy | 
         {monthNames.map((name, index) => {
           const on = wanted.includes(index + 1);
           return (
-            <Box
-              as="button"
+            <Button
               key={name}
+              size="xs"
+              variant={on ? 'solid' : 'outline'}
               aria-pressed={on}
               aria-label={name}
-              onClick={() => toggle(index + 1)}
               px="2"
-              minH={{ base: '40px', md: '30px' }}
-              borderWidth="1.5px"
-              borderColor={on ? 'paneFill' : 'line'}
-              borderRadius="3px"
-              bg={on ? 'paneFill' : 'card'}
-              color={on ? 'white' : 'ink'}
-              fontFamily="heading"
-              fontWeight="600"
-              cursor="pointer"
+              onClick={() => toggle(index + 1)}
             >
               {name.slice(0, 3)}
-            </Box>
+            </Button>
           );
         })}
       </Flex>

@@ -80,7 +80,7 @@ function Handle({ index, points, dome, onPoints, onBegin, onEnd }: SkylineProps 
     );
   const remove = () => onPoints(points.filter((_, place) => place !== index));
   const under = useRef(false);
-  const ref = useDrag<SVGCircleElement>({
+  const ref = useDrag<SVGGElement>({
     onBegin,
     onMove: (at) => {
       const there = dome.from(at.x, at.y);
@@ -97,14 +97,9 @@ function Handle({ index, points, dome, onPoints, onBegin, onEnd }: SkylineProps 
   });
   const [x, y] = dome.at({ azimuth: point.azimuth, zenith: 90 - point.elevation });
   return (
-    <circle
+    <g
       ref={ref}
-      cx={x}
-      cy={y}
-      r={7}
-      fill={ink('card')}
-      stroke={ink('ink')}
-      strokeWidth={2}
+      transform={`translate(${x} ${y})`}
       style={{ cursor: 'move', touchAction: 'none' }}
       role="slider"
       tabIndex={0}
@@ -113,6 +108,7 @@ function Handle({ index, points, dome, onPoints, onBegin, onEnd }: SkylineProps 
       aria-valuemin={0}
       aria-valuemax={85}
       aria-valuetext={`${Math.round(point.elevation)} degrees high`}
+      data-takes="up, down: one degree higher or lower | left, right: one degree along the rim | with Shift: by five | Delete: take the point away"
       onKeyDown={(event) => {
         const step = event.shiftKey ? 5 : 1;
         const moves: Record<string, readonly [azimuth: number, elevation: number]> = {
@@ -128,6 +124,10 @@ function Handle({ index, points, dome, onPoints, onBegin, onEnd }: SkylineProps 
         if (by) move(point.azimuth + by[0], point.elevation + by[1]);
         else remove();
       }}
-    />
+    >
+      {/* Larger than it looks, for a thumb. */}
+      <circle className="thumb" r={14} fill="transparent" />
+      <circle r={7} fill={ink('card')} stroke={ink('ink')} strokeWidth={2} />
+    </g>
   );
 }

@@ -1,20 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import {
-  around,
-  cellsOnPane,
-  formatQuantity,
-  formatRough,
-  type Habit,
-  type Job,
-  jobStanding,
-  meansOf,
-  monthNames,
-  perDay,
-} from '@north-pane/core';
-import { useId, useMemo } from 'react';
+import { formatQuantity, formatRough, type Habit, monthNames, type PaneSun, perDay } from '@north-pane/core';
+import { memo, useId } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
-import type { PlaceSky } from '../../state/sky';
 import { heatInk, ink } from '../../theme/ink';
 
 /** W/m² at the hot end of the scale: a monthly mean hardly passes it. */
@@ -28,17 +16,10 @@ const top = 18;
 const bottom = 34;
 
 /** Sun on the pane by month and hour: a mean over all days, hatched where the skyline or the row in front takes it. */
-export function SunByHour({ job, place, habit }: { job: Job; place: PlaceSky; habit: Habit }) {
+export const SunByHour = memo(function SunByHour({ sun, habit }: { sun: PaneSun; habit: Habit }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const hatch = useId();
-  const { sky, cells, months } = place;
-  const { tilt, aim } = jobStanding(job);
-  const { albedo } = job.site.exposure;
-  const free = useMemo(
-    () => meansOf(sky, cellsOnPane(sky, around(sky, { horizon: [], albedo }), { tilt, aim })),
-    [sky, albedo, tilt, aim],
-  );
-  const means = meansOf(sky, cells);
+  const { means, free, months } = sun;
   const lit = Array.from({ length: 24 }, (_, hour) => hour).filter((hour) =>
     Array.from({ length: 12 }, (_, month) => free[month * 24 + hour] ?? 0).some((value) => value > 8),
   );
@@ -129,7 +110,7 @@ export function SunByHour({ job, place, habit }: { job: Job; place: PlaceSky; ha
       )}
     </Box>
   );
-}
+});
 
 function Legend({ x, y, irradiance }: { x: number; y: number; irradiance(value: number): string }) {
   const steps = 9;

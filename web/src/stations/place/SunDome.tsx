@@ -1,44 +1,32 @@
 import { Box } from '@chakra-ui/react';
-import {
-  type HorizonPoint,
-  hourMarks,
-  type Job,
-  paneEdge,
-  sunPath,
-  sunPosition,
-  sunTimes,
-  yearPaths,
-} from '@north-pane/core';
-import { useMemo } from 'react';
+import { hourMarks, type Job, paneEdge, sunPath, sunPosition, sunTimes, yearPaths } from '@north-pane/core';
+import { memo, useMemo } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';
 import { AimWheel, wheelWidth } from './AimWheel';
 import { type Dome, domeOf, pathOf } from './dome';
+import { useLiveDrag, useLiveStanding } from './live';
 import { Skyline } from './Skyline';
 
 interface SunDomeProps {
   site: Job['site'];
-  aim: number;
-  tilt: number;
   now: Date;
   /** Degrees; the aim at which a fixed pane gets most, when it is worked out. */
   bestAim: number | undefined;
-  onAim(aim: number): void;
-  onHorizon(points: HorizonPoint[]): void;
-  onBegin(): void;
-  onEnd(): void;
 }
 
 /**
  * The sky over the site: the year's paths of the sun with today's hours, the skyline to be drawn by pulling it up, and the
  * aim of the pane as a handle on the rim.
  */
-export function SunDome(props: SunDomeProps) {
-  const { site, aim, tilt, now, bestAim, onAim, onHorizon, onBegin, onEnd } = props;
+export const SunDome = memo(function SunDome(props: SunDomeProps) {
+  const { site, now, bestAim } = props;
+  const { aim, tilt, horizon } = useLiveStanding();
+  const drag = useLiveDrag();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const size = Math.min(width, height || width);
-  const dome = domeOf(Math.max(40, size / 2 - wheelWidth - 2));
+  const dome = useMemo(() => domeOf(Math.max(40, size / 2 - wheelWidth - 2)), [size]);
   const edge = paneEdge({ tilt, aim });
   const pane = dome.at({ zenith: tilt, azimuth: aim });
   // What lies behind the pane: between its edge over the sky and the rim on its back.
@@ -54,7 +42,7 @@ export function SunDome(props: SunDomeProps) {
     >
       {size > 0 && (
         // biome-ignore lint/a11y/noSvgWithoutTitle: named by the group about it; a title would pop up everywhere over it
-        <svg width={width} height={size}>
+        <svg width={width} height={size} viewBox={`0 0 ${width} ${size}`}>
           <g transform={`translate(${width / 2} ${size / 2})`}>
             <circle r={dome.radius} fill={ink('card')} stroke={ink('ink')} strokeWidth={1.5} />
             {[30, 60].map((zenith) => (
@@ -86,25 +74,39 @@ export function SunDome(props: SunDomeProps) {
               stroke={ink('card')}
               strokeWidth={2}
             />
-            <Skyline points={site.horizon} dome={dome} onPoints={onHorizon} onBegin={onBegin} onEnd={onEnd} />
+            <Skyline
+              points={horizon}
+              dome={dome}
+              onPoints={(points) => drag.set('horizon', points)}
+              onBegin={drag.onBegin}
+              onEnd={drag.onEnd}
+            />
             {[30, 60].map((zenith) => (
               <SvgText key={zenith} x={5} y={(dome.radius * zenith) / 90 - 4} size={12} fill={ink('soft')}>
                 {90 - zenith}°
               </SvgText>
             ))}
-            <AimWheel dome={dome} aim={aim} bestAim={bestAim} onAim={onAim} onBegin={onBegin} onEnd={onEnd} />
+            <AimWheel
+              dome={dome}
+              aim={aim}
+              tilt={tilt}
+              bestAim={bestAim}
+              onAim={(value) => drag.set('aim', value)}
+              onBegin={drag.onBegin}
+              onEnd={drag.onEnd}
+            />
           </g>
         </svg>
       )}
     </Box>
   );
-}
+});
 
 const hotSide = (latitude: number, month: number) =>
   month === 5 ? latitude >= 0 : month === 11 ? latitude < 0 : undefined;
 
 /** The year's paths, thin; both solstices by name; today's thick, with its hours and the sun where it stands now. */
-function Paths({ site, dome, now }: { site: Job['site']; dome: Dome; now: Date }) {
+const Paths = memo(function Paths({ site, dome, now }: { site: Job['site']; dome: Dome; now: Date }) {
   const { latitude, longitude, elevation, zone } = site;
   const day = Math.floor(now.getTime() / 86_400_000);
   const paths = useMemo(
@@ -189,4 +191,4 @@ function Paths({ site, dome, now }: { site: Job['site']; dome: Dome; now: Date }
       )}
     </>
   );
-}
+});

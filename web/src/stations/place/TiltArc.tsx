@@ -1,21 +1,18 @@
 import { Box } from '@chakra-ui/react';
 import { noonSun } from '@north-pane/core';
+import { memo } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useDrag } from '../../drawing/useDrag';
 import { sliderKeys } from '../../parts/sliderKeys';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';
+import { useLiveDrag, useLiveStanding } from './live';
 
 interface TiltArcProps {
   latitude: number;
   longitude: number;
-  aim: number;
-  tilt: number;
   bestTilt: number | undefined;
   now: Date;
-  onTilt(tilt: number): void;
-  onBegin(): void;
-  onEnd(): void;
 }
 
 const radians = Math.PI / 180;
@@ -27,8 +24,11 @@ const nameWidth = 72;
 const nameHeight = 15;
 
 /** The pane from the side on its arc of tilts, with the noon suns it looks at: dragged by its top, or nudged by keys. */
-export function TiltArc(props: TiltArcProps) {
-  const { latitude, longitude, aim, tilt, bestTilt, now, onTilt, onBegin, onEnd } = props;
+export const TiltArc = memo(function TiltArc(props: TiltArcProps) {
+  const { latitude, longitude, bestTilt, now } = props;
+  const { aim, tilt } = useLiveStanding();
+  const { onBegin, onEnd, set } = useLiveDrag();
+  const onTilt = (value: number) => set('tilt', value);
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   // On the left only the scale's figures need room, on the right the suns' names.
   const radius = Math.max(60, Math.min((width - scaleWidth - nameWidth) / 2, height - margin - 16));
@@ -70,7 +70,7 @@ export function TiltArc(props: TiltArcProps) {
     <Box ref={ref} w="100%" h="100%" minH="210px" role="group" aria-label="The pane from the side">
       {width > 0 && height > 0 && (
         // biome-ignore lint/a11y/noSvgWithoutTitle: named by the group about it; a title would pop up everywhere over it
-        <svg width={width} height={height}>
+        <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
           <g transform={`translate(${Math.max(scaleWidth + radius, (width - nameWidth) / 2)} ${radius + margin})`}>
             <path d={pathArc(radius, 180, 90)} fill="none" stroke={ink('soft')} strokeWidth={1.5} />
             <path d={pathArc(radius, 90, 0)} fill="none" stroke={ink('line')} strokeDasharray="2 4" />
@@ -143,7 +143,7 @@ export function TiltArc(props: TiltArcProps) {
       )}
     </Box>
   );
-}
+});
 
 /** An arc about the middle from one angle to another, counter-clockwise from the right. */
 function pathArc(radius: number, from: number, to: number): string {

@@ -1,5 +1,5 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import { formatPlace, type Habit, type Job, parsePlace, zoneDoubt } from '@north-pane/core';
+import { formatPlace, type Habit, isPlaced, type Job, namePlace, parsePlace, zoneDoubt } from '@north-pane/core';
 import { useMemo } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
@@ -32,14 +32,12 @@ export function Where({ job, habit }: { job: Job; habit: Habit }) {
       <TextEntry
         label="Latitude, longitude"
         hint="40.9 S, 172.9 E; -40.9, 172.9; 40°54′S 172°54′E: as you have it"
-        value={formatPlace(site.latitude, site.longitude)}
+        value={isPlaced(site) ? formatPlace(site.latitude, site.longitude) : ''}
+        placeholder="52.3 N, 1.9 W"
         onText={(text) => {
           const place = parsePlace(text);
           if (!place.ok) return place;
-          return changeAll([
-            { path: 'site.latitude', value: place.latitude },
-            { path: 'site.longitude', value: place.longitude },
-          ]);
+          return changeAll(namePlace(site, place, Intl.DateTimeFormat().resolvedOptions().timeZone));
         }}
       />
       <Entry

@@ -1,5 +1,14 @@
 import { Box, Flex, Grid, SimpleGrid, Text } from '@chakra-ui/react';
-import { formatAim, jobStanding, parsePitch, sayStanding } from '@north-pane/core';
+import {
+  formatAim,
+  formatPlace,
+  type Habit,
+  isPlaced,
+  jobStanding,
+  parsePitch,
+  type StandingStudy,
+  sayStanding,
+} from '@north-pane/core';
 import { useEffect, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { Section } from '../../parts/Section';
@@ -7,6 +16,7 @@ import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useSky } from '../../state/sky';
 import { Compass } from './Compass';
+import { useLiveStanding } from './live';
 import { MonthsWanted } from './MonthsWanted';
 import { OffAim } from './OffAim';
 import { Outlook } from './Outlook';
@@ -31,17 +41,11 @@ function useNow(): Date {
 export default function Place() {
   const job = useDocument();
   const habit = useHabit();
-  const { change, changeAll, beginDrag, endDrag } = useJob();
+  const changeAll = useJob((state) => state.changeAll);
   const now = useNow();
-  const { place, study, shares, fresh, source } = useSky();
+  const { sun, study, shares, fresh, source } = useSky();
   const { site } = job;
   const { tilt, aim } = jobStanding(job);
-  const set = (path: string) => (value: number) => {
-    const outcome = change(path, value);
-    return outcome.ok ? undefined : outcome.message;
-  };
-  const setAim = set('site.standing.aim');
-  const setTilt = set('site.standing.tilts.0.tilt');
   return (
     <Box p={{ base: '4', md: '5' }}>
       <Where job={job} habit={habit} />
@@ -56,6 +60,12 @@ export default function Place() {
         data-testid="standing-sentence"
         color={fresh ? 'ink' : 'soft'}
       >
+        {!isPlaced(site) && (
+          <Text as="span" display="block" color="ochreText" fontSize="18px">
+            Nobody has named the place yet. Until then this is somewhere like it, at{' '}
+            {formatPlace(site.latitude, site.longitude)}.
+          </Text>
+        )}
         {study && shares ? sayStanding({ tilt, aim }, shares, study) : 'Working out a year of sun…'}
         <Text as="span" display="block" fontFamily="body" fontWeight="400" fontSize="14px" color="soft">
           {source.words}
@@ -63,51 +73,17 @@ export default function Place() {
       </Text>
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.08fr) minmax(0, 1fr)' }} gap="6" mt="1">
         <Box h={{ base: '390px', md: '540px' }}>
-          <SunDome
-            site={site}
-            aim={aim}
-            tilt={tilt}
-            now={now}
-            bestAim={study?.best.year.aim}
-            onAim={setAim}
-            onHorizon={(points) => change('site.horizon', points)}
-            onBegin={beginDrag}
-            onEnd={endDrag}
-          />
+          <SunDome site={site} now={now} bestAim={study?.best.year.aim} />
         </Box>
         <Flex direction="column" gap="3" minW="0">
           <Grid templateColumns={{ base: '1fr', sm: 'minmax(0, 1fr) 132px' }} gap="3">
             <Box h="225px">
-              <TiltArc
-                latitude={site.latitude}
-                longitude={site.longitude}
-                aim={aim}
-                tilt={tilt}
-                bestTilt={study?.best.year.tilt}
-                now={now}
-                onTilt={setTilt}
-                onBegin={beginDrag}
-                onEnd={endDrag}
-              />
+              <TiltArc latitude={site.latitude} longitude={site.longitude} bestTilt={study?.best.year.tilt} now={now} />
             </Box>
-            <SimpleGrid columns={{ base: 2, sm: 1 }} gap="2" alignContent="start">
-              <Entry
-                label="Tilt, ° or 6/12"
-                value={tilt}
-                kind="number"
-                habit={habit}
-                parse={parsePitch}
-                onValue={setTilt}
-              />
-              <Entry label="Aim, ° from north" value={aim} kind="number" habit={habit} onValue={setAim} />
-              <Text fontSize="13px" color="soft" gridColumn={{ base: 'span 2', sm: 'auto' }}>
-                {formatAim(aim)}. Copper points: most sun over the year
-                {study ? `, ${Math.round(study.best.year.tilt)}° ${formatAim(study.best.year.aim)}` : ''}.
-              </Text>
-            </SimpleGrid>
+            <StandingFields habit={habit} study={study} />
           </Grid>
           <Section title="Sun on the pane" aside="mean of all days, cloudy ones too; hatched: taken by the skyline">
-            <Box h="285px">{place && <SunByHour job={job} place={place} habit={habit} />}</Box>
+            <Box h="285px">{sun && <SunByHour sun={sun} habit={habit} />}</Box>
           </Section>
         </Flex>
       </Grid>
@@ -151,5 +127,32 @@ export default function Place() {
         </Box>
       </Grid>
     </Box>
+  );
+}
+
+/** Tilt and aim to type, moving with the handles. */
+function StandingFields({ habit, study }: { habit: Habit; study: StandingStudy | undefined }) {
+  const change = useJob((state) => state.change);
+  const { tilt, aim } = useLiveStanding();
+  const set = (path: string) => (value: number) => {
+    const outcome = change(path, value);
+    return outcome.ok ? undefined : outcome.message;
+  };
+  return (
+    <SimpleGrid columns={{ base: 2, sm: 1 }} gap="2" alignContent="start">
+      <Entry
+        label="Tilt, ° or 6/12"
+        value={tilt}
+        kind="number"
+        habit={habit}
+        parse={parsePitch}
+        onValue={set('site.standing.tilts.0.tilt')}
+      />
+      <Entry label="Aim, ° from north" value={aim} kind="number" habit={habit} onValue={set('site.standing.aim')} />
+      <Text fontSize="13px" color="soft" gridColumn={{ base: 'span 2', sm: 'auto' }}>
+        {formatAim(aim)}. Copper points: most sun over the year
+        {study ? `, ${Math.round(study.best.year.tilt)}° ${formatAim(study.best.year.aim)}` : ''}.
+      </Text>
+    </SimpleGrid>
   );
 }

@@ -189,8 +189,6 @@ function Columns(props: {
         <NativeSelect.Root size="sm" mt="1">
           <NativeSelect.Field
             aria-label="clock of the times"
-            bg="card"
-            borderColor="line"
             value={mapping.time?.zone ?? 'site'}
             onChange={(event) =>
               mapping.time &&
@@ -209,8 +207,6 @@ function Columns(props: {
         <NativeSelect.Root size="sm" mt="1">
           <NativeSelect.Field
             aria-label="how dates are written"
-            bg="card"
-            borderColor="line"
             value={mapping.time?.order ?? 'ymd'}
             onChange={(event) =>
               mapping.time &&
@@ -256,8 +252,6 @@ function Columns(props: {
               <NativeSelect.Root size="sm" mt="1">
                 <NativeSelect.Field
                   aria-label={`unit of ${columnWords[name]}`}
-                  bg="card"
-                  borderColor="line"
                   value={mapped.unit}
                   onChange={(event) =>
                     onMapping({

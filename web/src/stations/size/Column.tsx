@@ -1,8 +1,8 @@
-import { Button, Text } from '@chakra-ui/react';
+import { Button, Flex, Text } from '@chakra-ui/react';
 import { formatQuantity, panelMakings } from '@north-pane/core';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Matters } from '../../parts/Matters';
-import { Section } from '../../parts/Section';
+import { FoldingSection, goToSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useDocument } from '../../state/job';
@@ -34,10 +34,11 @@ export function Column() {
   const opened = useBenchView((view) => view.opened);
   return (
     <>
-      <Does bench={bench} />
+      <Jumps />
       <ToLookAt />
-      <WasteNothing />
+      <Does bench={bench} />
       <MadeOf />
+      <WasteNothing />
       <Safety />
       {bench && (
         <Deeper
@@ -54,13 +55,34 @@ export function Column() {
   );
 }
 
+const jumps = [
+  ['To look at', 'To look at'],
+  ['What this panel does', 'Does'],
+  ['Made of', 'Made of'],
+  ['Waste nothing', 'Waste'],
+  ['Loop and safety', 'Loop'],
+] as const;
+
+/** From the drawing to what is said of it: each opens its section. */
+const Jumps = memo(function Jumps() {
+  return (
+    <Flex as="nav" aria-label="Parts of this column" gap="1" wrap="wrap" mb="3" className="no-print">
+      {jumps.map(([title, words]) => (
+        <Button key={title} size="xs" variant="outline" px="2" onClick={() => goToSection(title)}>
+          {words}
+        </Button>
+      ))}
+    </Flex>
+  );
+});
+
 function Does({ bench }: { bench: Bench | undefined }) {
   const habit = useHabit();
   const { at, figures, panel, mine } = useBenchPanel();
   const opened = useBenchView((view) => view.opened);
   const { irradiance, air } = figures.conditions;
   return (
-    <Section
+    <FoldingSection
       title="What this panel does"
       aside={`${formatQuantity('irradiance', irradiance, habit).text}, air ${formatQuantity('temperature', air, habit, 0).text}`}
     >
@@ -72,7 +94,7 @@ function Does({ bench }: { bench: Bench | undefined }) {
         habit={habit}
         onOpen={toggleReadout}
       />
-    </Section>
+    </FoldingSection>
   );
 }
 
@@ -80,9 +102,9 @@ function ToLookAt() {
   const habit = useHabit();
   const { findings } = useDerived();
   return (
-    <Section title="To look at" aside={findings.length === 0 ? undefined : String(findings.length)}>
+    <FoldingSection title="To look at" aside={findings.length === 0 ? undefined : String(findings.length)}>
       <Matters findings={findings} habit={habit} />
-    </Section>
+    </FoldingSection>
   );
 }
 
@@ -93,25 +115,25 @@ function MadeOf() {
     [plan, section].flatMap(({ dimensions }) => dimensions).flatMap(({ edit }) => (edit ? [edit.path] : [])),
   );
   return (
-    <Section title="Made of">
+    <FoldingSection title="Made of">
       <MakeUp panel={panel.document} index={at} habit={habit} drawn={drawn} />
-    </Section>
+    </FoldingSection>
   );
 }
 
 function Safety() {
   const { need, loop } = useDocument();
   return (
-    <Section title="Loop and safety">
+    <FoldingSection title="Loop and safety" shut>
       <LoopSafety need={need} loop={loop} habit={useHabit()} />
-    </Section>
+    </FoldingSection>
   );
 }
 
 const HowSure = memo(function HowSure() {
   const [shown, setShown] = useState(false);
   return (
-    <Section title="How sure">
+    <FoldingSection title="How sure" shut>
       <Text fontSize="14px" mb="2">
         Bond, pane, paint, insulation, wind and sun are only known within limits. The bands come of that.
       </Text>
@@ -123,7 +145,7 @@ const HowSure = memo(function HowSure() {
           <Limits onClose={() => setShown(false)} />
         </Suspense>
       )}
-    </Section>
+    </FoldingSection>
   );
 });
 

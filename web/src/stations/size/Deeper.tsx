@@ -1,7 +1,7 @@
 import { Text } from '@chakra-ui/react';
 import { evaluateOpen, type Habit, openJob, stillMakings } from '@north-pane/core';
 import { memo, type ReactNode } from 'react';
-import { Section } from '../../parts/Section';
+import { FoldingSection } from '../../parts/Section';
 import { useJob } from '../../state/job';
 import type { Bench, Told } from '../../workers/heavy.worker';
 import { Curve } from './Curve';
@@ -42,7 +42,7 @@ export const Deeper = memo(
     const setHeader = (path: string, id: string) => useJob.getState().change(`panels.${index}.${path}`, id);
     return (
       <>
-        <Section title="When nothing flows">
+        <FoldingSection title="When nothing flows" shut>
           <Shown of={bench.still}>
             {(still) => (
               <Still
@@ -54,17 +54,17 @@ export const Deeper = memo(
               />
             )}
           </Shown>
-        </Section>
+        </FoldingSection>
         {!('value' in bench.water && bench.water.value === undefined) && (
-          <Section title="How it shares its water">
+          <FoldingSection title="How it shares its water" shut>
             <Shown of={bench.water}>
               {(water) =>
                 water && <WaterShare water={water} habit={habit} onHeader={(id) => setHeader(water.headerPath, id)} />
               }
             </Shown>
-          </Section>
+          </FoldingSection>
         )}
-        <Section title="What a mark is worth" aside="to the heat of this panel">
+        <FoldingSection title="What a mark is worth" shut aside="to the heat of this panel">
           <Shown of={bench.marks}>
             {(marks) => (
               <Marks
@@ -75,12 +75,12 @@ export const Deeper = memo(
               />
             )}
           </Shown>
-        </Section>
-        <Section title="Efficiency">
+        </FoldingSection>
+        <FoldingSection title="Efficiency" shut>
           <Shown of={bench.curve}>
             {(curve) => <Curve curve={curve} efficiency={bench.efficiency} habit={habit} />}
           </Shown>
-        </Section>
+        </FoldingSection>
       </>
     );
   },

@@ -1,4 +1,4 @@
-import { Box, Button, Flex } from '@chakra-ui/react';
+import { Button, Flex } from '@chakra-ui/react';
 import {
   type Cooking,
   type Drawing,
@@ -13,7 +13,7 @@ import {
 import { memo, type ReactNode, useDeferredValue, useMemo } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import type { Pull } from '../../drawing/Grip';
-import { Entry } from '../../parts/Entry';
+import { goToSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useJob } from '../../state/job';
@@ -22,11 +22,11 @@ import { Cooks } from './Cooks';
 import { Paths } from './Paths';
 import { PlateLegend, PlateShade } from './PlateShade';
 import { RiserBars } from './RiserBars';
+import { TypeIn } from './TypeIn';
 import {
   chooseDimension,
   heldOf,
   setDimension,
-  setTyping,
   showUnder,
   takeDimension,
   toggleShade,
@@ -78,8 +78,14 @@ function sharesOf(shares: readonly number[]): readonly number[] | undefined {
   return shares.length > 0 ? shares : undefined;
 }
 
+/** From the sign on the drawing to its words. */
 function showFinding(finding: Finding): void {
-  document.getElementById(`finding-${finding.code}`)?.scrollIntoView({ block: 'center' });
+  goToSection('To look at');
+  window.requestAnimationFrame(() => {
+    const words = document.getElementById(`finding-${finding.code}`);
+    words?.scrollIntoView({ block: 'center' });
+    words?.focus({ preventScroll: true });
+  });
 }
 
 /** Turns the shade of the plan on and off. */
@@ -245,20 +251,7 @@ function useTyping(on: Drawing): ReactNode {
   const held = heldOf(bench, chosen);
   const edit = held?.edit;
   if (!typing || !held || !edit || !on.dimensions.includes(held)) return undefined;
-  return (
-    <Box bg="card" borderWidth="2px" borderColor="pane" borderRadius="3px" p="3" boxShadow="md">
-      <Entry
-        label={held.label}
-        value={held.value}
-        kind="length"
-        habit={habit}
-        autoFocus
-        size="md"
-        onValue={(value) => setDimension(at, { ...held, edit }, value, habit)}
-        onDone={() => setTyping(false)}
-      />
-    </Box>
-  );
+  return <TypeIn key={held.id} panel={at} dimension={{ ...held, edit }} habit={habit} />;
 }
 
 /** Where the sun on the pane goes. */

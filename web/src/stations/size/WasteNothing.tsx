@@ -9,7 +9,7 @@ import {
   type WasteFreePoint,
 } from '@north-pane/core';
 import { useEffect, useRef, useState } from 'react';
-import { Section } from '../../parts/Section';
+import { FoldingSection } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useWasteFree } from '../../state/wasteFree';
@@ -64,7 +64,11 @@ export function WasteNothing() {
     setWork(undefined);
   };
   return (
-    <Section title="Waste nothing" aside={share === undefined ? held?.label : `looking, ${Math.round(share * 100)} %`}>
+    <FoldingSection
+      title="Waste nothing"
+      shut
+      aside={share === undefined ? held?.label : `looking, ${Math.round(share * 100)} %`}
+    >
       {points.length > 0 ? (
         <div style={{ opacity: looked === job ? 1 : 0.55 }}>
           <Points points={points} habit={habit} />
@@ -99,7 +103,7 @@ export function WasteNothing() {
         </Flex>
       )}
       {fits && fits.of === job && !work && <Fits asked={fits.asked} fits={fits.list} habit={habit} />}
-    </Section>
+    </FoldingSection>
   );
 }
 

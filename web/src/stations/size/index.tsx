@@ -1,13 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { formatQuantity, sayPoint } from '@north-pane/core';
-import { useEffect, useMemo } from 'react';
+import { useLayoutEffect, useMemo } from 'react';
 import { Tape } from '../../drawing/Tape';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useSweep, useWasteFree } from '../../state/wasteFree';
 import { Column } from './Column';
 import { PanelCooks, Plan, ShadeSwitch, SunPaths, UnderPlan } from './Drawings';
-import { heldOf, resetBench, setDimension, setTyping, showPanel, useBenchPanel, useBenchView } from './view';
+import { TypeIn } from './TypeIn';
+import { benchFor, heldOf, isShown, setDimension, setTyping, showPanel, useBenchPanel, useBenchView } from './view';
 
 /**
  * The bench: the panel drawn to scale, its dimensions set in place, and what they come to. The frame is drawn once; each
@@ -15,8 +16,7 @@ import { heldOf, resetBench, setDimension, setTyping, showPanel, useBenchPanel, 
  */
 export default function Size() {
   const id = useJob((state) => state.id);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another job begins with a bench of its own
-  useEffect(resetBench, [id]);
+  useLayoutEffect(() => benchFor(id), [id]);
   return (
     <Flex direction="column" h={{ base: 'auto', md: '100%' }}>
       <Flex flex="1" minH="0" direction={{ base: 'column', md: 'row' }}>
@@ -65,6 +65,7 @@ export default function Size() {
           tabIndex={0}
           role="region"
           aria-label="Readouts"
+          data-scrolls="column"
         >
           <Column />
         </Box>
@@ -114,8 +115,11 @@ function HeldTape() {
     () => points.map((point) => ({ value: point.value, words: sayPoint(point, job.currency) })),
     [points, job.currency],
   );
+  const typing = useBenchView((view) => view.typing);
+  const under = useBenchView((view) => view.under);
   if (!held || !edit) return null;
-  return (
+  const dimension = { ...held, edit };
+  const tape = (
     <Tape
       marks={marks}
       label={held.label}
@@ -127,9 +131,19 @@ function HeldTape() {
       highReason={edit.highReason}
       note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} of plate`}
       onBegin={beginDrag}
-      onValue={(value) => setDimension(at, { ...held, edit }, value, habit)}
+      onValue={(value) => setDimension(at, dimension, value, habit)}
       onEnd={endDrag}
       onType={() => setTyping(true)}
     />
+  );
+  // One that stands on no drawing that is shown is typed over the tape.
+  if (!typing || isShown(bench, held, under)) return tape;
+  return (
+    <Box position="relative">
+      <Box position="absolute" bottom="100%" left="3" zIndex={4} w="280px" mb="1">
+        <TypeIn key={held.id} panel={at} dimension={dimension} habit={habit} />
+      </Box>
+      {tape}
+    </Box>
   );
 }

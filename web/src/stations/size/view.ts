@@ -2,10 +2,11 @@ import {
   type Dimension,
   type Drawing,
   type Edit,
-  formatLength,
+  fieldValue,
   type Habit,
   type PanelDesign,
   type PanelFigures,
+  sayBound,
   type View,
   views,
 } from '@north-pane/core';
@@ -15,6 +16,8 @@ import { useJob } from '../../state/job';
 
 /** What of the bench is in hand: a matter of the eye, not of the job. */
 interface BenchView {
+  /** Job that it is the view of. */
+  job: string | undefined;
   index: number;
   /** Id of the dimension in hand. */
   chosen: string;
@@ -28,6 +31,7 @@ interface BenchView {
 }
 
 const start: BenchView = {
+  job: undefined,
   index: 0,
   chosen: 'pitch',
   typing: false,
@@ -38,13 +42,18 @@ const start: BenchView = {
 export const useBenchView = create<BenchView>()(() => start);
 const set = useBenchView.setState;
 
-/** As it is when a job is put on the bench. */
-export function resetBench(): void {
-  set(start);
+/** Another job begins with a bench of its own; the same one is found as it was left. */
+export function benchFor(job: string | undefined): void {
+  if (useBenchView.getState().job !== job) set({ ...start, job });
 }
 /** The first touch takes a dimension in hand, the second opens it for typing. */
 export function chooseDimension(dimension: Dimension): void {
   set(({ chosen }) => ({ typing: dimension.id === chosen, chosen: dimension.id }));
+}
+/** Whether the dimension in hand stands on a drawing that is shown now. */
+export function isShown(drawings: Drawings, dimension: Dimension, under: BenchView['under']): boolean {
+  const shown: readonly View[] = ['plan', ...(under === 'section' || under === 'detail' ? [under] : [])];
+  return shown.some((view) => drawings[view].dimensions.includes(dimension));
 }
 export function takeDimension(id: string): void {
   set({ typing: false, chosen: id });
@@ -101,13 +110,9 @@ export function setDimension(
   value: number,
   habit: Habit,
 ): string | undefined {
-  const { edit, label } = dimension;
-  const size = (metres: number) => formatLength(metres, habit).text;
-  const name = `${label[0]?.toUpperCase()}${label.slice(1)}`;
-  if (value < edit.low - 1e-9) return `${name} is at least ${size(edit.low)} here: below that ${edit.lowReason}.`;
-  if (value > edit.high + 1e-9) return `${name} is at most ${size(edit.high)} here: above that ${edit.highReason}.`;
-  const outcome = useJob
-    .getState()
-    .change(`panels.${panel}.${edit.path}`, Math.round((value * edit.scale + edit.offset) * 1e7) / 1e7);
+  const bound = sayBound(dimension, value, habit);
+  if (bound) return bound;
+  const { edit } = dimension;
+  const outcome = useJob.getState().change(`panels.${panel}.${edit.path}`, fieldValue(edit, value));
   return outcome.ok ? undefined : outcome.message;
 }

@@ -1,0 +1,82 @@
+import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
+import { namesake } from '../parts/useReturnFocus';
+
+interface Left {
+  /** px, by which scrolling part: the station itself, or one that says so by `data-scrolls`. */
+  scroll: Map<string, number>;
+  /** Finds what had the focus. */
+  focus: (() => HTMLElement | SVGElement | undefined) | undefined;
+}
+
+/** How each station of each job was left: in this window only. */
+const left = new Map<string, Left>();
+/** ms for which a station that is still growing is scrolled to where it was. */
+const patience = 1500;
+
+function partsOf(main: HTMLElement): Map<string, HTMLElement> {
+  const parts = new Map<string, HTMLElement>([['main', main]]);
+  for (const part of main.querySelectorAll<HTMLElement>('[data-scrolls]')) parts.set(part.dataset.scrolls ?? '', part);
+  return parts;
+}
+
+/**
+ * Leaves every station as it was: scrolled to where it was, with the focus on what had it. A station that is new begins at its top, with
+ * the focus on itself when it was come to by a key.
+ *
+ * @param place job and station
+ */
+export function useStationMemory(main: RefObject<HTMLElement | null>, place: string): void {
+  const before = useRef(place);
+  useLayoutEffect(() => {
+    const element = main.current;
+    if (!element) return undefined;
+    const known = left.get(place) ?? { scroll: new Map<string, number>(), focus: undefined };
+    left.set(place, known);
+    const restore = () => {
+      for (const [name, part] of partsOf(element)) {
+        const wanted = known.scroll.get(name) ?? 0;
+        if (part.scrollTop !== wanted) part.scrollTop = wanted;
+      }
+    };
+    restore();
+    let over = false;
+    // What is drawn later makes the station longer: it is followed until somebody scrolls by hand.
+    const grown = new MutationObserver(() => !over && restore());
+    grown.observe(element, { childList: true, subtree: true });
+    const rest = () => {
+      over = true;
+      grown.disconnect();
+    };
+    const wait = window.setTimeout(rest, patience);
+    const remember = ({ target }: Event) => {
+      if (!over || !(target instanceof HTMLElement)) return;
+      const name = target === element ? 'main' : target.dataset.scrolls;
+      if (name !== undefined) known.scroll.set(name, target.scrollTop);
+    };
+    element.addEventListener('scroll', remember, true);
+    for (const kind of ['wheel', 'touchstart', 'pointerdown', 'keydown'] as const)
+      element.addEventListener(kind, rest, true);
+    const focused = ({ target }: FocusEvent) => {
+      if (target instanceof Element && target !== element) known.focus = namesake(target);
+    };
+    element.addEventListener('focusin', focused);
+    return () => {
+      rest();
+      window.clearTimeout(wait);
+      element.removeEventListener('scroll', remember, true);
+      for (const kind of ['wheel', 'touchstart', 'pointerdown', 'keydown'] as const)
+        element.removeEventListener(kind, rest, true);
+      element.removeEventListener('focusin', focused);
+    };
+  }, [main, place]);
+  useEffect(() => {
+    const element = main.current;
+    if (before.current === place) return undefined;
+    before.current = place;
+    const wait = window.setTimeout(() => {
+      if (document.activeElement && document.activeElement !== document.body) return;
+      (left.get(place)?.focus?.() ?? element)?.focus({ preventScroll: true });
+    }, 60);
+    return () => window.clearTimeout(wait);
+  }, [main, place]);
+}

@@ -1,0 +1,74 @@
+import type { HorizonPoint } from '@north-pane/core';
+import { useMemo, useRef } from 'react';
+import { create } from 'zustand';
+import { useDocument, useJob } from '../../state/job';
+
+/** What follows the hand while a handle is dragged; the job has it as soon as the hand rests. */
+interface Live {
+  aim: number | undefined;
+  tilt: number | undefined;
+  horizon: HorizonPoint[] | undefined;
+}
+
+const none: Live = { aim: undefined, tilt: undefined, horizon: undefined };
+const useLive = create<Live>()(() => none);
+
+/** ms after which a hand that holds still is taken to rest. */
+const rest = 140;
+
+const paths = { aim: 'site.standing.aim', tilt: 'site.standing.tilts.0.tilt', horizon: 'site.horizon' } as const;
+
+/** How the pane stands and what stands before it, at this very moment. */
+export function useLiveStanding(): { aim: number; tilt: number; horizon: readonly HorizonPoint[] } {
+  const { site } = useDocument();
+  const live = useLive();
+  return {
+    aim: live.aim ?? site.standing.aim,
+    tilt: live.tilt ?? site.standing.tilts[0]?.tilt ?? 0,
+    horizon: live.horizon ?? site.horizon,
+  };
+}
+
+export interface LiveDrag {
+  onBegin(): void;
+  onEnd(): void;
+  /** While it is dragged the picture follows at once; a key or a typed value goes to the job at once. */
+  set<K extends keyof Live>(name: K, value: NonNullable<Live[K]>): void;
+}
+
+/** Dragging one of them: the picture follows the hand in its own frame, and the year is worked out anew when the hand rests. One drag is one undo. */
+export function useLiveDrag(): LiveDrag {
+  const wait = useRef<number | undefined>(undefined);
+  const dragging = useRef(false);
+  return useMemo(() => {
+    const commit = () => {
+      window.clearTimeout(wait.current);
+      const live = useLive.getState();
+      const changes = (Object.keys(paths) as (keyof Live)[]).flatMap((name) =>
+        live[name] === undefined ? [] : [{ path: paths[name], value: live[name] }],
+      );
+      if (changes.length > 0) useJob.getState().changeAll(changes);
+    };
+    return {
+      onBegin: () => {
+        dragging.current = true;
+        useJob.getState().beginDrag();
+      },
+      onEnd: () => {
+        commit();
+        dragging.current = false;
+        useLive.setState(none);
+        useJob.getState().endDrag();
+      },
+      set: (name, value) => {
+        if (!dragging.current) {
+          useJob.getState().change(paths[name], value);
+          return;
+        }
+        useLive.setState({ [name]: value });
+        window.clearTimeout(wait.current);
+        wait.current = window.setTimeout(commit, rest);
+      },
+    };
+  }, []);
+}

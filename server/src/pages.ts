@@ -1,6 +1,10 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 
+/** Addresses that the page has something for: the shelf, a job, a job at a station. */
+const stations = ['place', 'pick', 'size', 'cut', 'build', 'plumb', 'forecast', 'prove'];
+const known = new RegExp(`^/(jobs/[^/]+(/(${stations.join('|')}))?/?)?$`);
+
 /** The built web: assets by their own names for ever, every other address the one page, which finds its place itself. */
 export function pages(folder: string) {
   return (
@@ -18,6 +22,12 @@ export function pages(folder: string) {
           context.header('cache-control', 'no-cache');
       })
       .use('*', serveStatic({ root: folder }))
+      // An address that leads nowhere gets the page too, which says so and shows the way back, and says so to machines as well.
+      .use('*', async (context, next) => {
+        await next();
+        if (!known.test(context.req.path) && context.res.ok)
+          context.res = new Response(context.res.body, { status: 404, headers: context.res.headers });
+      })
       .get('*', serveStatic({ root: folder, path: 'index.html' }))
   );
 }

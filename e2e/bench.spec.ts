@@ -2,7 +2,7 @@ import { beginJob, expect, saved, slate, stored, test } from './bench';
 
 test('a dimension is typed in place, in any unit', async ({ page }) => {
   const id = await beginJob(page, 'Typed');
-  const clear = page.getByRole('button', { name: 'riser, clear of headers: set' });
+  const clear = page.getByRole('button', { name: /^riser, clear of headers, .*: set$/ });
   await clear.click();
   await clear.click();
   const field = page.getByRole('textbox', { name: 'riser, clear of headers' });
@@ -24,7 +24,7 @@ test('nonsense, a negative size and a riser longer than the pane are refused whe
   page,
 }) => {
   const id = await beginJob(page, 'Refused');
-  const clear = page.getByRole('button', { name: 'riser, clear of headers: set' });
+  const clear = page.getByRole('button', { name: /^riser, clear of headers, .*: set$/ });
   await clear.click();
   await clear.click();
   const field = page.getByRole('textbox', { name: 'riser, clear of headers' });
@@ -67,7 +67,7 @@ test('the tape is dragged, nudged and stops at its limit; one drag is one undo',
 test('a clash is flagged where it is, and its fix mends it', async ({ page }) => {
   await beginJob(page, 'Clash');
   await page.getByRole('button', { name: 'One more: Risers' }).click();
-  const flag = page.getByRole('button', { name: 'plate wider than the box' });
+  const flag = page.getByRole('button', { name: 'plate wider than the box', exact: true });
   await expect(flag).toBeVisible();
   await expect(slate(page, 'clashes')).toHaveText(/1/);
   await expect(page.getByRole('link', { name: '3 Size, 1 to look at' })).toBeVisible();
@@ -87,7 +87,7 @@ test('another pane, absorber and tube go through the drawing to the money', asyn
   const cost = await slate(page, /^so far/).textContent();
   await page.getByLabel('Glazing').selectOption('twin-wall');
   await page.getByLabel('Absorber').selectOption('snap-tracks');
-  await expect(page.getByRole('button', { name: 'tracks overlap' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'tracks overlap', exact: true })).toHaveCount(0);
   await expect(page.getByText('The tracks are 100 mm wide')).toBeVisible();
   await expect(slate(page, /^so far/)).not.toHaveText(cost ?? '');
 });

@@ -72,6 +72,12 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.locator('header').getByText(/, saved$/)).toBeVisible();
 }
 
+/** Opens a section of the bench that lies folded. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  const head = page.getByRole('region', { name: title }).getByRole('button', { name: title, exact: true });
+  if ((await head.getAttribute('aria-expanded')) === 'false') await head.click();
+}
+
 /** axe over the whole page: nothing serious or critical. */
 export async function accessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();

@@ -1,4 +1,4 @@
-import { accessible, beginJob, expect, saved, slate, stored, test } from './bench';
+import { accessible, beginJob, expect, saved, slate, stored, test, unfold } from './bench';
 
 test('the plan shows how warm the plate is, and back', async ({ page }) => {
   await beginJob(page, 'Warm plate');
@@ -31,6 +31,7 @@ test('what cooks is told at the layers; a loop of PVC and a foam that melts are 
 
 test('a wider header shares the water better, and one undo takes it back', async ({ page }) => {
   const id = await beginJob(page, 'Headers');
+  await unfold(page, 'How it shares its water');
   const water = page.getByRole('region', { name: 'How it shares its water' });
   await expect(water).toContainText('A riser blocked in the middle costs');
   const ratio = page.getByRole('button', { name: /^Riser flow, least to most/ });
@@ -51,6 +52,7 @@ test('a figure opens to its makings and both its bands; still figures open too',
   await gain.click();
   await expect(page.getByText('nine in ten, as drawn and well made')).toBeVisible();
   await expect(page.getByText('nine in ten, typical home-made')).toBeVisible();
+  await unfold(page, 'When nothing flows');
   const boils = page.getByRole('button', { name: /^Full and still, boils after \d+ min/ });
   await boils.click();
   await expect(page.getByText('boiling by IAPWS-IF97')).toBeVisible();
@@ -59,6 +61,7 @@ test('a figure opens to its makings and both its bands; still figures open too',
 
 test('a mark that drowns in the band is said to be worth none, and takes its dimension in hand', async ({ page }) => {
   await beginJob(page, 'Marks');
+  await unfold(page, 'What a mark is worth');
   const marks = page.getByRole('region', { name: 'What a mark is worth' });
   await expect(marks).toContainText('Not worth a mark');
   await marks.getByRole('button', { name: /^plate to pane/ }).click();
@@ -67,6 +70,7 @@ test('a mark that drowns in the band is said to be worth none, and takes its dim
 
 test('limits are set by whoever knows better; ones that do not rise are refused', async ({ page }) => {
   await beginJob(page, 'Limits');
+  await unfold(page, 'How sure');
   await page.getByRole('button', { name: 'Show and set the limits' }).click();
   const dialog = page.getByRole('dialog');
   const likely = dialog.getByLabel('Bond of tube and plate, likely');
@@ -80,6 +84,7 @@ test('limits that rise move every figure, and come off again', async ({ page }) 
   const id = await beginJob(page, 'Own limits');
   const factor = page.getByRole('button', { name: /^Tube to plate/ });
   const before = await factor.textContent();
+  await unfold(page, 'How sure');
   await page.getByRole('button', { name: 'Show and set the limits' }).click();
   const dialog = page.getByRole('dialog');
   for (const [end, value] of [
@@ -99,7 +104,7 @@ test('limits that rise move every figure, and come off again', async ({ page }) 
     known: { bond: { low: 3, likely: 5, high: 9, kind: 'judgement' } },
   });
   await page.getByRole('button', { name: 'Show and set the limits' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Yours: undo' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Yours: undo Bond of tube and plate' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Done' }).click();
   await expect(factor).toHaveText(before ?? '');
 });

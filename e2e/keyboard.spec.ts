@@ -2,7 +2,7 @@ import { beginJob, expect, saved, slate, stored, test } from './bench';
 
 test('the bench is worked without a mouse', async ({ page }) => {
   const id = await beginJob(page, 'No mouse');
-  const pitch = page.getByRole('button', { name: 'riser pitch: set' });
+  const pitch = page.getByRole('button', { name: /^riser pitch, .*: set$/ });
   await pitch.focus();
   await page.keyboard.press('Enter');
   const field = page.getByRole('textbox', { name: 'riser pitch' });

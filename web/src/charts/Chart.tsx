@@ -25,12 +25,26 @@ interface ChartProps {
   xTicks?: readonly number[];
   children(scales: Scales): ReactNode;
   onPick?(x: number): void;
+  /** Something in it is taken hold of: then it is no picture to readers of the page, but a group. */
+  handled?: boolean;
 }
 
 const margin = { left: 54, right: 14, top: 26, bottom: 42 };
 
 /** Axes with their units, and whatever is drawn between them. */
-export function Chart({ label, xDomain, yDomain, xTitle, yTitle, xTick, yTick, xTicks, children, onPick }: ChartProps) {
+export function Chart({
+  label,
+  xDomain,
+  yDomain,
+  xTitle,
+  yTitle,
+  xTick,
+  yTick,
+  xTicks,
+  children,
+  onPick,
+  handled,
+}: ChartProps) {
   const [ref, size] = useSize<HTMLDivElement>();
   const width = Math.max(0, size.width - margin.left - margin.right);
   const height = Math.max(0, size.height - margin.top - margin.bottom);
@@ -38,12 +52,13 @@ export function Chart({ label, xDomain, yDomain, xTitle, yTitle, xTick, yTick, x
   const y = scaleLinear(yDomain, [height, 0]).nice(5);
   const acrossTicks = xTicks ?? x.ticks(Math.max(3, Math.floor(width / 80)));
   return (
-    <Box ref={ref} w="100%" h="100%" minH="0">
+    <Box ref={ref} w="100%" h="100%" minH="0" data-room>
       {width > 0 && (
         <svg
           width={size.width}
           height={size.height}
-          role="img"
+          viewBox={`0 0 ${size.width} ${size.height}`}
+          role={handled ? 'group' : 'img'}
           aria-label={label}
           style={{ display: 'block', cursor: onPick ? 'crosshair' : undefined }}
           onPointerDown={(event) =>

@@ -52,6 +52,7 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull 
   const editable = dimension.edit !== undefined && onChoose !== undefined;
   const number = (
     <g transform={`translate(${at.x} ${at.y})${turned ? ' rotate(-90)' : ''}`}>
+      {editable && <rect className="thumb-box" x={-wide / 2} y={-12} width={wide} height={24} fill="transparent" />}
       <rect
         x={-wide / 2}
         y={-11}

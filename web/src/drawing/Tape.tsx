@@ -180,19 +180,30 @@ export function Tape(props: TapeProps) {
         </svg>
         <div style={{ ...pointer, left: middle - 1 }} />
       </Box>
-      <div style={foot}>
-        <Reason words={lowEdge > 0 ? lowReason : ''} align="left" />
+      <Flex
+        align="center"
+        px={{ base: '2', md: '4' }}
+        py="1"
+        minH="38px"
+        columnGap="3"
+        wrap={{ base: 'wrap', md: 'nowrap' }}
+        justify="space-between"
+        fontSize="13px"
+        color="soft"
+      >
+        <Reason words={lowEdge > 0 ? `Not less: ${lowReason}` : ''} align="left" />
         <button
           type="button"
           onClick={onType}
+          className="plain-target"
           style={sizeButton}
           data-testid="tape-value"
           aria-label={`${label}, ${formatLength(value, habit).text}: type a size`}
         >
           {label} <LengthText value={value} habit={habit} />
         </button>
-        <Reason words={highEdge < width ? highReason : ''} align="right" />
-      </div>
+        <Reason words={highEdge < width ? `Not more: ${highReason}` : ''} align="right" />
+      </Flex>
     </Box>
   );
 }
@@ -214,15 +225,6 @@ function spaced(marks: readonly TapeMark[], x: (metres: number) => number): { ma
 }
 
 // Plain and remembered: the tape is drawn again at every step of a drag.
-const foot = {
-  display: 'flex',
-  alignItems: 'center',
-  padding: '0 16px',
-  height: 38,
-  position: 'relative',
-  fontSize: 13,
-  color: ink('soft'),
-} as const;
 const pointer = {
   position: 'absolute',
   top: 0,
@@ -236,7 +238,6 @@ const sizeButton = {
   color: 'white',
   borderRadius: 3,
   padding: '0 16px',
-  height: 28,
   fontFamily: 'var(--np-fonts-heading)',
   fontWeight: 600,
   fontSize: 17,
@@ -247,7 +248,13 @@ const sizeButton = {
 const Hints = memo(function Hints({ note, close }: { note: string | undefined; close: boolean }) {
   return (
     <Flex justify="space-between" px="4" pt="1.5" pb={close ? '0' : '1.5'} fontSize="13px" color="soft" gap="4">
-      <Text lineClamp={1}>Drag the tape, type a size, or nudge with the comma and full-stop keys.</Text>
+      <Text>
+        Drag the tape, or type a size
+        <Text as="span" display={{ base: 'none', md: 'inline' }}>
+          , or nudge with the comma and full-stop keys
+        </Text>
+        .
+      </Text>
       {note && (
         <Text whiteSpace="nowrap" display={{ base: 'none', md: 'block' }}>
           {note}
@@ -260,7 +267,11 @@ const Hints = memo(function Hints({ note, close }: { note: string | undefined; c
 /** Why the tape goes no further at one end. */
 const Reason = memo(function Reason({ words, align }: { words: string; align: 'left' | 'right' }) {
   return (
-    <Text flex="1" textAlign={align} lineClamp={1}>
+    <Text
+      flex={{ base: words ? '1 0 100%' : '0 0 0', md: '1 1 0' }}
+      order={{ base: 1, md: 0 }}
+      textAlign={{ base: 'center', md: align }}
+    >
       {words}
     </Text>
   );

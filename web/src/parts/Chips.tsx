@@ -31,7 +31,7 @@ export function Chips<V extends string>({
               align="center"
               gap="1"
               px="3"
-              minH={{ base: '44px', md: '34px' }}
+              minH={{ base: '48px', md: '34px' }}
               borderWidth="1.5px"
               borderColor={taken ? 'paneFill' : 'edge'}
               borderRadius="3px"

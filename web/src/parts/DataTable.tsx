@@ -172,7 +172,6 @@ const headButton = {
   display: 'inline-flex',
   alignItems: 'center',
   gap: 4,
-  minHeight: 24,
   font: 'inherit',
   cursor: 'pointer',
 } as const;
@@ -180,7 +179,7 @@ const headButton = {
 function SortButton(props: { sorted: false | 'asc' | 'desc'; onSort(): void; children: React.ReactNode }) {
   const Sign = props.sorted === 'asc' ? ArrowUp : props.sorted === 'desc' ? ArrowDown : ArrowUpDown;
   return (
-    <button type="button" onClick={props.onSort} style={headButton}>
+    <button type="button" className="plain-target" onClick={props.onSort} style={headButton}>
       {props.children}
       <Sign size={13} aria-hidden style={{ opacity: props.sorted ? 1 : 0.5, flexShrink: 0 }} />
     </button>

@@ -82,7 +82,11 @@ export function Entry(props: EntryProps) {
     if (finish) onDone?.();
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
-    if (event.key === 'Enter') take(event.currentTarget, true);
+    if (event.key === 'Enter') {
+      // In a form it takes the field, and does not send the form off.
+      event.preventDefault();
+      take(event.currentTarget, true);
+    }
     if (event.key === 'Escape') {
       setTyped(undefined);
       setTrouble(undefined);

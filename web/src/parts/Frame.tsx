@@ -49,9 +49,9 @@ export function Frame({
             my="0"
             css={{
               [low]: {
-                '& [data-part=header]': { padding: '6px 12px' },
-                '& [data-part=body]': { padding: '4px 12px 8px' },
-                '& [data-part=footer]': { padding: '6px 12px' },
+                '& .chakra-dialog__header': { padding: '6px 12px' },
+                '& .chakra-dialog__body': { padding: '4px 12px 8px' },
+                '& .chakra-dialog__footer': { padding: '6px 12px' },
               },
             }}
           >

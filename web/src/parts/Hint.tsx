@@ -4,15 +4,7 @@ import { type ReactNode, useState } from 'react';
 import { ink } from '../theme/ink';
 import { unseen } from './unseen';
 
-const opener = {
-  display: 'inline-flex',
-  alignItems: 'center',
-  justifyContent: 'center',
-  minWidth: 24,
-  minHeight: 24,
-  color: ink('paneText'),
-  cursor: 'pointer',
-} as const;
+const opener = { color: ink('paneText'), cursor: 'pointer', position: 'relative' } as const;
 
 /**
  * A label with what it means behind a sign that a finger, a key or a reader opens. What it labels is described by `id`, open
@@ -37,14 +29,15 @@ export function Hinted({
         {children}
         <button
           type="button"
-          aria-label={`What is meant: ${words}`}
           aria-expanded={open}
           aria-controls={id}
           title={hint}
+          className="hint"
           style={opener}
           onClick={() => setOpen(!open)}
         >
           <CircleHelp size={16} aria-hidden />
+          <span style={unseen}>What is meant: {words}</span>
         </button>
       </span>
       {open ? (

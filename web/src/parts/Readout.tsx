@@ -42,7 +42,7 @@ export const Readout = memo(function Readout({ label, value, band, homeMade, mak
   const open = making !== undefined;
   return (
     <div style={{ borderBottom: `1px solid ${ink('line')}` }}>
-      <button type="button" aria-expanded={open} onClick={() => onOpen(label)} style={row}>
+      <button type="button" className="plain-target" aria-expanded={open} onClick={() => onOpen(label)} style={row}>
         <span>{label}</span>
         <span style={figure}>
           {value}

@@ -20,7 +20,8 @@ export function Section({ title, aside, children }: { title: string; aside?: Rea
  */
 export function FoldingSection(props: { title: string; aside?: ReactNode; shut?: boolean; children: ReactNode }) {
   const { title, aside, shut = false, children } = props;
-  const folded = useView((view) => view.folded[title]) ?? shut;
+  const printing = useView((view) => view.printing);
+  const folded = (useView((view) => view.folded[title]) ?? shut) && !printing;
   return (
     <section style={{ marginBottom: folded ? 6 : 18, scrollMarginTop: 8 }} aria-label={title} data-section={title}>
       <Head title={title} aside={aside} folded={folded} />
@@ -59,13 +60,14 @@ const Head = memo(function Head({ title, aside, folded }: HeadProps) {
   );
 });
 
-const foldButton = { display: 'inline-flex', alignItems: 'center', gap: 4, minHeight: 28, cursor: 'pointer' } as const;
+const foldButton = { display: 'inline-flex', alignItems: 'center', gap: 4, cursor: 'pointer' } as const;
 
 function FoldButton({ title, folded }: { title: string; folded: boolean }) {
   const Sign = folded ? ChevronRight : ChevronDown;
   return (
     <button
       type="button"
+      className="plain-target"
       aria-expanded={!folded}
       style={foldButton}
       onClick={() => useView.getState().setFolded(title, !folded)}

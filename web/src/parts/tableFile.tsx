@@ -1,6 +1,7 @@
-import { Box, Input, Table, Text } from '@chakra-ui/react';
+import { Box, Input, Text } from '@chakra-ui/react';
 import { formatNumber, previewTable, type Table as WrittenTable } from '@north-pane/core';
 import { useState } from 'react';
+import { type ColumnDef, DataTable } from './DataTable';
 
 /** A file of a table, loaded but not read yet. */
 export interface TableFile {
@@ -60,41 +61,22 @@ export function TableFileEntry(props: {
 
 /** The first rows of a file, to see which column is what. */
 export function TablePreview({ table }: { table: WrittenTable }) {
+  const columns = table.headings.map(
+    (heading, index): ColumnDef<string[]> => ({
+      // Headings may be alike.
+      id: String(index),
+      accessorFn: (row) => row[index],
+      header: `${heading}${table.units[index] ? ` (${table.units[index]})` : ''}`,
+      enableSorting: false,
+    }),
+  );
   return (
-    <Box
-      overflowX="auto"
-      borderWidth="1px"
-      borderColor="line"
-      tabIndex={0}
-      role="region"
-      aria-label="First rows of the file"
-    >
-      <Table.Root size="sm">
-        <Table.Header>
-          <Table.Row bg="well">
-            {table.headings.map((heading, index) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: headings may be alike, columns never change places
-              <Table.ColumnHeader key={index} whiteSpace="nowrap">
-                {heading}
-                {table.units[index] ? ` (${table.units[index]})` : ''}
-              </Table.ColumnHeader>
-            ))}
-          </Table.Row>
-        </Table.Header>
-        <Table.Body>
-          {table.rows.slice(0, 3).map((row) => (
-            <Table.Row key={row.join('|')} bg="transparent" borderColor="line">
-              {table.headings.map((_, index) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: as above
-                <Table.Cell key={index} whiteSpace="nowrap" borderColor="line">
-                  {row[index]}
-                </Table.Cell>
-              ))}
-            </Table.Row>
-          ))}
-        </Table.Body>
-      </Table.Root>
-    </Box>
+    <DataTable
+      label="First rows of the file"
+      rows={table.rows.slice(0, 3)}
+      columns={columns}
+      idOf={(_, index) => String(index)}
+    />
   );
 }
 

@@ -9,8 +9,8 @@ import { useJob } from '../state/job';
 import { useProving } from '../state/proofs';
 import { Announcer } from './Announcer';
 import { ConflictDialog } from './ConflictDialog';
+import { KeepAgain } from './KeepAgain';
 import { Rail } from './Rail';
-import { KeepAgain } from './Revisions';
 import { Shortcuts } from './Shortcuts';
 import { Slate } from './Slate';
 import { type Station, stations } from './stations';
@@ -70,6 +70,7 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
   const { Screen } = station;
   return (
     <Flex direction="column" h="100dvh" overflow="hidden" className="shell">
+      <PaperHead station={station.name} />
       <Slate />
       {trouble && (
         <Box role="alert" bg="brick" color="white" px="6" py="2" fontSize="14px">
@@ -108,6 +109,16 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
       <KeepAgain />
       <ConflictDialog />
     </Flex>
+  );
+}
+
+/** What stands at the head of a printed station, and nowhere else. */
+function PaperHead({ station }: { station: string }) {
+  return (
+    <p className="on-paper" aria-hidden>
+      North Pane, {station},{' '}
+      {new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}
+    </p>
   );
 }
 

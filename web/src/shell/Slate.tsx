@@ -13,6 +13,7 @@ import { lazy, memo, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { goToSection } from '../parts/Section';
 import { SlateButton } from '../parts/SlateButton';
+import { usePhone } from '../parts/usePhone';
 import { type Derived, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
@@ -23,7 +24,7 @@ import { KeysButton } from './KeysDialog';
 import { LightSwitch } from './LightSwitch';
 import { UnitFlip } from './UnitFlip';
 
-const Revisions = lazy(() => import('./Revisions').then(({ Revisions }) => ({ default: Revisions })));
+const Revisions = lazy(() => import('../parts/Revisions').then(({ Revisions }) => ({ default: Revisions })));
 
 interface Cell {
   label: string;
@@ -121,6 +122,7 @@ export function Slate() {
   const habit = useHabit();
   const saving = useJob((state) => state.saving);
   const [more, setMore] = useState(false);
+  const [looking, setLooking] = useState(false);
   const saved = { saved: 'saved', waiting: 'saving', saving: 'saving', failed: 'not saved' }[saving];
   const id = useJob((state) => state.id) ?? '';
   const all = cells(derived, kept?.derived, habit, { currency: document.currency, spent: plan.cost });
@@ -166,8 +168,12 @@ export function Slate() {
             <UnitFlip own={document.units} />
             <LightSwitch />
             <KeysButton />
+            <SlateButton type="button" onClick={() => setLooking(true)}>
+              What was kept
+            </SlateButton>
           </Flex>
         )}
+        {looking && <Kept onClose={() => setLooking(false)} />}
       </Flex>
       <Tools own={document.units} more={more} onMore={() => setMore(!more)} />
     </Flex>
@@ -179,12 +185,16 @@ const onSlate = {
   '--np-colors-focus': '#8FC4BD',
   '@media (max-width: 47.99em)': {
     '& .slate-cells > *': { flex: '1 1 30%' },
+    '& .slate-cells > * > a': { minHeight: '44px' },
     '& .slate-cells:not(.slate-more) > [data-first=no]': { display: 'none' },
   },
+  // In a low window every figure waits there.
+  '@media (max-width: 47.99em) and (max-height: 480px)': { '& .slate-cells:not(.slate-more)': { display: 'none' } },
 };
 
 const Plate = memo(function Plate({ name, words }: { name: string; words: string }) {
   const [looking, setLooking] = useState(false);
+  const narrow = usePhone();
   return (
     <Box
       px={{ base: '3', md: '4' }}
@@ -192,7 +202,7 @@ const Plate = memo(function Plate({ name, words }: { name: string; words: string
       flex={{ base: '1 1 0', xl: '0 0 auto' }}
       minW={{ base: '110px', md: '216px' }}
     >
-      <Link to="/" aria-label={`${name}: back to the shelf`} style={{ display: 'block' }}>
+      <Link to="/" aria-label={`${name}: back to the shelf`} style={{ display: 'block', minHeight: narrow ? 44 : 24 }}>
         <Text
           as="h1"
           fontFamily="heading"
@@ -207,28 +217,43 @@ const Plate = memo(function Plate({ name, words }: { name: string; words: string
         >
           {name}
         </Text>
+        {narrow && <span style={keptWords}>{words}</span>}
       </Link>
-      <button type="button" title="What was kept" onClick={() => setLooking(true)} style={keptButton}>
-        {words}
-      </button>
-      {looking && (
-        <Suspense fallback={null}>
-          <Revisions onClose={() => setLooking(false)} />
-        </Suspense>
-      )}
+      {!narrow && <KeptButton words={words} onLook={() => setLooking(true)} />}
+      {looking && <Kept onClose={() => setLooking(false)} />}
     </Box>
   );
 });
 
-const keptButton = {
+function Kept({ onClose }: { onClose(): void }) {
+  return (
+    <Suspense fallback={null}>
+      <Revisions onClose={onClose} />
+    </Suspense>
+  );
+}
+
+function KeptButton({ words, onLook }: { words: string; onLook(): void }) {
+  return (
+    <button type="button" title="What was kept" onClick={onLook} style={keptButton}>
+      {words}
+    </button>
+  );
+}
+
+const keptWords = {
   display: 'block',
-  maxWidth: '100%',
-  minHeight: 24,
   fontSize: 13,
   color: ink('chalkSoft'),
   whiteSpace: 'nowrap',
   overflow: 'hidden',
   textOverflow: 'ellipsis',
+} as const;
+
+const keptButton = {
+  ...keptWords,
+  maxWidth: '100%',
+  minHeight: 24,
   cursor: 'pointer',
   textDecoration: 'underline',
   textDecorationColor: ink('slateEdge'),

@@ -5,11 +5,14 @@ import { useDocument } from './job';
 export type Derived = WorkedOut;
 
 const known = new WeakMap<Job, Derived>();
+/** Worked out last: of most edits it has all but what they touch. */
+let last: Derived | undefined;
 
 export function derive(job: Job): Derived {
   const found = known.get(job);
   if (found) return found;
-  const made = workOut(job);
+  const made = workOut(job, last);
+  last = made;
   known.set(job, made);
   return made;
 }

@@ -1,5 +1,5 @@
 import type { Reading, Sensors } from '@north-pane/core';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { answered, api, queries } from './api';
 import { useJob } from './job';
 
@@ -23,4 +23,19 @@ export function useSources() {
 
 export function refreshSources(id: string): Promise<void> {
   return queries.invalidateQueries({ queryKey: ['readings', id] });
+}
+
+/** Takes readings of a name out for good: those between two moments, ms since 1970, or all. */
+export function useTakeOutReadings() {
+  const id = useJob((state) => state.id) ?? '';
+  return useMutation({
+    mutationFn: ({ source, from, to }: { source: string; from?: number; to?: number }) =>
+      answered(
+        api.api.jobs[':id'].readings.$delete({
+          param: { id },
+          query: { source, ...(from === undefined || to === undefined ? {} : { from: String(from), to: String(to) }) },
+        }),
+      ),
+    onSettled: () => refreshSources(id),
+  });
 }

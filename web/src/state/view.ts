@@ -11,6 +11,8 @@ interface View {
   singleKeys: boolean;
   /** Sections that were folded or unfolded by hand, by their titles. */
   folded: Readonly<Record<string, boolean>>;
+  /** The page is being laid out on paper: everything is unfolded, by day. */
+  printing: boolean;
   setHabit(habit: Habit): void;
   setLight(light: View['light']): void;
   setSingleKeys(on: boolean): void;
@@ -25,12 +27,16 @@ export const useView = create<View>()(
       light: 'machine',
       singleKeys: true,
       folded: {},
+      printing: false,
       setHabit: (habit) => set({ habit }),
       setLight: (light) => set({ light }),
       setSingleKeys: (singleKeys) => set({ singleKeys }),
       setFolded: (title, folded) => set((view) => ({ folded: { ...view.folded, [title]: folded } })),
     }),
-    { name: 'north-pane-view' },
+    {
+      name: 'north-pane-view',
+      partialize: ({ habit, light, singleKeys, folded }) => ({ habit, light, singleKeys, folded }),
+    },
   ),
 );
 
@@ -38,12 +44,15 @@ export const useView = create<View>()(
 export function followLight(): void {
   const machine = window.matchMedia('(prefers-color-scheme: dark)');
   const apply = () => {
-    const { light } = useView.getState();
-    const night = light === 'night' || (light === 'machine' && machine.matches);
+    const { light, printing } = useView.getState();
+    const night = !printing && (light === 'night' || (light === 'machine' && machine.matches));
     document.documentElement.classList.toggle('dark', night);
     document.documentElement.style.colorScheme = night ? 'dark' : 'light';
   };
   apply();
   useView.subscribe(apply);
   machine.addEventListener('change', apply);
+  const paper = (printing: boolean) => () => useView.setState({ printing });
+  window.addEventListener('beforeprint', paper(true));
+  window.addEventListener('afterprint', paper(false));
 }

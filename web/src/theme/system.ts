@@ -8,6 +8,7 @@ import {
   tableSlotRecipe,
   tokens,
 } from '@chakra-ui/react/theme';
+import { printRules } from './print';
 
 /** A colour by day and by night. */
 const pair = (day: string, night: string) => ({ value: { base: day, _dark: night } });
@@ -36,7 +37,21 @@ const config = defineConfig({
     'input:focus-visible, select:focus-visible, textarea:focus-visible, svg *:focus-visible': { outlineOffset: '0' },
     // What is dragged by a finger is as large as one.
     '.thumb': { '@media (pointer: coarse)': { r: '22px' } },
+    '.thumb-box': { '@media (pointer: coarse)': { height: '44px', y: '-22px' } },
+    // Of its label's line, without making that taller.
+    '.hint': {
+      display: 'inline-flex',
+      alignItems: 'center',
+      justifyContent: 'center',
+      minWidth: '24px',
+      minHeight: '24px',
+      margin: '-2px 0',
+      '@media (max-width: 47.99em)': { minWidth: '44px', minHeight: '44px', margin: '-11px -8px -11px 0' },
+    },
+    '.plain-target': { minHeight: '24px', '@media (max-width: 47.99em)': { minHeight: '44px', minWidth: '44px' } },
     '::selection': { background: '{colors.pane}', color: 'white' },
+    '.on-paper': { display: 'none' },
+    ...printRules,
   },
   theme: {
     breakpoints,
@@ -106,6 +121,11 @@ const config = defineConfig({
         },
         variants: {
           ...buttonRecipe.variants,
+          size: {
+            ...buttonRecipe.variants?.size,
+            xs: { ...buttonRecipe.variants?.size.xs, minW: { base: '44px', md: '28px' } },
+            sm: { ...buttonRecipe.variants?.size.sm, minW: { base: '44px', md: '32px' } },
+          },
           variant: {
             solid: { bg: 'paneFill', color: 'white', _hover: { bg: 'paneDeep' } },
             outline: {
@@ -143,6 +163,7 @@ const config = defineConfig({
           field: {
             ...nativeSelectSlotRecipe.base?.field,
             focusVisibleRing: undefined,
+            borderRadius: '3px',
             minHeight: { base: '44px', md: '0' },
           },
         },

@@ -1,12 +1,14 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { jobSteps, type Step, sayStep } from '@north-pane/core';
 import { TriangleAlert } from 'lucide-react';
-import { useState } from 'react';
+import { type RefObject, useRef } from 'react';
+import * as z from 'zod';
 import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
+import { useRemembered } from '../../state/remembered';
 import { waitWords } from './wait';
 
 /** What comes next, as a large card, and the run of steps that it stands in. */
@@ -14,7 +16,8 @@ export default function Build() {
   const { open, parts } = useDerived();
   const habit = useHabit();
   const { ticks } = useDocument().decisions;
-  const [chosen, setChosen] = useState<string | undefined>(undefined);
+  const [chosen, setChosen] = useRemembered('step', z.string().optional(), undefined);
+  const card = useRef<HTMLElement>(null);
   const steps = jobSteps(open).map((step) => sayStep(step, habit));
   const done = (step: Step) => (ticks[step.id] ?? 0) > 0;
   const next = steps.find((step) => !done(step));
@@ -32,7 +35,12 @@ export default function Build() {
             ticked={done(shown)}
             missing={missing.map(({ name }) => name)}
             partNames={shown.parts.flatMap((id) => names.get(id) ?? [])}
-            onDone={() => setChosen(undefined)}
+            onDone={() => {
+              setChosen(undefined);
+              // The card of the next step comes in the place of this one: its reader goes on with it.
+              window.requestAnimationFrame(() => card.current?.focus());
+            }}
+            cardRef={card}
           />
         )}
       </Box>
@@ -72,6 +80,7 @@ function RunLine(props: { step: Step; ticked: boolean; chosen: boolean; onChoose
       <Box
         as="button"
         flex="1"
+        minH={{ base: '44px', md: '28px' }}
         textAlign="left"
         cursor="pointer"
         fontWeight={chosen ? 600 : 400}
@@ -99,13 +108,24 @@ interface StepCardProps {
   missing: readonly string[];
   partNames: readonly string[];
   onDone(): void;
+  cardRef: RefObject<HTMLElement | null>;
 }
 
 /** One step at arm's length: beware, do, check, needs. */
-function StepCard({ step, place, ticked, missing, partNames, onDone }: StepCardProps) {
+function StepCard({ step, place, ticked, missing, partNames, onDone, cardRef }: StepCardProps) {
   const tick = useTick(step, ticked);
   return (
-    <Box as="article" aria-label={step.name} bg="card" borderWidth="1px" borderColor="line" borderRadius="3px" p="5">
+    <Box
+      as="article"
+      ref={cardRef}
+      tabIndex={-1}
+      aria-label={step.name}
+      bg="card"
+      borderWidth="1px"
+      borderColor="line"
+      borderRadius="3px"
+      p="5"
+    >
       <Flex justify="space-between" align="baseline" gap="3">
         <Text as="h2" fontFamily="heading" fontWeight="600" fontSize={{ base: '28px', md: '32px' }} lineHeight="1.2">
           {step.name}

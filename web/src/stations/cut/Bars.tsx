@@ -35,6 +35,7 @@ import {
 import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TextButton } from '../../parts/TextButton';
+import { usePhone } from '../../parts/usePhone';
 import { useSize } from '../../parts/useSize';
 import { useDocument, useJob } from '../../state/job';
 import { BarPiece } from './BarPiece';
@@ -79,7 +80,8 @@ export function Bars({ material: latest, habit, currency, proving, lit, onLit }:
     useSensor(KeyboardSensor, { coordinateGetter: barKeys }),
   );
   // The lock, and the number of bars alike.
-  const beside = plan.bars.some(({ count }) => count > mostDrawn) ? 96 : 40;
+  const lock = usePhone() ? 56 : 40;
+  const beside = plan.bars.some(({ count }) => count > mostDrawn) ? lock + 56 : lock;
   const longest = Math.max(...plan.bars.map((bar) => lengthOf(material, bar.stock)), 0.001);
   const drop = (to: number | undefined) => {
     if (!dragged || to === dragged.bar) return;
@@ -116,6 +118,8 @@ export function Bars({ material: latest, habit, currency, proving, lit, onLit }:
               lit={lit}
               onLit={onLit}
               px={(width - beside) / longest}
+              beside={beside}
+              longest={longest}
             />
           )),
         )}
@@ -198,11 +202,15 @@ interface RowProps extends Lit {
   index: number;
   copy: number;
   habit: Habit;
-  /** px to a metre. */
+  /** px to a metre, on the screen. */
   px: number;
+  /** px beside the bars. */
+  beside: number;
+  /** m. Of the longest of them. */
+  longest: number;
 }
 
-function BarRow({ material, bar, index, copy, habit, lit, onLit, px }: RowProps) {
+function BarRow({ material, bar, index, copy, habit, lit, onLit, px, beside, longest }: RowProps) {
   const length = lengthOf(material, bar.stock);
   const locked = bar.fixed?.by === 'lock';
   const { setNodeRef, isOver } = useDroppable({
@@ -215,8 +223,9 @@ function BarRow({ material, bar, index, copy, habit, lit, onLit, px }: RowProps)
     <Flex align="center" gap="2" mb="1">
       <Flex
         ref={setNodeRef}
-        h="30px"
-        w={`${length * px}px`}
+        h={{ base: '48px', md: '30px' }}
+        w={`calc((100% - ${beside}px) * ${length / longest})`}
+        minW="0"
         borderWidth="1.5px"
         borderColor={isOver ? 'pane' : 'ink'}
         borderLeftWidth={bar.fixed ? '6px' : '1.5px'}
@@ -225,23 +234,26 @@ function BarRow({ material, bar, index, copy, habit, lit, onLit, px }: RowProps)
         title={bar.fixed ? (locked ? 'cut' : 'laid out by hand') : undefined}
         data-testid={`bar-${material.item}`}
       >
-        {bar.pieces.map((piece, place) => (
-          <BarPiece
-            // biome-ignore lint/suspicious/noArrayIndexKey: the same piece lies in a bar more than once
-            key={place}
-            id={`${material.item}|${index}|${copy}|${place}`}
-            data={{ bar: index, place }}
-            part={piece.id}
-            name={nameOf(material, piece.id)}
-            length={piece.length}
-            width={(piece.length + (place < bar.pieces.length - 1 || bar.offcut > 0 ? kerf : 0)) * px}
-            habit={habit}
-            locked={locked}
-            timber={timberOf(material)}
-            lit={lit === piece.id}
-            onLit={onLit}
-          />
-        ))}
+        {handledPieces(bar, (piece, last) => (piece.length + (last && bar.offcut <= 0 ? 0 : kerf)) * px).map(
+          ({ piece, place, count, width }) => (
+            <BarPiece
+              key={place}
+              id={`${material.item}|${index}|${copy}|${place}`}
+              data={{ bar: index, place }}
+              part={piece.id}
+              name={nameOf(material, piece.id)}
+              length={piece.length}
+              count={count}
+              width={width}
+              share={width / (length * px)}
+              habit={habit}
+              locked={locked}
+              timber={timberOf(material)}
+              lit={lit === piece.id}
+              onLit={onLit}
+            />
+          ),
+        )}
         <Flex
           flex="1"
           align="center"
@@ -263,6 +275,32 @@ function BarRow({ material, bar, index, copy, habit, lit, onLit, px }: RowProps)
       {bar.count > mostDrawn && <Text whiteSpace="nowrap">× {bar.count}</Text>}
     </Flex>
   );
+}
+
+/** px. Pieces narrower than a fingertip that lie side by side and are alike are taken hold of together; one at a time is carried. */
+const fingertip = 40;
+
+interface Handled {
+  piece: Bar['pieces'][number];
+  /** Of the last of them in the bar: the one that is carried. */
+  place: number;
+  count: number;
+  /** px of all of them. */
+  width: number;
+}
+
+function handledPieces(bar: Bar, widthOf: (piece: Bar['pieces'][number], last: boolean) => number): Handled[] {
+  const list: Handled[] = [];
+  bar.pieces.forEach((piece, place) => {
+    const width = widthOf(piece, place === bar.pieces.length - 1);
+    const before = list[list.length - 1];
+    if (before && width < fingertip && before.piece.id === piece.id && before.piece.length === piece.length) {
+      before.place = place;
+      before.count += 1;
+      before.width += width;
+    } else list.push({ piece, place, count: 1, width });
+  });
+  return list;
 }
 
 function LockBar({ material, bar, index }: { material: Material; bar: Bar; index: number }) {

@@ -1,4 +1,4 @@
-import { Button, Flex, Table, Text } from '@chakra-ui/react';
+import { Button, Flex, Text } from '@chakra-ui/react';
 import {
   type BuyLine,
   buySize,
@@ -8,8 +8,12 @@ import {
   type Habit,
   type ShopPlan,
 } from '@north-pane/core';
+import { useCallback, useMemo, useState } from 'react';
+import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
 import { useDocument, useJob } from '../../state/job';
+
+type Row = BuyLine & { left?: boolean };
 
 /** What to carry home, with prices that are the builder's own to set. */
 export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habit; currency: string }) {
@@ -18,59 +22,88 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
   const job = useDocument();
   const { shop } = job;
   const guide = plan.unpriced.length > 0 ? guideForUnpriced(job, plan) : [];
-  const price = (line: BuyLine) => (value: number) => {
-    const outcome = change(`shop.${line.priceField}`, value);
-    return outcome.ok ? undefined : outcome.message;
-  };
+  const price = useCallback(
+    (line: BuyLine) => (value: number) => {
+      const outcome = change(`shop.${line.priceField}`, value);
+      return outcome.ok ? undefined : outcome.message;
+    },
+    [change],
+  );
+  // A price that makes the planner leave a length out leaves its row, so that it can be mended.
+  const [priced, setPriced] = useState<readonly BuyLine[]>([]);
+  const rows = useMemo((): Row[] => {
+    const bought = new Set(plan.buy.map(({ priceField }) => priceField));
+    const left = priced.filter(({ priceField }) => !bought.has(priceField));
+    return [...plan.buy, ...left.map((line) => ({ ...line, left: true }))];
+  }, [plan.buy, priced]);
+  const columns = useMemo((): ColumnDef<Row>[] => {
+    const set = (line: Row) => (value: number) => {
+      const message = price(line)(value);
+      if (!message)
+        setPriced((known) => [
+          ...known.filter(({ priceField }) => priceField !== line.priceField),
+          { ...line, each: value },
+        ]);
+      return message;
+    };
+    return [
+      {
+        accessorKey: 'name',
+        header: 'what',
+        cell: ({ row: { original: line } }) => (
+          <>
+            {line.name}
+            <Text as="span" color="soft" display="block" fontSize="13px">
+              {line.left ? 'not taken at this price' : amount(line, habit)}
+              {line.rule === 'stock' || line.left ? '' : `, ${line.rule}`}
+            </Text>
+          </>
+        ),
+      },
+      {
+        accessorKey: 'each',
+        header: `each, ${currency}`,
+        cell: ({ row: { original: line } }) =>
+          line.priceField ? (
+            <Entry
+              label={`Price of ${line.name}${line.size ? `, ${buySize(line, habit)}` : ''}`}
+              bareLabel
+              value={line.each}
+              kind="number"
+              digits={2}
+              habit={habit}
+              width="86px"
+              onValue={set(line)}
+            />
+          ) : (
+            ''
+          ),
+      },
+      {
+        accessorKey: 'price',
+        header: 'in all',
+        meta: { end: true },
+        cell: ({ row: { original: line } }) =>
+          line.left ? (
+            ''
+          ) : line.price === undefined ? (
+            <Text color="ochreText">no price</Text>
+          ) : (
+            formatMoney(line.price, currency, 2)
+          ),
+      },
+    ];
+  }, [habit, currency, price]);
   return (
     <>
-      <Table.Root size="sm" aria-label="Buy">
-        <Table.Header>
-          <Table.Row bg="transparent">
-            <Table.ColumnHeader px="0">what</Table.ColumnHeader>
-            <Table.ColumnHeader>each, {currency}</Table.ColumnHeader>
-            <Table.ColumnHeader textAlign="right" px="0">
-              in all
-            </Table.ColumnHeader>
-          </Table.Row>
-        </Table.Header>
-        <Table.Body>
-          {plan.buy.map((line) => (
-            <Table.Row key={line.id} bg="transparent">
-              <Table.Cell px="0" title={line.rule}>
-                {line.name}
-                <Text as="span" color="soft" display="block" fontSize="13px">
-                  {amount(line, habit)}
-                  {line.rule === 'stock' ? '' : `, ${line.rule}`}
-                </Text>
-              </Table.Cell>
-              <Table.Cell>
-                {line.priceField ? (
-                  <Entry
-                    label={`Price of ${line.name}`}
-                    bareLabel
-                    value={line.each}
-                    kind="number"
-                    digits={2}
-                    habit={habit}
-                    width="76px"
-                    onValue={price(line)}
-                  />
-                ) : (
-                  ''
-                )}
-              </Table.Cell>
-              <Table.Cell textAlign="right" px="0" whiteSpace="nowrap">
-                {line.price === undefined ? (
-                  <Text color="ochreText">no price</Text>
-                ) : (
-                  formatMoney(line.price, currency, 2)
-                )}
-              </Table.Cell>
-            </Table.Row>
-          ))}
-        </Table.Body>
-      </Table.Root>
+      <DataTable
+        label="Buy"
+        rows={rows}
+        columns={columns}
+        idOf={({ id }) => id}
+        {...(rows.length > 12 ? { filter: 'Find on the list' } : {})}
+        tone={(line) => (line.left ? 'soft' : undefined)}
+      />
       <Flex justify="space-between" mt="2" fontFamily="heading" fontWeight="600" fontSize="18px">
         <Text>So far</Text>
         <Text>{formatMoney(plan.cost, currency, 2)}</Text>

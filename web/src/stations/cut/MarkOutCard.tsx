@@ -95,7 +95,13 @@ export function MarkOutCard({
         <Flex gap="2" mt="3" wrap="wrap">
           <Miscut part={part} habit={habit} />
           {(part.count > 1 || mate || tied) && (
-            <Button size="xs" variant="outline" aria-pressed={tied} onClick={() => toggleTie()}>
+            <Button
+              size="xs"
+              variant="outline"
+              aria-pressed={tied}
+              aria-label={`${tied ? 'From one length' : 'Keep on one length'}: ${part.name.toLowerCase()}`}
+              onClick={() => toggleTie()}
+            >
               {tied ? 'From one length' : 'Keep on one length'}
             </Button>
           )}

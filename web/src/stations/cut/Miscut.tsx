@@ -25,7 +25,12 @@ export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit
   const miss = useMemo(() => (cut === undefined ? undefined : cutMiss(open, part.id, cut)), [open, part.id, cut]);
   if (!asking)
     return (
-      <Button size="xs" variant="outline" onClick={() => setAsking(true)}>
+      <Button
+        size="xs"
+        variant="outline"
+        aria-label={`I cut it at: ${part.name.toLowerCase()}`}
+        onClick={() => setAsking(true)}
+      >
         I cut it at…
       </Button>
     );
@@ -49,6 +54,7 @@ export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit
         <Button
           size="sm"
           variant="outline"
+          aria-label={`Close: ${part.name.toLowerCase()}`}
           onClick={() => {
             setAsking(false);
             setCut(undefined);

@@ -111,7 +111,7 @@ export function AtTheShop({ materials, habit }: { materials: readonly MaterialPl
   const set = useSet();
   const without = document.shop.without ?? [];
   return (
-    <Section title="At the shop" aside="untick what it does not have">
+    <Section title="At the shop" aside={`untick what it does not have; prices in ${document.currency}`}>
       {materials.map(({ item, name }) => (
         <Box key={item} mb="3">
           <Flex justify="space-between" align="baseline" gap="3">
@@ -119,8 +119,9 @@ export function AtTheShop({ materials, habit }: { materials: readonly MaterialPl
             <Instead job={document} item={item} habit={habit} />
           </Flex>
           {document.shop.sold
-            .filter((one) => one.item === item)
-            .map((one) => {
+            .map((one, place) => ({ one, place }))
+            .filter(({ one }) => one.item === item)
+            .map(({ one, place }) => {
               const here = !without.includes(one.id);
               return (
                 <Flex key={one.id} align="center" gap="3" py="1">
@@ -131,7 +132,19 @@ export function AtTheShop({ materials, habit }: { materials: readonly MaterialPl
                       set('shop.without', here ? [...without, one.id] : without.filter((id) => id !== one.id))
                     }
                   />
-                  <Text color={here ? 'ink' : 'soft'}>{sizeOf(one, habit)}</Text>
+                  <Text flex="1" color={here ? 'ink' : 'soft'}>
+                    {sizeOf(one, habit)}
+                  </Text>
+                  <Entry
+                    label={`Price at the shop: ${name}, ${sizeOf(one, habit)}`}
+                    bareLabel
+                    value={one.price}
+                    kind="number"
+                    digits={2}
+                    habit={habit}
+                    width="86px"
+                    onValue={(value) => set(`shop.sold.${place}.price`, value)}
+                  />
                 </Flex>
               );
             })}

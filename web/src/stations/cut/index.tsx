@@ -106,6 +106,7 @@ function WhereItGoes({ lit, onLit }: Lit) {
   if (!drawing) return null;
   return (
     <Box
+      className="no-print"
       position="sticky"
       top="0"
       zIndex={1}

@@ -1,4 +1,4 @@
-import { Box, Flex, SimpleGrid, Stack, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, SimpleGrid, Stack, Text } from '@chakra-ui/react';
 import {
   curveSlope,
   designConditions,
@@ -13,26 +13,31 @@ import {
   volumeFlow,
   workOf,
 } from '@north-pane/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
+import * as z from 'zod';
 import { Band } from '../../charts/Band';
-import { Chart, type Scales } from '../../charts/Chart';
+import { Chart } from '../../charts/Chart';
+import { DesignPoint, type PointPull } from '../../charts/DesignPoint';
 import { chartUnit } from '../../charts/units';
 import { Entry } from '../../parts/Entry';
 import { Matters } from '../../parts/Matters';
 import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
-import { ink } from '../../theme/ink';
+import { useRemembered } from '../../state/remembered';
 import type { BothBands } from '../../workers/heavy.worker';
 import { useHeavy } from '../../workers/useHeavy';
 import { SlowOrFast } from './SlowOrFast';
 
-interface Weather {
-  irradiance: number;
-  air: number;
-  inlet: number;
-  wind: number;
-}
+const weatherSchema = z.strictObject({ irradiance: z.number(), air: z.number(), inlet: z.number(), wind: z.number() });
+type Weather = z.infer<typeof weatherSchema>;
+
+const usual: Weather = {
+  irradiance: designConditions.irradiance,
+  air: designConditions.air,
+  inlet: designConditions.inlet,
+  wind: designConditions.wind,
+};
 
 const limits: Record<keyof Weather, { label: string; kind: QuantityKind; low: number; high: number }> = {
   irradiance: { label: 'Sun on the pane', kind: 'irradiance', low: 50, high: 1300 },
@@ -51,37 +56,66 @@ export default function Forecast() {
   const document = useDocument();
   const habit = useHabit();
   const change = useJob((state) => state.change);
-  const [weather, setWeather] = useState<Weather>({
-    irradiance: designConditions.irradiance,
-    air: designConditions.air,
-    inlet: designConditions.inlet,
-    wind: designConditions.wind,
-  });
+  const [weather, setWeather] = useRemembered('weather', weatherSchema, usual);
+  // While the point is pulled the flow follows the hand, and the curves stand still; the job has it at the end.
+  const [pulled, setPulled] = useState<number | undefined>(undefined);
   const open = useMemo(() => openJob(document), [document]);
-  const now = useMemo(() => evaluateOpen(open, weather), [open, weather]);
+  const own = useMemo(() => evaluateOpen(open, weather), [open, weather]);
+  const now = useMemo(
+    () => (pulled === undefined ? own : evaluateOpen(open, { ...weather, massFlow: pulled })),
+    [open, weather, own, pulled],
+  );
   const work = workOf(now);
   const { fluid } = now.conditions;
+  const changed = (Object.keys(usual) as (keyof Weather)[]).some((name) => weather[name] !== usual[name]);
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
   const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
-  const flows = flowShares.map((share) => share * now.massFlow);
+  const flows = flowShares.map((share) => share * own.massFlow);
   const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, flows));
   const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather, rises));
 
+  const text = (kind: QuantityKind, value: number) => formatQuantity(kind, value, habit).text;
+  const latest = useRef<number | undefined>(undefined);
   const flowUnit = chartUnit('flow', habit);
   const flow = (massFlow: number) => flowUnit.write(volumeFlow(massFlow, weather.inlet, fluid));
   const gainUnit = chartUnit('temperatureDifference', habit);
   const heatUnit = chartUnit('power', habit);
   const here = flow(now.massFlow);
-  const reach: [number, number] = [0, here * 3];
+  const reach: [number, number] = [0, flow(own.massFlow) * 3];
   const setFlow = (volume: number): string | undefined => {
     const outcome = change(
       'loop.specificFlow',
       specificFlowFor(massFlowOf(volume, weather.inlet, fluid), {
-        massFlow: now.massFlow,
+        massFlow: own.massFlow,
         specificFlow: argument.specificFlow,
       }),
     );
     return outcome.ok ? undefined : outcome.message;
+  };
+  const volumeOf = (massFlow: number) => volumeFlow(massFlow, weather.inlet, fluid);
+  const pullFlow: PointPull = {
+    label: 'Flow at the design point',
+    words: text('flow', volumeOf(now.massFlow)),
+    low: reach[1] / 60,
+    high: reach[1],
+    step: habit === 'metric' ? 0.1 : 0.02,
+    onMove: (x) => {
+      latest.current = massFlowOf(flowUnit.read(x), weather.inlet, fluid);
+      setPulled(latest.current);
+    },
+    onEnd: () => {
+      setPulled(undefined);
+      if (latest.current !== undefined) setFlow(volumeOf(latest.current));
+      latest.current = undefined;
+    },
+  };
+  const pullInlet: PointPull = {
+    label: 'Water in at the design point',
+    words: text('temperature', weather.inlet),
+    low: (limits.inlet.low - weather.air) / weather.irradiance,
+    high: Math.min(limits.inlet.high - weather.air, rises[rises.length - 1] ?? 0) / weather.irradiance,
+    step: 1 / weather.irradiance,
+    onMove: (x) => setWeather({ ...weather, inlet: Math.round(weather.air + x * weather.irradiance) }),
   };
   const points = (make: keyof BothBands, of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
     (overFlow.value ?? []).flatMap(({ massFlow, bands }) => {
@@ -112,8 +146,6 @@ export default function Forecast() {
     weather.irradiance,
     5,
   );
-  const text = (kind: QuantityKind, value: number) => formatQuantity(kind, value, habit).text;
-
   return (
     <Flex direction={{ base: 'column', lg: 'row' }} minH="100%" p="5" gap="6">
       <Box w={{ base: '100%', lg: '250px' }} flexShrink={0}>
@@ -156,6 +188,11 @@ export default function Forecast() {
               }}
             />
           </SimpleGrid>
+          {changed && (
+            <Button size="xs" variant="outline" mt="2" onClick={() => setWeather(usual)}>
+              Back to the usual sun and air
+            </Button>
+          )}
         </Section>
         <Section title="The design point">
           {work ? (
@@ -184,6 +221,7 @@ export default function Forecast() {
               label={`Gain against flow; ${work ? text('temperatureDifference', work.gain) : 'no figure'} at ${text('flow', volumeFlow(now.massFlow, weather.inlet, fluid))}`}
               xDomain={reach}
               yDomain={[0, most(gains, 1)]}
+              handled
               xTitle={`flow, ${flowUnit.symbol}`}
               yTitle={`gain, ${gainUnit.symbol}`}
             >
@@ -191,7 +229,7 @@ export default function Forecast() {
                 <>
                   <Band points={gains.home} scales={scales} aside />
                   <Band points={gains.well} scales={scales} />
-                  {work && <DesignPoint scales={scales} x={here} y={gainUnit.write(work.gain)} />}
+                  {work && <DesignPoint scales={scales} x={here} y={gainUnit.write(work.gain)} pull={pullFlow} />}
                 </>
               )}
             </Chart>
@@ -201,6 +239,7 @@ export default function Forecast() {
               label={`Heat against flow; ${work ? text('power', work.usefulHeat) : 'no figure'} at the design flow`}
               xDomain={reach}
               yDomain={[0, most(heats, 100)]}
+              handled
               xTitle={`flow, ${flowUnit.symbol}`}
               yTitle={`heat, ${heatUnit.symbol}`}
               yTick={(value) => formatNumber(value)}
@@ -209,7 +248,7 @@ export default function Forecast() {
                 <>
                   <Band points={heats.home} scales={scales} aside />
                   <Band points={heats.well} scales={scales} />
-                  {work && <DesignPoint scales={scales} x={here} y={heatUnit.write(work.usefulHeat)} />}
+                  {work && <DesignPoint scales={scales} x={here} y={heatUnit.write(work.usefulHeat)} pull={pullFlow} />}
                 </>
               )}
             </Chart>
@@ -231,6 +270,7 @@ export default function Forecast() {
             yDomain={[0, 0.8]}
             xTitle="(water in less air) / sun, K m²/W"
             yTitle="efficiency on the pane"
+            handled
             xTick={(value) => formatNumber(value, 2)}
             yTick={(value) => formatNumber(value, 1)}
           >
@@ -243,6 +283,7 @@ export default function Forecast() {
                     scales={scales}
                     x={(weather.inlet - weather.air) / weather.irradiance}
                     y={work.efficiency}
+                    pull={pullInlet}
                   />
                 )}
               </>
@@ -284,17 +325,5 @@ function ChartBox({
       </Flex>
       <Box h={tall ? 'max(240px, calc(50dvh - 152px))' : 'max(205px, calc(50dvh - 195px))'}>{children}</Box>
     </Box>
-  );
-}
-
-/** Where the job stands now. */
-function DesignPoint({ scales, x, y }: { scales: Scales; x: number; y: number }) {
-  const [px, py] = [scales.x(x), scales.y(y)];
-  if (px < 0 || px > scales.width) return null;
-  return (
-    <g>
-      <path d={`M${px} ${scales.height}V${py}H0`} stroke={ink('paneText')} strokeDasharray="4 4" fill="none" />
-      <circle cx={px} cy={py} r={7} fill={ink('pane')} stroke={ink('card')} strokeWidth={2} />
-    </g>
   );
 }

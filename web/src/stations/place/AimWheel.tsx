@@ -50,7 +50,9 @@ export function AimWheel(props: {
         return <line key={azimuth} x1={x1} y1={y1} x2={x2} y2={y2} stroke={ink('soft')} strokeWidth={long ? 1.5 : 1} />;
       })}
       {winds.map(([letter, azimuth]) => {
-        const [lx, ly] = out(azimuth, 20);
+        // Under the handle nobody reads it: it steps inside the rim.
+        const covered = Math.abs(((azimuth - aim + 540) % 360) - 180) < 14;
+        const [lx, ly] = out(azimuth, covered ? -16 : 20);
         return (
           <SvgText
             key={letter}

@@ -1,6 +1,8 @@
-import { Button, Dialog, Table, Text } from '@chakra-ui/react';
+import { Button, Dialog, Text } from '@chakra-ui/react';
+import { zodResolver } from '@hookform/resolvers/zod';
 import { type Habit, type MonthlyClimate, monthlySchema, monthNames, type QuantityKind } from '@north-pane/core';
-import { useState } from 'react';
+import { Controller, type FieldPath, useForm } from 'react-hook-form';
+import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
 import { Frame } from '../../parts/Frame';
 
@@ -22,71 +24,66 @@ export function MonthsDialog(props: {
   onClose(): void;
 }) {
   const { habit, onMonths, onClose } = props;
-  const [months, setMonths] = useState(props.months);
-  const [trouble, setTrouble] = useState<string | undefined>(undefined);
-  const set = (name: keyof MonthlyClimate, month: number, value: number): string | undefined => {
-    const next = { ...months, [name]: months[name].map((old, index) => (index === month ? value : old)) };
-    const parsed = monthlySchema.safeParse(next);
-    if (!parsed.success) return `This must be ${parsed.error.issues[0]?.message ?? 'something else'}.`;
-    setMonths(parsed.data);
-    return undefined;
+  const { control, handleSubmit, getValues, setError, formState } = useForm<MonthlyClimate>({
+    defaultValues: props.months,
+    resolver: zodResolver(monthlySchema),
+  });
+  const rows = monthNames.map((month, index) => ({ month, index }));
+  const table: ColumnDef<(typeof rows)[number]>[] = [
+    { accessorKey: 'month', header: 'month', enableSorting: false },
+    ...columns.map(
+      ({ name, words, kind, scale }): ColumnDef<(typeof rows)[number]> => ({
+        id: name,
+        header: words,
+        cell: ({ row: { original: row } }) => (
+          <Controller
+            control={control}
+            name={`${name}.${row.index}` as FieldPath<MonthlyClimate>}
+            render={({ field }) => (
+              <Entry
+                label={`${words}, ${row.month}`}
+                bareLabel
+                value={Number(field.value) * scale}
+                kind={kind}
+                habit={habit}
+                onValue={(value) => {
+                  const next = getValues()[name].map((old, index) => (index === row.index ? value / scale : old));
+                  const parsed = monthlySchema.safeParse({ ...getValues(), [name]: next });
+                  if (!parsed.success) return `This must be ${parsed.error.issues[0]?.message ?? 'something else'}.`;
+                  field.onChange(value / scale);
+                  return undefined;
+                }}
+              />
+            )}
+          />
+        ),
+      }),
+    ),
+  ];
+  const take = (months: MonthlyClimate) => {
+    const message = onMonths(months);
+    if (message) setError('root', { message });
+    else onClose();
   };
   return (
-    <Frame title="Twelve monthly means of your own" wide onClose={onClose}>
+    <Frame title="Twelve monthly means of your own" wide onClose={onClose} onSubmit={handleSubmit(take)}>
       <Dialog.Body>
         <Text mb="3" color="soft">
           From an almanac, a weather service or a neighbour’s records. North Pane makes up days and hours that keep
           them.
         </Text>
-        <Table.Root size="sm">
-          <Table.Header>
-            <Table.Row bg="transparent">
-              <Table.ColumnHeader ps="0">month</Table.ColumnHeader>
-              {columns.map(({ name, words }) => (
-                <Table.ColumnHeader key={name}>{words}</Table.ColumnHeader>
-              ))}
-            </Table.Row>
-          </Table.Header>
-          <Table.Body>
-            {monthNames.map((month, index) => (
-              <Table.Row key={month} bg="transparent" borderColor="line">
-                <Table.Cell ps="0" py="1" borderColor="line">
-                  {month}
-                </Table.Cell>
-                {columns.map(({ name, words, kind, scale }) => (
-                  <Table.Cell key={name} py="1" borderColor="line">
-                    <Entry
-                      label={`${words}, ${month}`}
-                      bareLabel
-                      value={(months[name][index] ?? 0) * scale}
-                      kind={kind}
-                      habit={habit}
-                      onValue={(value) => set(name, index, value / scale)}
-                    />
-                  </Table.Cell>
-                ))}
-              </Table.Row>
-            ))}
-          </Table.Body>
-        </Table.Root>
-        {trouble && (
+        <DataTable label="Means by month" rows={rows} columns={table} idOf={({ month }) => month} />
+        {formState.errors.root && (
           <Text role="alert" color="brickText" mt="2">
-            {trouble}
+            {formState.errors.root.message}
           </Text>
         )}
       </Dialog.Body>
-      <Dialog.Footer>
-        <Button variant="outline" onClick={onClose}>
+      <Dialog.Footer flexWrap="wrap">
+        <Button variant="outline" type="button" onClick={onClose}>
           Cancel
         </Button>
-        <Button
-          variant="solid"
-          onClick={() => {
-            const message = onMonths(months);
-            if (message) setTrouble(message);
-            else onClose();
-          }}
-        >
+        <Button variant="solid" type="submit">
           Use these
         </Button>
       </Dialog.Footer>

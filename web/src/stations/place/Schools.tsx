@@ -1,4 +1,4 @@
-import { Box, Button, Flex, Table, Text } from '@chakra-ui/react';
+import { Button, Flex, Text } from '@chakra-ui/react';
 import {
   formatAim,
   formatNumber,
@@ -9,6 +9,7 @@ import {
   sayMonths,
   seasonMonths,
 } from '@north-pane/core';
+import { type ColumnDef, DataTable } from '../../parts/DataTable';
 
 interface SchoolsProps {
   study: StandingStudy;
@@ -18,7 +19,6 @@ interface SchoolsProps {
 }
 
 /** On a phone the name, the year and the share are enough; the seasons are for a wider screen. */
-const wide = { base: 'none', md: 'table-cell' } as const;
 const narrow = { base: 'block', md: 'none' } as const;
 
 const stands = (school: SchoolResult) => `${formatNumber(school.tilt)}°, ${formatAim(school.aim)}`;
@@ -34,73 +34,71 @@ export function Schools({ study, latitude, habit, onStand }: SchoolsProps) {
     { head: sayMonths(winter), of: (school: SchoolResult) => school.winter },
     { head: sayMonths(summer), of: (school: SchoolResult) => school.summer },
   ];
+  const defs: ColumnDef<SchoolResult>[] = [
+    {
+      accessorKey: 'name',
+      header: 'How it stands',
+      cell: ({ row: { original: school } }) => (
+        <>
+          <Text fontWeight="600">{school.name}</Text>
+          <Text display={narrow}>{stands(school)}</Text>
+          <Text fontSize="13px" color="soft">
+            {school.reason}
+          </Text>
+        </>
+      ),
+    },
+    {
+      accessorKey: 'tilt',
+      header: 'tilt, aim',
+      meta: { wide: true },
+      cell: ({ row }) => <Text whiteSpace="nowrap">{stands(row.original)}</Text>,
+    },
+    ...columns.map(
+      ({ head, of }, index): ColumnDef<SchoolResult> => ({
+        id: head,
+        accessorFn: of,
+        header: head,
+        meta: {
+          end: true,
+          ...(index > 0 ? { wide: true } : {}),
+          weight: (school) => (of(school) >= most(of) * 0.999 ? 700 : 400),
+        },
+        cell: ({ row }) => sum(of(row.original)),
+      }),
+    ),
+    {
+      accessorKey: 'share',
+      header: 'of the best',
+      meta: { end: true },
+      cell: ({ row }) => `${formatNumber(row.original.share * 100)} %`,
+    },
+    {
+      id: 'take',
+      header: '',
+      meta: { end: true },
+      cell: ({ row: { original: school } }) =>
+        school.id !== 'as-it-stands' && (
+          <Button
+            size="xs"
+            variant="outline"
+            aria-label={`Stand it so: ${school.name}`}
+            onClick={() => onStand({ tilt: Math.round(school.tilt), aim: Math.round(school.aim) % 360 })}
+          >
+            Stand it so
+          </Button>
+        ),
+    },
+  ];
   return (
     <>
-      <Box overflowX="auto" tabIndex={0} role="region" aria-label="Schools compared">
-        <Table.Root size="sm">
-          <Table.Header>
-            <Table.Row bg="transparent" verticalAlign="bottom">
-              <Table.ColumnHeader px="2">How it stands</Table.ColumnHeader>
-              <Table.ColumnHeader px="2" whiteSpace="nowrap" display={wide}>
-                tilt, aim
-              </Table.ColumnHeader>
-              {columns.map(({ head }, index) => (
-                <Table.ColumnHeader key={head} px="2" textAlign="end" display={index > 0 ? wide : undefined}>
-                  {head}
-                </Table.ColumnHeader>
-              ))}
-              <Table.ColumnHeader px="2" textAlign="end">
-                of the best
-              </Table.ColumnHeader>
-              <Table.ColumnHeader px="0" />
-            </Table.Row>
-          </Table.Header>
-          <Table.Body>
-            {study.schools.map((school) => (
-              <Table.Row key={school.id} bg={school.id === 'as-it-stands' ? 'well' : 'transparent'} borderColor="line">
-                <Table.Cell px="2" borderColor="line">
-                  <Text fontWeight="600">{school.name}</Text>
-                  <Text display={narrow}>{stands(school)}</Text>
-                  <Text fontSize="13px" color="soft">
-                    {school.reason}
-                  </Text>
-                </Table.Cell>
-                <Table.Cell px="2" borderColor="line" whiteSpace="nowrap" display={wide}>
-                  {stands(school)}
-                </Table.Cell>
-                {columns.map(({ head, of }, index) => (
-                  <Table.Cell
-                    key={head}
-                    px="2"
-                    display={index > 0 ? wide : undefined}
-                    borderColor="line"
-                    textAlign="end"
-                    whiteSpace="nowrap"
-                    fontWeight={of(school) >= most(of) * 0.999 ? '700' : '400'}
-                  >
-                    {sum(of(school))}
-                  </Table.Cell>
-                ))}
-                <Table.Cell px="2" borderColor="line" textAlign="end" whiteSpace="nowrap">
-                  {formatNumber(school.share * 100)} %
-                </Table.Cell>
-                <Table.Cell px="0" borderColor="line" textAlign="end">
-                  {school.id !== 'as-it-stands' && (
-                    <Button
-                      size="xs"
-                      variant="outline"
-                      aria-label={`Stand it so: ${school.name}`}
-                      onClick={() => onStand({ tilt: Math.round(school.tilt), aim: Math.round(school.aim) % 360 })}
-                    >
-                      Stand it so
-                    </Button>
-                  )}
-                </Table.Cell>
-              </Table.Row>
-            ))}
-          </Table.Body>
-        </Table.Root>
-      </Box>
+      <DataTable
+        label="Schools compared"
+        rows={study.schools}
+        columns={defs}
+        idOf={({ id }) => id}
+        marked={({ id }) => id === 'as-it-stands'}
+      />
       <Moving study={study} />
     </>
   );

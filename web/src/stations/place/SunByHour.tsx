@@ -32,11 +32,12 @@ export const SunByHour = memo(function SunByHour({ sun, habit }: { sun: PaneSun;
   const irradiance = (value: number) => formatQuantity('irradiance', value, habit).text;
   const unit = `${formatRough('insolation', 0, habit).unit} a day`;
   return (
-    <Box ref={ref} w="100%" h="100%" minH="240px">
+    <Box ref={ref} w="100%" h="100%" minH="240px" data-room>
       {width > 0 && (
         <svg
           width={width}
           height={height}
+          viewBox={`0 0 ${width} ${height}`}
           role="img"
           aria-label={`Sun on the pane by month and hour. ${days
             .map((sum, month) => `${monthNames[month]}: ${formatRough('insolation', sum, habit).text} a day`)

@@ -37,6 +37,7 @@ export const SunDome = memo(function SunDome(props: SunDomeProps) {
       w="100%"
       h="100%"
       minH="300px"
+      data-room
       role="group"
       aria-label="The sky from above, north up, the horizon at the rim"
     >
@@ -102,6 +103,23 @@ export const SunDome = memo(function SunDome(props: SunDomeProps) {
   );
 });
 
+/** px that the name of a path keeps from what is written beside it. */
+const nameRoom = { x: 46, y: 24 };
+
+/** A place on a path for its name: at its noon, or so far along it that it meets no hour. */
+function freePlace(
+  path: readonly (readonly [number, number])[],
+  taken: readonly { x: number; y: number }[],
+): readonly [number, number] | undefined {
+  const at = (share: number) => path[Math.round(share * (path.length - 1))];
+  const places = [0.5, 0.42, 0.58, 0.34, 0.66, 0.27, 0.73, 0.2, 0.8].map(at);
+  const free = places.find(
+    (place) =>
+      place && taken.every(({ x, y }) => Math.abs(x - place[0]) > nameRoom.x || Math.abs(y - place[1]) > nameRoom.y),
+  );
+  return free ?? places[0];
+}
+
 const hotSide = (latitude: number, month: number) =>
   month === 5 ? latitude >= 0 : month === 11 ? latitude < 0 : undefined;
 
@@ -117,17 +135,19 @@ const Paths = memo(function Paths({ site, dome, now }: { site: Job['site']; dome
     const { noon } = sunTimes({ near: now, latitude, longitude });
     return sunPath({ near: noon, latitude, longitude, elevation, minutes: 5 });
   }, [now, latitude, longitude, elevation]);
+  const hours = hourMarks(today, zone).map(({ hour, point }) => {
+    const [x, y] = dome.at(point);
+    const out = Math.hypot(x, y) || 1;
+    return { hour, x, y, name: { x: x + (x / out) * 15, y: y + (y / out) * 15 } };
+  });
+  const taken = hours.flatMap(({ hour, x, y, name }) => (hour % 3 === 0 ? [{ x, y }, name] : []));
   const sun = sunPosition({ at: now, latitude, longitude, elevation });
   return (
     <>
       {paths.map(({ month, name, points }) => {
         const hot = hotSide(latitude, month);
         const colour = hot === undefined ? 'line' : hot ? 'hot' : 'cold';
-        const noon = points.reduce<(typeof points)[number] | undefined>(
-          (high, point) => (!high || point.zenith < high.zenith ? point : high),
-          undefined,
-        );
-        const place = noon && dome.at(noon);
+        const place = hot === undefined ? undefined : freePlace(points.map(dome.at), taken);
         return (
           <g key={name}>
             <path
@@ -152,17 +172,15 @@ const Paths = memo(function Paths({ site, dome, now }: { site: Job['site']; dome
         );
       })}
       <path d={pathOf(today.map(dome.at))} fill="none" stroke={ink('ink')} strokeWidth={3} />
-      {hourMarks(today, zone).map(({ hour, point }) => {
-        const [x, y] = dome.at(point);
-        const out = Math.hypot(x, y) || 1;
+      {hours.map(({ hour, x, y, name }) => {
         const named = hour % 3 === 0;
         return (
           <g key={hour}>
             <circle cx={x} cy={y} r={named ? 4.5 : 2.5} fill={ink('ink')} />
             {named && (
               <SvgText
-                x={x + (x / out) * 15}
-                y={y + (y / out) * 15}
+                x={name.x}
+                y={name.y}
                 textAnchor="middle"
                 dominantBaseline="central"
                 size={13}

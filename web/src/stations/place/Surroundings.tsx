@@ -19,6 +19,7 @@ import {
 import { type ReactNode, useMemo, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
+import { showsJob } from '../../parts/keys';
 import { Readout } from '../../parts/Readout';
 import { Section } from '../../parts/Section';
 import { useJob } from '../../state/job';
@@ -121,10 +122,16 @@ export function SkylineSection({ job, now }: { job: Job; now: Date }) {
         aria-invalid={trouble !== undefined}
         onChange={(event) => setTyped(event.currentTarget.value)}
         onBlur={take}
+        {...showsJob(typed !== undefined && typed !== written)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape') return;
+          setTyped(undefined);
+          setTrouble(undefined);
+        }}
       />
       {trouble && (
         <Text role="alert" fontSize="13px" color="brickText">
-          {trouble}
+          {trouble} The skyline is as it was.
         </Text>
       )}
       {horizon.length > 0 && (

@@ -57,17 +57,22 @@ export const TiltArc = memo(function TiltArc(props: TiltArcProps) {
   });
   // Names that would lie over each other are moved apart, the highest sun's first.
   const named = suns
-    .map((sun) => ({ ...sun, at: onArc(sun.angle), line: onArc(sun.angle)[1] }))
+    .map((sun) => ({ ...sun, at: onArc(sun.angle), line: onArc(sun.angle)[1], beside: onArc(sun.angle)[0] }))
     .sort((a, b) => a.line - b.line);
   for (const [index, sun] of named.entries()) {
     const above = named[index - 1];
-    if (above && Math.abs(above.at[0] - sun.at[0]) < 2 * nameWidth)
+    if (above && Math.abs(above.at[0] - sun.at[0]) < 2 * nameWidth) {
       sun.line = Math.max(sun.line, above.line + nameHeight);
+      // Names one under the other begin at one edge, clear of every sun beside them.
+      const edge = Math.max(sun.beside, above.beside);
+      sun.beside = edge;
+      above.beside = edge;
+    }
   }
   const top = onArc(180 - tilt);
   const square = onArc(90 - tilt, radius * 0.55);
   return (
-    <Box ref={ref} w="100%" h="100%" minH="210px" role="group" aria-label="The pane from the side">
+    <Box ref={ref} w="100%" h="100%" minH="210px" data-room role="group" aria-label="The pane from the side">
       {width > 0 && height > 0 && (
         // biome-ignore lint/a11y/noSvgWithoutTitle: named by the group about it; a title would pop up everywhere over it
         <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
@@ -96,13 +101,13 @@ export const TiltArc = memo(function TiltArc(props: TiltArcProps) {
               );
             })}
             <line x1={-radius - 12} x2={radius + 12} y1={0} y2={0} stroke={ink('ink')} strokeWidth={1.5} />
-            {named.map(({ name, colour, angle, height: high, at: [x, y], line }) => {
+            {named.map(({ name, colour, angle, height: high, at: [x, y], line, beside }) => {
               return (
                 <g key={name}>
                   <line x2={x} y2={y} stroke={ink(colour)} strokeWidth={1.5} strokeDasharray="5 4" />
                   <circle cx={x} cy={y} r={7} fill={ink(colour)} stroke={ink('card')} strokeWidth={2} />
                   <SvgText
-                    x={x + (angle > 90 ? -12 : 12)}
+                    x={angle > 90 ? x - 12 : beside + 12}
                     y={line}
                     textAnchor={angle > 90 ? 'end' : 'start'}
                     dominantBaseline="central"
@@ -135,7 +140,7 @@ export const TiltArc = memo(function TiltArc(props: TiltArcProps) {
                 onValue: onTilt,
               })}
             >
-              <circle r={20} fill="transparent" />
+              <circle className="thumb" r={20} fill="transparent" />
               <circle r={10} fill={ink('paneFill')} stroke={ink('card')} strokeWidth={2.5} />
             </g>
           </g>

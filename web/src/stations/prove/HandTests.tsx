@@ -16,12 +16,15 @@ import {
   withFound,
 } from '@north-pane/core';
 import { format } from 'date-fns';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import * as z from 'zod';
 import { Chips } from '../../parts/Chips';
 import { Entry } from '../../parts/Entry';
 import { Frame } from '../../parts/Frame';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
+import { useRemembered } from '../../state/remembered';
 
 interface Field {
   name: string;
@@ -109,6 +112,13 @@ const tests: Test[] = [
   },
 ];
 
+/** The fields that are filled. */
+function numbersOf(typed: Partial<Record<string, number>>): Record<string, number> {
+  return Object.fromEntries(
+    Object.entries(typed).filter((field): field is [string, number] => typeof field[1] === 'number'),
+  );
+}
+
 /** Tests by hand: readings in, a value with its spread out, laid over the design as it was built. */
 export function HandTests({ onClose }: { onClose(): void }) {
   const habit = useHabit();
@@ -116,8 +126,10 @@ export function HandTests({ onClose }: { onClose(): void }) {
   const change = useJob((state) => state.change);
   const [name, setName] = useState<Test['name']>('Bond');
   const [index, setIndex] = useState(0);
-  const [typed, setTyped] = useState<Record<string, number>>({});
-  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const [left, leave] = useRemembered('tests by hand', z.record(z.string(), z.number()), {});
+  const { control, handleSubmit, setError, formState } = useForm<Record<string, number>>({ defaultValues: left });
+  const typed = useWatch({ control });
+  useEffect(() => leave(numbersOf(typed)), [typed, leave]);
   const [bench, setBench] = useState<TestBench>({ painted: true, backOpen: false });
   const test = tests.find((one) => one.name === name) ?? tests[0];
   if (!test) return null;
@@ -135,11 +147,13 @@ export function HandTests({ onClose }: { onClose(): void }) {
     if (!found) return;
     const source = `${name.toLowerCase()} test, ${format(new Date(), 'd MMMM yyyy')}`;
     const outcome = change('asBuilt', withFound(document, index, found, source));
-    if (outcome.ok) onClose();
-    else setTrouble(outcome.message);
+    if (outcome.ok) {
+      leave({});
+      onClose();
+    } else setError('root', { message: outcome.message });
   };
   return (
-    <Frame title="Tests by hand" wide onClose={onClose}>
+    <Frame title="Tests by hand" wide onClose={onClose} onSubmit={handleSubmit(keep)}>
       <Dialog.Body>
         <Flex gap="6" wrap="wrap" mb="3">
           <Chips<Test['name']> label="Which" value={name} choices={tests.map((one) => one.name)} onValue={setName} />
@@ -172,17 +186,23 @@ export function HandTests({ onClose }: { onClose(): void }) {
         {rows.map((row) => (
           <Grid key={`${name} ${row}`} templateColumns={`repeat(${test.fields.length}, minmax(0, 1fr))`} gap="3" mb="2">
             {test.fields.map((field) => (
-              <Entry
+              <Controller
                 key={field.name}
-                label={test.rows > 1 ? `${field.label}, ${row + 1}` : field.label}
-                value={typed[key(row, field.name)]}
-                kind={field.kind}
-                habit={habit}
-                {...(field.digits === undefined ? {} : { digits: field.digits })}
-                onValue={(value) => {
-                  setTyped({ ...typed, [key(row, field.name)]: value });
-                  return undefined;
-                }}
+                control={control}
+                name={key(row, field.name)}
+                render={({ field: held }) => (
+                  <Entry
+                    label={test.rows > 1 ? `${field.label}, ${row + 1}` : field.label}
+                    value={held.value}
+                    kind={field.kind}
+                    habit={habit}
+                    {...(field.digits === undefined ? {} : { digits: field.digits })}
+                    onValue={(value) => {
+                      held.onChange(value);
+                      return undefined;
+                    }}
+                  />
+                )}
               />
             ))}
           </Grid>
@@ -204,18 +224,18 @@ export function HandTests({ onClose }: { onClose(): void }) {
             </Text>
           )}
         </Box>
-        {trouble && (
+        {formState.errors.root && (
           <Text role="alert" color="brickText" mt="2">
-            {trouble}
+            {formState.errors.root.message}
           </Text>
         )}
       </Dialog.Body>
       <Dialog.Footer>
         <Flex gap="3">
-          <Button variant="outline" onClick={onClose}>
+          <Button variant="outline" type="button" onClick={onClose}>
             Leave it
           </Button>
-          <Button disabled={!found} onClick={keep}>
+          <Button type="submit" variant="solid" disabled={!found}>
             Lay it over the design as built
           </Button>
         </Flex>

@@ -3,6 +3,7 @@ import {
   type ColumnName,
   columnKinds,
   columnNames,
+  formatCount,
   formatNumber,
   proposeMapping,
   type QuantityKind,
@@ -151,7 +152,7 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
         )}
         {report && !report.kept && report.added > 0 && (
           <Button variant="solid" disabled={send.isPending} onClick={() => send.mutate('good rows')}>
-            {send.isPending ? 'Keeping…' : `Keep the ${formatNumber(report.added)} good rows`}
+            {send.isPending ? 'Keeping…' : `Keep the ${formatCount(report.added, 'good row')}`}
           </Button>
         )}
       </Dialog.Footer>
@@ -288,8 +289,8 @@ function Report({ report }: { report: ImportReport }) {
     >
       <Text fontFamily="heading" fontWeight="600" fontSize="18px">
         {kept
-          ? `${formatNumber(added)} readings kept.`
-          : `${formatNumber(added)} readings can be kept. Nothing is kept yet.`}
+          ? `${formatCount(added, 'reading')} kept.`
+          : `${formatCount(added, 'reading')} can be kept. Nothing is kept yet.`}
       </Text>
       {known > 0 && <Text>{formatNumber(known)} stand here already, value for value, and are passed over.</Text>}
       {differing.count > 0 && (

@@ -1,31 +1,69 @@
-import { Box, Button, SimpleGrid, Stack, Text } from '@chakra-ui/react';
+import { Box, Button, Dialog, SimpleGrid, Stack, Text } from '@chakra-ui/react';
 import {
   compareJob,
+  type Finding,
   type Habit,
   type Job,
+  jobDoubts,
   parseFlow,
+  type QuantityKind,
   type Reading,
   type Sensors,
-  type SkyWord,
+  sayFinding,
   sayVerdict,
   skyWords,
   type WindWord,
   windWords,
 } from '@north-pane/core';
 import { useMutation } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { Controller, type FieldPath, useForm, useWatch } from 'react-hook-form';
+import * as z from 'zod';
 import { Chips } from '../../parts/Chips';
 import { Entry } from '../../parts/Entry';
+import { Frame } from '../../parts/Frame';
 import { Section } from '../../parts/Section';
 import { answered, api } from '../../state/api';
 import { useJob } from '../../state/job';
 import { refreshSources } from '../../state/readings';
+import { useRemembered } from '../../state/remembered';
 
-const winds = Object.keys(windWords) as WindWord[];
+const winds = Object.keys(windWords) as [WindWord, ...WindWord[]];
+
+const believable = (low: number, high: number, what: string) =>
+  z
+    .number(`${what} is still to be said.`)
+    .min(low, `${what} is not believable here.`)
+    .max(high, `${what} is not believable here.`);
+
+const form = z.object({
+  inlet: believable(-20, 150, 'Water in'),
+  outlet: believable(-20, 200, 'Water out'),
+  air: believable(-60, 60, 'Air'),
+  flow: believable(0, 0.01, 'Flow'),
+  sky: z.enum(skyWords, 'The sky is still to be said.'),
+  wind: z.enum(winds),
+});
+/** As it is while it is being filled: what is half filled is found again. */
+const half = form.partial();
+type Half = z.infer<typeof half>;
+
+interface PadField {
+  name: FieldPath<Half> & ('inlet' | 'outlet' | 'air' | 'flow');
+  label: string;
+  kind: QuantityKind;
+  what: string;
+}
+const fields: PadField[] = [
+  { name: 'inlet', label: 'Water in', kind: 'temperature', what: 'water in' },
+  { name: 'outlet', label: 'Water out', kind: 'temperature', what: 'water out' },
+  { name: 'air', label: 'Air', kind: 'temperature', what: 'air' },
+  { name: 'flow', label: 'Flow, or 9 L in 3:51', kind: 'flow', what: 'flow' },
+];
 
 /**
  * A reading in four taps: water in, water out, sky, keep. Air, flow and wind stand as they were last time until they are
- * changed. What it says of the panel is shown before it is kept.
+ * changed. What it says of the panel is shown before it is kept, and what can hardly have been is asked about first.
  */
 export function ReadingPad({
   built,
@@ -39,120 +77,143 @@ export function ReadingPad({
   last: Reading | undefined;
 }) {
   const id = useJob((state) => state.id) ?? '';
-  const [inlet, setInlet] = useState<number | undefined>(undefined);
-  const [outlet, setOutlet] = useState<number | undefined>(undefined);
-  const [air, setAir] = useState<number | undefined>(undefined);
-  const [flow, setFlow] = useState<number | undefined>(undefined);
-  const [sky, setSky] = useState<SkyWord | undefined>(undefined);
-  const [wind, setWind] = useState<WindWord>('leaves stir');
-  const airNow = air ?? last?.air;
-  const flowNow = flow ?? last?.flow;
-  const reading: Omit<Reading, 'time'> | undefined =
-    inlet !== undefined && outlet !== undefined && airNow !== undefined && flowNow !== undefined && sky
-      ? { inlet, outlet, air: airNow, flow: flowNow, sky, wind: windWords[wind] }
-      : undefined;
+  const [left, leave] = useRemembered('reading', half, { wind: 'leaves stir' });
+  const { control, handleSubmit, setValue, reset } = useForm<Half>({ defaultValues: left });
+  const typed = useWatch({ control }) as Half;
+  useEffect(() => leave(typed), [typed, leave]);
+  const filled: Half = { ...typed, air: typed.air ?? last?.air, flow: typed.flow ?? last?.flow };
+  const parsed = form.safeParse(filled);
+  const reading: Omit<Reading, 'time'> | undefined = parsed.success
+    ? { ...parsed.data, wind: windWords[parsed.data.wind] }
+    : undefined;
   const key = reading ? JSON.stringify(reading) : '';
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the reading
   const said = useMemo(() => {
     if (!reading) return undefined;
-    const { verdict, left } = compareJob(built, [{ ...reading, time: Date.now() }], { ...sensors, sun: 'words' });
-    return left > 0 ? undefined : sayVerdict(verdict, habit);
+    const compared = compareJob(built, [{ ...reading, time: Date.now() }], { ...sensors, sun: 'words' });
+    return compared.left > 0 ? undefined : sayVerdict(compared.verdict, habit);
   }, [key, built, sensors, habit]);
+  const [doubted, setDoubted] = useState<{ reading: Reading; doubts: Finding[] } | undefined>(undefined);
   const keep = useMutation({
-    mutationFn: (one: Omit<Reading, 'time'>) =>
+    mutationFn: (one: Reading) =>
       answered(
         api.api.jobs[':id'].readings.$post({
           param: { id },
-          json: { reading: { ...one, time: Date.now() }, sensors: { ...sensors, sun: 'words' } },
+          json: { reading: one, sensors: { ...sensors, sun: 'words' } },
         }),
       ),
     onSuccess: async () => {
-      setInlet(undefined);
-      setOutlet(undefined);
-      setSky(undefined);
+      reset({ wind: typed.wind, air: typed.air, flow: typed.flow });
       await refreshSources(id);
     },
   });
-  const take = (set: (value: number) => void, low: number, high: number, words: string) => (value: number) => {
-    if (value < low || value > high) return `${words} is not believable here.`;
-    set(value);
-    return undefined;
+  const ask = () => {
+    if (!reading) return;
+    const now: Reading = { ...reading, time: Date.now() };
+    const doubts = jobDoubts(built, now);
+    if (doubts.length > 0) setDoubted({ reading: now, doubts });
+    else keep.mutate(now);
   };
   const missing = [
-    inlet === undefined && 'water in',
-    outlet === undefined && 'water out',
-    airNow === undefined && 'air',
-    flowNow === undefined && 'flow',
-    !sky && 'the sky',
-  ].filter(Boolean);
+    ...fields.filter(({ name }) => filled[name] === undefined).map(({ what }) => what),
+    ...(filled.sky ? [] : ['the sky']),
+  ];
   return (
     <Section title="A reading now">
-      <Stack gap="3">
-        <SimpleGrid columns={2} gap="3">
-          <Entry
-            label="Water in"
-            size="lg"
-            value={inlet}
-            kind="temperature"
-            habit={habit}
-            onValue={take(setInlet, -20, 150, 'That')}
-          />
-          <Entry
-            label="Water out"
-            size="lg"
-            value={outlet}
-            kind="temperature"
-            habit={habit}
-            onValue={take(setOutlet, -20, 200, 'That')}
-          />
-          <Entry
-            label="Air"
-            size="lg"
-            value={airNow}
-            kind="temperature"
-            habit={habit}
-            onValue={take(setAir, -60, 60, 'That')}
-          />
-          <Entry
-            label="Flow, or 9 L in 3:51"
-            size="lg"
-            value={flowNow}
-            kind="flow"
-            digits={2}
-            habit={habit}
-            parse={parseFlow}
-            onValue={take(setFlow, 0, 0.01, 'That flow')}
-          />
-        </SimpleGrid>
-        <Chips label="Sky" value={sky} choices={skyWords} onValue={(word) => setSky(word)} />
-        <Chips label="Wind" value={wind} choices={winds} onValue={(word) => setWind(word)} />
-        <Button
-          variant="solid"
-          size="lg"
-          disabled={!reading || keep.isPending}
-          onClick={() => reading && keep.mutate(reading)}
-        >
-          Keep this reading
-        </Button>
-        {missing.length > 0 && missing.length < 5 && (
-          <Text fontSize="14px" color="soft">
-            Still to say: {missing.join(', ')}.
-          </Text>
-        )}
-        {keep.isError && (
-          <Text role="alert" color="brickText">
-            {keep.error.message}
-          </Text>
-        )}
-        {said && (
-          <Box borderTopWidth="1px" borderColor="line" pt="3" aria-live="polite">
-            <Text fontFamily="heading" fontWeight="600" fontSize="20px">
-              {said.headline}
+      <form onSubmit={handleSubmit(ask)} noValidate>
+        <Stack gap="3">
+          <SimpleGrid columns={2} gap="3">
+            {fields.map(({ name, label, kind }) => (
+              <Controller
+                key={name}
+                control={control}
+                name={name}
+                render={({ field }) => (
+                  <Entry
+                    label={label}
+                    size="lg"
+                    value={field.value ?? (name === 'air' || name === 'flow' ? last?.[name] : undefined)}
+                    kind={kind}
+                    habit={habit}
+                    {...(name === 'flow' ? { digits: 2, parse: parseFlow } : {})}
+                    onValue={(value) => {
+                      const checked = form.shape[name].safeParse(value);
+                      if (!checked.success) return checked.error.issues[0]?.message;
+                      field.onChange(value);
+                      return undefined;
+                    }}
+                  />
+                )}
+              />
+            ))}
+          </SimpleGrid>
+          <Chips label="Sky" value={typed.sky} choices={skyWords} onValue={(word) => setValue('sky', word)} />
+          <Chips label="Wind" value={typed.wind} choices={winds} onValue={(word) => setValue('wind', word)} />
+          <Button type="submit" variant="solid" size="lg" disabled={!reading || keep.isPending}>
+            Keep this reading
+          </Button>
+          {missing.length > 0 && missing.length < 5 && (
+            <Text fontSize="14px" color="soft">
+              Still to say: {missing.join(', ')}.
             </Text>
-            <Text>{said.judgement}</Text>
-          </Box>
-        )}
-      </Stack>
+          )}
+          {keep.isError && (
+            <Text role="alert" color="brickText">
+              {keep.error.message}
+            </Text>
+          )}
+          {said && (
+            <Box borderTopWidth="1px" borderColor="line" pt="3" aria-live="polite">
+              <Text fontFamily="heading" fontWeight="600" fontSize="20px">
+                {said.headline}
+              </Text>
+              <Text>{said.judgement}</Text>
+            </Box>
+          )}
+        </Stack>
+      </form>
+      {doubted && (
+        <Doubts
+          doubts={doubted.doubts}
+          habit={habit}
+          onMend={() => setDoubted(undefined)}
+          onKeep={() => {
+            setDoubted(undefined);
+            keep.mutate(doubted.reading);
+          }}
+        />
+      )}
     </Section>
+  );
+}
+
+/** What can hardly have been is asked about before it is kept. */
+function Doubts(props: { doubts: readonly Finding[]; habit: Habit; onMend(): void; onKeep(): void }) {
+  const { doubts, habit, onMend, onKeep } = props;
+  return (
+    <Frame title="Can that have been?" onClose={onMend}>
+      <Dialog.Body>
+        {doubts.map((doubt) => {
+          const { headline, detail, remedy } = sayFinding(doubt, habit);
+          return (
+            <Box key={doubt.code} borderLeftWidth="6px" borderColor="ochre" pl="3" mb="3">
+              <Text fontWeight="600" color="ochreText">
+                {headline}
+              </Text>
+              <Text>{detail}</Text>
+              <Text color="soft">{remedy}</Text>
+            </Box>
+          );
+        })}
+      </Dialog.Body>
+      <Dialog.Footer flexWrap="wrap">
+        <Button variant="solid" onClick={onMend}>
+          Mend it first
+        </Button>
+        <Button variant="outline" onClick={onKeep}>
+          Keep it all the same
+        </Button>
+      </Dialog.Footer>
+    </Frame>
   );
 }

@@ -1,14 +1,16 @@
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
 import { tz } from '@date-fns/tz';
-import { type Comparison, formatNumber, type Sensors, sayVerdict } from '@north-pane/core';
+import { type Comparison, formatCount, formatNumber, type Sensors, sayVerdict, sensorsSchema } from '@north-pane/core';
 import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import * as z from 'zod';
 import { Choice } from '../../parts/Choice';
 import { Section } from '../../parts/Section';
 import { useBuilt, useSayBuilt } from '../../state/built';
 import { useHabit } from '../../state/habit';
 import { type Source, useSources } from '../../state/readings';
+import { useRemembered } from '../../state/remembered';
 import { useHeavy } from '../../workers/useHeavy';
 import { ByHand } from './ByHand';
 import { DayChart } from './DayChart';
@@ -17,6 +19,10 @@ import { ReadingPad } from './ReadingPad';
 import { SensorChoices } from './SensorChoices';
 
 const ImportDialog = lazy(() => import('./ImportDialog').then(({ ImportDialog }) => ({ default: ImportDialog })));
+const ReadingsDialog = lazy(() =>
+  import('./ReadingsDialog').then(({ ReadingsDialog }) => ({ default: ReadingsDialog })),
+);
+const Revisions = lazy(() => import('../../parts/Revisions').then(({ Revisions }) => ({ default: Revisions })));
 const standardSensors: Sensors = { thermometers: 'two digital', flow: 'marked bucket', sun: 'pyranometer' };
 
 /** Did it do what it should: readings by hand and by file, held against the drawing, with a verdict in words. */
@@ -24,9 +30,9 @@ export default function Prove() {
   const habit = useHabit();
   const built = useBuilt();
   const sources = useSources();
-  const [sourceId, setSourceId] = useState<number | undefined>(undefined);
+  const [sourceId, setSourceId] = useRemembered('source', z.number().optional(), undefined);
   const [importing, setImporting] = useState(false);
-  const [handSensors, setHandSensors] = useState<Sensors>({ ...standardSensors, sun: 'words' });
+  const [handSensors, setHandSensors] = useRemembered('sensors', sensorsSchema, { ...standardSensors, sun: 'words' });
   const all = sources.data ?? [];
   const largest = all.reduce<Source | undefined>(
     (best, source) => (!best || source.count > best.count ? source : best),
@@ -117,7 +123,9 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   const key = `${source.id} ${source.count} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.panels, job.site, job.loop, job.asBuilt]))}`;
   const compared = useHeavy(key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
   const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
-  const [chosenDay, setDay] = useState<string | undefined>(undefined);
+  const [looking, setLooking] = useState(false);
+  const [builds, setBuilds] = useState(false);
+  const [chosenDay, setDay] = useRemembered('day', z.string().optional(), undefined);
   const names = [...days.keys()];
   // The day with most steady readings says most.
   const best = names.reduce<string | undefined>((most, day) => {
@@ -137,7 +145,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   if (!compared.value)
     return (
       <Text color="soft" aria-live="polite">
-        Holding {formatNumber(source.count)} readings against the drawing…
+        Holding {formatCount(source.count, 'reading')} against the drawing…
       </Text>
     );
   const { verdict, left } = compared.value;
@@ -184,7 +192,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             {words.basis}
           </Text>
         </Box>
-        <Section title="Measured" aside={`${formatNumber(source.count)} readings`}>
+        <Section title="Measured" aside={formatCount(source.count, 'reading')}>
           {all.length > 1 && (
             <Choice
               label="From"
@@ -196,6 +204,14 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
           <Text fontSize="14px" mt="1">
             {takenWith(source)}
           </Text>
+          <Button size="xs" variant="outline" mt="2" onClick={() => setLooking(true)}>
+            Look through them
+          </Button>
+          {looking && (
+            <Suspense fallback={null}>
+              <ReadingsDialog source={source} zone={zone} habit={habit} onClose={() => setLooking(false)} />
+            </Suspense>
+          )}
           {left > 0 && (
             <Text fontSize="14px" color="soft">
               {formatNumber(left)} without sun or flow are left out.
@@ -229,6 +245,16 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
           >
             It was built as drawn now
           </Button>
+          {built.revision && (
+            <Button size="xs" variant="outline" mt="2" ms="2" onClick={() => setBuilds(true)}>
+              Builds and revisions
+            </Button>
+          )}
+          {builds && (
+            <Suspense fallback={null}>
+              <Revisions onClose={() => setBuilds(false)} />
+            </Suspense>
+          )}
           {sayBuilt.isError && (
             <Text role="alert" color="brickText">
               {sayBuilt.error.message}

@@ -37,8 +37,8 @@ export function Column() {
       <Jumps />
       <ToLookAt />
       <Does bench={bench} />
-      <MadeOf />
       <WasteNothing />
+      <MadeOf />
       <Safety />
       {bench && (
         <Deeper
@@ -58,8 +58,8 @@ export function Column() {
 const jumps = [
   ['To look at', 'To look at'],
   ['What this panel does', 'Does'],
-  ['Made of', 'Made of'],
   ['Waste nothing', 'Waste'],
+  ['Made of', 'Made of'],
   ['Loop and safety', 'Loop'],
 ] as const;
 

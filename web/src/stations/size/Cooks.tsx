@@ -1,7 +1,8 @@
-import { Box, Dialog, Table, Text } from '@chakra-ui/react';
+import { Box, Dialog, Text } from '@chakra-ui/react';
 import { type Cooking, formatQuantity, type Habit, loopPipes, placeWords } from '@north-pane/core';
 import { memo, useState } from 'react';
 import { Choice } from '../../parts/Choice';
+import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Frame } from '../../parts/Frame';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
@@ -76,7 +77,13 @@ export const Cooks = memo(
           <h2 style={{ fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 16 }}>
             What cooks, dry in full sun
           </h2>
-          <button type="button" onClick={() => setAll(true)} style={{ color: ink('paneText'), cursor: 'pointer' }}>
+          <button
+            type="button"
+            className="plain-target"
+            onClick={() => setAll(true)}
+            style={{ color: ink('paneText'), cursor: 'pointer', textDecoration: 'underline' }}
+            aria-label={`What cooks: all ${cooking.length}`}
+          >
             all {cooking.length}
           </button>
         </div>
@@ -123,53 +130,14 @@ function AllCooks({ cooking, habit, onClose }: { cooking: readonly Cooking[]; ha
           twenty exceeds. The margin counts from the second.
         </Text>
         <LoopPipe />
-        <Table.Root size="sm">
-          <Table.Header>
-            <Table.Row bg="transparent">
-              <Table.ColumnHeader color="ink">material</Table.ColumnHeader>
-              <Table.ColumnHeader color="ink">where</Table.ColumnHeader>
-              <Table.ColumnHeader color="ink" textAlign="right">
-                meets
-              </Table.ColumnHeader>
-              <Table.ColumnHeader color="ink" textAlign="right">
-                stands
-              </Table.ColumnHeader>
-              <Table.ColumnHeader color="ink" textAlign="right">
-                margin
-              </Table.ColumnHeader>
-            </Table.Row>
-          </Table.Header>
-          <Table.Body>
-            {cooking.map((one) => {
-              const { panel, place, name, limit, margin, joint } = one;
-              return (
-                <Table.Row
-                  key={`${panel}-${place}-${name}`}
-                  bg="transparent"
-                  color={margin < 0 ? 'ochreText' : 'ink'}
-                  fontWeight={margin < 0 ? 600 : 400}
-                >
-                  <Table.Cell>
-                    {name}
-                    {joint && (
-                      <Text fontSize="13px" color="soft" fontWeight="400">
-                        {jointWords(joint, habit)}
-                      </Text>
-                    )}
-                  </Table.Cell>
-                  <Table.Cell>{placeWords[place]}</Table.Cell>
-                  <Table.Cell textAlign="right" whiteSpace="nowrap">
-                    {span(one, habit)}
-                  </Table.Cell>
-                  <Table.Cell textAlign="right">{temperature(limit, habit)}</Table.Cell>
-                  <Table.Cell textAlign="right" whiteSpace="nowrap">
-                    {formatQuantity('temperatureDifference', margin, habit, 0).text}
-                  </Table.Cell>
-                </Table.Row>
-              );
-            })}
-          </Table.Body>
-        </Table.Root>
+        <DataTable
+          label="Materials against their heat"
+          rows={cooking}
+          columns={cookColumns(habit)}
+          idOf={({ panel, place, name }) => `${panel}-${place}-${name}`}
+          tone={({ margin }) => (margin < 0 ? 'ochreText' : undefined)}
+          filter="Find a material"
+        />
         <Text fontSize="13px" color="soft" mt="3">
           A sensor that is past its limit goes in a pocket on the outlet stub, not on the plate; cable past its limit
           leaves through the back in a silicone sleeve. Limits are those of the usual kind: read the data sheet of
@@ -178,6 +146,46 @@ function AllCooks({ cooking, habit, onClose }: { cooking: readonly Cooking[]; ha
       </Dialog.Body>
     </Frame>
   );
+}
+
+function cookColumns(habit: Habit): ColumnDef<Cooking>[] {
+  const weight = ({ margin }: Cooking) => (margin < 0 ? 600 : 400);
+  return [
+    {
+      accessorKey: 'name',
+      header: 'material',
+      meta: { weight },
+      cell: ({ row: { original: one } }) => (
+        <>
+          {one.name}
+          {one.joint && (
+            <Text fontSize="13px" color="soft" fontWeight="400">
+              {jointWords(one.joint, habit)}
+            </Text>
+          )}
+        </>
+      ),
+    },
+    { id: 'where', accessorFn: ({ place }) => placeWords[place], header: 'where', meta: { weight } },
+    {
+      accessorKey: 'sees',
+      header: 'meets',
+      meta: { end: true, weight },
+      cell: ({ row }) => span(row.original, habit),
+    },
+    {
+      accessorKey: 'limit',
+      header: 'stands',
+      meta: { end: true, weight },
+      cell: ({ row }) => temperature(row.original.limit, habit),
+    },
+    {
+      accessorKey: 'margin',
+      header: 'margin',
+      meta: { end: true, weight },
+      cell: ({ row }) => formatQuantity('temperatureDifference', row.original.margin, habit, 0).text,
+    },
+  ];
 }
 
 /** What the loop is made of: it cooks too, when the panel's steam pushes boiling water back down. */

@@ -100,8 +100,8 @@ export function ShadeSwitch() {
   );
 }
 
-/** px that the buttons take under a drawing. */
-const underButtons = 40;
+/** px that the buttons take under a drawing: on a phone they are as tall as a thumb. */
+const underButtons = window.matchMedia('(max-width: 47.99em)').matches ? 58 : 40;
 
 const unders = [
   ['section', 'Section'],

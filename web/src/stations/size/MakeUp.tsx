@@ -84,7 +84,7 @@ export function MakeUp({
   const change = useJob((state) => state.change);
   const family: Family = families[panel.family as keyof typeof families];
   return (
-    <div style={{ display: 'flex', flexDirection: 'column', gap: 12 }}>
+    <div className="print-columns" style={{ display: 'flex', flexDirection: 'column', gap: 12 }}>
       <Kind index={index} family={family} />
       <Row index={index} path="count" value={panel.count} meta={alike} habit={habit} />
       {family

@@ -49,6 +49,7 @@ function MarkRows({
         <li key={id} style={{ borderBottom: `1px solid ${ink('line')}` }}>
           <button
             type="button"
+            className="plain-target"
             onClick={() => onChoose(id)}
             style={{ display: 'block', width: '100%', textAlign: 'left', padding: '4px 0', cursor: 'pointer' }}
           >

@@ -1,4 +1,4 @@
-import { Button, Dialog, Flex, Table, Text } from '@chakra-ui/react';
+import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
 import {
   formatNumber,
   type Habit,
@@ -8,6 +8,7 @@ import {
   uncertainRows,
   uncertainWords,
 } from '@north-pane/core';
+import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
 import { Frame } from '../../parts/Frame';
 import { useJob } from '../../state/job';
@@ -43,6 +44,74 @@ export function SpreadDialog({
     const { [row.input]: _, ...rest } = known;
     keep(rest);
   };
+  const rows = uncertainRows(open, index);
+  const columns: ColumnDef<UncertainRow>[] = [
+    {
+      id: 'input',
+      accessorFn: ({ input }) => uncertainWords[input].name,
+      header: 'input',
+      cell: ({ row }) => {
+        const { name, unit } = uncertainWords[row.original.input];
+        return (
+          <>
+            {name}
+            <Text fontSize="13px" color="soft">
+              {unit}
+            </Text>
+          </>
+        );
+      },
+    },
+    ...ends.map(
+      (end): ColumnDef<UncertainRow> => ({
+        accessorKey: end,
+        header: end,
+        enableSorting: false,
+        cell: ({ row: { original: row } }) => {
+          const { name, digits } = uncertainWords[row.input];
+          return (
+            <Entry
+              label={`${name}, ${end}`}
+              bareLabel
+              value={row[end]}
+              kind="number"
+              digits={digits}
+              habit={habit}
+              width="78px"
+              onValue={set(row, end)}
+            />
+          );
+        },
+      }),
+    ),
+    {
+      id: 'home-made',
+      header: 'home-made',
+      enableSorting: false,
+      cell: ({ row: { original: row } }) => {
+        const home = typical.find(({ input }) => input === row.input);
+        return home ? ends.map((end) => formatNumber(home[end], uncertainWords[row.input].digits)).join(', ') : '';
+      },
+    },
+    {
+      id: 'from',
+      accessorFn: ({ own, kind }) => (own ? 'yours' : kind),
+      header: 'from',
+      cell: ({ row: { original: row } }) =>
+        row.own ? (
+          <Button
+            size="xs"
+            variant="outline"
+            aria-label={`Yours: undo ${uncertainWords[row.input].name}`}
+            onClick={() => forget(row)}
+          >
+            Yours: undo
+          </Button>
+        ) : (
+          row.kind
+        ),
+    },
+  ];
   return (
     <Frame title="What is not known for sure" wide onClose={onClose}>
       <Dialog.Body>
@@ -50,62 +119,7 @@ export function SpreadDialog({
           Nine in ten panels lie between low and high. Likely goes into every figure; the spread into its band. Set one
           where you know better, from a data sheet or a test by hand.
         </Text>
-        <Table.Root size="sm">
-          <Table.Header>
-            <Table.Row bg="transparent">
-              <Table.ColumnHeader color="ink">input</Table.ColumnHeader>
-              {ends.map((end) => (
-                <Table.ColumnHeader key={end} color="ink">
-                  {end}
-                </Table.ColumnHeader>
-              ))}
-              <Table.ColumnHeader color="ink">home-made</Table.ColumnHeader>
-              <Table.ColumnHeader color="ink">from</Table.ColumnHeader>
-            </Table.Row>
-          </Table.Header>
-          <Table.Body>
-            {uncertainRows(open, index).map((row, place) => {
-              const { name, unit, digits } = uncertainWords[row.input];
-              const home = typical[place];
-              return (
-                <Table.Row key={row.input} bg="transparent">
-                  <Table.Cell>
-                    {name}
-                    <Text fontSize="13px" color="soft">
-                      {unit}
-                    </Text>
-                  </Table.Cell>
-                  {ends.map((end) => (
-                    <Table.Cell key={end} px="1">
-                      <Entry
-                        label={`${name}, ${end}`}
-                        bareLabel
-                        value={row[end]}
-                        kind="number"
-                        digits={digits}
-                        habit={habit}
-                        width="78px"
-                        onValue={set(row, end)}
-                      />
-                    </Table.Cell>
-                  ))}
-                  <Table.Cell whiteSpace="nowrap">
-                    {home ? ends.map((end) => formatNumber(home[end], digits)).join(', ') : ''}
-                  </Table.Cell>
-                  <Table.Cell>
-                    {row.own ? (
-                      <Button size="xs" variant="outline" onClick={() => forget(row)}>
-                        Yours: undo
-                      </Button>
-                    ) : (
-                      row.kind
-                    )}
-                  </Table.Cell>
-                </Table.Row>
-              );
-            })}
-          </Table.Body>
-        </Table.Root>
+        <DataTable label="What is not known for sure" rows={rows} columns={columns} idOf={({ input }) => input} />
       </Dialog.Body>
       <Dialog.Footer>
         <Flex gap="3">

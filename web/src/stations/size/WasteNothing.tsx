@@ -66,7 +66,6 @@ export function WasteNothing() {
   return (
     <FoldingSection
       title="Waste nothing"
-      shut
       aside={share === undefined ? held?.label : `looking, ${Math.round(share * 100)} %`}
     >
       {points.length > 0 ? (
@@ -122,6 +121,7 @@ function Points({ points, habit }: { points: readonly WasteFreePoint[]; habit: H
         <li key={point.value} style={{ borderBottom: `1px solid ${ink('line')}` }}>
           <button
             type="button"
+            className="plain-target"
             onClick={() => setDimension(bench.at, { ...held, edit }, point.value, habit)}
             style={{ display: 'block', width: '100%', textAlign: 'left', padding: '4px 0', cursor: 'pointer' }}
           >

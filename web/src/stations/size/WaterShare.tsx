@@ -19,6 +19,7 @@ export function WaterShare(props: { water: WaterCheck; habit: Habit; onHeader(id
           <li key={id} style={{ borderBottom: `1px solid ${ink('line')}` }}>
             <button
               type="button"
+              className="plain-target"
               aria-pressed={chosen}
               onClick={() => onHeader(id)}
               style={{

@@ -1,7 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { formatQuantity, sayPoint } from '@north-pane/core';
-import { useLayoutEffect, useMemo } from 'react';
+import { type ReactNode, useEffect, useLayoutEffect, useMemo } from 'react';
 import { Tape } from '../../drawing/Tape';
+import { usePhone } from '../../parts/usePhone';
+import { useSize } from '../../parts/useSize';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useSweep, useWasteFree } from '../../state/wasteFree';
@@ -18,13 +20,14 @@ export default function Size() {
   const id = useJob((state) => state.id);
   useLayoutEffect(() => benchFor(id), [id]);
   return (
-    <Flex direction="column" h={{ base: 'auto', md: '100%' }}>
+    <Flex direction="column" h={{ base: 'auto', md: '100%' }} css={{ [low]: { height: 'auto' } }}>
       <Flex flex="1" minH="0" direction={{ base: 'column', md: 'row' }}>
         <Flex direction="column" flex="1" minW="0" p={{ base: '2', md: '3' }} gap="1">
           <PanelTabs />
           <Box
             flex={{ base: 'none', md: '1 1 0' }}
-            h={{ base: '236px', md: 'auto' }}
+            h={{ base: '290px', md: 'auto' }}
+            pt={{ base: '48px', md: '0' }}
             minH={{ base: '0', md: '200px' }}
             position="relative"
             data-testid="plan"
@@ -42,7 +45,7 @@ export default function Size() {
           >
             <Box
               flex={{ base: 'none', lg: '1' }}
-              h={{ base: '150px', lg: 'auto' }}
+              h={{ base: '200px', lg: 'auto' }}
               minW="0"
               position="relative"
               data-testid="section"
@@ -70,10 +73,40 @@ export default function Size() {
           <Column />
         </Box>
       </Flex>
-      <Box position={{ base: 'sticky', md: 'static' }} bottom="0" zIndex={3}>
+      <Foot>
         <HeldTape />
-      </Box>
+      </Foot>
     </Flex>
+  );
+}
+
+/** A window so low that a tape at its foot would leave nothing of the rest. */
+const low = '@media (max-height: 560px)';
+
+/**
+ * The tape stays at the foot of a phone while the rest scrolls under it. What gets the focus by key is scrolled clear of it: the station is
+ * told how high it is.
+ */
+function Foot({ children }: { children: ReactNode }) {
+  const [ref, { height }] = useSize<HTMLDivElement>();
+  const lies = usePhone() && !window.matchMedia('(max-height: 560px)').matches;
+  useEffect(() => {
+    const { style } = document.documentElement;
+    style.setProperty('--np-over-foot', lies ? `${height}px` : '0px');
+    return () => {
+      style.removeProperty('--np-over-foot');
+    };
+  }, [height, lies]);
+  return (
+    <Box
+      ref={ref}
+      position={{ base: 'sticky', md: 'static' }}
+      css={{ [low]: { position: 'static' } }}
+      bottom="0"
+      zIndex={3}
+    >
+      {children}
+    </Box>
   );
 }
 

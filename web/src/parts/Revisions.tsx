@@ -2,61 +2,14 @@ import { Box, Button, Dialog, Text } from '@chakra-ui/react';
 import { formatMoney, formatQuantity, type Habit } from '@north-pane/core';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
-import { type ColumnDef, DataTable } from '../parts/DataTable';
-import { Frame } from '../parts/Frame';
-import { TwoStep } from '../parts/TwoStep';
 import { useBuilds, useTakeBackBuild } from '../state/built';
 import { derive } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { useDocument } from '../state/job';
-import {
-  fieldsMoved,
-  type Revision,
-  useKeepAsking,
-  useKeepRevision,
-  useRevisions,
-  useTakeOutRevision,
-} from '../state/kept';
-
-/** Asked when nothing has changed since the job was kept last; and why nothing was kept, when it could not be. */
-export function KeepAgain() {
-  const { again, trouble } = useKeepAsking();
-  const keep = useKeepRevision();
-  const close = () => useKeepAsking.setState({ again: undefined, trouble: undefined });
-  if (again === undefined && !trouble) return null;
-  return (
-    <Frame title={trouble ? 'Nothing was kept' : 'Keep the same again?'} onClose={close}>
-      <Dialog.Body>
-        {trouble ? (
-          <Text role="alert" color="brickText">
-            {trouble}
-          </Text>
-        ) : (
-          <Text>Nothing has changed since revision {again}. Kept again, it would stand there twice.</Text>
-        )}
-      </Dialog.Body>
-      <Dialog.Footer flexWrap="wrap">
-        <Button variant="outline" onClick={close}>
-          Leave it
-        </Button>
-        {!trouble && (
-          <Button
-            variant="solid"
-            disabled={keep.isPending}
-            onClick={() =>
-              keep.mutate('', {
-                onSuccess: close,
-                onError: (error) => useKeepAsking.setState({ again: undefined, trouble: error.message }),
-              })
-            }
-          >
-            Keep it again
-          </Button>
-        )}
-      </Dialog.Footer>
-    </Frame>
-  );
-}
+import { fieldsMoved, type Revision, useRevisions, useTakeOutRevision } from '../state/kept';
+import { type ColumnDef, DataTable } from './DataTable';
+import { Frame } from './Frame';
+import { TwoStep } from './TwoStep';
 
 /** What a revision came to. */
 function figuresOf(document: Revision['document'], habit: Habit) {

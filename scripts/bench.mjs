@@ -9,6 +9,7 @@ import { chromiumLaunch } from './lib/browser.mjs';
 import { throwAwayCluster } from './lib/cluster.mjs';
 import { chromium as chromiumPackage, ensureDebian, postgresql } from './lib/debian.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
+import { pointerTimes } from './lib/pointerTimes.mjs';
 import { say } from './lib/say.mjs';
 import { openServer } from './lib/server.mjs';
 import { serverTimes } from './lib/serverTimes.mjs';
@@ -66,6 +67,12 @@ try {
     return times.sort((a, b) => a - b)[15];
   });
   row('a riser more or less on the bench, all shown', frame, 'ms', 16.7);
+
+  const hand = await pointerTimes(browser, `${server.url}/jobs/gannet-reach-showers`);
+  for (const { what, limit, middle, worst } of hand.rows) {
+    row(`${what}, hand to picture, processor ${hand.slower}× slower`, middle, 'ms', limit);
+    row('  at the worst', worst, 'ms', 4 * limit);
+  }
 
   await build({
     configFile: false,

@@ -85,4 +85,4 @@ export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty'
 export { provedShop, type StockChange, type WasteFreePoint, wasteFreePoints } from './wasteFree';
 export { type WaterCheck, waterCheck } from './waterCheck';
 export { jobWeights, type Weights } from './weights';
-export { type WorkedOut, workOut } from './workOut';
+export { type WorkedOut, withSameParts, workOut } from './workOut';

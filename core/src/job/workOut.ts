@@ -1,6 +1,7 @@
 import { type Finding, gravestFirst } from '../care';
 import { type Part, type Purchase, planShop, type ShopPlan } from '../shop';
 import { attempt } from './attempt';
+import { same } from './changes';
 import { type Cooking, jobCooking } from './cooking';
 import { cutDecisions, jobShop } from './cutList';
 import { evaluateOpen, type Figures } from './evaluate';
@@ -45,7 +46,7 @@ export function workOut(job: Job, before?: WorkedOut): WorkedOut {
   const plan =
     kept && before && sameShop(before.open.job, job)
       ? before.plan
-      : list && attempt('cost', 'panels', absent, () => jobShop(open, list).plan);
+      : list && attempt('cost', 'panels', absent, () => withSameParts(jobShop(open, list).plan, before?.plan));
   const { cost: _, ...figures } = design.figures;
   const worked: WorkedOut = {
     open,
@@ -58,6 +59,24 @@ export function workOut(job: Job, before?: WorkedOut): WorkedOut {
   };
   designs.set(worked, design);
   return worked;
+}
+
+/** A plan in which every material and every line that came out as before is the same object as before: whoever draws it need not draw it anew. */
+export function withSameParts(plan: ShopPlan, before: ShopPlan | undefined): ShopPlan {
+  if (!before) return plan;
+  const known = new Map<string, unknown>([
+    ...before.materials.map((material) => [`material ${material.item}`, material] as const),
+    ...before.buy.map((line) => [`line ${line.id}`, line] as const),
+  ]);
+  const last = <T>(key: string, now: T): T => {
+    const then = known.get(key);
+    return same(then, now) ? (then as T) : now;
+  };
+  return {
+    ...plan,
+    materials: plan.materials.map((material) => last(`material ${material.item}`, material)),
+    buy: plan.buy.map((line) => last(`line ${line.id}`, line)),
+  };
 }
 
 /** The design under what was worked out, for the next time. */

@@ -5,7 +5,10 @@ import {
   dimensionLine,
   extent,
   type Finding,
+  fineMarks,
+  formatLength,
   type Habit,
+  type Label,
   type Shape,
 } from '@north-pane/core';
 import type { ReactNode } from 'react';
@@ -39,9 +42,13 @@ interface DrawingViewProps {
   most?: number;
 }
 
+/** px. Less is no drawing; and what lies to its right where no words stand. */
+const leastRoom = 150;
+const leastMargin = 64;
+
 /** A drawing from the model, as large as its room allows. */
 export function DrawingView({
-  drawing,
+  drawing: whole,
   habit,
   chosen,
   onChoose,
@@ -50,12 +57,16 @@ export function DrawingView({
   findings = [],
   onFinding,
   over,
-  margin = { left: 24, right: 56, top: 20, bottom: 16 },
+  margin: wanted = { left: 24, right: 56, top: 20, bottom: 16 },
   most = Number.POSITIVE_INFINITY,
   lit,
   onLit,
 }: DrawingViewProps) {
   const [ref, { width, height }] = useSize<HTMLElement>();
+  // Where the words beside it would leave no room for the drawing, it is drawn without them: what they name stands in its list.
+  const bare = width > 0 && wanted.right > leastMargin && width - wanted.left - wanted.right < leastRoom;
+  const drawing = bare ? { ...whole, labels: [] } : whole;
+  const margin = bare ? { ...wanted, right: leastMargin } : wanted;
   const box = extent(drawing);
   const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
   const scale = Math.max(1, Math.min(most, room.x / box.width, room.y / box.height));
@@ -84,7 +95,7 @@ export function DrawingView({
               ),
             )}
             {over?.(place)}
-            <Labels drawing={drawing} place={place} habit={habit} />
+            <Labels drawing={drawing} place={place} habit={habit} width={width} />
             {/* The one in hand over the others; in one list, so that a mark that is being pulled stays the same mark. */}
             {[...drawing.dimensions.filter((dimension) => dimension !== held), ...(held ? [held] : [])].map(
               (dimension) => (
@@ -159,14 +170,35 @@ function beside(
 /** px between two lines of words, at the least. */
 const lineStep = 17;
 
+/** px to a letter of the words. */
+const letter = 6.7;
+
+/** Where words begin so that they end inside the drawing. */
+function withinWidth(x: number, { words, size, fine, anchor }: Label, habit: Habit, width: number): number {
+  const measure = size === undefined ? '' : ` ${formatLength(size, habit, fine ? fineMarks : {}).text}`;
+  const long = (words.length + measure.length) * letter + 6;
+  if (long > width) return x;
+  const [before, after] = anchor === 'start' ? [0, long] : anchor === 'end' ? [long, 0] : [long / 2, long / 2];
+  return Math.min(Math.max(x, before + 2), width - after - 2);
+}
+
 /** Words on leaders. Those in one column are parted when the drawing is too small to part them by itself. */
-function Labels({ drawing, place, habit }: { drawing: Drawing; place: Placing; habit: Habit }) {
+function Labels({ drawing, place, habit, width }: { drawing: Drawing; place: Placing; habit: Habit; width: number }) {
   const columns = new Map<string, number>();
   // From the top of the page down, so that a label pushes only those below it.
   const ordered = [...drawing.labels].sort((a, b) => b.to.y - a.to.y);
+  // A column steps aside as a whole, as far as its longest words ask.
+  const columnOf = ({ anchor, to }: Label) => `${anchor}${Math.round(place.x(to.x))}`;
+  const aside = new Map<string, number>();
+  for (const label of ordered) {
+    const column = columnOf(label);
+    const own = place.x(label.to.x);
+    const moved = withinWidth(own, label, habit, width) - own;
+    if (Math.abs(moved) > Math.abs(aside.get(column) ?? 0)) aside.set(column, moved);
+  }
   return ordered.map((label) => {
-    const x = place.x(label.to.x);
-    const column = `${label.anchor}${Math.round(x)}`;
+    const column = columnOf(label);
+    const x = place.x(label.to.x) + (aside.get(column) ?? 0);
     const above = columns.get(column);
     const y = Math.max(place.y(label.to.y), above === undefined ? Number.NEGATIVE_INFINITY : above + lineStep);
     columns.set(column, y);
@@ -179,6 +211,9 @@ function Labels({ drawing, place, habit }: { drawing: Drawing; place: Placing; h
           textAnchor={label.anchor}
           dominantBaseline="central"
           size={14}
+          stroke={ink('ground')}
+          strokeWidth={3}
+          paintOrder="stroke"
           fill={ink(label.tone === 'hot' ? 'copperText' : label.tone === 'cold' ? 'paneText' : 'ink')}
         >
           {label.words}

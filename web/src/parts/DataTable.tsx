@@ -8,10 +8,12 @@ import {
   getSortedRowModel,
   type RowData,
   type SortingState,
+  type Row as TableRow,
   useReactTable,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react';
 import { useState } from 'react';
+import { memoOn } from './memoOn';
 
 declare module '@tanstack/react-table' {
   interface ColumnMeta<TData extends RowData, TValue> {
@@ -119,24 +121,14 @@ export function DataTable<Row>(props: {
           </Table.Header>
           <Table.Body>
             {shown.map((row) => (
-              <Table.Row key={row.id} bg={marked?.(row.original) ? 'well' : 'transparent'} color={tone?.(row.original)}>
-                {row.getVisibleCells().map((cell) => {
-                  const meta = cell.column.columnDef.meta;
-                  return (
-                    <Table.Cell
-                      key={cell.id}
-                      px="2"
-                      borderColor="line"
-                      textAlign={meta?.end ? 'end' : undefined}
-                      whiteSpace={meta?.end ? 'nowrap' : undefined}
-                      display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
-                      fontWeight={meta?.weight?.(row.original, cell.getValue())}
-                    >
-                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                    </Table.Cell>
-                  );
-                })}
-              </Table.Row>
+              <BodyRow
+                key={row.id}
+                row={row as TableRow<unknown>}
+                of={row.original}
+                columns={columns}
+                marked={marked?.(row.original) ?? false}
+                tone={tone?.(row.original)}
+              />
             ))}
           </Table.Body>
         </Table.Root>
@@ -167,6 +159,42 @@ export function DataTable<Row>(props: {
     </Box>
   );
 }
+
+interface BodyRowProps {
+  row: TableRow<unknown>;
+  /** What it shows. */
+  of: unknown;
+  columns: unknown;
+  marked: boolean;
+  tone: string | undefined;
+}
+
+/** One row, drawn again only when what it shows is another thing: a price that is set moves its own row and no other. */
+const BodyRow = memoOn(
+  function BodyRow({ row, marked, tone }: BodyRowProps) {
+    return (
+      <Table.Row bg={marked ? 'well' : 'transparent'} color={tone}>
+        {row.getVisibleCells().map((cell) => {
+          const meta = cell.column.columnDef.meta;
+          return (
+            <Table.Cell
+              key={cell.id}
+              px="2"
+              borderColor="line"
+              textAlign={meta?.end ? 'end' : undefined}
+              whiteSpace={meta?.end ? 'nowrap' : undefined}
+              display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
+              fontWeight={meta?.weight?.(row.original, cell.getValue())}
+            >
+              {flexRender(cell.column.columnDef.cell, cell.getContext())}
+            </Table.Cell>
+          );
+        })}
+      </Table.Row>
+    );
+  },
+  ({ of, columns, marked, tone }) => [of, columns, marked, tone],
+);
 
 const headButton = {
   display: 'inline-flex',

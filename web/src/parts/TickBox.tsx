@@ -1,29 +1,33 @@
-import { Box } from '@chakra-ui/react';
 import { Check } from 'lucide-react';
+import type { CSSProperties } from 'react';
+import { ink } from '../theme/ink';
 
-/** A box to tick with a thumb. */
+const box: CSSProperties = {
+  flexShrink: 0,
+  display: 'flex',
+  alignItems: 'center',
+  justifyContent: 'center',
+  borderWidth: '1.5px',
+  borderStyle: 'solid',
+  borderRadius: 3,
+  color: 'white',
+  cursor: 'pointer',
+};
+
+/** A box to tick with a thumb. Of plain elements: dozens of them stand beside each other, and each is drawn with every tick. */
 export function TickBox({ ticked, label, onTick }: { ticked: boolean; label: string; onTick(): void }) {
   return (
-    <Box
-      as="button"
+    // biome-ignore lint/a11y/useSemanticElements: an input cannot hold the tick, which paper must show without its ground
+    <button
+      type="button"
       role="checkbox"
       aria-checked={ticked}
       aria-label={label}
-      flexShrink={0}
-      w={{ base: '44px', md: '32px' }}
-      h={{ base: '44px', md: '32px' }}
-      display="flex"
-      alignItems="center"
-      justifyContent="center"
-      borderWidth="1.5px"
-      borderColor={ticked ? 'paneFill' : 'ink'}
-      borderRadius="3px"
-      bg={ticked ? 'paneFill' : 'card'}
-      color="white"
-      cursor="pointer"
+      className="tick-box"
+      style={{ ...box, borderColor: ink(ticked ? 'paneFill' : 'ink'), background: ink(ticked ? 'paneFill' : 'card') }}
       onClick={onTick}
     >
       {ticked && <Check size={20} aria-hidden />}
-    </Box>
+    </button>
   );
 }

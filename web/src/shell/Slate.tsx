@@ -217,13 +217,18 @@ const Plate = memo(function Plate({ name, words }: { name: string; words: string
         >
           {name}
         </Text>
-        {narrow && <span style={keptWords}>{words}</span>}
+        {narrow && <span style={keptWords}>{brief(words)}</span>}
       </Link>
       {!narrow && <KeptButton words={words} onLook={() => setLooking(true)} />}
       {looking && <Kept onClose={() => setLooking(false)} />}
     </Box>
   );
 });
+
+/** The same, as short as the head of a phone asks: `revision 1 +8, saved`. */
+function brief(words: string): string {
+  return words.replace(/ and (\d+) changes?/, ' +$1').replace('no revision kept', 'none kept');
+}
 
 function Kept({ onClose }: { onClose(): void }) {
   return (

@@ -106,6 +106,13 @@ function sentence(message: string): string {
   return /[.?]$/.test(capital) ? capital : `${capital}.`;
 }
 
+/** The open job at this moment, for what is done and not drawn. Throws when there is none. */
+export function jobNow(): Job {
+  const { document } = useJob.getState();
+  if (!document) throw new Error('no job is open');
+  return document;
+}
+
 /** The open job. Throws when there is none: stations are only shown with one. */
 export function useDocument(): Job {
   const document = useJob((state) => state.document);

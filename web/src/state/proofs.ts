@@ -6,6 +6,7 @@ import {
   proofKey,
   type ShopPlan,
   sumShop,
+  withSameParts,
 } from '@north-pane/core';
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
@@ -79,6 +80,17 @@ export function useProving(): void {
   }, [plan]);
 }
 
+/** What came of a material and its proof: the same object each time, so that nobody draws it anew for nothing. */
+const together = new WeakMap<MaterialPlan, { proof: MaterialPlan; made: MaterialPlan }>();
+
+function proved(material: MaterialPlan, proof: MaterialPlan): MaterialPlan {
+  const known = together.get(material);
+  if (known?.proof === proof) return known.made;
+  const made = { ...proof, name: material.name, parts: material.parts } as MaterialPlan;
+  together.set(material, { proof, made });
+  return made;
+}
+
 /** A plan with the proofs that are of it; names and parts stay those of now. */
 export function withProofs(
   plan: ShopPlan,
@@ -91,9 +103,18 @@ export function withProofs(
     const proof = known.size === 0 || isProved(material) ? undefined : known.get(proofKey(material));
     if (!proof || proof.kind !== material.kind) return material;
     better = true;
-    return { ...proof, name: material.name, parts: material.parts } as MaterialPlan;
+    return proved(material, proof);
   });
   return better ? sumShop(materials, purchases, shop) : plan;
+}
+
+/** The plan that was shown last. */
+let shown: ShopPlan | undefined;
+
+/** The plan with what is as it was shown last: nobody draws that anew. */
+function keptSame(plan: ShopPlan): ShopPlan {
+  shown = plan === shown ? plan : withSameParts(plan, shown);
+  return shown;
 }
 
 /** The plan of the open job with every proof that has landed, and whether more are on the way. */
@@ -103,6 +124,6 @@ export function useShopPlan(): { plan: ShopPlan; proving: boolean; trouble: stri
   const known = useProofs((state) => state.known);
   const proving = useProofs((state) => state.working);
   const trouble = useProofs((state) => state.trouble);
-  const proved = useMemo(() => withProofs(plan, known, purchases, shop), [plan, purchases, shop, known]);
-  return { plan: proved, proving, trouble };
+  const joined = useMemo(() => keptSame(withProofs(plan, known, purchases, shop)), [plan, purchases, shop, known]);
+  return { plan: joined, proving, trouble };
 }

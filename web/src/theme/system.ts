@@ -48,6 +48,11 @@ const config = defineConfig({
       margin: '-2px 0',
       '@media (max-width: 47.99em)': { minWidth: '44px', minHeight: '44px', margin: '-11px -8px -11px 0' },
     },
+    '.tick-box': {
+      width: '32px',
+      height: '32px',
+      '@media (max-width: 47.99em)': { width: '44px', height: '44px' },
+    },
     '.plain-target': { minHeight: '24px', '@media (max-width: 47.99em)': { minHeight: '44px', minWidth: '44px' } },
     '::selection': { background: '{colors.pane}', color: 'white' },
     '.on-paper': { display: 'none' },

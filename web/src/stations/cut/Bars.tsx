@@ -19,8 +19,6 @@ import {
   formatNumber,
   gapOf,
   type Habit,
-  type Job,
-  keepOf,
   keptOffcuts,
   type LengthMaterial,
   type LengthPlan,
@@ -32,12 +30,12 @@ import {
   unlock,
   wasteShare,
 } from '@north-pane/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TextButton } from '../../parts/TextButton';
 import { usePhone } from '../../parts/usePhone';
 import { useSize } from '../../parts/useSize';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 import { BarPiece } from './BarPiece';
 import { barKeys } from './barKeys';
 import { LockButton } from './LockButton';
@@ -57,6 +55,8 @@ interface BarsProps extends Lit {
   material: Material;
   habit: Habit;
   currency: string;
+  /** m. The smallest offcut worth keeping. */
+  keep: number;
   proving: boolean;
 }
 
@@ -64,8 +64,7 @@ interface BarsProps extends Lit {
  * Stock lengths of one material with the pieces laid out in them. A piece is drawn over to another bar by mouse or keys; a bar that is
  * cut is locked and stands through every change.
  */
-export function Bars({ material: latest, habit, currency, proving, lit, onLit }: BarsProps) {
-  const document = useDocument();
+export const Bars = memo(function Bars({ material: latest, habit, currency, keep, proving, lit, onLit }: BarsProps) {
   const changeAll = useJob((state) => state.changeAll);
   // While a piece is carried its plan stands still: a proof that lands meanwhile would move the bars under it.
   const [dragged, setDragged] = useState<{ bar: number; place: number; of: Material } | undefined>(undefined);
@@ -85,14 +84,14 @@ export function Bars({ material: latest, habit, currency, proving, lit, onLit }:
   const longest = Math.max(...plan.bars.map((bar) => lengthOf(material, bar.stock)), 0.001);
   const drop = (to: number | undefined) => {
     if (!dragged || to === dragged.bar) return;
-    const moved = movePiece(document, material, dragged, to);
+    const moved = movePiece(jobNow(), material, dragged, to);
     setTrouble(moved.ok ? undefined : why[moved.why]);
     if (moved.ok) changeAll(moved.changes);
   };
   const held = dragged && plan.bars[dragged.bar]?.pieces[dragged.place];
   return (
     <Box as="section" aria-label={name} mb="5" ref={ref}>
-      <MaterialHead name={name} words={summary(material, document, habit, proving)} />
+      <MaterialHead name={name} words={summary(material, currency, keep, habit, proving)} />
       <DndContext
         sensors={sensors}
         accessibility={{ screenReaderInstructions: { draggable: keysWords }, announcements: announce(material) }}
@@ -148,7 +147,7 @@ export function Bars({ material: latest, habit, currency, proving, lit, onLit }:
       {material.unruled && (
         <Flex align="baseline" gap="3" wrap="wrap" fontSize="14px">
           <Text>{ruledWords(plan.cost, material.unruled.cost, currency)}</Text>
-          <TextButton onClick={() => changeAll(releaseMaterial(document, item))}>
+          <TextButton onClick={() => changeAll(releaseMaterial(jobNow(), item))}>
             Give it back to the planner
           </TextButton>
         </Flex>
@@ -161,7 +160,7 @@ export function Bars({ material: latest, habit, currency, proving, lit, onLit }:
       ))}
     </Box>
   );
-}
+});
 
 const keysWords =
   'Space lifts the piece, up and down carry it from bar to bar, Space lays it down, Escape puts it back.';
@@ -304,13 +303,12 @@ function handledPieces(bar: Bar, widthOf: (piece: Bar['pieces'][number], last: b
 }
 
 function LockBar({ material, bar, index }: { material: Material; bar: Bar; index: number }) {
-  const document = useDocument();
   const changeAll = useJob((state) => state.changeAll);
   const { fixed } = bar;
   const locked = fixed?.by === 'lock';
   const toggle = () => {
     const at = new Date().toISOString();
-    changeAll(locked ? unlock(document, fixed.id, at) : lockBar(document, material, index, at));
+    changeAll(locked ? unlock(jobNow(), fixed.id, at) : lockBar(jobNow(), material, index, at));
   };
   return <LockButton locked={locked} kind="bar" name={`${material.name}, bar ${index + 1}`} onToggle={toggle} />;
 }
@@ -348,9 +346,9 @@ export function nameOf({ parts }: Pick<MaterialPlan, 'parts'>, part: string): st
   return parts.find((one) => one.id === part)?.name ?? part;
 }
 
-function summary(material: Material, job: Job, habit: Habit, proving: boolean): string {
+function summary(material: Material, currency: string, keep: number, habit: Habit, proving: boolean): string {
   const { plan } = material;
-  const kept = keptOffcuts(plan.bars, keepOf(job));
+  const kept = keptOffcuts(plan.bars, keep);
   const counts = new Map<number, number>();
   for (const bar of plan.bars) {
     const length = lengthOf(material, bar.stock);
@@ -361,9 +359,7 @@ function summary(material: Material, job: Job, habit: Habit, proving: boolean): 
     plan.bars.length > 0
       ? `${formatNumber(100 * wasteShare(material))} % left over${kept > 0 ? `, ${formatLength(kept, habit).text} of it to keep` : ''}`
       : '';
-  return [taken, material.priced ? proofWords(plan, job.currency, proving) : 'no price', waste]
-    .filter(Boolean)
-    .join('; ');
+  return [taken, material.priced ? proofWords(plan, currency, proving) : 'no price', waste].filter(Boolean).join('; ');
 }
 
 /** The cost, and how sure it is that nothing is cheaper. */

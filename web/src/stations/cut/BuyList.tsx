@@ -8,20 +8,27 @@ import {
   type Habit,
   type ShopPlan,
 } from '@north-pane/core';
-import { useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 
 type Row = BuyLine & { left?: boolean };
 
 /** What to carry home, with prices that are the builder's own to set. */
-export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habit; currency: string }) {
+export const BuyList = memo(function BuyList({
+  plan,
+  habit,
+  currency,
+}: {
+  plan: ShopPlan;
+  habit: Habit;
+  currency: string;
+}) {
   const change = useJob((state) => state.change);
   const changeAll = useJob((state) => state.changeAll);
-  const job = useDocument();
-  const { shop } = job;
-  const guide = plan.unpriced.length > 0 ? guideForUnpriced(job, plan) : [];
+  const spares = useJob((state) => (state.document ?? jobNow()).shop.spares);
+  const guide = plan.unpriced.length > 0 ? guideForUnpriced(jobNow(), plan) : [];
   const price = useCallback(
     (line: BuyLine) => (value: number) => {
       const outcome = change(`shop.${line.priceField}`, value);
@@ -113,7 +120,7 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
         <Entry
           label="Spare on what is measured out, %"
           bareLabel
-          value={Math.round(shop.spares.consumables * 1000) / 10}
+          value={Math.round(spares.consumables * 1000) / 10}
           kind="number"
           habit={habit}
           width="70px"
@@ -135,7 +142,7 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
       )}
     </>
   );
-}
+});
 
 function amount(line: BuyLine, habit: Habit): string {
   const { quantity, unit, size } = line;

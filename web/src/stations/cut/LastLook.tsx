@@ -3,18 +3,17 @@ import { type Habit, lastLook, type ShopPlan, sayWords } from '@north-pane/core'
 import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 
 /** What to be sure of before anything is cut: ticked when it was found right, asked again when it changes. */
 export function LastLook({ plan, habit }: { plan: ShopPlan; habit: Habit }) {
   const { open } = useDerived();
-  const document = useDocument();
   const change = useJob((state) => state.change);
   const items = lastLook(open, plan);
   const left = items.filter(({ settled }) => !settled).length;
   if (items.length === 0) return null;
   const set = (id: string, value: string | undefined) => {
-    const { [id]: _, ...rest } = document.decisions.checks ?? {};
+    const { [id]: _, ...rest } = jobNow().decisions.checks ?? {};
     change('decisions.checks', value === undefined ? rest : { ...rest, [id]: value });
   };
   return (

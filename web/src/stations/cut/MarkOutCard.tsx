@@ -1,15 +1,16 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { diagonalOf, entryName, formatNumber, type Habit, type Part, sayWords } from '@north-pane/core';
+import { memo } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { BendsFigures } from './Bends';
 import { HolesFigures } from './Holes';
 import { Miscut } from './Miscut';
 
 /** One piece in shop-size figures: what to cut, where the holes are from one datum, and a tick for each. */
-export function MarkOutCard({
+export const MarkOutCard = memo(function MarkOutCard({
   part,
   mate,
   habit,
@@ -25,12 +26,12 @@ export function MarkOutCard({
 }) {
   const { holes } = part;
   const diagonal = diagonalOf(part);
-  const ties = useDocument().decisions.ties ?? {};
   const change = useJob((state) => state.change);
-  const tied = ties[part.id] !== undefined;
+  const tied = useJob((state) => state.document?.decisions.ties?.[part.id] !== undefined);
   const toggleTie = () => {
     // Left and right come off one length together.
     const word = mate && mate.id < part.id ? mate.id : part.id;
+    const ties = jobNow().decisions.ties ?? {};
     const both = [part.id, ...(mate ? [mate.id] : [])];
     const rest = Object.fromEntries(Object.entries(ties).filter(([id]) => !both.includes(id)));
     change('decisions.ties', tied ? rest : { ...rest, ...Object.fromEntries(both.map((id) => [id, word])) });
@@ -109,7 +110,7 @@ export function MarkOutCard({
       )}
     </Box>
   );
-}
+});
 
 function HoleStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
   const { length, holes } = part;
@@ -154,7 +155,7 @@ function HoleStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
 const mostTicks = 24;
 
 function Ticks({ part }: { part: Part }) {
-  const done = useDocument().decisions.ticks[part.id] ?? 0;
+  const done = useJob((state) => state.document?.decisions.ticks[part.id] ?? 0);
   const change = useJob((state) => state.change);
   const set = (count: number) => change(`decisions.ticks.${part.id}`, count === 0 ? undefined : count);
   const boxes = Math.min(part.count, mostTicks);

@@ -16,12 +16,12 @@ import {
   unlock,
   wasteShare,
 } from '@north-pane/core';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { SvgLength } from '../../drawing/SvgLength';
 import { SvgText } from '../../drawing/SvgText';
 import { TextButton } from '../../parts/TextButton';
 import { useSize } from '../../parts/useSize';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { LockButton } from './LockButton';
 import { MaterialHead } from './MaterialHead';
@@ -29,7 +29,7 @@ import { MaterialHead } from './MaterialHead';
 type Sheet = SheetPlan['sheets'][number];
 
 /** Sheets of one material with the pieces laid out so that every cut goes edge to edge. Like sheets are drawn once. */
-export function Sheets({
+export const Sheets = memo(function Sheets({
   material,
   habit,
   currency,
@@ -75,7 +75,7 @@ export function Sheets({
       ))}
     </Box>
   );
-}
+});
 
 function summary(material: MaterialPlan & SheetMaterial, currency: string): string {
   const { plan, priced } = material;
@@ -266,12 +266,11 @@ function LockSheet({
   index: number;
   sheet: Sheet;
 }) {
-  const document = useDocument();
   const changeAll = useJob((state) => state.changeAll);
   const { fixed } = sheet;
   const toggle = () => {
     const at = new Date().toISOString();
-    changeAll(fixed ? unlock(document, fixed.id, at) : lockSheet(document, material, index, at));
+    changeAll(fixed ? unlock(jobNow(), fixed.id, at) : lockSheet(jobNow(), material, index, at));
   };
   return (
     <LockButton

@@ -17,12 +17,14 @@ import {
   substitutes,
 } from '@north-pane/core';
 import { useState } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
+import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
 import { TextButton } from '../../parts/TextButton';
 import { TickBox } from '../../parts/TickBox';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useDocument, useJob } from '../../state/job';
 
 type Stuff = ReturnType<typeof stuffOf>;
 const stuffs: readonly { stuff: Stuff; words: string }[] = [
@@ -31,6 +33,16 @@ const stuffs: readonly { stuff: Stuff; words: string }[] = [
   { stuff: 'track', words: 'Tracks' },
   { stuff: 'sheet', words: 'Sheets' },
 ];
+
+/** Fields of the shop; others of them, and ticks at the bench, move nothing that is drawn with these. */
+function useShop<K extends keyof Job['shop']>(...fields: K[]): Pick<Job['shop'], K> {
+  return useJob(
+    useShallow((state) => {
+      const { shop } = state.document ?? jobNow();
+      return Object.fromEntries(fields.map((field) => [field, shop[field]])) as Pick<Job['shop'], K>;
+    }),
+  );
+}
 
 function useSet(): (path: string, value: unknown) => string | undefined {
   const change = useJob((state) => state.change);
@@ -41,9 +53,9 @@ function useSet(): (path: string, value: unknown) => string | undefined {
 }
 
 /** What each stuff is cut with, what the saw takes, what the ends lose, and which offcut is worth keeping. */
-export function Saws({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
-  const document = useDocument();
-  const { shop } = document;
+function SawsDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
+  const shop = useShop('kerfs', 'trims', 'keep');
+  const units = useJob((state) => (state.document ?? jobNow()).units);
   const set = useSet();
   const used = new Set(materials.map(stuffOf));
   return (
@@ -95,7 +107,7 @@ export function Saws({ materials, habit }: { materials: readonly MaterialPlan[];
         })}
       <Entry
         label="Smallest offcut worth keeping"
-        value={keepOf(document)}
+        value={keepOf({ shop: { ...jobNow().shop, ...shop }, units })}
         kind="length"
         habit={habit}
         width="190px"
@@ -106,19 +118,27 @@ export function Saws({ materials, habit }: { materials: readonly MaterialPlan[];
 }
 
 /** Which of what is listed the shop really has, and what could stand in the place of what it has not. */
-export function AtTheShop({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
-  const document = useDocument();
+function AtTheShopDrawn({
+  materials,
+  habit,
+  currency,
+}: {
+  materials: readonly MaterialPlan[];
+  habit: Habit;
+  currency: string;
+}) {
+  const shop = useShop('sold', 'without');
   const set = useSet();
-  const without = document.shop.without ?? [];
+  const without = shop.without ?? [];
   return (
-    <Section title="At the shop" aside={`untick what it does not have; prices in ${document.currency}`}>
+    <Section title="At the shop" aside={`untick what it does not have; prices in ${currency}`}>
       {materials.map(({ item, name }) => (
         <Box key={item} mb="3">
           <Flex justify="space-between" align="baseline" gap="3">
             <Text fontWeight="600">{name}</Text>
-            <Instead job={document} item={item} habit={habit} />
+            <Instead item={item} habit={habit} />
           </Flex>
-          {document.shop.sold
+          {shop.sold
             .map((one, place) => ({ one, place }))
             .filter(({ one }) => one.item === item)
             .map(({ one, place }) => {
@@ -154,7 +174,8 @@ export function AtTheShop({ materials, habit }: { materials: readonly MaterialPl
   );
 }
 
-function Instead({ job, item, habit }: { job: Job; item: string; habit: Habit }) {
+function Instead({ item, habit }: { item: string; habit: Habit }) {
+  const job = useDocument();
   // What was found is of the job as it was then: taken later, it would undo what has changed since.
   const [asked, setAsked] = useState<{ of: Job; list: Substitute[] } | undefined>(undefined);
   const change = useJob((state) => state.change);
@@ -198,9 +219,8 @@ function sizeOf(one: { length: number } | { width: number; height: number }, hab
 }
 
 /** Lengths in one's own shed, used first, and what went out and came back. */
-export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
-  const document = useDocument();
-  const { shop } = document;
+function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
+  const shop = useShop('onHand', 'ledger');
   const changeAll = useJob((state) => state.changeAll);
   const changed = (changes: FieldChanges): string | undefined => {
     const outcome = changeAll(changes);
@@ -216,9 +236,9 @@ export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[
     if (sheet && width === undefined) return 'How wide is it? Type the width first.';
     setWidth(undefined);
     const size = sheet && width !== undefined ? { width, height: length } : { length };
-    return changed(putOnShelf(document, chosen.item, size, new Date().toISOString()));
+    return changed(putOnShelf(jobNow(), chosen.item, size, new Date().toISOString()));
   };
-  const recount = (id: string, count: number) => changed(recountShelf(document, id, count, new Date().toISOString()));
+  const recount = (id: string, count: number) => changed(recountShelf(jobNow(), id, count, new Date().toISOString()));
   return (
     <Section title="In your shed" aside="used first, for nothing">
       {shop.onHand.map((one) => (
@@ -277,3 +297,13 @@ export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[
     </Section>
   );
 }
+
+/** Which materials there are, and nothing of how they come out of their stock. */
+const named = ({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) => [
+  materials.map(({ item, kind }) => `${item} ${kind}`).join(),
+  habit,
+];
+
+export const Saws = memoOn(SawsDrawn, named);
+export const OnHand = memoOn(OnHandDrawn, named);
+export const AtTheShop = memoOn(AtTheShopDrawn, (props) => [...named(props), props.currency]);

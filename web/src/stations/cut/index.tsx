@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { handedPairs } from '@north-pane/core';
+import { handedPairs, keepOf } from '@north-pane/core';
 import { Hammer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
@@ -20,12 +20,13 @@ import { AtTheShop, OnHand, Saws } from './Stock';
 
 /** What to buy, mark and cut: stock with the pieces in it, cards to mark out from, and the list for the shop. */
 export default function Cut() {
-  const document = useDocument();
+  const { currency, panels, shop: stock, units } = useDocument();
   const habit = useHabit();
   const { parts } = useDerived();
   const { plan, proving, trouble } = useShopPlan();
   const [lit, setLit] = useState<string | undefined>(undefined);
   const [shop, setShop] = useState(false);
+  const keep = keepOf({ shop: stock, units });
   const mates = useMemo(
     () =>
       new Map(
@@ -36,7 +37,7 @@ export default function Cut() {
       ),
     [parts],
   );
-  const common = { habit, currency: document.currency, lit, onLit: setLit };
+  const common = { habit, currency, lit, onLit: setLit };
   return (
     <Flex direction={{ base: 'column-reverse', lg: 'row' }} minH="100%">
       <Box flex="1" minW="0" p="5">
@@ -49,7 +50,7 @@ export default function Cut() {
         )}
         {plan.materials.map((material) =>
           material.kind === 'length' ? (
-            <Bars key={material.item} material={material} proving={proving} {...common} />
+            <Bars key={material.item} material={material} proving={proving} keep={keep} {...common} />
           ) : (
             <Sheets key={material.item} material={material} {...common} />
           ),
@@ -57,22 +58,19 @@ export default function Cut() {
         <Flex gap="8" wrap="wrap">
           <Box flex="1 1 420px" maxW="640px">
             <Section title="Buy" aside="prices yours to set">
-              <BuyList plan={plan} habit={habit} currency={document.currency} />
+              <BuyList plan={plan} habit={habit} currency={currency} />
             </Section>
           </Box>
           <Box flex="1 1 300px" maxW="460px">
             <Carry habit={habit} />
             <Saws materials={plan.materials} habit={habit} />
             <OnHand materials={plan.materials} habit={habit} />
-            <AtTheShop materials={plan.materials} habit={habit} />
+            <AtTheShop materials={plan.materials} habit={habit} currency={currency} />
           </Box>
         </Flex>
       </Box>
       <Box w={{ base: '100%', lg: '390px' }} flexShrink={0} p="5" pl={{ base: '5', lg: '0' }}>
-        <Section
-          title="Mark out"
-          aside={document.panels.some((panel) => panel.count > 1) ? 'for all panels' : undefined}
-        >
+        <Section title="Mark out" aside={panels.some((panel) => panel.count > 1) ? 'for all panels' : undefined}>
           <Flex gap="2" mb="3" wrap="wrap">
             <Button size="sm" variant="solid" onClick={() => setShop(true)}>
               <Hammer size={16} aria-hidden /> Shop mode

@@ -46,8 +46,9 @@ const limits: Record<keyof Weather, { label: string; kind: QuantityKind; low: nu
   wind: { label: 'Wind at the panel', kind: 'speed', low: 0, high: 15 },
 };
 
-/** Flows looked at, as shares of the design flow. */
+/** Flows looked at, up to three times the one that the axis was laid out for. */
 const flowShares = [0.2, 0.3, 0.4, 0.5, 0.65, 0.8, 1, 1.25, 1.5, 1.8, 2.2, 2.6, 3];
+const mostShare = 3;
 /** K of inlet over air. */
 const rises = [0, 8, 16, 24, 32, 40, 48, 56, 64];
 
@@ -65,12 +66,13 @@ export default function Forecast() {
     () => (pulled === undefined ? own : evaluateOpen(open, { ...weather, massFlow: pulled })),
     [open, weather, own, pulled],
   );
+  const span = useSpan(own.massFlow);
   const work = workOf(now);
   const { fluid } = now.conditions;
   const changed = (Object.keys(usual) as (keyof Weather)[]).some((name) => weather[name] !== usual[name]);
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
   const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
-  const flows = flowShares.map((share) => share * own.massFlow);
+  const flows = flowShares.map((share) => (share / mostShare) * span);
   const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, flows));
   const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather, rises));
 
@@ -81,7 +83,7 @@ export default function Forecast() {
   const gainUnit = chartUnit('temperatureDifference', habit);
   const heatUnit = chartUnit('power', habit);
   const here = flow(now.massFlow);
-  const reach: [number, number] = [0, flow(own.massFlow) * 3];
+  const reach: [number, number] = [0, flow(span)];
   const setFlow = (volume: number): string | undefined => {
     const outcome = change(
       'loop.specificFlow',
@@ -298,6 +300,17 @@ export default function Forecast() {
       </Stack>
     </Flex>
   );
+}
+
+/**
+ * kg/s that the axes of flow reach to: three times the design flow, and left as it is while the point stays well within it, so that a point that
+ * was pulled stays where it was put.
+ */
+function useSpan(massFlow: number): number {
+  const span = useRef(mostShare * massFlow);
+  const share = massFlow / span.current;
+  if (!(share > 0.1 && share < 0.85)) span.current = mostShare * massFlow;
+  return span.current;
 }
 
 function ChartBox({

@@ -2,13 +2,14 @@ import { Box, Button, SimpleGrid, Text } from '@chakra-ui/react';
 import { compassBearing, formatNumber, type Habit, type Job, magneticDeclination } from '@north-pane/core';
 import { useMemo } from 'react';
 import { Entry } from '../../parts/Entry';
+import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
 import { useJob } from '../../state/job';
 
 const side = (degrees: number) => `${formatNumber(Math.abs(degrees), 1)}° ${degrees < 0 ? 'west' : 'east'}`;
 
 /** How to aim the pane with a compass here: the needle, its error and age, and a bearing to type. */
-export function Compass({ job, habit, now }: { job: Job; habit: Habit; now: Date }) {
+function CompassDrawn({ job, habit, now }: { job: Job; habit: Habit; now: Date }) {
   const change = useJob((state) => state.change);
   const { latitude, longitude, elevation, declination: given, standing } = job.site;
   const model = useMemo(
@@ -68,3 +69,14 @@ export function Compass({ job, habit, now }: { job: Job; habit: Habit; now: Date
     </Section>
   );
 }
+
+export const Compass = memoOn(CompassDrawn, ({ job, habit, now }) => [
+  job.site.latitude,
+  job.site.longitude,
+  job.site.elevation,
+  job.site.declination,
+  job.site.standing.aim,
+  job.site.standing.roof,
+  habit,
+  now,
+]);

@@ -1,9 +1,10 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { formatAim, type Job, monthNames, type StandingStudy, sayMonths } from '@north-pane/core';
+import { memoOn } from '../../parts/memoOn';
 import { useJob } from '../../state/job';
 
 /** Months in which the water is wanted most, and the pane that they would have. */
-export function MonthsWanted({ job, study }: { job: Job; study: StandingStudy | undefined }) {
+function MonthsWantedDrawn({ job, study }: { job: Job; study: StandingStudy | undefined }) {
   const change = useJob((state) => state.change);
   const wanted = job.need.months ?? [];
   const toggle = (month: number) => {
@@ -44,3 +45,5 @@ export function MonthsWanted({ job, study }: { job: Job; study: StandingStudy | 
     </Box>
   );
 }
+
+export const MonthsWanted = memoOn(MonthsWantedDrawn, ({ job, study }) => [job.need.months, study]);

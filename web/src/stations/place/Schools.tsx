@@ -10,6 +10,7 @@ import {
   seasonMonths,
 } from '@north-pane/core';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
+import { memoOn } from '../../parts/memoOn';
 
 interface SchoolsProps {
   study: StandingStudy;
@@ -24,7 +25,7 @@ const narrow = { base: 'block', md: 'none' } as const;
 const stands = (school: SchoolResult) => `${formatNumber(school.tilt)}°, ${formatAim(school.aim)}`;
 
 /** What each school of tilting gets at this place, the best of each column in bold, and what moving the pane would add. */
-export function Schools({ study, latitude, habit, onStand }: SchoolsProps) {
+function SchoolsDrawn({ study, latitude, habit, onStand }: SchoolsProps) {
   const { winter, summer } = seasonMonths(latitude);
   const most = (of: (school: SchoolResult) => number) => Math.max(...study.schools.map(of));
   const sum = (value: number) => formatRough('insolation', value, habit).number;
@@ -125,3 +126,5 @@ function Moving({ study }: { study: StandingStudy }) {
     </Flex>
   );
 }
+
+export const Schools = memoOn(SchoolsDrawn, ({ study, latitude, habit }) => [study, latitude, habit]);

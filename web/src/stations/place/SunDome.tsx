@@ -140,7 +140,11 @@ const Paths = memo(function Paths({ site, dome, now }: { site: Job['site']; dome
     const out = Math.hypot(x, y) || 1;
     return { hour, x, y, name: { x: x + (x / out) * 15, y: y + (y / out) * 15 } };
   });
-  const taken = hours.flatMap(({ hour, x, y, name }) => (hour % 3 === 0 ? [{ x, y }, name] : []));
+  const taken = [
+    ...hours.flatMap(({ hour, x, y, name }) => (hour % 3 === 0 ? [{ x, y }, name] : [])),
+    // The figures of the rings.
+    ...[30, 60].map((zenith) => ({ x: 15, y: (dome.radius * zenith) / 90 - 8 })),
+  ];
   const sun = sunPosition({ at: now, latitude, longitude, elevation });
   return (
     <>

@@ -20,6 +20,7 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { showsJob } from '../../parts/keys';
+import { memoOn } from '../../parts/memoOn';
 import { Readout } from '../../parts/Readout';
 import { Section } from '../../parts/Section';
 import { useJob } from '../../state/job';
@@ -37,7 +38,7 @@ function useSet() {
 }
 
 /** The weather of the site, by months, with the ways to better it. */
-export function WeatherSection({ job, habit, source }: { job: Job; habit: Habit; source: SkySource }) {
+function WeatherSectionDrawn({ job, habit, source }: { job: Job; habit: Habit; source: SkySource }) {
   const [dialog, setDialog] = useState<'file' | 'months' | undefined>(undefined);
   const set = useSet();
   const months = jobMonths(job.site);
@@ -69,7 +70,7 @@ export function WeatherSection({ job, habit, source }: { job: Job; habit: Habit;
 }
 
 /** The skyline as pairs to type or paste, and what it costs in hours. */
-export function SkylineSection({ job, now }: { job: Job; now: Date }) {
+function SkylineSectionDrawn({ job, now }: { job: Job; now: Date }) {
   const set = useSet();
   const { horizon } = job.site;
   const written = writeHorizon(horizon);
@@ -153,7 +154,7 @@ export function SkylineSection({ job, now }: { job: Job; now: Date }) {
 }
 
 /** Ground, wind, a row in front and the roof: what stands about the pane. */
-export function AboutSection({ job, habit }: { job: Job; habit: Habit }) {
+function AboutSectionDrawn({ job, habit }: { job: Job; habit: Habit }) {
   const set = useSet();
   const { exposure, standing } = job.site;
   const near = <T extends { words: string }>(list: readonly T[], of: (one: T) => number, value: number) => {
@@ -252,7 +253,7 @@ function Optional(props: {
 }
 
 /** Mains water, night sky and wind here, each with how it comes about. */
-export function HereSection({ job, habit }: { job: Job; habit: Habit }) {
+function HereSectionDrawn({ job, habit }: { job: Job; habit: Habit }) {
   const set = useSet();
   const [open, setOpen] = useState<string | undefined>(undefined);
   const { mains, sky, wind } = siteMakings(job.site);
@@ -317,3 +318,37 @@ export function HereSection({ job, habit }: { job: Job; habit: Habit }) {
     </Section>
   );
 }
+
+export const WeatherSection = memoOn(WeatherSectionDrawn, ({ job, habit, source }) => [
+  job.site.climate,
+  job.site.latitude,
+  job.site.longitude,
+  job.site.elevation,
+  job.site.zone,
+  habit,
+  source.words,
+]);
+
+export const SkylineSection = memoOn(SkylineSectionDrawn, ({ job, now }) => [
+  job.site.horizon,
+  job.site.latitude,
+  job.site.longitude,
+  now.getUTCFullYear(),
+]);
+
+export const AboutSection = memoOn(AboutSectionDrawn, ({ job, habit }) => [
+  job.site.exposure,
+  job.site.standing.front,
+  job.site.standing.roof,
+  habit,
+]);
+
+export const HereSection = memoOn(HereSectionDrawn, ({ job, habit }) => [
+  job.site.latitude,
+  job.site.longitude,
+  job.site.elevation,
+  job.site.climate,
+  job.site.mains,
+  job.site.exposure,
+  habit,
+]);

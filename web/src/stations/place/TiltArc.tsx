@@ -61,8 +61,9 @@ export const TiltArc = memo(function TiltArc(props: TiltArcProps) {
     .sort((a, b) => a.line - b.line);
   for (const [index, sun] of named.entries()) {
     const above = named[index - 1];
-    if (above && Math.abs(above.at[0] - sun.at[0]) < 2 * nameWidth) {
-      sun.line = Math.max(sun.line, above.line + nameHeight);
+    const near = above && Math.abs(above.at[0] - sun.at[0]) < 2 * nameWidth;
+    if (above && near && above.line + nameHeight > sun.line) {
+      sun.line = above.line + nameHeight;
       // Names one under the other begin at one edge, clear of every sun beside them.
       const edge = Math.max(sun.beside, above.beside);
       sun.beside = edge;

@@ -3,12 +3,13 @@ import { formatPlace, type Habit, isPlaced, type Job, namePlace, parsePlace, zon
 import { useMemo } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
+import { memoOn } from '../../parts/memoOn';
 import { TextEntry } from '../../parts/TextEntry';
 import { useJob } from '../../state/job';
 import { ClimateChoice } from './ClimateChoice';
 
 /** The site on one line: name, place in any form, height, clock, and where its weather comes from. */
-export function Where({ job, habit }: { job: Job; habit: Habit }) {
+function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
   const { change, changeAll } = useJob();
   const { site } = job;
   const zones = useMemo(() => [...new Set([site.zone, 'Etc/UTC', ...Intl.supportedValuesOf('timeZone')])], [site.zone]);
@@ -70,3 +71,14 @@ export function Where({ job, habit }: { job: Job; habit: Habit }) {
     </Grid>
   );
 }
+
+export const Where = memoOn(WhereDrawn, ({ job, habit }) => [
+  job.name,
+  job.site.latitude,
+  job.site.longitude,
+  job.site.unnamed,
+  job.site.elevation,
+  job.site.zone,
+  job.site.climate,
+  habit,
+]);

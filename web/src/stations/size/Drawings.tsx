@@ -200,7 +200,12 @@ function SectionDrawing() {
         onChoose={chooseDimension}
         pull={usePull()}
         entry={useTyping(section)}
-        margin={{ left: habit === 'metric' ? 48 : 92, right: 124, top: 18, bottom: underButtons }}
+        margin={{
+          left: habit === 'metric' ? 48 : 92,
+          right: habit === 'metric' ? 124 : 150,
+          top: 18,
+          bottom: underButtons,
+        }}
       />
       {stack && (
         <p

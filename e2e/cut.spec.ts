@@ -108,7 +108,7 @@ test('a bar that is cut is locked: ticks, shed and ledger follow, and a change o
 test('“I cut it at” says what it means; nonsense is refused where it is typed', async ({ page }) => {
   await beginJob(page, 'Miscut', 'cut');
   const card = page.getByRole('article', { name: 'Riser' });
-  await card.getByRole('button', { name: 'I cut it at…' }).click();
+  await card.getByRole('button', { name: 'I cut it at: riser' }).click();
   const entry = card.getByLabel('Riser: I cut it at');
   await entry.fill('12');
   await entry.press('Enter');

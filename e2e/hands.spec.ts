@@ -55,31 +55,38 @@ const dialogs: [station: string, name: string, open: (page: Page) => Promise<unk
     },
   ],
   ['place', 'Twelve monthly means of your own', (page) => page.getByRole('button', { name: 'Twelve means' }).click()],
-  ['place', 'Weather from a file', (page) => page.getByRole('button', { name: 'Take in a weather file' }).click()],
+  [
+    'place',
+    'Take in a file of weather',
+    (page) => page.getByRole('button', { name: 'Take in a weather file' }).click(),
+  ],
   ['prove', 'Tests by hand', (page) => page.getByRole('button', { name: 'Test by hand' }).click()],
-  ['prove', 'Take in a file', (page) => page.getByRole('button', { name: 'Take in a file' }).click()],
+  ['prove', 'Take in a file of readings', (page) => page.getByRole('button', { name: 'Take in a file' }).click()],
 ];
 
-for (const [station, name, open] of dialogs)
-  test(`“${name}” scrolls within the screen, and every button of it can be pressed, at 320 by 256`, async ({
+for (const station of ['size', 'place', 'prove'])
+  test(`every dialog of ${station} scrolls within 320 by 256, and every button of it can be pressed`, async ({
     page,
   }) => {
     await page.setViewportSize({ width: 320, height: 256 });
-    await beginJob(page, name, station);
+    await beginJob(page, `Small screen ${station}`, station);
     await expect(page.locator('main')).not.toContainText('Setting out');
-    await open(page);
-    const dialog = page.getByRole('dialog');
-    await expect(dialog).toBeVisible();
-    await inside(page, dialog);
-    const buttons = await dialog.getByRole('button').all();
-    expect(buttons.length).toBeGreaterThan(0);
-    for (const button of buttons) {
-      await button.scrollIntoViewIfNeeded();
-      await inside(page, button);
-      if (await button.isEnabled()) await button.click({ trial: true });
+    for (const [, name, open] of dialogs.filter(([at]) => at === station)) {
+      await open(page);
+      const dialog = page.getByRole('dialog', { name });
+      await expect(dialog).toBeVisible();
+      await inside(page, dialog);
+      const buttons = await dialog.getByRole('button').all();
+      expect(buttons.length, name).toBeGreaterThan(0);
+      // First and last of them, and some between: a table has the same buttons in every row.
+      for (const button of [...buttons.slice(0, 6), ...buttons.slice(6).slice(-6)]) {
+        await button.scrollIntoViewIfNeeded();
+        await inside(page, button);
+        if (await button.isEnabled()) await button.click({ trial: true });
+      }
+      await page.keyboard.press('Escape');
+      await expect(dialog).toHaveCount(0);
     }
-    await page.keyboard.press('Escape');
-    await expect(dialog).toHaveCount(0);
   });
 
 test('the tilt is dragged by its knob, the picture at once and the job when the hand rests', async ({ page }) => {

@@ -157,6 +157,7 @@ test('Ctrl Z after typing and Enter takes the edit back; while half typed it und
 
 test('the list of keys tells what the thing in hand takes, and is there on the shelf', async ({ page }) => {
   await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Begin a job' })).toBeVisible();
   await page.keyboard.press('Shift+?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('flip units');
   await page.keyboard.press('Escape');

@@ -4,6 +4,7 @@ test('a serpentine is begun from the line-up, with its turns drawn and its tube 
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin a job' }).click();
   await page.getByLabel('What do you call it').fill('To and fro');
+  await page.getByLabel('Latitude, longitude').fill('52.3 N, 1.9 W');
   await page.getByRole('radio', { name: 'Serpentine' }).click();
   await accessible(page);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();

@@ -197,6 +197,7 @@ test.describe('at a fixed hour', () => {
 test('revisions and builds are looked at and taken back; the same is not kept twice unasked', async ({ page }) => {
   const id = await beginJob(page, 'Kept');
   const header = page.locator('header');
+  await expect(page.getByTestId('tape-value')).toBeVisible();
   await page.keyboard.press('k');
   await expect(header.getByText('revision 1, saved')).toBeVisible();
   await page.keyboard.press('k');

@@ -62,7 +62,7 @@ test('the site is typed in any common form, and a wrong one is refused where it 
   await expect(page.getByRole('alert')).toHaveCount(0);
   await expect(where).toHaveValue(/40\.900°\sS, 172\.900°\sE/);
   await expect(page.getByRole('group', { name: 'The pane from the side' })).toContainText('June 26°');
-  await expect(sentence(page)).toContainText(/Facing south at 45° .* in June/, { timeout: 20_000 });
+  await expect(sentence(page)).toContainText(/Facing north at 41° .* in June/, { timeout: 20_000 });
   await saved(page);
   expect((await stored(page, id)).document.site).toMatchObject({ latitude: -40.9, longitude: 172.9 });
 });
@@ -73,12 +73,11 @@ test('a hill pulled up in the skyline takes the winter hours, and one undo gives
   await where.fill('40.9 S, 172.9 E');
   await where.press('Enter');
   await expect(sentence(page)).toContainText('in June', { timeout: 20_000 });
+  await page.getByLabel('Time zone').selectOption('Europe/London');
   await expect(page.getByText('the clock here should be near UTC+12')).toBeVisible();
   await page.getByLabel('Time zone').selectOption('Pacific/Auckland');
   await expect(page.getByText('the clock here should be near')).toHaveCount(0);
-  const aim = page.getByLabel('Aim, ° from north');
-  await aim.fill('0');
-  await aim.press('Enter');
+  await expect(page.getByLabel('Aim, ° from north')).toHaveValue('0');
   await expect(page.getByTestId('skyline-cost')).toContainText('Open all round');
   await expect(taken(page)).toHaveCount(0);
 

@@ -116,7 +116,7 @@ test('a reading by hand takes four taps when air and flow are known, and says wh
   await expect(page.getByText('Still to say: the sky.')).toBeVisible();
   await page.getByRole('radio', { name: 'clear' }).click();
   await page.getByRole('button', { name: 'Keep this reading' }).click();
-  await expect(page.getByText('1 readings')).toBeVisible();
+  await expect(page.getByText('1 reading', { exact: true })).toBeVisible();
   // Next time air and flow stand there already.
   await expect(page.getByLabel('Flow, or 9 L in 3:51', { exact: true })).toHaveValue('2.57 L/min');
   await expect(page.getByLabel('Air', { exact: true })).toHaveValue('17.8 °C');

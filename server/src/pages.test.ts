@@ -17,9 +17,17 @@ describe('server: pages', () => {
   const get = (path: string) => pages(folder).request(`http://localhost${path}`);
 
   it('gives the page at every address that is a place in it', async () => {
-    for (const path of ['/', '/jobs/gannet-reach-showers/size', '/anything/at/all']) {
+    for (const path of ['/', '/jobs/gannet-reach-showers', '/jobs/gannet-reach-showers/size', '/jobs/x/prove?day=1']) {
       const answer = await get(path);
       expect(answer.status, path).equal(200);
+      expect(await answer.text(), path).include('<title>North Pane</title>');
+    }
+  });
+  it('gives the page elsewhere too, and says that there is nothing', async () => {
+    for (const path of ['/anything/at/all', '/jobs', '/jobs/x/kitchen', '/jobs/x/size/more', '/index']) {
+      const answer = await get(path);
+      expect(answer.status, path).equal(404);
+      expect(answer.headers.get('content-type'), path).match(/html/);
       expect(await answer.text(), path).include('<title>North Pane</title>');
     }
   });

@@ -189,7 +189,11 @@ const onSlate = {
     '& .slate-cells:not(.slate-more) > [data-first=no]': { display: 'none' },
   },
   // In a low window every figure waits there.
-  '@media (max-width: 47.99em) and (max-height: 480px)': { '& .slate-cells:not(.slate-more)': { display: 'none' } },
+  '@media (max-width: 47.99em) and (max-height: 480px)': {
+    maxHeight: '60dvh',
+    overflowY: 'auto',
+    '& .slate-cells:not(.slate-more)': { display: 'none' },
+  },
 };
 
 const Plate = memo(function Plate({ name, words }: { name: string; words: string }) {

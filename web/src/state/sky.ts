@@ -7,6 +7,7 @@ import {
   skySourceOf,
 } from '@north-pane/core';
 import { useQuery } from '@tanstack/react-query';
+import { useRef } from 'react';
 import { useHeavy } from '../workers/useHeavy';
 import { answered, api, Refusal } from './api';
 import { useDerived } from './derived';
@@ -49,8 +50,17 @@ export function useSky(): {
   const stands = JSON.stringify([key, standing, horizon, exposure.albedo, job.need.months, standing.front && outsides]);
   const { value: sun, fresh: sunFresh } = useHeavy(`pane ${stands}`, (heavy) => heavy.pane(key, job, bytes));
   const { value: study, fresh } = useHeavy(`study ${stands}`, (heavy) => heavy.study(key, job, bytes));
-  const shares = sun && study ? sharesOf(sun.months, study) : undefined;
-  return { sun, study, shares, fresh: fresh && sunFresh, source: skySourceOf(job.site, bytes !== undefined) };
+  const both = fresh && sunFresh && sun && study;
+  // Sun of one pane and study of another make no share: until both are there, what was worked out last stands.
+  const last = useRef<{ study: StandingStudy; shares: StandingShares } | undefined>(undefined);
+  if (both) last.current = { study, shares: sharesOf(sun.months, study) };
+  return {
+    sun,
+    study: last.current?.study,
+    shares: last.current?.shares,
+    fresh: Boolean(both),
+    source: skySourceOf(job.site, bytes !== undefined),
+  };
 }
 
 /** What the weather will be in the next three days, from the service that the server asks. */

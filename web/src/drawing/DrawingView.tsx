@@ -67,16 +67,23 @@ export function DrawingView({
   const bare = width > 0 && wanted.right > leastMargin && width - wanted.left - wanted.right < leastRoom;
   const drawing = bare ? { ...whole, labels: [] } : whole;
   const margin = bare ? { ...wanted, right: leastMargin } : wanted;
-  const box = extent(drawing);
-  const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
-  const scale = Math.max(1, Math.min(most, room.x / box.width, room.y / box.height));
-  const left = margin.left + (room.x - box.width * scale) / 2;
-  const bottom = margin.bottom + (room.y - box.height * scale) / 2;
-  const place: Placing = {
-    scale,
-    x: (metres) => left + (metres - box.left) * scale,
-    y: (metres) => height - bottom - (metres - box.bottom) * scale,
-  };
+  // Words that would run out of it get room; the drawing gives way by a quarter at most.
+  const first = fitted(drawing, margin, width, height, most);
+  const spill = spilled(drawing, first, habit, width);
+  const place =
+    spill.left + spill.right === 0
+      ? first
+      : fitted(
+          drawing,
+          {
+            ...margin,
+            left: margin.left + Math.min(spill.left, width / 4),
+            right: margin.right + Math.min(spill.right, width / 4),
+          },
+          width,
+          height,
+          most,
+        );
   const held = drawing.dimensions.find((dimension) => dimension.id === chosen);
   return (
     <>
@@ -122,6 +129,38 @@ export function DrawingView({
       )}
     </>
   );
+}
+
+/** A drawing laid into its room, as large as that allows, in the middle of it. */
+function fitted(
+  drawing: Drawing,
+  margin: { left: number; right: number; top: number; bottom: number },
+  width: number,
+  height: number,
+  most: number,
+): Placing {
+  const box = extent(drawing);
+  const room = { x: width - margin.left - margin.right, y: height - margin.top - margin.bottom };
+  const scale = Math.max(1, Math.min(most, room.x / box.width, room.y / box.height));
+  const left = margin.left + (room.x - box.width * scale) / 2;
+  const bottom = margin.bottom + (room.y - box.height * scale) / 2;
+  return {
+    scale,
+    x: (metres) => left + (metres - box.left) * scale,
+    y: (metres) => height - bottom - (metres - box.bottom) * scale,
+  };
+}
+
+/** px by which words run out of a drawing, at its left and right. */
+function spilled(drawing: Drawing, place: Placing, habit: Habit, width: number): { left: number; right: number } {
+  let [left, right] = [0, 0];
+  for (const label of drawing.labels) {
+    const x = place.x(label.to.x);
+    const moved = withinWidth(x, label, habit, width) - x;
+    left = Math.max(left, moved);
+    right = Math.max(right, -moved);
+  }
+  return { left, right };
 }
 
 /** What moves in a drawing moves nothing outside it. Plain: it is drawn again at every step. */

@@ -14,6 +14,7 @@ import {
 import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react';
 import { useState } from 'react';
 import { memoOn } from './memoOn';
+import { unseen } from './unseen';
 
 declare module '@tanstack/react-table' {
   interface ColumnMeta<TData extends RowData, TValue> {
@@ -86,7 +87,7 @@ export function DataTable<Row>(props: {
           }}
         />
       )}
-      <Box overflowX="auto" tabIndex={0} role="region" aria-label={label}>
+      <Box overflowX="auto" tabIndex={0} role="region" aria-label={`Table: ${label}`}>
         <Table.Root size="sm" aria-label={label}>
           <Table.Header>
             {table.getHeaderGroups().map((group) => (
@@ -99,6 +100,7 @@ export function DataTable<Row>(props: {
                     <Table.ColumnHeader
                       key={header.id}
                       px="2"
+                      position="relative"
                       color="ink"
                       borderColor="line"
                       width={meta?.width}
@@ -110,6 +112,8 @@ export function DataTable<Row>(props: {
                         <SortButton sorted={sorted} onSort={() => column.toggleSorting()}>
                           {flexRender(column.columnDef.header, header.getContext())}
                         </SortButton>
+                      ) : column.columnDef.header === '' ? (
+                        <span style={unseen}>to do</span>
                       ) : (
                         flexRender(column.columnDef.header, header.getContext())
                       )}

@@ -45,8 +45,8 @@ const config = defineConfig({
       justifyContent: 'center',
       minWidth: '24px',
       minHeight: '24px',
-      margin: '-2px 0',
-      '@media (max-width: 47.99em)': { minWidth: '44px', minHeight: '44px', margin: '-11px -8px -11px 0' },
+      margin: '-3px 0 0',
+      '@media (max-width: 47.99em)': { minWidth: '44px', minHeight: '44px', margin: '-23px -8px 0 0' },
     },
     '.tick-box': {
       width: '32px',

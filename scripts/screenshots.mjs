@@ -30,6 +30,15 @@ const shown = (words) => (page) => page.getByRole('button', { name: words, exact
 /** Name, address or what gives one, size, view settings, and what is done before the picture. */
 const pictures = [
   { name: 'shelf', path: '/', size: bench },
+  {
+    name: 'begin',
+    path: '/',
+    size: bench,
+    act: async (page) => {
+      await shown('Begin a job')(page);
+      await page.getByText('somewhere like this').waitFor();
+    },
+  },
   { name: 'place', path: `${job}/place`, size: bench },
   {
     name: 'place-schools',
@@ -59,6 +68,7 @@ const pictures = [
     size: bench,
     act: async (page) => {
       await page.getByRole('button', { name: 'How warm' }).click();
+      await page.getByRole('button', { name: 'What a mark is worth' }).click();
       await page.getByText('What a mark is worth').evaluate((words) => words.scrollIntoView());
     },
   },
@@ -66,7 +76,7 @@ const pictures = [
     name: 'size-cooks',
     path: `${job}/size`,
     size: bench,
-    act: (page) => page.getByRole('button', { name: /^all \d+/ }).click(),
+    act: (page) => page.getByRole('button', { name: /^What cooks: all/ }).click(),
   },
   {
     name: 'size-clash-imperial',
@@ -76,7 +86,7 @@ const pictures = [
     act: (page) => page.getByRole('button', { name: 'One more: Risers' }).click(),
     undo: (page) => page.getByRole('button', { name: 'One less: Risers' }).click(),
   },
-  { name: 'size-kinds', path: `${job}/size`, size: bench, act: shown('Another kind') },
+  { name: 'size-phone', path: `${job}/size`, size: phone },
   {
     name: 'size-serpentine',
     path: begun('serpentine', 'Wash-house serpentine'),
@@ -93,22 +103,6 @@ const pictures = [
   },
   { name: 'cut-phone', path: `${job}/cut`, size: phone, act: shown('Shop mode') },
   { name: 'forecast', path: `${job}/forecast`, size: bench },
-  {
-    name: 'prove-by-hand',
-    path: `${job}/prove`,
-    size: bench,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Test by hand' }).click();
-      for (const [label, value] of Object.entries({
-        'tube, 1': '58.2',
-        'plate beside it, 1': '54.1',
-        'room, 1': '20',
-      })) {
-        await page.getByLabel(label, { exact: true }).fill(value);
-        await page.getByLabel(label, { exact: true }).press('Enter');
-      }
-    },
-  },
   { name: 'prove', path: `${job}/prove`, size: bench },
   { name: 'prove-night', path: `${job}/prove`, size: bench, view: { light: 'night' } },
   { name: 'prove-phone', path: `${job}/prove`, size: phone },

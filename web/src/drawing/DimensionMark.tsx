@@ -18,8 +18,8 @@ export interface DimensionMarkProps {
   pull?: Pull;
 }
 
-/** Witness lines, oblique ticks and the number, read from below or from the right. A number that can be set is a button. */
-export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull }: DimensionMarkProps) {
+/** px. Where the line and the number of a dimension stand on the screen; the number is `wide` by 22 px about `at`, upright where it is turned. */
+export function layOutDimension(dimension: Dimension, place: Placing, habit: Habit) {
   const own = dimensionLine(dimension);
   const from = { x: place.x(own.from.x), y: place.y(own.from.y) };
   const to = { x: place.x(own.to.x), y: place.y(own.to.y) };
@@ -27,10 +27,6 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull 
   const upright = Math.abs(along.y) > Math.abs(along.x);
   const length = Math.hypot(to.x - from.x, to.y - from.y);
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
-  const tick = (at: { x: number; y: number }) => {
-    const [dx, dy] = [(along.x - along.y) * 5, (along.y + along.x) * 5];
-    return `M${at.x - dx} ${at.y - dy}L${at.x + dx} ${at.y + dy}`;
-  };
   // A number wider than its line stands beside it, and is then read from below.
   const wide = habit === 'imperial' ? 78 : 52;
   const beside = length < wide + 14;
@@ -43,6 +39,16 @@ export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull 
       ? { x: middle.x + (left ? -aside : aside), y: middle.y }
       : { x: Math.max(from.x, to.x) + aside, y: middle.y };
   const turned = upright && !beside;
+  return { from, to, own, along, length, wide, at, turned };
+}
+
+/** Witness lines, oblique ticks and the number, read from below or from the right. A number that can be set is a button. */
+export function DimensionMark({ dimension, place, habit, chosen, onChoose, pull }: DimensionMarkProps) {
+  const { from, to, own, along, length, wide, at, turned } = layOutDimension(dimension, place, habit);
+  const tick = (at: { x: number; y: number }) => {
+    const [dx, dy] = [(along.x - along.y) * 5, (along.y + along.x) * 5];
+    return `M${at.x - dx} ${at.y - dy}L${at.x + dx} ${at.y + dy}`;
+  };
   const colour = chosen ? 'white' : ink('ink');
   // Taken in hand it is drawn last, over the others, and being moved it would lose the focus.
   const choose = ({ currentTarget }: { currentTarget: SVGGElement }) => {

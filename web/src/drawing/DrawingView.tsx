@@ -14,7 +14,7 @@ import {
 import type { ReactNode } from 'react';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
-import { DimensionMark } from './DimensionMark';
+import { DimensionMark, layOutDimension } from './DimensionMark';
 import type { Pull } from './Grip';
 import { type Placing, ShapeMark } from './ShapeMark';
 import { SvgLength } from './SvgLength';
@@ -102,7 +102,7 @@ export function DrawingView({
               ),
             )}
             {over?.(place)}
-            <Labels drawing={drawing} place={place} habit={habit} width={width} />
+            <Labels drawing={drawing} place={place} habit={habit} width={width} height={height} />
             {/* The one in hand over the others; in one list, so that a mark that is being pulled stays the same mark. */}
             {[...drawing.dimensions.filter((dimension) => dimension !== held), ...(held ? [held] : [])].map(
               (dimension) => (
@@ -212,20 +212,72 @@ const lineStep = 17;
 /** px to a letter of the words. */
 const letter = 6.7;
 
-/** Where words begin so that they end inside the drawing. */
-function withinWidth(x: number, { words, size, fine, anchor }: Label, habit: Habit, width: number): number {
+/** px of a line of words. */
+const lineHeight = 14;
+
+/** px that the words of a label take, with their size. */
+function wordsWidth({ words, size, fine }: Label, habit: Habit): number {
   const measure = size === undefined ? '' : ` ${formatLength(size, habit, fine ? fineMarks : {}).text}`;
-  const long = (words.length + measure.length) * letter + 6;
+  return (words.length + measure.length) * letter + 6;
+}
+
+/** Where words begin so that they end inside the drawing. */
+function withinWidth(x: number, label: Label, habit: Habit, width: number): number {
+  const { anchor } = label;
+  const long = wordsWidth(label, habit);
   if (long > width) return x;
   const [before, after] = anchor === 'start' ? [0, long] : anchor === 'end' ? [long, 0] : [long / 2, long / 2];
   return Math.min(Math.max(x, before + 2), width - after - 2);
 }
 
+/** px to which a line of words steps up or down to be clear of the numbers of dimensions; the first that is clear is taken. */
+const steps = [0, -16, 16, -28, 28, -40];
+
+/** Where a line of words stands so that no dimension's number lies over it. */
+function clearOf(
+  numbers: readonly { x: number; y: number; across: number; down: number }[],
+  label: Label,
+  x: number,
+  y: number,
+  height: number,
+  habit: Habit,
+): number {
+  const long = wordsWidth(label, habit);
+  const from = label.anchor === 'start' ? x : label.anchor === 'end' ? x - long : x - long / 2;
+  const clear = (at: number) =>
+    at > 8 &&
+    at < height - 8 &&
+    numbers.every(
+      (one) =>
+        from > one.x + one.across ||
+        from + long < one.x - one.across ||
+        Math.abs(at - one.y) > one.down + lineHeight / 2,
+    );
+  const step = steps.find((by) => clear(y + by)) ?? 0;
+  return y + step;
+}
+
 /** Words on leaders. Those in one column are parted when the drawing is too small to part them by itself. */
-function Labels({ drawing, place, habit, width }: { drawing: Drawing; place: Placing; habit: Habit; width: number }) {
+function Labels({
+  drawing,
+  place,
+  habit,
+  width,
+  height,
+}: {
+  drawing: Drawing;
+  place: Placing;
+  habit: Habit;
+  width: number;
+  height: number;
+}) {
   const columns = new Map<string, number>();
   // From the top of the page down, so that a label pushes only those below it.
   const ordered = [...drawing.labels].sort((a, b) => b.to.y - a.to.y);
+  const numbers = drawing.dimensions.map((dimension) => {
+    const { at, wide, turned } = layOutDimension(dimension, place, habit);
+    return { ...at, across: (turned ? 22 : wide) / 2, down: (turned ? wide : 22) / 2 };
+  });
   // A column steps aside as a whole, as far as its longest words ask.
   const columnOf = ({ anchor, to }: Label) => `${anchor}${Math.round(place.x(to.x))}`;
   const aside = new Map<string, number>();
@@ -239,7 +291,14 @@ function Labels({ drawing, place, habit, width }: { drawing: Drawing; place: Pla
     const column = columnOf(label);
     const x = place.x(label.to.x) + (aside.get(column) ?? 0);
     const above = columns.get(column);
-    const y = Math.max(place.y(label.to.y), above === undefined ? Number.NEGATIVE_INFINITY : above + lineStep);
+    const y = clearOf(
+      numbers,
+      label,
+      x,
+      Math.max(place.y(label.to.y), above === undefined ? Number.NEGATIVE_INFINITY : above + lineStep),
+      height,
+      habit,
+    );
     columns.set(column, y);
     return (
       <g key={`${label.words}-${label.at.x}-${label.at.y}`}>

@@ -233,23 +233,24 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
           ) : (
             <Text fontSize="14px">Nobody has said what was built, so it is the design as drawn now.</Text>
           )}
-          <Button
-            size="xs"
-            variant="outline"
-            mt="2"
-            disabled={sayBuilt.isPending}
-            // The first time it stood from the first reading on; a change stands from now.
-            onClick={() =>
-              sayBuilt.mutate(new Date(built.revision ? Date.now() : (source.readings[0]?.time ?? Date.now())))
-            }
-          >
-            It was built as drawn now
-          </Button>
-          {built.revision && (
-            <Button size="xs" variant="outline" mt="2" ms="2" onClick={() => setBuilds(true)}>
-              Builds and revisions
+          <Flex gap="2" mt="2" wrap="wrap">
+            <Button
+              size="xs"
+              variant="outline"
+              disabled={sayBuilt.isPending}
+              // The first time it stood from the first reading on; a change stands from now.
+              onClick={() =>
+                sayBuilt.mutate(new Date(built.revision ? Date.now() : (source.readings[0]?.time ?? Date.now())))
+              }
+            >
+              It was built as drawn now
             </Button>
-          )}
+            {built.revision && (
+              <Button size="xs" variant="outline" onClick={() => setBuilds(true)}>
+                Builds and revisions
+              </Button>
+            )}
+          </Flex>
           {builds && (
             <Suspense fallback={null}>
               <Revisions onClose={() => setBuilds(false)} />

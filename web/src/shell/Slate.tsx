@@ -17,7 +17,8 @@ import { usePhone } from '../parts/usePhone';
 import { type Derived, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
-import { revisionWords, useAskToKeep, useKeptRevision } from '../state/kept';
+import { useAskToKeep, useKeptRevision } from '../state/kept';
+import { revisionBrief, revisionWords } from '../state/moved';
 import { useShopPlan } from '../state/proofs';
 import { ink } from '../theme/ink';
 import { KeysButton } from './KeysDialog';
@@ -32,6 +33,10 @@ interface Cell {
   /** Change since the kept revision, when it can be seen at the digits shown. */
   change?: { text: string | undefined; good?: boolean };
   warn?: boolean;
+  /** Stands on a phone without opening the rest. */
+  first?: boolean;
+  /** Leads to what is to be looked at. */
+  leads?: boolean;
 }
 
 /** In the place of a figure that cannot be worked out; the reason stands under To look at. */
@@ -65,6 +70,7 @@ function cells(
     },
     {
       label: `gain at ${flow}`,
+      first: true,
       value: figures.gain === undefined ? none : formatQuantity('temperatureDifference', figures.gain, habit).text,
       warn: figures.gain === undefined,
       change: { text: formatChange('temperatureDifference', gain, habit), good: gain > 0 },
@@ -96,19 +102,16 @@ function cells(
       },
     },
     {
+      first: true,
       label: figures.unpriced.length > 0 ? `so far, ${figures.unpriced.length} unpriced` : 'so far',
       value: figures.cost === undefined ? none : formatMoney(spent, currency, 0),
       change: { text: signed(cost, 0), good: cost < 0 },
     },
     cautions > 0
-      ? { label: 'clashes, cautions', value: `${clashes}, ${cautions}`, warn: true }
-      : { label: 'clashes', value: String(clashes), warn: clashes > 0 },
+      ? { label: 'clashes, cautions', value: `${clashes}, ${cautions}`, warn: true, first: true, leads: true }
+      : { label: 'clashes', value: String(clashes), warn: clashes > 0, first: true, leads: true },
   ];
 }
-
-/** Figures that stand on a phone without opening the rest. */
-const first = new Set(['clashes', 'clashes, cautions', 'so far']);
-const isFirst = (label: string) => first.has(label) || label.startsWith('gain') || label.startsWith('so far');
 
 /**
  * The strip across the top: what the job comes to, moving as anything moves. One row on a wide screen; name and tools over the figures on
@@ -139,7 +142,11 @@ export function Slate() {
       className="slate"
       position="relative"
     >
-      <Plate name={document.name} words={`${revisionWords(kept)}, ${saved}`} />
+      <Plate
+        name={document.name}
+        words={`${revisionWords(kept)}, ${saved}`}
+        brief={`${revisionBrief(kept)}, ${saved}`}
+      />
       <Flex
         order={{ base: 3, xl: 0 }}
         w={{ base: '100%', xl: 'auto' }}
@@ -159,8 +166,8 @@ export function Slate() {
             warn={cell.warn}
             moved={cell.change?.text}
             good={cell.change?.good}
-            first={isFirst(cell.label)}
-            to={cell.label.startsWith('clashes') ? `/jobs/${id}/size` : undefined}
+            first={cell.first ?? false}
+            to={cell.leads ? `/jobs/${id}/size` : undefined}
           />
         ))}
         {more && (
@@ -196,7 +203,7 @@ const onSlate = {
   },
 };
 
-const Plate = memo(function Plate({ name, words }: { name: string; words: string }) {
+const Plate = memo(function Plate({ name, words, brief }: { name: string; words: string; brief: string }) {
   const [looking, setLooking] = useState(false);
   const narrow = usePhone();
   return (
@@ -221,18 +228,13 @@ const Plate = memo(function Plate({ name, words }: { name: string; words: string
         >
           {name}
         </Text>
-        {narrow && <span style={keptWords}>{brief(words)}</span>}
+        {narrow && <span style={keptWords}>{brief}</span>}
       </Link>
       {!narrow && <KeptButton words={words} onLook={() => setLooking(true)} />}
       {looking && <Kept onClose={() => setLooking(false)} />}
     </Box>
   );
 });
-
-/** The same, as short as the head of a phone asks: `revision 1 +8, saved`. */
-function brief(words: string): string {
-  return words.replace(/ and (\d+) changes?/, ' +$1').replace('no revision kept', 'none kept');
-}
 
 function Kept({ onClose }: { onClose(): void }) {
   return (

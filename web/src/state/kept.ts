@@ -1,10 +1,11 @@
-import { changesBetween, type Job } from '@north-pane/core';
+import type { Job } from '@north-pane/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { create } from 'zustand';
 import { answered, api, queries } from './api';
 import { saveNow } from './autosave';
 import { type Derived, derive } from './derived';
 import { useDocument, useJob } from './job';
+import { fieldsMoved, type KeptState } from './moved';
 
 /** A job as it was kept. */
 export interface Revision {
@@ -31,25 +32,13 @@ export function useRevisions() {
   });
 }
 
-/** Fields that differ between a kept job and one as drawn; what was done in the shop is no design. */
-export function fieldsMoved(kept: Job, document: Job): number {
-  return changesBetween({ ...kept, decisions: null }, { ...document, decisions: null }).length;
-}
-
 /** The last kept revision, its figures, and how many fields have changed since. */
-export function useKeptRevision(): { number: number; keptAt: Date; changes: number; derived: Derived } | undefined {
+export function useKeptRevision(): (KeptState & { keptAt: Date; derived: Derived }) | undefined {
   const document = useDocument();
   const [last] = useRevisions().data ?? [];
   if (!last) return undefined;
   const { number, keptAt, document: kept } = last;
   return { number, keptAt, changes: fieldsMoved(kept, document), derived: derive(kept) };
-}
-
-/** Which revision this is, and how far it has moved on from it. */
-export function revisionWords(kept: ReturnType<typeof useKeptRevision>): string {
-  if (!kept) return 'no revision kept';
-  const moved = kept.changes === 1 ? '1 change' : `${kept.changes} changes`;
-  return kept.changes === 0 ? `revision ${kept.number}` : `revision ${kept.number} and ${moved}`;
 }
 
 /** Keeps the job as it stands, after saving what is waiting. */

@@ -38,7 +38,25 @@ const written: [text: string, grounds: string[]][] = [
   ['tapeInk', ['tape']],
 ];
 
+/** WCAG 2.2, 1.4.11: edges of what is pressed or filled, and the focus ring, on what they stand on. */
+const edges: [edge: string, grounds: string[]][] = [
+  ['edge', ['ground', 'card', 'well']],
+  ['border', ['ground', 'card', 'well']],
+  ['focus', ['ground', 'card', 'well']],
+  ['slateEdge', ['slate']],
+];
+
 describe('web: contrast', () => {
+  for (const [edge, grounds] of edges)
+    for (const ground of grounds)
+      for (const light of ['day', 'night'] as const)
+        it(`${edge} on ${ground} by ${light} is 3 or more`, () => {
+          expect(contrast(colour(edge)[light], colour(ground)[light])).at.least(3);
+        });
+  it('the focus ring on slate is 3 or more', () => {
+    for (const light of ['day', 'night'] as const)
+      expect(contrast(colour('focus').night, colour('slate')[light])).at.least(3);
+  });
   for (const [text, grounds] of written)
     for (const ground of grounds)
       for (const light of ['day', 'night'] as const)

@@ -18,7 +18,8 @@ import { Frame } from '../../parts/Frame';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
-import { revisionWords, useKeptRevision } from '../../state/kept';
+import { useKeptRevision } from '../../state/kept';
+import { revisionWords } from '../../state/moved';
 import { type Work, workLine } from '../../workers/cutWork';
 
 /** Everything that is printed and taken along, and files for other programs. */

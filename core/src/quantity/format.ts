@@ -129,6 +129,7 @@ export function formatQuantity(kind: QuantityKind, value: number, habit: Habit, 
     return { number: text, unit: '', text };
   }
   const unit = habitUnit(kind, habit);
+  if (kind === 'length' && digits === undefined) return written(formatLength(value, habit).number ?? '', unit.symbol);
   const number = formatNumber(fromSI(value, unit), digits ?? definitions[kind][habit].digits);
   return written(number, unit.symbol);
 }

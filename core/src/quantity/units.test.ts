@@ -105,6 +105,11 @@ describe('quantity: writing numbers', () => {
     expect(formatLength(0.00004, 'metric', { decimals: 1 }).text).equal('0.04\u00a0mm');
     expect(formatLength(0.0253, 'metric', { decimals: 1 }).text).equal('25.3\u00a0mm');
   });
+  it('a thin length as a quantity too', () => {
+    expect(plain(formatQuantity('length', 0.0007, 'metric').text)).equal('0.7 mm');
+    expect(plain(formatQuantity('length', 1.8724, 'metric').text)).equal('1 872 mm');
+    expect(plain(formatQuantity('length', 0.0007, 'metric', 2).text)).equal('0.70 mm');
+  });
   it('counts a thing by its name', () => {
     expect(formatCount(1, 'reading')).equal('1 reading');
     expect(formatCount(0, 'reading')).equal('0 readings');

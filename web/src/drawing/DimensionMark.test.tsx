@@ -35,7 +35,7 @@ const drawn = (dimension: Dimension, more: { choose?: boolean; pull?: boolean; c
 describe('web: a dimension on a drawing', () => {
   it('has a grip at its far end when it can be set, long enough to take hold of', () => {
     // The line stands a tenth of a metre below: 20 px under 400.
-    expect(drawn(along)).match(/data-grip="riser"[^>]*cx="200"[^>]*cy="420"/);
+    expect(drawn(along)).match(/data-grip="riser"[^>]*><circle[^>]*cx="200"[^>]*cy="420"/);
     expect(drawn(along)).include('ew-resize');
     expect(drawn({ ...along, from: { x: 0, y: 1 }, to: { x: 0, y: 0 } })).include('ns-resize');
   });
@@ -46,7 +46,9 @@ describe('web: a dimension on a drawing', () => {
     expect(drawn(along, { choose: false })).not.include('data-grip');
   });
   it('is a button by its label when it can be set, for who has no mouse', () => {
-    expect(drawn(along)).include('role="button"').include('aria-label="riser: set"');
+    expect(drawn(along))
+      .include('role="button"')
+      .match(/aria-label="riser, \d[\d\s]*mm: set"/);
     expect(drawn(along, { chosen: true })).include('aria-pressed="true"');
     expect(drawn(fixed)).not.include('role="button"');
   });

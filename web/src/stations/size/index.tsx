@@ -83,6 +83,22 @@ export default function Size() {
 /** A window so low that a tape at its foot would leave nothing of the rest. */
 const low = '@media (max-height: 560px)';
 
+/** What has the focus stays clear of the foot also when what stands above it grows: bands, points and findings come a moment later. */
+function keepFocusClear(): () => void {
+  const main = document.querySelector('main');
+  const foot = main?.querySelector('[data-foot]');
+  if (!main || !foot) return () => {};
+  const watch = new ResizeObserver(() => {
+    const at = document.activeElement;
+    if (!at || !main.contains(at) || foot.contains(at)) return;
+    const [own, covers] = [at.getBoundingClientRect(), foot.getBoundingClientRect()];
+    if (own.bottom > covers.top && own.top < covers.bottom) at.scrollIntoView({ block: 'nearest' });
+  });
+  for (const one of [foot, ...main.querySelectorAll('section, [data-testid="plan"]'), ...main.children])
+    watch.observe(one);
+  return () => watch.disconnect();
+}
+
 /**
  * The tape stays at the foot of a phone while the rest scrolls under it. What gets the focus by key is scrolled clear of it: the station is
  * told how high it is.
@@ -97,9 +113,11 @@ function Foot({ children }: { children: ReactNode }) {
       style.removeProperty('--np-over-foot');
     };
   }, [height, lies]);
+  useEffect(() => (lies ? keepFocusClear() : undefined), [lies]);
   return (
     <Box
       ref={ref}
+      data-foot
       position={{ base: 'sticky', md: 'static' }}
       css={{ [low]: { position: 'static' } }}
       bottom="0"

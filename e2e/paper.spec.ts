@@ -12,17 +12,17 @@ const stations: [station: string, last: string, least: number][] = [
   ['prove', 'Tested by hand', 1],
 ];
 
-for (const [station, last, least] of stations)
-  test(`${station} prints whole, every section open, without what can only be pressed`, async ({ page }) => {
-    await beginJob(page, `Paper of ${station}`, station);
+test('every station prints whole, every section open, without what can only be pressed', async ({ page }) => {
+  const id = await beginJob(page, 'On paper', 'place');
+  for (const [station, last, least] of stations) {
+    await page.goto(`/jobs/${id}/${station}`);
     await expect(page.locator('main')).not.toContainText('Setting out');
     if (station === 'size') await expect(page.getByRole('region', { name: 'Efficiency' })).toHaveCount(1);
     // The last line of the station is on the paper, and nothing of it lies beyond the right edge.
     await page.setViewportSize({ width: 703, height: 1000 });
     await page.emulateMedia({ media: 'print' });
     await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
-    const end = page.getByText(last).last();
-    await expect(end).toBeVisible();
+    await expect(page.getByText(last).last(), station).toBeVisible();
     const measured = await page.evaluate(() => {
       const main = document.querySelector('main');
       if (!main) throw new Error('no main');
@@ -40,14 +40,21 @@ for (const [station, last, least] of stations)
         ground: getComputedStyle(document.body).backgroundColor,
       };
     });
-    expect(measured.page).toBeGreaterThanOrEqual(Math.floor(measured.main) - 1);
-    expect(measured).toMatchObject({ rail: false, tape: false, buttons: 0, wide: [], ground: 'rgb(255, 255, 255)' });
+    expect(measured.page, station).toBeGreaterThanOrEqual(Math.floor(measured.main) - 1);
+    expect(measured, station).toMatchObject({
+      rail: false,
+      tape: false,
+      buttons: 0,
+      wide: [],
+      ground: 'rgb(255, 255, 255)',
+    });
     await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
     await page.emulateMedia({ media: null });
     await page.setViewportSize({ width: 1280, height: 800 });
     const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: true });
-    expect(sheets(pdf)).toBeGreaterThanOrEqual(least);
-  });
+    expect(sheets(pdf), station).toBeGreaterThanOrEqual(least);
+  }
+});
 
 test('by night the paper is white too, and what was ticked is ticked on it', async ({ page }) => {
   await beginJob(page, 'Night paper', 'build');

@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gunzipSync, gzipSync } from 'node:zlib';
 import { expect } from 'chai';
 import { pages } from './pages';
 
@@ -12,6 +13,7 @@ describe('server: pages', () => {
     writeFileSync(join(folder, 'index.html'), '<!doctype html><title>North Pane</title>');
     writeFileSync(join(folder, 'pane.svg'), '<svg/>');
     writeFileSync(join(folder, 'assets/index-abc.js'), 'export {};');
+    writeFileSync(join(folder, 'assets/index-abc.js.gz'), gzipSync('export {};'));
   });
   after(() => rmSync(folder, { recursive: true }));
   const get = (path: string) => pages(folder).request(`http://localhost${path}`);
@@ -35,6 +37,15 @@ describe('server: pages', () => {
     const answer = await get('/assets/index-abc.js');
     expect(answer.headers.get('cache-control')).equal('public, max-age=31536000, immutable');
     expect(answer.headers.get('content-type')).match(/javascript/);
+  });
+  it('gives the copy that was compressed at the build to whoever takes it', async () => {
+    const packed = await pages(folder).request('http://localhost/assets/index-abc.js', {
+      headers: { 'accept-encoding': 'gzip' },
+    });
+    expect(packed.headers.get('content-encoding')).equal('gzip');
+    expect(packed.headers.get('content-type')).match(/javascript/);
+    expect(gunzipSync(await packed.arrayBuffer()).toString()).equal('export {};');
+    expect((await get('/assets/index-abc.js')).headers.get('content-encoding')).equal(null);
   });
   it('does not pass the page off as a script that is gone', async () => {
     const answer = await get('/assets/index-old.js');

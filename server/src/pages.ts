@@ -13,7 +13,8 @@ export function pages(folder: string) {
         await next();
         if (context.res.ok) context.header('cache-control', 'public, max-age=31536000, immutable');
       })
-      .use('/assets/*', serveStatic({ root: folder }))
+      // Compressed when they were built.
+      .use('/assets/*', serveStatic({ root: folder, precompressed: true }))
       .get('/assets/*', (context) => context.text('There is no such file.', 404))
       // The page names the assets of this build: an old copy of it would ask for some that are gone.
       .use('*', async (context, next) => {

@@ -89,6 +89,8 @@ function keepFocusClear(): () => void {
   const foot = main?.querySelector('[data-foot]');
   if (!main || !foot) return () => {};
   const watch = new ResizeObserver(() => {
+    // The foot may have grown in this very frame.
+    document.documentElement.style.setProperty('--np-over-foot', `${foot.clientHeight}px`);
     const at = document.activeElement;
     if (!at || !main.contains(at) || foot.contains(at)) return;
     const [own, covers] = [at.getBoundingClientRect(), foot.getBoundingClientRect()];

@@ -16,7 +16,7 @@ export type FieldChanges = { path: string; value: unknown }[];
 const usualKeep = { metric: 0.3, imperial: 0.3048 } as const;
 
 /** m. The smallest offcut that goes to the shed. */
-export function keepOf({ shop, units }: Pick<Job, 'shop' | 'units'>): number {
+export function keepOf({ shop, units }: { shop: Pick<Job['shop'], 'keep'>; units: Job['units'] }): number {
   return shop.keep ?? usualKeep[units];
 }
 

@@ -17,10 +17,7 @@ const NewJob = lazy(() => import('./NewJob').then(({ NewJob }) => ({ default: Ne
 export function Shelf() {
   const jobs = useQuery({ queryKey: ['jobs'], queryFn: () => answered(api.api.jobs.$get()) });
   const [beginning, setBeginning] = useState(false);
-  useSingleKeys('u', () => {
-    const { habit, setHabit } = useView.getState();
-    setHabit(habit === 'imperial' ? 'metric' : 'imperial');
-  });
+  useSingleKeys('u', () => useView.getState().flipHabit('metric'));
   useEffect(() => {
     // The first job opened needs core and the bench: fetched while the shelf is looked at.
     const wait = window.setTimeout(() => {

@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import { useChord, useSingleKeys } from '../parts/keys';
-import { useJob } from '../state/job';
+import { jobNow, useJob } from '../state/job';
 import { useAskToKeep } from '../state/kept';
 import { useView } from '../state/view';
 import { KeysDialog } from './KeysDialog';
@@ -14,11 +14,7 @@ export function Shortcuts({ jobId }: { jobId: string }) {
     const station = stations.find((one) => String(one.number) === key);
     if (station) void navigate(`/jobs/${jobId}/${station.id}`);
   });
-  useSingleKeys('u', () => {
-    const { habit, setHabit } = useView.getState();
-    const now = habit ?? useJob.getState().document?.units;
-    setHabit(now === 'metric' ? 'imperial' : 'metric');
-  });
+  useSingleKeys('u', () => useView.getState().flipHabit(jobNow().units));
   useSingleKeys('k', ask);
   useChord('z', () => useJob.getState().undo());
   useChord('z', () => useJob.getState().redo(), { shift: true });

@@ -80,17 +80,6 @@ export function useProving(): void {
   }, [plan]);
 }
 
-/** What came of a material and its proof: the same object each time, so that nobody draws it anew for nothing. */
-const together = new WeakMap<MaterialPlan, { proof: MaterialPlan; made: MaterialPlan }>();
-
-function proved(material: MaterialPlan, proof: MaterialPlan): MaterialPlan {
-  const known = together.get(material);
-  if (known?.proof === proof) return known.made;
-  const made = { ...proof, name: material.name, parts: material.parts } as MaterialPlan;
-  together.set(material, { proof, made });
-  return made;
-}
-
 /** A plan with the proofs that are of it; names and parts stay those of now. */
 export function withProofs(
   plan: ShopPlan,
@@ -103,7 +92,7 @@ export function withProofs(
     const proof = known.size === 0 || isProved(material) ? undefined : known.get(proofKey(material));
     if (!proof || proof.kind !== material.kind) return material;
     better = true;
-    return proved(material, proof);
+    return { ...proof, name: material.name, parts: material.parts } as MaterialPlan;
   });
   return better ? sumShop(materials, purchases, shop) : plan;
 }

@@ -14,6 +14,8 @@ interface View {
   /** The page is being laid out on paper: everything is unfolded, by day. */
   printing: boolean;
   setHabit(habit: Habit): void;
+  /** The other habit than the one that is read now: the chosen one, or `own`. */
+  flipHabit(own: Habit): void;
   setLight(light: View['light']): void;
   setSingleKeys(on: boolean): void;
   setFolded(title: string, folded: boolean): void;
@@ -29,6 +31,7 @@ export const useView = create<View>()(
       folded: {},
       printing: false,
       setHabit: (habit) => set({ habit }),
+      flipHabit: (own) => set(({ habit }) => ({ habit: (habit ?? own) === 'metric' ? 'imperial' : 'metric' })),
       setLight: (light) => set({ light }),
       setSingleKeys: (singleKeys) => set({ singleKeys }),
       setFolded: (title, folded) => set((view) => ({ folded: { ...view.folded, [title]: folded } })),

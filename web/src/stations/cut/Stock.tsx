@@ -107,7 +107,7 @@ function SawsDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; h
         })}
       <Entry
         label="Smallest offcut worth keeping"
-        value={keepOf({ shop: { ...jobNow().shop, ...shop }, units })}
+        value={keepOf({ shop, units })}
         kind="length"
         habit={habit}
         width="190px"

@@ -14,6 +14,7 @@ import { memo, type ReactNode, useDeferredValue, useMemo } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import type { Pull } from '../../drawing/Grip';
 import { goToSection } from '../../parts/Section';
+import { phone } from '../../parts/usePhone';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useJob } from '../../state/job';
@@ -101,7 +102,7 @@ export function ShadeSwitch() {
 }
 
 /** px that the buttons take under a drawing: on a phone they are as tall as a thumb. */
-const underButtons = window.matchMedia('(max-width: 47.99em)').matches ? 58 : 40;
+const underButtons = window.matchMedia(phone).matches ? 58 : 40;
 
 const unders = [
   ['section', 'Section'],

@@ -39,6 +39,8 @@ export interface PlateField {
 }
 
 const rounds = 400;
+/** Times what a tube takes from its foot: neighbours that pass each other so much stand at one temperature within a few per cent. */
+const levelled = 20;
 
 /** The value of one run. */
 function ofRun(values: number | readonly number[], run: number): number {
@@ -131,9 +133,12 @@ function couplings(query: FieldQuery): { between: number; self: number[] } {
   const m = Math.sqrt(Math.max(1e-9, loss) / conductance);
   const gap = 2 * beside * m;
   if (gap > 40) return apart;
-  const inner = (conductance * m) / Math.tanh(gap);
+  const most = levelled * (1 / query.resistance + loss * tubeDiameter);
+  // Tubes that all but touch pass whatever levels them; without a bound the rounds would not settle.
+  const between = Math.min(most, (conductance * m) / Math.sinh(gap));
+  const inner = between * Math.cosh(gap);
   return {
-    between: (conductance * m) / Math.sinh(gap),
+    between,
     self: losses.map((one, run) => {
       const share = one / loss;
       const outer = alone[run] ?? 0;

@@ -1,6 +1,7 @@
 // The front door of core: everything that is computed, and the words for it. No interface, no network, no files.
 
 export type { Finding, Severity, Wording } from './care';
+export { mendsOf } from './care';
 export type { CatalogueKind, FieldMeta, Range, Saw } from './catalogue';
 export { bore, entries, entry, entryName, findEntry, hottestStart, insteadOf, loopPipes, saws } from './catalogue';
 export type {
@@ -58,6 +59,7 @@ export * from './quantity';
 export type {
   Bar,
   BuyLine,
+  HoleSchedule,
   LengthMaterial,
   LengthPlan,
   Lock,
@@ -78,6 +80,7 @@ export {
   cutOrder,
   cutTolerance,
   diagonalOf,
+  faceOf,
   gangs,
   gapOf,
   handedPairs,
@@ -96,6 +99,7 @@ export {
   stuffOf,
   sumShop,
   wasteShare,
+  workWords,
   writeCsv,
 } from './shop';
 export * from './sky';

@@ -108,8 +108,8 @@ describe('paper, measured', () => {
         fonts: paperFonts,
         now: () => new Date(0),
       })) as string,
-    ) as { id: string; holes?: { positions: number[]; diameter: number } }[];
-    const holes = parts.find(({ id }) => id.endsWith('header-cold'))?.holes;
+    ) as { id: string; holes?: { positions: number[]; diameter: number }[] }[];
+    const holes = parts.find(({ id }) => id.endsWith('header-cold'))?.holes?.[0];
     if (!holes) throw new Error('a header has holes');
     const [first = 0] = holes.positions;
     // Along every row of the strip, the edges of the circle stand to either side of its centre: look for the widest pair.

@@ -60,7 +60,7 @@ describe('np', () => {
     );
     expect((await json('parts job.json')).map((part: { id: string }) => part.id)).include('panel-a/header-cold');
     expect((await json('cuts job.json')).materials[0].plan.bars.length).above(0);
-    expect(await np('cuts job.json --format csv')).match(/^part,name,/);
+    expect(await np('cuts job.json --format csv')).match(/^\ufeffpart,name,/);
     expect(await json('cautions job.json')).deep.equal([]);
   });
   it('says what cooks, what a still panel does and how it shares its water', async () => {
@@ -101,7 +101,7 @@ describe('np', () => {
     const low = parts.find(({ id }) => id === 'panel-a/edge-low');
     expect(low?.bends?.positions).length(2);
     for (const { operations } of parts) expect(operations.join()).not.match(/[⟦⟧]/);
-    expect(parts.find(({ id }) => id === 'panel-a/rail')?.operations.join()).match(/rip to \d+\smm deep/);
+    expect(parts.find(({ id }) => id === 'panel-a/rail')?.operations.join()).match(/rip to \d+\smm wide/);
   });
   it('proves its cuts, and lays them out for other programs', async () => {
     const quick = await json('cuts job.json');

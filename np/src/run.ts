@@ -46,6 +46,7 @@ import {
   views,
   wasteFreePoints,
   waterCheck,
+  workWords,
   writeDxf,
   writeSvg,
 } from '@north-pane/core';
@@ -88,7 +89,7 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
   parts: ({ job }) =>
     jobShop(openJob(job)).parts.map((part) => ({
       ...part,
-      operations: part.operations.map((words) => sayWords(words, job.units)),
+      operations: workWords(part).map((words) => sayWords(words, job.units)),
     })),
   cuts: async ({ job, options }) => {
     const open = openJob(job);

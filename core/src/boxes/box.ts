@@ -5,6 +5,9 @@ import type { GlazingDesign } from '../glazings';
 import type { ThermalStack } from '../heat';
 import type { Part, Purchase } from '../shop';
 
+/** m. Clearance hole of a 4 mm screw. */
+export const screwHole = 0.0045;
+
 /** A hole through a board for a tube to come out. */
 export interface Exit {
   /** Which board: a long side, or an end. */
@@ -39,6 +42,13 @@ export interface Skin {
   lip: number;
 }
 
+/** A screw at a corner of a box; m, as an exit is measured. */
+export interface CornerScrew {
+  on: 'side' | 'end';
+  along: number;
+  up: number;
+}
+
 /** A box round the pane that it is made for. Length runs along the risers, width along the headers. */
 export interface BoxDesign {
   name: string;
@@ -48,12 +58,18 @@ export interface BoxDesign {
   outside: { length: number; width: number };
   /** What lets the sun in: inside the bearing of the pane. */
   opening: { length: number; width: number };
-  /** m. Sides, all boards of them. */
+  /** m. Sides, all boards of them, and the board that rails, cleats and inner sides are of. */
   wall: number;
+  board: number;
   /** m from the outer face to where two boards of a side meet; nothing where it is one. */
   seam: number | undefined;
-  /** m that the back reaches under the sides. */
+  /** m that the back reaches under the sides, and the room it has there. */
   backUnder: number;
+  backRoom: number;
+  /** m that the pane may bear on all round, from the rebate's wall inward; nothing without a pane. */
+  ledge: number;
+  /** m of metal under the box, below its underside. */
+  below: number;
   /** m from the underside of the box: to its very top, to the pane's upper face, to the top of the sides, and as far as they are whole. */
   depth: number;
   paneTop: number;
@@ -69,8 +85,10 @@ export interface BoxDesign {
   edgeStrip: number;
   /** m. Corner cleat, nought for none. */
   cleat: number;
-  /** m. Where the corner screws come through the long side boards. */
-  cornerScrews: { along: number; up: number }[];
+  /** m. Corner cleat across: along the side board, and square to it; nought for none. */
+  cleatThickness: number;
+  /** m. Where the corner screws come through the long side boards, and through the ends. */
+  cornerScrews: CornerScrew[];
   /** m from the cold end inside to the middle of each rail. */
   rails: number[];
   /** Where hands take hold, and where it is hung, seen from above. */
@@ -98,6 +116,8 @@ export interface BoxDesign {
   work: { frame: readonly string[]; close: readonly string[] };
   /** What is to be looked at in the box itself. `path` is the panel's own in the job. */
   findings(path: string, exits: readonly Exit[]): Finding[];
+  /** What must be set for a pane with so much room round it to bear on the box still. `path` is the panel's own in the job. */
+  mendBearing(clearance: number, path: string): { path: string; value: number }[];
   /** Id of the least deep side board of the same kind with which so much goes under the pane; nothing where none is sold. */
   deeper(needed: number): string | undefined;
   /** Strips of bent metal laid flat, with bend lines and notches; nothing for a box without any. */

@@ -167,8 +167,8 @@ describe('boxes: what they may have besides', () => {
     );
     const strips = partsOf(lined).filter(({ id }) => id.includes('/strip-'));
     const run = strips.reduce((sum, one) => sum + (one.kind === 'sheet' ? one.height * one.count : 0), 0);
-    // Twice 1 986 and twice 1 086 less two strips of 20.
-    expect(run).closeTo(2 * 1.986 + 2 * 1.046, 1e-9);
+    // Between the cleats of 20 by 19: twice 1 986 less 40, and twice 1 086 less two strips of 20.
+    expect(run).closeTo(2 * 1.946 + 2 * 1.046, 1e-9);
     // A hot space of 80 wants two slices of a 50 mm board.
     const high = lined.parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.08, tubes: [] });
     expect(high.find(({ id }) => id === 'p/strip-end')?.count).equal(2 * (strips[1]?.count ?? 0));
@@ -184,15 +184,25 @@ describe('boxes: what they may have besides', () => {
     expect(hangers.length).equal(4);
     for (const { x, y } of hangers) expect(x > 0 && x < outside.length && y > 0 && y < outside.width).equal(true);
   });
-  it('says where the weep holes go: along the edge that lies low', () => {
-    const back = (turned: boolean) =>
-      boxes['rebated-timber']
-        .open({ weeps: 3 })
-        .around(pane, turned)
+  it('drills the weep holes along the edges that lie low and high, clear of rails and cleats', () => {
+    const weepsOf = (turned: boolean) => {
+      const box = boxes['rebated-timber'].open({ weeps: 3 }).around(pane, turned);
+      const back = box
         .parts({ prefix: 'p', railDepth: 0.05, exits: [], hotSpace: 0.05, tubes: [] })
-        .find(({ id }) => id === 'p/back')
-        ?.operations.join();
-    expect(back(false)).match(/3 weep holes .* short edge that lies low/);
-    expect(back(true)).match(/long edge that lies low/);
+        .find(({ id }) => id === 'p/back');
+      return { box, rows: back?.holes?.filter(({ where }) => where.includes('dew')) ?? [] };
+    };
+    // Not turned the slope runs along the tubes: rows stand up at the cold end and at the hot one, 15 in and 6 under the sides.
+    const across = weepsOf(false);
+    expect(across.rows.map(({ axis, positions }) => [axis, positions.length])).deep.equal([
+      ['up', 3],
+      ['up', 3],
+    ]);
+    expect(across.rows[0]?.across?.distance).closeTo(0.006 + 0.015, 1e-12);
+    expect(across.rows[1]?.across?.distance).closeTo(0.006 + 1.986 - 0.015, 1e-12);
+    const along = weepsOf(true);
+    expect(along.rows[0]?.axis).equal(undefined);
+    for (const at of along.rows[0]?.positions ?? [])
+      for (const rail of along.box.rails) expect(Math.abs(at - 0.006 - rail)).above(0.0095 + 0.004);
   });
 });

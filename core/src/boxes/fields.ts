@@ -1,5 +1,5 @@
 import { choiceField, countField, entry, entryField, lengthField } from '../catalogue';
-import type { Habit } from '../quantity';
+import { type Habit, inch } from '../quantity';
 
 /**
  * Parameters that every box of boards has, with what a document that does not speak of them means: nothing of it. What a new
@@ -67,9 +67,9 @@ export const lidFields = {
     'Timber of the lid, rebated for the pane.',
     (id) => entry('timber', id).width < 0.06,
   ),
+  ledge: lengthField(0.004, 0.03, 0.01, 'Bearing', 'Ledge that the pane bears on all round, in box or lid.'),
 };
 
-const inch = 0.0254;
 const common = {
   state: 'dry' as const,
   rails: 3,
@@ -89,5 +89,9 @@ export function timberStandard(habit: Habit) {
 }
 
 export function lidStandard(habit: Habit) {
-  return { lid: 'bedded' as const, lidFrame: habit === 'metric' ? 'planed-45x19' : 'ps20-1x2' };
+  return {
+    lid: 'bedded' as const,
+    lidFrame: habit === 'metric' ? 'planed-45x19' : 'ps20-1x2',
+    ledge: habit === 'metric' ? 0.01 : (3 / 8) * inch,
+  };
 }

@@ -4,9 +4,6 @@ import type { BoxMember } from './box';
 import { lidFields, lidStandard, timberFields, timberStandard } from './fields';
 import { lidOf, openTimber, timberBox } from './timberBox';
 
-/** m that a pane bears on in the lid of a box that has no rebate of its own. */
-const lidLedge = 0.01;
-
 /** An inner tray that stands on the back, in outer boards that hold the pane: no rebates to cut. */
 export const layeredTimber = defineMember({
   id: 'layered-timber',
@@ -32,7 +29,7 @@ export const layeredTimber = defineMember({
     timberBox({
       ...openTimber(parameters),
       lid: lidOf(parameters),
-      ledge: lidLedge,
+      ledge: parameters.ledge,
       cladding: entry('timber', parameters.cladding),
     }),
 });

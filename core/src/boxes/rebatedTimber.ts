@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { defineMember, lengthField } from '../catalogue';
+import { defineMember } from '../catalogue';
 import type { BoxMember } from './box';
 import { lidFields, lidStandard, timberFields, timberStandard } from './fields';
 import { lidOf, openTimber, timberBox } from './timberBox';
@@ -12,12 +12,10 @@ export const rebatedTimber = defineMember({
   schema: z.strictObject({
     ...timberFields,
     ...lidFields,
-    ledge: lengthField(0.004, 0.015, 0.01, 'Bearing', 'Ledge that the pane bears on, all round.'),
   }),
   standard: (habit) => ({
     ...timberStandard(habit),
     ...lidStandard(habit),
-    ledge: habit === 'metric' ? 0.01 : (3 / 8) * 0.0254,
   }),
   design: (parameters): BoxMember =>
     timberBox({

@@ -2,12 +2,16 @@ import type { Finding } from '../care';
 import { entries, entry, materials, type Range, range, type Sheet, sheetMass, type Timber } from '../catalogue';
 import type { Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
-import type { BoxDesign, BoxMember, Exit } from './box';
-import { boxParts, boxPurchases } from './boxParts';
+import { bearsPane, leastLedge, mostClearance, paneBearing } from './bearing';
+import type { BoxDesign, BoxMember, CornerScrew, Exit } from './box';
+import { boxParts } from './boxParts';
+import { boxPurchases } from './boxPurchases';
 import { type BentEdge, edgeDevelopment } from './edge';
 
 /** m. Rebate along the bottom inner edge that a let-in back lies in. */
-const backLedge = 0.007;
+export const backLedge = 0.007;
+/** m. Room round a let-in back, so that it goes in and the damp may swell it. */
+export const backRoom = 0.001;
 /** W/m²K. Still air inside a warm cavity and sheltered air outside: ISO 6946 surface values, rounded. */
 const inner = 8;
 const outer = 15;
@@ -91,6 +95,11 @@ export interface Frame {
   /** Outer board or metal. */
   clad: number;
   turned: boolean;
+  /** Pane and gasket; nought without a pane. */
+  seatDepth: number;
+  cornerScrews: CornerScrew[];
+  /** From the cold end inside to the middle of each rail. */
+  rails: number[];
 }
 
 function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Frame {
@@ -110,6 +119,7 @@ function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Fram
   const onBack = back.thickness + board.width;
   const rimTop = (standing ? onBack : board.width) + (lid || !standing ? 0 : seatDepth);
   const top = rimTop + (lid?.timber.thickness ?? 0);
+  const bay = Math.max(leastBay, (inside.length - rails * board.thickness) / (rails + 1));
   return {
     inside,
     outside,
@@ -123,21 +133,36 @@ function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Fram
     paneTop: top,
     rimTop,
     solid: standing ? onBack : lid ? board.width : board.width - seatDepth,
-    bay: Math.max(leastBay, (inside.length - rails * board.thickness) / (rails + 1)),
+    bay,
+    seatDepth,
+    rails: Array.from({ length: rails }, (_, index) => (index + 1) * (bay + board.thickness) - board.thickness / 2),
+    cornerScrews: cornerScrewsOf(made, { wall, clad, outside, rimTop }),
     backUnder: standing ? board.thickness : backLedge,
     clad,
     turned,
   };
 }
 
+/** Where the corner screws go: into the cleats from both boards, or from the side into the end board's end. */
+function cornerScrewsOf(
+  { board, cleat }: TimberBox,
+  { wall, clad, outside, rimTop }: Pick<Frame, 'wall' | 'clad' | 'outside' | 'rimTop'>,
+): CornerScrew[] {
+  const both = (on: CornerScrew['on'], inset: number, whole: number) =>
+    [0.3, 0.7].flatMap((share) => [inset, whole - inset].map((along) => ({ on, along, up: rimTop * share })));
+  if (cleat === 0) return both('side', clad + board.thickness / 2, outside.length);
+  return [...both('side', wall + cleat / 2, outside.length), ...both('end', wall + board.thickness / 2, outside.width)];
+}
+
 /** A box of board sides, sheet back and cross rails round a pane. */
 export function timberBox(made: TimberBox): BoxMember {
-  const { board, cladding, edge, back, insulation: wool, rails: railCount, cleat, lid } = made;
+  const { board, cladding, edge, back, insulation: wool, cleat, lid } = made;
+  const standing = cladding !== undefined || edge !== undefined;
   return {
     paneToOutside: (glazing) => frameOf(made, glazing, false).outside.length - glazing.pane.length,
     around: (glazing, turned = false): BoxDesign => {
       const frame = frameOf(made, glazing, turned);
-      const { inside, outside, wall, rimTop, bay } = frame;
+      const { inside, outside, rimTop } = frame;
       const perimeter = 2 * (inside.length + inside.width);
       const wood = materials.softwood;
       const jacket = cladding ? ` in ${cladding.name}` : edge ? ` in ${edge.sheet.name}` : '';
@@ -145,25 +170,19 @@ export function timberBox(made: TimberBox): BoxMember {
       return {
         name: `${board.name}${jacket}, ${back.name} back, ${wool.name}${lid ? `, lid of ${lid.timber.name}` : ''}`,
         ...frame,
-        seatDepth: glazing.seatDepth,
         room: { length: room(inside.length), width: room(inside.width) },
         seam: frame.clad || undefined,
         lid: lid && { width: lid.timber.width, height: lid.timber.thickness, ledge: made.ledge, corners: lid.corners },
         skin: edge && { thickness: edge.sheet.thickness, under: edge.under, lip: edge.lip },
+        board: board.thickness,
         back: back.thickness,
         insulation: wool.thickness,
         edgeStrip: made.edgeStrip,
         cleat,
-        cornerScrews: [0.3, 0.7].flatMap((share) =>
-          [1, -1].map((end) => {
-            const inset = cleat > 0 ? wall + cleat / 2 : wall / 2;
-            return { along: end > 0 ? inset : outside.length - inset, up: rimTop * share };
-          }),
-        ),
-        rails: Array.from(
-          { length: railCount },
-          (_, index) => (index + 1) * (bay + board.thickness) - board.thickness / 2,
-        ),
+        cleatThickness: cleat > 0 ? board.thickness : 0,
+        ledge: glazing.cover ? (standing && !lid ? board.thickness : made.ledge) : 0,
+        backRoom: standing ? 0 : backRoom,
+        below: edge?.sheet.thickness ?? 0,
         handles: handlesOf(made.handles, outside),
         hangers: made.hanging === 'plates' ? hangersOf(outside) : [],
         backStack: {
@@ -207,6 +226,7 @@ export function timberBox(made: TimberBox): BoxMember {
         },
         work: boxWork(made),
         deeper: (needed) => deeperBoard(board, frame.paneTop, needed),
+        mendBearing: (clearance, path) => mendBearing(made, clearance, path),
         findings: (path, exits) => boxFindings(made, frame, glazing, path, exits),
         parts: (query) => boxParts(made, frame, query),
         purchases: (prefix) => boxPurchases(made, frame, prefix),
@@ -271,6 +291,80 @@ function hangersOf({ length, width }: { length: number; width: number }): Point[
   return [0.2, 0.8].flatMap((x) => [0.1, 0.9].map((y) => ({ x: x * length, y: y * width })));
 }
 
+/** m that the wall outside a rebate keeps, that a lid keeps under its rebate, and that its frame keeps inside of it. Judgement: less splits. */
+const leastRim = 0.003;
+const leastUnder = 0.006;
+
+/** The widest ledge that board or lid gives; of boards that the pane lies on, their own thickness. */
+function widestLedge({ board, lid, cladding, edge }: TimberBox): number {
+  if (lid) return lid.timber.width - 2 * leastUnder;
+  return cladding || edge ? board.thickness : board.thickness - leastRim;
+}
+
+/** Whether the ledge is a choice and not the thickness of a board. */
+function choosesLedge({ lid, cladding, edge }: TimberBox): boolean {
+  return lid !== undefined || !(cladding || edge);
+}
+
+function mendBearing(made: TimberBox, clearance: number, path: string): { path: string; value: number }[] {
+  if (!choosesLedge(made) || bearsPane(made.ledge, clearance)) return [];
+  const value = leastLedge(clearance);
+  return value <= widestLedge(made) + 1e-9 ? [{ path: `${path}.box.parameters.ledge`, value }] : [];
+}
+
+/** What holds the pane: its bearing in the middle and slid aside, the wall left beside the rebate, the lid left under it. */
+function seatFindings(made: TimberBox, frame: Frame, glazing: GlazingDesign, path: string): Finding[] {
+  if (!glazing.cover) return [];
+  const { board, lid } = made;
+  const { clearance } = glazing;
+  const widest = widestLedge(made);
+  const found: Finding[] = [];
+  const at = { x: frame.outside.length / 2, y: frame.wall / 2 };
+  const ledge = choosesLedge(made) ? made.ledge : board.thickness;
+  if (choosesLedge(made) && made.ledge > widest + 1e-9)
+    found.push({
+      code: 'ledge-too-wide',
+      severity: 'clash',
+      path: `${path}.box.parameters.ledge`,
+      values: { ledge: made.ledge, most: widest },
+      at,
+      fix: Math.floor(widest * 2000 + 1e-6) / 2000,
+    });
+  else if (!bearsPane(ledge, clearance)) {
+    const { centred, slid } = paneBearing(ledge, clearance);
+    const [mend] = mendBearing(made, clearance, path);
+    found.push({
+      code: 'pane-falls-in',
+      severity: 'clash',
+      path: mend?.path ?? `${path}.glazing.parameters.clearance`,
+      values: {
+        ledge,
+        clearance,
+        centred: Math.max(0, centred),
+        slid: Math.max(0, slid),
+        least: leastLedge(clearance),
+      },
+      at,
+      fix: mend?.value ?? Math.max(0.001, mostClearance(Math.min(widest, ledge))),
+    });
+  }
+  if (lid && lid.timber.thickness < glazing.seatDepth + leastUnder - 1e-9) {
+    const needed = glazing.seatDepth + leastUnder;
+    const [thicker] = entries('timber')
+      .filter((one) => one.tape === lid.timber.tape && one.width < 0.06 && one.thickness >= needed - 1e-9)
+      .sort((a, b) => a.thickness - b.thickness);
+    found.push({
+      code: 'lid-too-thin',
+      severity: 'clash',
+      path: `${path}.box.parameters.lidFrame`,
+      values: { lid: lid.timber.thickness, seat: glazing.seatDepth, needed },
+      at,
+      ...(thicker ? { fix: thicker.id } : {}),
+    });
+  }
+  return found;
+}
+
 function boxFindings(
   made: TimberBox,
   frame: Frame,
@@ -298,6 +392,7 @@ function boxFindings(
       at: { x: frame.outside.length / 2, y: frame.outside.width / 2 },
       fix: mostRails,
     });
+  found.push(...seatFindings(made, frame, glazing, path));
   const through = exits.find(({ side }) => side === 'low' || side === 'high');
   if (through && made.side === 'fixed')
     found.push({

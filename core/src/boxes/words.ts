@@ -16,6 +16,21 @@ export const boxWords: Record<string, Words> = {
     detail: 'The headers come out through the side boards, and all four sides are fixed: the array cannot be laid in.',
     remedy: 'Let one long side come off: screws and no glue.',
   }),
+  'pane-falls-in': (values, say) => ({
+    headline: 'pane may fall into the box',
+    detail: `The ledge is ${say.length(values.number('ledge'))} and the pane has ${say.length(values.number('clearance'))} of room all round: it bears on ${say.length(values.number('centred'))} in the middle and on ${say.length(values.number('slid'))} slid aside.`,
+    remedy: `Cut the ledge ${say.length(values.number('least'))} wide, or give the pane less room.`,
+  }),
+  'ledge-too-wide': (values, say) => ({
+    headline: 'ledge leaves no wood beside it',
+    detail: `A ledge of ${say.length(values.number('ledge'))} leaves too little of the board to hold; ${say.length(values.number('most'))} is the most.`,
+    remedy: 'Cut a narrower ledge, or take a thicker board.',
+  }),
+  'lid-too-thin': (values, say) => ({
+    headline: 'rebate as deep as the lid',
+    detail: `Pane and gasket need a rebate of ${say.length(values.number('seat'))}; the lid is ${say.length(values.number('lid'))} thick and needs ${say.length(values.number('needed'))}.`,
+    remedy: 'Take thicker timber for the lid, or a thinner pane.',
+  }),
   'lip-misses-pane': (values, say) => ({
     headline: 'lip does not hold the pane',
     detail: `The lip is ${say.length(values.number('lip'))}; with its clearance the pane begins so far in that ${say.length(values.number('least'))} is the least that holds it.`,

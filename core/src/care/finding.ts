@@ -15,6 +15,13 @@ export interface Finding {
   at?: { x: number; y: number };
   /** A value for the field at `path` that would mend it, where one value does. */
   fix?: number | string | boolean;
+  /** What must be set with it, where `fix` alone would break something else. */
+  also?: readonly { path: string; value: number | string | boolean }[];
+}
+
+/** All that is set to mend a finding; nothing where no value does. */
+export function mendsOf({ path, fix, also = [] }: Finding): { path: string; value: number | string | boolean }[] {
+  return fix === undefined ? [] : [{ path, value: fix }, ...also];
 }
 
 const gravity: readonly Severity[] = ['stop', 'clash', 'caution', 'note'];

@@ -1,4 +1,4 @@
-import type { Habit } from '../quantity';
+import { type Habit, inch } from '../quantity';
 import { type MaterialId, materials } from './materials';
 
 /** A planed board, by what it really measures. */
@@ -31,8 +31,6 @@ export interface Sheet {
   tape: Habit;
   source: string;
 }
-
-const inch = 0.0254;
 
 function american(nominal: string, thickness: number, width: number): Timber {
   return {

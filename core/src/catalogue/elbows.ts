@@ -1,3 +1,4 @@
+import { inch } from '../quantity';
 /** A soldered copper elbow of 90° for one size of tube; m. */
 export interface Elbow {
   /** Tube that goes in. */
@@ -11,8 +12,6 @@ export interface Elbow {
   /** Middle of the bend to the end of the spigot of a street elbow. */
   spigot: number;
 }
-
-const inch = 0.0254;
 
 /**
  * Socket depths are those of EN 1254-1 and ASME B16.22. Laying lengths are left to the makers and differ by millimetres:

@@ -1,3 +1,4 @@
+import { inch } from '../quantity';
 import { type Range, range } from './range';
 
 /** A pane material. Optics are those of the clean pane at normal incidence; the angle curve follows from `optics`. */
@@ -40,8 +41,6 @@ export interface Pane {
   serviceLimit: number;
   source: string;
 }
-
-const inch = 0.0254;
 
 export const panes: readonly Pane[] = [
   {

@@ -1,4 +1,4 @@
-import type { Habit } from '../quantity';
+import { type Habit, inch } from '../quantity';
 
 /** Copper tube as shops sell it. */
 export interface Tube {
@@ -16,8 +16,6 @@ export interface Tube {
   /** Whose shops sell it. */
   tape: Habit;
 }
-
-const inch = 0.0254;
 
 /** ASTM B88, table 1: nominal size -> [outside diameter, wall K, wall L, wall M], inches. */
 const astmB88: [size: string, outside: number, k: number, l: number, m: number | undefined][] = [

@@ -31,7 +31,8 @@ describe('families: anywhere in the whole range of every parameter', () => {
             if (clashes.length > 0) continue;
             for (const size of sizesOf(part)) expect(size, part.id).above(0);
             if (part.kind === 'length')
-              for (const at of part.holes?.positions ?? []) expect(at, part.id).within(0, part.length);
+              for (const at of part.holes?.flatMap(({ positions }) => positions) ?? [])
+                expect(at, part.id).within(0, part.length);
             const bends = part.bends?.positions ?? [];
             bends.forEach((at, index) => {
               expect(at, part.id).above(bends[index - 1] ?? 0);
@@ -71,7 +72,7 @@ describe('families: anywhere in the whole range of every parameter', () => {
     fc.assert(
       fc.property(anyPanel(harp), (panel) => {
         const { parts } = harp.open(panel, 'panels.0');
-        const holes = (which: string) => parts.find(({ id }) => id === `p/header-${which}`)?.holes?.positions;
+        const holes = (which: string) => parts.find(({ id }) => id === `p/header-${which}`)?.holes?.[0]?.positions;
         const [cold, hot] = [holes('cold'), holes('hot')];
         expect(cold?.length).equal(hot?.length);
         cold?.forEach((at, index) => {

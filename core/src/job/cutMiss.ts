@@ -139,7 +139,7 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
 function shape(part: Part): unknown {
   const round = (value: number) => Math.round(value * 1e5);
   const size = part.kind === 'length' ? [round(part.length)] : [round(part.width), round(part.height)];
-  return [part.count, size, part.holes?.positions.map(round), part.bends?.positions.map(round)];
+  return [part.count, size, part.holes?.map(({ positions }) => positions.map(round)), part.bends?.positions.map(round)];
 }
 
 function lengthOf(open: OpenJob | undefined, part: string): number | undefined {

@@ -1,4 +1,5 @@
 import type { Finding, Words } from '../care';
+import type { GrowingThing } from '../families';
 import type { Cooking } from './cooking';
 import type { OpenJob } from './open';
 
@@ -17,9 +18,22 @@ export function growthFindings(open: OpenJob, cooking: readonly Cooking[]): Find
       const values = { name: thing.name, growth, room: Math.max(0, thing.room), sees };
       // To the half millimetre, away from the clash.
       const fix = Math.ceil(((thing.room + missing) / 2) * 2000) / 2000;
-      return [{ code: 'needs-room', severity: 'clash', path: thing.path, values, ...(thing.perSide ? { fix } : {}) }];
+      return [
+        {
+          code: 'needs-room',
+          severity: 'clash',
+          path: thing.path,
+          values,
+          ...(thing.perSide ? { fix, ...alsoOf(thing, fix) } : {}),
+        },
+      ];
     }),
   );
+}
+
+function alsoOf({ besides }: GrowingThing, fix: number): Pick<Finding, 'also'> {
+  const also = besides?.(fix) ?? [];
+  return also.length > 0 ? { also } : {};
 }
 
 export const growthWords: Record<string, Words> = {

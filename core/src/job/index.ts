@@ -13,7 +13,7 @@ export {
   tiltOf,
 } from './conditions';
 export { type Cooking, jobCooking, placeWords } from './cooking';
-export { buyListCsv, buySize, cutDecisions, cutListCsv, type JobShop, jobShop } from './cutList';
+export { cutDecisions, type JobShop, jobShop } from './cutList';
 export { type CutMiss, cutMiss, isSlip, type MissFit } from './cutMiss';
 export {
   type FieldChanges,
@@ -48,6 +48,7 @@ export {
 } from './handTests';
 export { jobParts } from './jobParts';
 export { type LookItem, lastLook } from './lastLook';
+export { buyListCsv, buySize, cutListCsv } from './listsCsv';
 export { type MadeFigure, type Making, type Makings, panelMakings } from './makings';
 export { type MarkWorth, marksWorth } from './marks';
 export { mountOf, sideOf, usualGust, windOf } from './mount';

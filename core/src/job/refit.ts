@@ -1,3 +1,4 @@
+import { mendsOf } from '../care';
 import { type Family, type Field, families, type PanelDocument } from '../families';
 import { formatLength, type Habit } from '../quantity';
 import { pathSteps, valueAtPath, withValueAt } from './changes';
@@ -106,11 +107,11 @@ function candidates(
   }
   // What the panel itself says would mend it, but for going back.
   try {
-    const fixes = (openJob(moved).panels[index]?.design.findings ?? []).flatMap(
-      ({ path, fix }): [string, unknown][] => {
+    const fixes = (openJob(moved).panels[index]?.design.findings ?? []).flatMap((finding): [string, unknown][] =>
+      mendsOf(finding).flatMap(({ path, value }): [string, unknown][] => {
         const field = path.slice(`panels.${index}.`.length);
-        return fix === undefined || field === edit.path ? [] : [[field, fix]];
-      },
+        return field === edit.path ? [] : [[field, value]];
+      }),
     );
     if (fixes.length > 0) sets.push(new Map(fixes));
   } catch {

@@ -77,7 +77,7 @@ function frame(timber: Timber, low: number, pin: number, panel: MountedPanel): O
         operations: tilts.map(
           ({ name, tilt }, index) => `${name}, ${Math.round(tilt)}°: pin ${sized(pins[index] ?? 0)} from the hinge`,
         ),
-        holes: holesOf(pins.map((along) => along + 0.05)),
+        holes: [holesOf(pins.map((along) => along + 0.05))],
       }),
       of({ id: 'base-cross', name: 'Base, cross', length: across, count: 2 }),
       of({
@@ -86,7 +86,7 @@ function frame(timber: Timber, low: number, pin: number, panel: MountedPanel): O
         length: prop + 0.1,
         count: 2,
         operations: ['round both ends'],
-        holes: holesOf([0.05, prop + 0.05]),
+        holes: [holesOf([0.05, prop + 0.05])],
       }),
       ...(low > 0.12
         ? [of({ id: 'foot', name: 'Foot', length: low, count: 4, operations: ['treat the end that meets the ground'] })]

@@ -110,12 +110,12 @@ describe('mounts: a hinged frame', () => {
   });
   it('drills a hole for every tilt, farther from the hinge the flatter', () => {
     const base = stand('hinged-frame').parts.find(({ id }) => id === 'panel-a/stand-base');
-    expect(base?.holes?.positions).length(2);
+    expect(base?.holes?.[0]?.positions).length(2);
     expect(sayWords(base?.operations.join('; ') ?? '', 'metric')).match(/winter, 60°: pin [\d\s]+mm/);
     const place = 0.8 * 2.024 - 0.05;
     const prop = lengthOf('hinged-frame', 'prop') - 0.1;
     expect(prop).above(place * Math.sin(Math.PI / 3));
-    const [near, far] = base?.holes?.positions ?? [];
+    const [near, far] = base?.holes?.[0]?.positions ?? [];
     expect(near).closeTo(0.05 + pinAlong({ tilt: 60, place, prop }), 1e-9);
     expect(far).closeTo(0.05 + pinAlong({ tilt: 25, place, prop }), 1e-9);
   });
@@ -175,7 +175,8 @@ describe('mounts: every kind', () => {
                 expect(part.mass, part.id).above(0);
                 if (part.kind !== 'length') throw new Error('a stand is of lengths');
                 expect(part.length, part.id).above(0);
-                for (const at of part.holes?.positions ?? []) expect(at, part.id).within(0, part.length);
+                for (const at of part.holes?.flatMap(({ positions }) => positions) ?? [])
+                  expect(at, part.id).within(0, part.length);
               }
               expect(design.base).above(0);
               expect(writeSvg(design.side, { habit })).not.match(/NaN|undefined|Infinity/);
@@ -206,7 +207,8 @@ describe('mounts: every kind', () => {
             expect(part.mass, part.id).above(0);
             if (part.kind !== 'length') continue;
             expect(part.length, part.id).above(0);
-            for (const hole of part.holes?.positions ?? []) expect(hole, part.id).within(0, part.length);
+            for (const hole of part.holes?.flatMap(({ positions }) => positions) ?? [])
+              expect(hole, part.id).within(0, part.length);
             expect(part.operations.join()).not.match(/NaN|undefined|Infinity/);
           }
           for (const one of design.purchases) expect(one.quantity, one.id).above(0);

@@ -1,5 +1,5 @@
 import { choiceField, entry, entryField, materials, type Timber } from '../catalogue';
-import type { HoleSchedule, Part, Purchase } from '../shop';
+import type { EndCut, HoleSchedule, Part, PieceDatum, Purchase, Recess, Section } from '../shop';
 
 /** A field for the timber that a mount is made of: stout enough for a bolt. */
 export function timberField(meaning: string) {
@@ -18,7 +18,18 @@ export const anchorField = choiceField(
 export function piece(
   prefix: string,
   timber: Timber,
-  one: { id: string; name: string; length: number; count: number; operations?: string[]; holes?: HoleSchedule },
+  one: {
+    id: string;
+    name: string;
+    length: number;
+    count: number;
+    operations?: string[];
+    holes?: readonly HoleSchedule[];
+    recesses?: readonly Recess[];
+    ends?: readonly EndCut[];
+    section?: Section;
+    datum?: PieceDatum;
+  },
 ): Part {
   const { id, operations = [], ...rest } = one;
   return {

@@ -1,4 +1,4 @@
-import { definitions, fromSI, type Habit, habitUnit, type QuantityKind, unitOf } from './units';
+import { definitions, fromSI, type Habit, habitUnit, inch, type QuantityKind, unitOf } from './units';
 
 /** A length as a tape reads it. Metric fills `number`; imperial fills feet, inches and a reduced fraction. */
 export interface LengthReading {
@@ -28,8 +28,6 @@ export interface LengthOptions {
 
 /** No-break space: thousands are parted, as on a drawing, and no number wraps or parts from its unit. */
 const hard = '\u00a0';
-const inch = 0.0254;
-
 /** Writes a number with grouped thousands and a real minus. */
 export function formatNumber(value: number, digits = 0): string {
   const rounded = Math.abs(value).toFixed(digits);

@@ -29,6 +29,7 @@ export type { Habit, QuantityKind, Unit } from './units';
 export {
   fromSI,
   habitUnit,
+  inch,
   nudgeLength,
   quantityKinds,
   tapeMark,

@@ -45,7 +45,8 @@ interface KindDefinition {
   imperial: { symbol: string; digits: number };
 }
 
-const inch = 0.0254;
+/** m. */
+export const inch = 0.0254;
 const foot = 0.3048;
 const gallon = 231 * inch ** 3;
 const pound = 0.45359237;

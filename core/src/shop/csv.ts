@@ -6,7 +6,10 @@ export function safeCell(cell: string | number): string {
   return /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
 }
 
-/** Rows as CSV (RFC 4180, CRLF at the line ends as spreadsheets write it). */
+/** Byte order mark: a spreadsheet takes a file without it for the letters of its own country. */
+const byteOrderMark = '\uFEFF';
+
+/** Rows as CSV (RFC 4180, UTF-8 with its mark, CRLF at the line ends as spreadsheets write it). */
 export function writeCsv(rows: readonly (readonly (string | number)[])[]): string {
-  return `${csvFormatRows(rows.map((row) => row.map(safeCell))).replaceAll('\n', '\r\n')}\r\n`;
+  return `${byteOrderMark}${csvFormatRows(rows.map((row) => row.map(safeCell))).replaceAll('\n', '\r\n')}\r\n`;
 }

@@ -1,3 +1,4 @@
+import { mirrorImages } from './features';
 import type { Part } from './part';
 
 type LengthPart = Part & { kind: 'length' };
@@ -29,29 +30,18 @@ export function gangs(parts: readonly Part[]): Gang[] {
 }
 
 /**
- * Two parts that are each other in a mirror: of one stuff and length, their holes from one end as the other's from the other. Left and
- * right are marked together, laid face to face, so that no two left ones are made.
+ * Pairs of parts that are each other's mirror picture and that no turning makes alike. Left and right are marked together, laid face to
+ * face, so that no two left ones are made.
  */
 export function handedPairs(parts: readonly Part[]): [Part, Part][] {
   const pairs: [Part, Part][] = [];
   const taken = new Set<string>();
   for (const one of parts)
     for (const other of parts)
-      if (one !== other && !taken.has(one.id) && !taken.has(other.id) && mirrored(one, other)) {
+      if (one !== other && !taken.has(one.id) && !taken.has(other.id) && mirrorImages(one, other)) {
         pairs.push([one, other]);
         taken.add(one.id);
         taken.add(other.id);
       }
   return pairs;
-}
-
-function mirrored(one: Part, other: Part): boolean {
-  if (one.kind !== 'length' || other.kind !== 'length' || one.item !== other.item) return false;
-  if (Math.abs(one.length - other.length) > tiny || !one.holes || !other.holes) return false;
-  const [a, b] = [one.holes.positions, other.holes.positions];
-  const flipped = b.map((position) => other.length - position).sort((x, y) => x - y);
-  const same = (list: readonly number[]) =>
-    list.length === a.length && a.every((position, place) => Math.abs(position - (list[place] ?? Number.NaN)) < tiny);
-  // A row that is its own mirror picture has no hand.
-  return same(flipped) && !same(b);
 }

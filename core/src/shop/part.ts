@@ -1,5 +1,7 @@
 /** Holes along a piece, from one datum and from the middle, so that no error adds up. */
 export interface HoleSchedule {
+  /** Of a sheet: the row runs up its height instead of along its width. */
+  axis?: 'up';
   /** Words for where the tape is hooked, for instance `closed end`. */
   datum: string;
   /** m from the datum to the middle of the row. */
@@ -18,6 +20,42 @@ export interface HoleSchedule {
   across?: { from: string; distance: number };
 }
 
+/** m. From where to where along one axis of a piece. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/**
+ * Material taken off a piece beside its square cuts, as the block that goes. Of a length `along` runs from its datum end, `up` over its
+ * width from the bottom edge, `into` through its thickness from the outer face; of a sheet `along` runs over its width, `up` over its height.
+ */
+export interface Recess {
+  kind: 'rebate' | 'notch' | 'slot';
+  /** Words for where it lies, for instance `top inner edge`. */
+  where: string;
+  /** What it is for, a few words. */
+  purpose: string;
+  along: Span;
+  up: Span;
+  into: Span;
+}
+
+/** An end that is not cut square: a lean over the wide face leaves an edge long, one through the thickness a face. */
+export interface EndCut {
+  kind: 'mitre' | 'bevel';
+  end: 'datum' | 'far';
+  /** ° off a square cut. */
+  angle: number;
+  long: 'top edge' | 'bottom edge' | 'outer face' | 'inner face';
+}
+
+/** The end of a piece that it is measured from, and where that end is when the outer face is looked at, bottom edge down. */
+export interface PieceDatum {
+  end: string;
+  side: 'left' | 'right';
+}
+
 /** Lines along which a strip of sheet is bent, from one datum. */
 export interface BendSchedule {
   /** Words for the edge that they are measured from. */
@@ -26,6 +64,12 @@ export interface BendSchedule {
   positions: readonly number[];
   /** Which way each is bent, a few words. */
   turns: readonly string[];
+}
+
+/** m. Across a piece of timber. */
+export interface Section {
+  width: number;
+  thickness: number;
 }
 
 /** Something to make: `length` pieces come off a bar, `sheet` pieces off a sheet. */
@@ -38,12 +82,24 @@ export type Part = {
   count: number;
   /** Other work on it, a few words each; lengths in them by `sized`. */
   operations: readonly string[];
-  holes?: HoleSchedule;
+  /** Rows of holes. */
+  holes?: readonly HoleSchedule[];
+  /** Rebates, notches and slots. */
+  recesses?: readonly Recess[];
+  /** Ends that are not square. */
+  ends?: readonly EndCut[];
+  datum?: PieceDatum;
   bends?: BendSchedule;
   /** kg each. */
   mass: number;
 } & (
-  | { kind: 'length'; stuff: 'tube' | 'timber' | 'track'; length: number }
+  | {
+      kind: 'length';
+      stuff: 'tube' | 'timber' | 'track';
+      length: number;
+      /** m. Finished width and thickness of timber that is ripped; left out, it is as sold. */
+      section?: Section;
+    }
   | { kind: 'sheet'; width: number; height: number; turn: boolean }
 );
 

@@ -265,6 +265,6 @@ describe('shop: buying', () => {
     expect(plan.cost).equal(0);
   });
   it('writes CSV that no spreadsheet runs', () => {
-    expect(writeCsv([['=1+1', 'a,b', -3]])).equal(`'=1+1,"a,b",-3\r\n`);
+    expect(writeCsv([['=1+1', 'a,b', -3]])).equal(`\ufeff'=1+1,"a,b",-3\r\n`);
   });
 });

@@ -1,5 +1,6 @@
-import { entry, findEntry } from '../catalogue';
+import { findEntry } from '../catalogue';
 import type { Drawing, Label, Point, Shape } from '../draw';
+import { faceOf } from './features';
 import type { HoleSchedule, Part } from './part';
 
 /** Something printed at full size and laid on, or wrapped round, the piece. */
@@ -27,13 +28,17 @@ const arm = 0.008;
 
 /** Templates of a part with holes: flat and wrap-round for tube, the place of each hole for boards. */
 export function partTemplates(part: Part): Template[] {
-  if (part.kind !== 'length' || !part.holes || part.holes.positions.length === 0) return [];
-  const { holes } = part;
+  if (part.kind !== 'length') return [];
+  const rows = (part.holes ?? []).filter(({ positions }) => positions.length > 0);
   if (part.stuff === 'tube') {
     const tube = findEntry('tube', part.item);
-    return tube ? [drillStrip(part, holes, tube.outerDiameter), wrapStrip(part, holes, tube.outerDiameter)] : [];
+    return tube
+      ? rows.flatMap((row) => [drillStrip(part, row, tube.outerDiameter), wrapStrip(part, row, tube.outerDiameter)])
+      : [];
   }
-  return part.stuff === 'timber' && holes.diameter >= leastHole ? [boardHoles(part, holes)] : [];
+  if (part.stuff !== 'timber') return [];
+  const marked = rows.filter(({ diameter }) => diameter >= leastHole);
+  return (['left', 'right'] as const).flatMap((end) => boardEnd(part, marked, end));
 }
 
 function cross(at: Point, reach = arm): Shape[] {
@@ -163,41 +168,65 @@ function wrapStrip(part: LengthPart, holes: HoleSchedule, diameter: number): Tem
   };
 }
 
-function boardHoles(part: LengthPart, holes: HoleSchedule): Template {
-  const board = entry('timber', part.item);
-  const across = holes.across?.distance ?? board.width / 2;
-  // From the end that is nearer, so that a hole at the far end does not cost a length of paper.
-  const ends = holes.positions.map((position) =>
-    position <= part.length / 2
-      ? { x: position, far: false, position }
-      : { x: part.length - position, far: true, position },
+/**
+ * The holes of a board that are nearer to one of its ends, as they are seen on its outer face with the bottom edge down, so that a hole at
+ * the far end does not cost a length of paper. The end's line is at nought, the board lies to the right or to the left of it.
+ */
+function boardEnd(part: LengthPart, rows: readonly HoleSchedule[], end: 'left' | 'right'): Template[] {
+  const width = faceOf(part).up;
+  const datumHere = (part.datum?.side ?? 'left') === end;
+  const near = rows.flatMap((row) =>
+    row.positions.flatMap((position) => {
+      const from = datumHere ? position : part.length - position;
+      return from < part.length / 2 || (from === part.length / 2 && end === 'left') ? [{ row, from }] : [];
+    }),
   );
-  const length = Math.min(part.length, Math.max(...ends.map(({ x }) => x)) + holes.diameter / 2 + past);
-  const height = Math.min(board.width, across + holes.diameter / 2 + past);
-  const both = new Set(ends.map(({ far }) => far)).size > 1;
-  return {
-    id: `${part.id}/holes`,
-    name: `${part.name}: ${holes.positions.length === 1 ? 'hole' : 'holes'}`,
-    words: [
-      `lay the upright line on the end of the board (${ends.every(({ far }) => far) ? `the end away from the ${holes.datum}` : `the ${holes.datum}`}) and the lower line on its bottom edge`,
-      ...(both ? ['holes marked “other end” are laid from the other end, the template turned over'] : []),
-      'prick the cross, drill the pilot through, then the hole from both faces',
-    ],
-    drawing: {
-      title: `${part.name}, holes`,
-      shapes: [
-        outline(0, 0, length, height),
-        { kind: 'line', layer: 'note', from: { x: 0, y: 0 }, to: { x: 0, y: height } },
-        ...ends.flatMap(({ x }) => [...finished({ x, y: across }, holes, -1), ...cross({ x, y: across }, 0.012)]),
+  if (near.length === 0) return [];
+  const way = end === 'left' ? 1 : -1;
+  const length = Math.min(part.length, Math.max(...near.map(({ from, row }) => from + row.diameter / 2)) + past);
+  const up = ({ across }: HoleSchedule) => across?.distance ?? width / 2;
+  const height = Math.min(width, Math.max(...near.map(({ row }) => up(row) + row.diameter / 2)) + past);
+  const datum = part.datum?.end ?? rows[0]?.datum ?? 'datum end';
+  return [
+    {
+      id: `${part.id}/holes-${datumHere ? 'datum' : 'far'}`,
+      name: `${part.name}: ${near.length === 1 ? 'hole' : 'holes'} at ${datumHere ? `its ${datum}` : `the end away from its ${datum}`}`,
+      words: [
+        `lay it on the outer face, bottom edge down: the upright line on the ${datumHere ? datum : `end away from the ${datum}`}, at the ${end}, the lower line on the bottom edge`,
+        'prick the cross, drill the pilot through, then the hole from both faces',
       ],
-      dimensions: [],
-      labels: ends.map(({ x, far }) => ({
-        at: { x, y: across },
-        to: { x, y: across + holes.diameter / 2 + 0.006 },
-        words: far && both ? 'other end,' : '',
-        size: x,
-        anchor: 'middle' as const,
-      })),
+      drawing: {
+        title: `${part.name}, holes`,
+        shapes: [
+          outline(way > 0 ? 0 : -length, 0, length, height),
+          { kind: 'line', layer: 'note', from: { x: 0, y: 0 }, to: { x: 0, y: height } },
+          ...recessOutlines(part, datumHere, way, length, height),
+          ...near.flatMap(({ row, from }) => {
+            const at = { x: way * from, y: up(row) };
+            return [...finished(at, row, -way), ...cross(at, 0.012)];
+          }),
+        ],
+        dimensions: [],
+        labels: near.map(({ row, from }) => ({
+          at: { x: way * from, y: up(row) },
+          to: { x: way * from, y: up(row) + row.diameter / 2 + 0.006 },
+          words: '',
+          size: from,
+          anchor: 'middle' as const,
+        })),
+      },
     },
-  };
+  ];
+}
+
+/** Rebates and notches of a board where the paper covers them, hidden: they are cut from the inner face. */
+function recessOutlines(part: LengthPart, datumHere: boolean, way: number, length: number, height: number): Shape[] {
+  return (part.recesses ?? []).flatMap(({ along, up }): Shape[] => {
+    const span = datumHere ? along : { from: part.length - along.to, to: part.length - along.from };
+    const [from, to] = [Math.max(0, span.from), Math.min(length, span.to)];
+    const [low, high] = [Math.max(0, up.from), Math.min(height, up.to)];
+    if (to <= from || high <= low) return [];
+    const x = way > 0 ? from : -to;
+    return [{ kind: 'rect', layer: 'note', hidden: true, x, y: low, width: to - from, height: high - low }];
+  });
 }

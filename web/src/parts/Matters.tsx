@@ -1,12 +1,12 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { type Finding, type Habit, sayFinding } from '@north-pane/core';
+import { type Finding, type Habit, mendsOf, sayFinding } from '@north-pane/core';
 import { memo } from 'react';
 import { useJob } from '../state/job';
 
 /** Everything to be looked at, in words, each with its remedy and, where one number mends it, a button that does. */
 export const Matters = memo(
   function Matters({ findings, habit }: { findings: readonly Finding[]; habit: Habit }) {
-    const change = useJob((state) => state.change);
+    const changeAll = useJob((state) => state.changeAll);
     if (findings.length === 0)
       return (
         <Text color="soft" fontSize="14px">
@@ -19,7 +19,7 @@ export const Matters = memo(
           const { headline, detail, remedy } = sayFinding(finding, habit);
           const stop = finding.severity === 'stop';
           const note = finding.severity === 'note';
-          const { fix } = finding;
+          const mends = mendsOf(finding);
           return (
             <Box
               // biome-ignore lint/suspicious/noArrayIndexKey: the same finding can stand twice, at two places
@@ -45,13 +45,13 @@ export const Matters = memo(
               <Text fontSize="14px" color="soft">
                 {remedy}
               </Text>
-              {fix !== undefined && (
+              {mends.length > 0 && (
                 <Button
                   size="xs"
                   variant="outline"
                   mt="2"
                   aria-label={`Do that: ${headline}`}
-                  onClick={() => change(finding.path, fix)}
+                  onClick={() => changeAll(mends)}
                 >
                   Do that
                 </Button>

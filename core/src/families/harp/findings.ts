@@ -1,7 +1,7 @@
 import type { Finding, Words } from '../../care';
 import { bore, entries, type Tee, type Tube } from '../../catalogue';
 import { layingRoom, plateFindings, plateWords } from '../plate/findings';
-import { betweenCorners, downToMillimetre } from '../plate/fit';
+import { downToMillimetre } from '../plate/fit';
 import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, leastEntry } from './layout';
@@ -46,7 +46,7 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
       fix: toMark(Math.floor(entryLimits.most * 1000) / 1000),
     });
 
-  const most = betweenCorners(box) - 2 * headerTube.outerDiameter;
+  const most = layout.mostClear;
   if (endGap < layingRoom - 1e-9)
     found.push({
       code: 'array-too-long',
@@ -56,7 +56,7 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
       at: { x: layout.headers.hot, y: box.outside.width / 2 },
       ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}),
     });
-  else if (box.cleat > 0 && endGap + box.edgeStrip < box.cleat + layingRoom - 1e-9)
+  else if (box.cleat > 0 && endGap + box.edgeStrip < box.cleat + layingRoom + layout.slot - 1e-9)
     for (const [name, span] of Object.entries(layout.spans))
       found.push({
         code: 'header-meets-cleat',

@@ -2,7 +2,7 @@ import { sized } from '../../quantity';
 import type { PanelDesign } from '../family';
 import { plateDesign } from '../plate/design';
 import { layingRoom } from '../plate/findings';
-import { betweenCorners, downToMillimetre, fitRuns } from '../plate/fit';
+import { downToMillimetre, fitRuns } from '../plate/fit';
 import { definePlateFamily } from '../plateFamily';
 import { harpDrawing } from './drawing';
 import { harpFindings, harpWords } from './findings';
@@ -12,9 +12,6 @@ import { harpParameters, standardHarp } from './parameters';
 import { harpParts } from './parts';
 import { harpSteps } from './steps';
 import { harpWater } from './water';
-
-/** m. What an exit hole is drawn out by at most, kept clear of the corner screws when a pane is filled. */
-const slotRoom = 0.002;
 
 /** Parallel risers between two headers, on a plate, in a glazed box. */
 export const harp = definePlateFamily({
@@ -31,14 +28,14 @@ export const harp = definePlateFamily({
   }),
   words: harpWords,
   fit: (build) => {
-    const { box, headerTube } = layOut(build);
+    const { box, mostClear } = layOut(build);
     const { count, pitch } = fitRuns({ inside: box.room.width, pitch: build.parameters.pitch, least: 2, most: 60 });
     // The header's closed end stays inside the side board.
     const side = (box.room.width - (count - 1) * pitch) / 2 - layingRoom;
     return {
       riserCount: count,
       pitch,
-      riserClear: downToMillimetre(betweenCorners(box) - 2 * (headerTube.outerDiameter + slotRoom)),
+      riserClear: downToMillimetre(mostClear),
       closedEnd: Math.max(0.01, Math.min(build.parameters.closedEnd, downToMillimetre(side))),
     };
   },

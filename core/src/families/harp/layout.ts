@@ -1,5 +1,6 @@
 import type { Exit } from '../../boxes';
 import { bore, entry, materials, type Tee, type Tube, teeFor } from '../../catalogue';
+import { betweenCorners } from '../plate/fit';
 import { layStack, type PlateLayout, rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpParameters } from './parameters';
@@ -21,6 +22,10 @@ export interface HarpLayout extends PlateLayout {
   spans: { cold: Span; hot: Span };
   /** m. Least and most a riser may enter. */
   entryLimits: { least: number; most: number };
+  /** m that each exit hole is drawn out by. */
+  slot: number;
+  /** m. Most from crown to crown for headers that pass the cleats in their drawn-out holes. */
+  mostClear: number;
 }
 
 export interface Span {
@@ -94,6 +99,8 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
     // Fixed in the middle of its length, so that each header moves by half of what the risers grow.
     exits: [...exits(spans.cold, cold, -slot), ...exits(spans.hot, hot, slot)],
     endGap,
+    slot,
+    mostClear: betweenCorners(box) - 2 * (diameter + slotFor(box.inside.length)),
     entryLimits: { least: leastEntry(headerTube, tube), most: bore(headerTube) / 3 },
   };
 }

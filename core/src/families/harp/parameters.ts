@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
-import type { Habit } from '../../quantity';
+import { type Habit, inch } from '../../quantity';
 
 const hard = (id: string) => entry('tube', id).temper === 'hard';
 
@@ -51,8 +51,6 @@ export const harpParameters = z.strictObject({
 });
 export type HarpParameters = z.infer<typeof harpParameters>;
 
-const inch = 0.0254;
-
 export function standardHarp(habit: Habit): HarpParameters {
   if (habit === 'metric') return harpParameters.parse({});
   return harpParameters.parse({
@@ -60,7 +58,7 @@ export function standardHarp(habit: Habit): HarpParameters {
     headerTube: 'astm-b88-m-1',
     riserCount: 12,
     pitch: 3.75 * inch,
-    riserClear: 71.5 * inch,
+    riserClear: 71.25 * inch,
     entry: (5 / 16) * inch,
     closedEnd: inch,
     stub: 2 * inch,

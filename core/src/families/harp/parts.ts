@@ -67,7 +67,7 @@ function drilledHeaders(prefix: string, layout: HarpLayout): Part[] {
       length,
       count: 1,
       operations: [...cleanEnds, 'scribe a centre line', ...eased],
-      holes: headerHoles(layout, span),
+      holes: [headerHoles(layout, span)],
       mass: tubeMass(headerTube) * length,
     };
   });

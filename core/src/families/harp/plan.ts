@@ -1,6 +1,5 @@
 import type { Tee } from '../../catalogue';
 import type { Dimension, Drawing, Label, Shape } from '../../draw';
-import { betweenCorners } from '../plate/fit';
 import { rowOf } from '../plate/layout';
 import { boxShapes, outsideDimensions, paneShapes, plateShapes, standOff, upArrow, upLabel } from '../plate/plan';
 import type { PlateBuild } from '../plateFamily';
@@ -86,9 +85,9 @@ function teeShapes(part: string, { headers, runs, tube, headerTube }: HarpLayout
 }
 
 function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dimension[] {
-  const { box, parameters, headerTube, runs, plateSpan, tube } = layout;
+  const { box, parameters, runs, plateSpan, tube } = layout;
   const { length, width } = box.outside;
-  const tubes = 2 * headerTube.outerDiameter + box.inside.length - betweenCorners(box);
+  const tubes = box.inside.length - layout.mostClear;
   const count = parameters.riserCount;
   const riserRange = fieldRange('riserClear');
   const pitchRange = fieldRange('pitch');
@@ -119,7 +118,8 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
         offset: 0,
         lowReason: 'too short to be worth a panel',
         highReason: 'the headers would meet the corner cleats',
-        room: { path: 'glazing.parameters.length', share: 1 },
+        // A longer row is drawn out further in its holes.
+        room: { path: 'glazing.parameters.length', share: 1.01 },
       },
     },
     {

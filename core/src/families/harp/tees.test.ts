@@ -83,13 +83,13 @@ describe('harp of tees', () => {
 describe('harp: what moves and what must be missed', () => {
   it('draws its exit holes out into slots: half of 16.6e-6 × 1.908 × 150 = 4.75 is 2.38, 2 of it in the hole’s own room, so 1 mm (worked by hand)', () => {
     const { parts } = withParameters(base);
-    const slot = (which: string) => parts.find(({ id }) => id === `panel-a/side-${which}`)?.holes?.slot;
+    const slot = (which: string) => parts.find(({ id }) => id === `panel-a/side-${which}`)?.holes?.[0]?.slot;
     expect(slot('high')).closeTo(0.001, 1e-12);
     expect(slot('low')).closeTo(0.001, 1e-12);
     // A short array has room enough: half of 16.6e-6 × 0.528 × 150 is 0.66.
-    expect(withParameters({ riserClear: 0.5 }).parts.find(({ id }) => id === 'panel-a/side-high')?.holes?.slot).equal(
-      undefined,
-    );
+    expect(
+      withParameters({ riserClear: 0.5 }).parts.find(({ id }) => id === 'panel-a/side-high')?.holes?.[0]?.slot,
+    ).equal(undefined);
   });
   it('screws its rails half-way between tubes, whatever the pitch', () => {
     fc.assert(
@@ -98,7 +98,11 @@ describe('harp: what moves and what must be missed', () => {
         fc.double({ min: 0.03, max: 0.1, noNaN: true }),
         (riserCount, pitch) => {
           const made = withParameters({ riserCount, pitch });
-          const screws = made.parts.find(({ id }) => id === 'panel-a/rail')?.holes?.positions ?? [];
+          const back = made.parts
+            .find(({ id }) => id === 'panel-a/back')
+            ?.holes?.find(({ where }) => where.includes('rail'));
+          // From the edge of the back, 6 under the side.
+          const screws = back?.positions.map((at) => at - 0.006) ?? [];
           expect(screws.length).within(1, 4);
           const tubes = made
             .drawing('plan')
@@ -126,8 +130,8 @@ describe('harp: what moves and what must be missed', () => {
 
 describe('harp: far ends of the headers', () => {
   const holes = (ends: 'inside' | 'flush' | 'crossed', which: 'low' | 'high') =>
-    withParameters({ ...base, ends }).parts.find(({ id }) => id === `panel-a/side-${which}`)?.holes?.positions.length ??
-    0;
+    withParameters({ ...base, ends }).parts.find(({ id }) => id === `panel-a/side-${which}`)?.holes?.[0]?.positions
+      .length ?? 0;
   it('go through both sides when they are flush or crossed, and only then', () => {
     expect([holes('inside', 'low'), holes('inside', 'high')]).deep.equal([1, 1]);
     expect([holes('flush', 'low'), holes('flush', 'high')]).deep.equal([2, 2]);

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
-import type { Habit } from '../../quantity';
+import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: bolts, bow, gap, volume, stress, gasket, how much head it bears. */
 export const latticeParameters = z.strictObject({
@@ -30,8 +30,6 @@ export const latticeParameters = z.strictObject({
   ports: countField(2, 4, 2, 'Ports', 'Ways in and out, in opposite corners.'),
 });
 export type LatticeParameters = z.infer<typeof latticeParameters>;
-
-const inch = 0.0254;
 
 export function standardLattice(habit: Habit): LatticeParameters {
   if (habit === 'metric') return latticeParameters.parse({});

@@ -54,6 +54,7 @@ function plateGrowth(
           room: 2 * glazing.clearance,
           path: clearance,
           perSide: true,
+          besides: (room: number) => layout.box.mendBearing(room, build.path),
         },
       ]
     : [];

@@ -7,6 +7,9 @@ import type { PlateLayout } from './layout';
 const screwRoom = 0.008;
 /** m. Radius of a corner screw. */
 const screwRadius = 0.002;
+/** m. Least between an exit hole and a corner cleat, so that the drill and the tube pass it; and a cleat that still takes a screw. */
+const cleatRoom = 0.001;
+const leastCleat = 0.012;
 /** m. Least from hot metal to the pane. */
 const paneRoom = 0.008;
 /** m. Least room at the ends and sides for tubes and plate to be laid in at all. */
@@ -52,12 +55,14 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
     exits.map((exit) => ({ exit, room: room(exit) })).sort((a, b) => a.room - b.room)[0];
   const screw = worst((exit) =>
     Math.min(
-      ...(exit.side === 'cold' || exit.side === 'hot' ? [] : box.cornerScrews).map((one) => {
-        // To the nearest place of the slot, from where it is drilled to as far as it is drawn out.
-        const ends = [exit.along, exit.along + (exit.slot ?? 0)] as const;
-        const nearest = Math.min(Math.max(one.along, Math.min(...ends)), Math.max(...ends));
-        return Math.hypot(one.along - nearest, one.up - exit.up) - exit.diameter / 2 - screwRadius;
-      }),
+      ...box.cornerScrews
+        .filter(({ on }) => on === (exit.side === 'cold' || exit.side === 'hot' ? 'end' : 'side'))
+        .map((one) => {
+          // To the nearest place of the slot, from where it is drilled to as far as it is drawn out.
+          const ends = [exit.along, exit.along + (exit.slot ?? 0)] as const;
+          const nearest = Math.min(Math.max(one.along, Math.min(...ends)), Math.max(...ends));
+          return Math.hypot(one.along - nearest, one.up - exit.up) - exit.diameter / 2 - screwRadius;
+        }),
     ),
   );
   if (screw && screw.room < screwRoom)
@@ -68,6 +73,25 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
       values: { room: Math.max(0, screw.room), least: screwRoom },
       at: where(screw.exit),
     });
+  // The corner cleat stands behind the board from the back to the pane.
+  const onEnd = (exit: Exit) => exit.side === 'cold' || exit.side === 'hot';
+  const cleat = worst((exit) => {
+    const ends = [exit.along, exit.along + (exit.slot ?? 0)];
+    const whole = onEnd(exit) ? box.outside.width : box.outside.length;
+    const behind = box.wall + (onEnd(exit) ? box.cleatThickness : box.cleat);
+    return Math.min(...ends, ...ends.map((at) => whole - at)) - exit.diameter / 2 - behind;
+  });
+  if (cleat && box.cleat > 0 && cleat.room < cleatRoom - 1e-9) {
+    const left = box.cleat + cleat.room - cleatRoom;
+    found.push({
+      code: 'exit-hole-meets-cleat',
+      severity: 'clash',
+      path: `${build.path}.box.parameters.cleat`,
+      values: { room: Math.max(0, cleat.room), least: cleatRoom, cleat: box.cleat },
+      at: where(cleat.exit),
+      fix: onEnd(cleat.exit) || left < leastCleat ? 0 : Math.floor(left * 1000 + 1e-6) / 1000,
+    });
+  }
   const above = worst((exit) => box.solid - exit.up - exit.diameter / 2);
   const below = worst((exit) => exit.up - exit.diameter / 2);
   const missing = screwRoom - (above?.room ?? screwRoom);
@@ -110,6 +134,11 @@ export const plateWords: Record<string, Words> = {
     headline: 'exit hole meets corner screw',
     detail: `Only ${say.length(values.number('room'))} between the exit hole and a corner screw; ${say.length(values.number('least'))} is the least.`,
     remedy: 'Move the header in by shortening the risers, or move the screw by another cleat.',
+  }),
+  'exit-hole-meets-cleat': (values, say) => ({
+    headline: 'exit hole meets corner cleat',
+    detail: `The cleat of ${say.length(values.number('cleat'))} stands behind the exit hole; the hole must pass it by ${say.length(values.number('least'))}.`,
+    remedy: 'Take a smaller cleat, none, or move the tube away from the corner.',
   }),
   'exit-hole-too-high': (values, say) => ({
     headline: 'exit hole near the top edge',

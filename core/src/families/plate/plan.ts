@@ -6,7 +6,7 @@ import type { PlateLayout } from './layout';
 export const standOff = { near: 0.075, far: 0.15 } as const;
 
 /** The box from above, without what lies in it. */
-export function boxShapes(prefix: string, { box }: PlateLayout): Shape[] {
+export function boxShapes(prefix: string, { box, exits }: PlateLayout): Shape[] {
   const { length, width } = box.outside;
   const part = (name: string) => `${prefix}/${name}`;
   const side = (name: string, y: number): Shape => ({
@@ -18,10 +18,12 @@ export function boxShapes(prefix: string, { box }: PlateLayout): Shape[] {
     width: length,
     height: box.wall,
   });
-  const end = (x: number): Shape => ({
+  // Ends that tubes come out of are pieces of their own.
+  const onEnds = exits.some(({ side: from }) => from === 'cold' || from === 'hot');
+  const end = (which: 'cold' | 'hot', x: number): Shape => ({
     kind: 'rect',
     layer: 'timber',
-    part: part('end'),
+    part: part(onEnds ? `end-${which}` : 'end'),
     x,
     y: box.wall,
     width: box.wall,
@@ -31,8 +33,8 @@ export function boxShapes(prefix: string, { box }: PlateLayout): Shape[] {
   return [
     side('side-low', 0),
     side('side-high', width - box.wall),
-    end(0),
-    end(length - box.wall),
+    end('cold', 0),
+    end('hot', length - box.wall),
     {
       kind: 'rect',
       layer: 'insulation',
@@ -44,20 +46,21 @@ export function boxShapes(prefix: string, { box }: PlateLayout): Shape[] {
     },
     ...stripShapes(prefix, box),
     ...cleats.flatMap((x): Shape[] =>
-      [box.wall, width - box.wall - box.cleat].map((y) => ({
+      [box.wall, width - box.wall - box.cleatThickness].map((y) => ({
         kind: 'rect',
         layer: 'rail',
+        part: part('cleat'),
         x,
         y,
         width: box.cleat,
-        height: box.cleat,
+        height: box.cleatThickness,
       })),
     ),
   ];
 }
 
 /** Insulation along the inner faces of the sides. */
-function stripShapes(prefix: string, { edgeStrip, wall, inside, outside }: BoxDesign): Shape[] {
+function stripShapes(prefix: string, { edgeStrip, wall, inside, outside, cleat, cleatThickness }: BoxDesign): Shape[] {
   if (edgeStrip === 0) return [];
   const strip = (id: string, x: number, y: number, width: number, height: number): Shape => ({
     kind: 'rect',
@@ -68,12 +71,15 @@ function stripShapes(prefix: string, { edgeStrip, wall, inside, outside }: BoxDe
     width,
     height,
   });
-  const between = inside.width - 2 * edgeStrip;
+  // Between the cleats, as it is cut.
+  const corner = Math.max(edgeStrip, cleatThickness);
+  const between = inside.width - 2 * corner;
+  const long = inside.length - 2 * cleat;
   return [
-    strip('strip-side', wall, wall, inside.length, edgeStrip),
-    strip('strip-side', wall, outside.width - wall - edgeStrip, inside.length, edgeStrip),
-    strip('strip-end', wall, wall + edgeStrip, edgeStrip, between),
-    strip('strip-end', outside.length - wall - edgeStrip, wall + edgeStrip, edgeStrip, between),
+    strip('strip-side', wall + cleat, wall, long, edgeStrip),
+    strip('strip-side', wall + cleat, outside.width - wall - edgeStrip, long, edgeStrip),
+    strip('strip-end', wall, wall + corner, edgeStrip, between),
+    strip('strip-end', outside.length - wall - edgeStrip, wall + corner, edgeStrip, between),
   ];
 }
 
@@ -155,9 +161,9 @@ export function plateShapes(prefix: string, layout: PlateLayout, strip = 'strip'
         layer: 'rail',
         hidden: true,
         part: `${prefix}/rail`,
-        x: box.wall + middle - box.wall / 2,
+        x: box.wall + middle - box.board / 2,
         y: box.wall,
-        width: box.wall,
+        width: box.board,
         height: box.inside.width,
       }),
     ),
@@ -167,14 +173,13 @@ export function plateShapes(prefix: string, layout: PlateLayout, strip = 'strip'
 /** Corner screws, the pane over all of it and its bars. */
 export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape[] {
   const { length, width } = box.outside;
-  const screws = [...new Set(box.cornerScrews.map((screw) => screw.along))].flatMap((along): Shape[] =>
-    [box.wall / 2, width - box.wall / 2].map((y) => ({
-      kind: 'circle',
-      layer: 'fixing',
-      centre: { x: along, y },
-      radius: 0.003,
-    })),
-  );
+  const onSides = new Set(box.cornerScrews.filter(({ on }) => on === 'side').map(({ along }) => along));
+  const onEnds = new Set(box.cornerScrews.filter(({ on }) => on === 'end').map(({ along }) => along));
+  const screw = (x: number, y: number): Shape => ({ kind: 'circle', layer: 'fixing', centre: { x, y }, radius: 0.003 });
+  const screws = [
+    ...[...onSides].flatMap((x) => [box.wall / 2, width - box.wall / 2].map((y) => screw(x, y))),
+    ...[...onEnds].flatMap((y) => [box.wall / 2, length - box.wall / 2].map((x) => screw(x, y))),
+  ];
   const over = [...screws, ...holds(prefix, box), ...lidShapes(prefix, box)];
   if (!glazing.cover) return over;
   const { count } = glazing.bars;

@@ -31,9 +31,9 @@ export function plateSection(
       kind: 'rect',
       layer: 'back',
       part: `${prefix}/back`,
-      x: box.wall - box.backUnder,
+      x: box.wall - box.backUnder + box.backRoom,
       y: 0,
-      width: cut - box.wall + box.backUnder,
+      width: cut - box.wall + box.backUnder - box.backRoom,
       height: box.back,
     },
     {

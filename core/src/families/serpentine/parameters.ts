@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { choiceField, countField, entryField, lengthField, rangesOf } from '../../catalogue';
-import type { Habit } from '../../quantity';
+import { type Habit, inch } from '../../quantity';
 
 /**
  * Free: all of these, but the pitch of a street elbow or a formed U, which the fitting sets. What follows: stub and laying
@@ -36,8 +36,6 @@ export const serpentineParameters = z.strictObject({
   paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.'),
 });
 export type SerpentineParameters = z.infer<typeof serpentineParameters>;
-
-const inch = 0.0254;
 
 export function standardSerpentine(habit: Habit): SerpentineParameters {
   if (habit === 'metric') return serpentineParameters.parse({});

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
-import type { Habit } from '../../quantity';
+import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: the flat of a can, strip length, cans, tape, battens, feeds, area, what steams away. */
 export const trickleParameters = z.strictObject({
@@ -52,8 +52,6 @@ export const trickleParameters = z.strictObject({
   paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the face.'),
 });
 export type TrickleParameters = z.infer<typeof trickleParameters>;
-
-const inch = 0.0254;
 
 export function standardTrickle(habit: Habit): TrickleParameters {
   if (habit === 'metric') return trickleParameters.parse({});

@@ -1,6 +1,6 @@
 import { entryName } from '../../catalogue';
 import { formatLength, sayWords } from '../../quantity';
-import { diagonalOf, type HoleSchedule, handedPairs, holeReach, type Part } from '../../shop';
+import { diagonalOf, type HoleSchedule, handedPairs, holeReach, type Part, workWords } from '../../shop';
 import { inks, lines, newSheet, type Print } from './frame';
 
 /** mm. Two cards stand side by side, as many under each other as they need. */
@@ -65,8 +65,8 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
     part.kind === 'length' ? 11 : 8,
     true,
   );
-  const { holes, bends } = part;
-  if (holes) {
+  const { bends } = part;
+  for (const holes of part.holes ?? []) {
     put(
       holes.positions.length === 1
         ? `Hole from the ${holes.datum}`
@@ -89,7 +89,7 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
       false,
       inks.soft,
     );
-    if (holes.across) put(`${say(holes.across.distance)} up from the ${holes.across.from}`, 3.2);
+    if (holes.across) put(`${say(holes.across.distance)} from the ${holes.across.from}`, 3.2);
   }
   if (bends) {
     put(`Bend lines from the ${bends.datum}`, 3.2, false, inks.soft);
@@ -102,7 +102,8 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
   const diagonal = diagonalOf(part);
   if (diagonal !== undefined) put(`square when both diagonals are ${say(diagonal)}`, 3.2, false, inks.soft);
   if (mate) put(`the other hand of: ${mate.name}. Mark both together, laid face to face`, 3.2, false, inks.copper);
-  if (part.operations.length > 0) put(sayWords(part.operations.join('; '), habit), 3.4);
+  const work = workWords(part);
+  if (work.length > 0) put(sayWords(work.join('; '), habit), 3.4);
   put(
     `made  ${Array.from({ length: Math.min(part.count, 12) }, () => '[  ]').join('  ')}${part.count > 12 ? '  …' : ''}`,
     3.6,

@@ -1,7 +1,7 @@
 import { entryName } from '../../catalogue';
 import { formatLength, formatMoney, formatNumber, type Habit, sayWords } from '../../quantity';
-import { cutOrder, gangs, handedPairs, type MaterialPlan, type Part, type ShopPlan } from '../../shop';
-import { buySize } from '../cutList';
+import { cutOrder, gangs, handedPairs, type MaterialPlan, type Part, type ShopPlan, workWords } from '../../shop';
+import { buySize } from '../listsCsv';
 import { heading, inks, makeRoom, newSheet, type Print, write } from './frame';
 import { table } from './table';
 
@@ -60,7 +60,7 @@ export function cutPages(print: Print, parts: readonly Part[], plan: ShopPlan): 
       { title: 'piece', share: 4, words: ({ name, count }) => (count > 1 ? `${count} × ${name}` : name) },
       { title: 'of', share: 3, words: ({ item }) => entryName(item) ?? item },
       { title: 'size', share: 3, words: (part) => sizeOf(part, habit) },
-      { title: 'work', share: 7, words: ({ operations }) => sayWords(operations.join('; '), habit) },
+      { title: 'work', share: 7, words: (part) => sayWords(workWords(part).join('; '), habit) },
     ],
     parts,
     true,

@@ -29,8 +29,10 @@ function merged(templates: readonly Template[]): Template[] {
   const found = new Map<string, Template>();
   for (const template of templates) {
     const { shapes, labels } = template.drawing;
+    // How it is laid on is part of it: what is drilled alike in one board may be the other end of another.
+    const { words } = template;
     // To a thousandth of a millimetre: the same place reckoned two ways is the same place.
-    const key = JSON.stringify([shapes, labels], (_, value: unknown) =>
+    const key = JSON.stringify([words, shapes, labels], (_, value: unknown) =>
       typeof value === 'number' ? Math.round(value * 1e6) : value,
     );
     const known = found.get(key);

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Habit, holeReach, type Part } from '@north-pane/core';
+import { type Habit, type HoleSchedule, holeReach } from '@north-pane/core';
 import { LengthText } from '../../parts/LengthText';
 
 /** Where the holes of a piece are, from one datum and out from the middle, and what they are drilled with. */
@@ -9,7 +9,7 @@ export function HolesFigures({
   size,
   notes = '14px',
 }: {
-  holes: NonNullable<Part['holes']>;
+  holes: HoleSchedule;
   habit: Habit;
   /** Of the figures, and of what is said about them. */
   size: string;
@@ -75,12 +75,17 @@ export function HolesFigures({
         )}
         {holes.across && (
           <>
-            , <LengthText value={holes.across.distance} habit={habit} /> up from the {holes.across.from}
+            , <LengthText value={holes.across.distance} habit={habit} /> from the {holes.across.from}
           </>
         )}
       </Text>
     </Box>
   );
+}
+
+/** A row of holes told from the others of its piece. */
+export function holesKey({ datum, positions, across, diameter }: HoleSchedule): string {
+  return [datum, positions[0], across?.from, across?.distance, diameter].join(' ');
 }
 
 /** m from the middle of a row, each once, ascending. */

@@ -1,12 +1,21 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { diagonalOf, entryName, formatNumber, type Habit, type Part, sayWords } from '@north-pane/core';
+import {
+  diagonalOf,
+  entryName,
+  faceOf,
+  formatNumber,
+  type Habit,
+  type Part,
+  sayWords,
+  workWords,
+} from '@north-pane/core';
 import { memo } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';
 import { jobNow, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { BendsFigures } from './Bends';
-import { HolesFigures } from './Holes';
+import { HolesFigures, holesKey } from './Holes';
 import { Miscut } from './Miscut';
 
 /** One piece in shop-size figures: what to cut, where the holes are from one datum, and a tick for each. */
@@ -24,7 +33,8 @@ export const MarkOutCard = memo(function MarkOutCard({
   lit: boolean;
   onLit(part: string | undefined): void;
 }) {
-  const { holes } = part;
+  const { holes = [] } = part;
+  const work = workWords(part);
   const diagonal = diagonalOf(part);
   const change = useJob((state) => state.change);
   const tied = useJob((state) => state.document?.decisions.ties?.[part.id] !== undefined);
@@ -73,8 +83,10 @@ export const MarkOutCard = memo(function MarkOutCard({
           </>
         )}
       </Text>
-      {part.kind === 'length' && holes && <HoleStrip part={part} />}
-      {holes && <HolesFigures holes={holes} habit={habit} size="21px" />}
+      {part.kind === 'length' && (holes.length > 0 || part.recesses) && <PieceStrip part={part} />}
+      {holes.map((row) => (
+        <HolesFigures key={holesKey(row)} holes={row} habit={habit} size="21px" />
+      ))}
       {part.bends && <BendsFigures bends={part.bends} habit={habit} size="21px" />}
       {diagonal !== undefined && (
         <Text color="soft" fontSize="14px" mb="1">
@@ -86,9 +98,9 @@ export const MarkOutCard = memo(function MarkOutCard({
           The other hand of: {mate.name.toLowerCase()}. Mark both together, laid face to face.
         </Text>
       )}
-      {part.operations.length > 0 && (
+      {work.length > 0 && (
         <Text fontSize="14px" mb="2">
-          {sayWords(part.operations.join('; '), habit)}
+          {sayWords(work.join('; '), habit)}
         </Text>
       )}
       <Ticks part={part} />
@@ -112,11 +124,15 @@ export const MarkOutCard = memo(function MarkOutCard({
   );
 });
 
-function HoleStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
-  const { length, holes } = part;
-  if (!holes) return null;
+/** The piece on its outer face, squeezed along: where its holes are, and what is cut away behind. */
+function PieceStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
+  const { length, holes = [], recesses = [] } = part;
   const width = 1000;
-  const x = (metres: number) => (metres / length) * width;
+  const height = 50;
+  const wide = faceOf(part).up;
+  const right = part.datum?.side === 'right';
+  const x = (metres: number) => ((right ? length - metres : metres) / length) * width;
+  const y = (metres: number) => height * (1 - metres / wide);
   const timber = part.stuff === 'timber';
   return (
     <svg
@@ -127,25 +143,50 @@ function HoleStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
     >
       <rect
         width={width}
-        height={50}
+        height={height}
         rx={timber ? 0 : 6}
         fill={timber ? ink('timber') : 'color-mix(in srgb, var(--np-colors-copper) 60%, var(--np-colors-card))'}
         stroke={ink('ink')}
         strokeWidth={3}
       />
-      {holes.positions.map((position) => (
-        <circle
-          key={position}
-          cx={x(position)}
-          cy={25}
-          r={timber ? 15 : 11}
-          fill={ink('card')}
+      {recesses.map(({ where, along, up }) => (
+        <rect
+          key={`${where}${along.from}`}
+          x={Math.min(x(along.from), x(along.to))}
+          width={Math.abs(x(along.to) - x(along.from))}
+          y={y(up.to)}
+          height={Math.max(3, y(up.from) - y(up.to))}
+          fill="none"
           stroke={ink('ink')}
-          strokeWidth={3}
+          strokeWidth={2.5}
+          strokeDasharray="9 6"
         />
       ))}
-      {holes.positions.length > 1 && (
-        <path d={`M${x(holes.middle)} -10V60`} stroke={ink('paneText')} strokeWidth={4} strokeDasharray="10 7" />
+      {holes.flatMap((row) =>
+        row.positions.map((position) => (
+          <circle
+            key={`${holesKey(row)} ${position}`}
+            cx={x(position)}
+            cy={timber ? y(row.across?.distance ?? wide / 2) : height / 2}
+            r={timber ? Math.max(4, (row.diameter / wide) * height * 0.5) : 11}
+            fill={ink('card')}
+            stroke={ink('ink')}
+            strokeWidth={row.diameter > 0.01 ? 3 : 2}
+          />
+        )),
+      )}
+      {holes.flatMap((row) =>
+        row.positions.length > 2
+          ? [
+              <path
+                key={holesKey(row)}
+                d={`M${x(row.middle)} -10V60`}
+                stroke={ink('paneText')}
+                strokeWidth={4}
+                strokeDasharray="10 7"
+              />,
+            ]
+          : [],
       )}
     </svg>
   );

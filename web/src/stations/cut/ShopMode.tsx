@@ -1,11 +1,11 @@
 import { Box, Button, Dialog, Flex, Portal, Text } from '@chakra-ui/react';
-import { entryName, type Habit, type Part, sayWords } from '@north-pane/core';
+import { entryName, type Habit, type Part, sayWords, workWords } from '@north-pane/core';
 import { ChevronLeft, ChevronRight, Minus, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { useDocument, useJob } from '../../state/job';
 import { BendsFigures } from './Bends';
-import { HolesFigures } from './Holes';
+import { HolesFigures, holesKey } from './Holes';
 
 /** A phone on its side, or any other low window: what is read stands left, what is pressed right. */
 const lying = '@media (max-height: 520px)';
@@ -72,11 +72,13 @@ export function ShopMode({ parts, habit, onClose }: { parts: readonly Part[]; ha
                       </>
                     )}
                   </Text>
-                  {part.holes && <HolesFigures holes={part.holes} habit={habit} size="34px" notes="18px" />}
+                  {part.holes?.map((row) => (
+                    <HolesFigures key={holesKey(row)} holes={row} habit={habit} size="34px" notes="18px" />
+                  ))}
                   {part.bends && <BendsFigures bends={part.bends} habit={habit} size="34px" notes="18px" />}
-                  {part.operations.length > 0 && (
+                  {workWords(part).length > 0 && (
                     <Text fontSize="22px" lineHeight="1.35" mt="3">
-                      {sayWords(part.operations.join('; '), habit)}
+                      {sayWords(workWords(part).join('; '), habit)}
                     </Text>
                   )}
                 </Box>

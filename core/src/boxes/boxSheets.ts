@@ -1,0 +1,167 @@
+import { materials, type Sheet } from '../catalogue';
+import type { HoleSchedule, Part, Recess } from '../shop';
+import { screwHole } from './box';
+import type { PartsQuery } from './boxParts';
+import { backRoom, type Frame, type TimberBox } from './timberBox';
+
+/** m. A weep hole, screened. */
+const weepHole = 0.008;
+/** m from the inner face of the low and the high side to the row of weep holes, and from a corner's cleat to the first of a row. */
+const weepIn = 0.015;
+
+function pieceMass(sheet: Sheet, { width, height }: { width: number; height: number }): number {
+  return width * height * sheet.thickness * materials[sheet.material].density;
+}
+
+/** Back and insulation. */
+export function sheetParts(made: TimberBox, frame: Frame, { prefix, tubes }: PartsQuery): Part[] {
+  const { back } = made;
+  const { inside } = frame;
+  const under = frame.backUnder - (frame.clad > 0 ? 0 : backRoom);
+  const size = { width: inside.length + 2 * under, height: inside.width + 2 * under };
+  const holes = [...railScrews(frame, tubes, under), ...weepRows(made, frame, under)];
+  return [
+    {
+      id: `${prefix}/back`,
+      name: 'Back',
+      item: back.id,
+      kind: 'sheet',
+      ...size,
+      turn: true,
+      count: 1,
+      operations: made.weeps > 0 ? ['a screen over every weep hole'] : [],
+      ...(holes.length > 0 ? { holes } : {}),
+      datum: { end: 'cold end', side: 'left' },
+      mass: pieceMass(back, size),
+    },
+    ...insulationParts(made, frame, prefix),
+  ];
+}
+
+/** Four screws through the back into each rail, each half-way between two tubes; four evenly where there are no tubes. */
+function railScrews(frame: Frame, tubes: readonly number[], under: number): HoleSchedule[] {
+  const between = tubes.slice(1).map((tube, index) => (tube + (tubes[index] ?? 0)) / 2 - frame.wall);
+  const shares = [0, 1 / 3, 2 / 3, 1];
+  const last = between.length - 1;
+  const places =
+    last < 0
+      ? shares.map((share) => frame.inside.width * (0.1 + 0.8 * share))
+      : [...new Set(shares.map((share) => Math.round(share * last)))].map((index) => between[index] ?? 0);
+  const positions = places.map((place) => place + under);
+  return frame.rails.map((middle) => ({
+    axis: 'up',
+    datum: 'low side',
+    middle: ((positions[0] ?? 0) + (positions[positions.length - 1] ?? 0)) / 2,
+    positions,
+    diameter: screwHole,
+    pilot: 0.0025,
+    where: 'for the screws into the rail, between the tubes',
+    across: { from: 'cold end', distance: middle + under },
+  }));
+}
+
+/** Weep holes along the low edge of the slope and along the high one, clear of cleats and rails. */
+function weepRows({ weeps, cleat, board }: TimberBox, frame: Frame, under: number): HoleSchedule[] {
+  if (weeps === 0) return [];
+  const { inside, turned, bay } = frame;
+  const long = turned ? inside.length : inside.width;
+  const high = turned ? inside.width : inside.length;
+  const clear = Math.min(long / 4, (cleat > 0 ? Math.max(cleat, board.thickness) : 0) + weepIn);
+  const offset = Math.min(weepIn, turned ? weepIn : bay / 2);
+  const rails = turned ? frame.rails : [];
+  const positions = Array.from({ length: weeps }, (_, index) => {
+    const at = clear + ((index + 0.5) * (long - 2 * clear)) / weeps;
+    // Where a rail stands over it, beside the rail.
+    const rail = rails.find((middle) => Math.abs(middle - at) < board.thickness / 2 + weepHole);
+    return (rail === undefined ? at : rail + board.thickness / 2 + weepHole) + under;
+  });
+  const row = (from: string, distance: number): HoleSchedule => ({
+    ...(turned ? {} : { axis: 'up' as const }),
+    datum: turned ? 'cold end' : 'low side',
+    middle: under + long / 2,
+    positions,
+    diameter: weepHole,
+    pilot: 0.003,
+    where: 'to let dew out, screened',
+    across: { from, distance },
+  });
+  return [
+    row(turned ? 'low side' : 'cold end', under + offset),
+    row(turned ? 'low side' : 'cold end', under + high - offset),
+  ];
+}
+
+/** Boards of wool between the rails, side by side where a board is smaller than a bay; those in the corners notched at the cleats. */
+function insulationParts({ insulation: wool, rails, cleat, board }: TimberBox, frame: Frame, prefix: string): Part[] {
+  const { inside, bay } = frame;
+  const across = Math.ceil(inside.width / Math.max(wool.width, wool.height) - 1e-9);
+  const along = Math.ceil(bay / Math.min(wool.width, wool.height) - 1e-9);
+  const size = { width: bay / along, height: inside.width / across };
+  const columns = (rails + 1) * along;
+  const piece = (id: string, name: string, count: number, recesses: Recess[]): Part[] =>
+    count > 0
+      ? [
+          {
+            id: `${prefix}/${id}`,
+            name,
+            item: wool.id,
+            kind: 'sheet',
+            ...size,
+            turn: true,
+            count,
+            operations: [],
+            ...(recesses.length > 0 ? { recesses } : {}),
+            mass: pieceMass(wool, size),
+          },
+        ]
+      : [];
+  if (cleat === 0) return piece('insulation', 'Insulation', columns * across, []);
+  // A piece that reaches from end to end, or from side to side, has a cleat at each.
+  const ends = columns === 1 ? [0, 1] : [0];
+  const sides = across === 1 ? [0, 1] : [0];
+  const corners = 4 / (ends.length * sides.length);
+  const at = (place: number, of: number, deep: number) =>
+    place === 0 ? { from: 0, to: deep } : { from: of - deep, to: of };
+  const notches = ends.flatMap((end) =>
+    sides.map(
+      (side): Recess => ({
+        kind: 'notch',
+        where: 'at its corner',
+        purpose: 'round the cleat',
+        along: at(end, size.width, Math.min(cleat, size.width)),
+        up: at(side, size.height, Math.min(board.thickness, size.height)),
+        into: { from: 0, to: wool.thickness },
+      }),
+    ),
+  );
+  return [
+    ...piece('insulation', 'Insulation', columns * across - corners, []),
+    ...piece('insulation-corner', 'Insulation, in the corners', corners, notches),
+  ];
+}
+
+/** Slices off the insulation board, set on edge along sides and ends between the cleats; a hot space higher than the board takes two. */
+export function stripParts(made: TimberBox, { inside }: Frame, { prefix, hotSpace }: PartsQuery): Part[] {
+  const { insulation: wool, edgeStrip, cleat, board } = made;
+  const courses = Math.max(1, Math.ceil(hotSpace / wool.thickness - 1e-9));
+  const longest = Math.max(wool.width, wool.height);
+  const piece = (id: string, name: string, length: number): Part => {
+    const beside = Math.ceil(length / longest - 1e-9);
+    const size = { width: edgeStrip, height: length / beside };
+    return {
+      id: `${prefix}/${id}`,
+      name,
+      item: wool.id,
+      kind: 'sheet',
+      ...size,
+      turn: true,
+      count: 2 * courses * beside,
+      operations: ['a slice off the board, set on edge'],
+      mass: pieceMass(wool, size),
+    };
+  };
+  return [
+    piece('strip-side', 'Edge strip, side', inside.length - 2 * cleat),
+    piece('strip-end', 'Edge strip, end', inside.width - 2 * Math.max(edgeStrip, cleat > 0 ? board.thickness : 0)),
+  ];
+}

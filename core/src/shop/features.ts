@@ -1,0 +1,159 @@
+import { findEntry } from '../catalogue';
+import { sized } from '../quantity';
+import type { EndCut, HoleSchedule, Part, Recess, Section, Span } from './part';
+
+const tiny = 5e-5;
+
+/** m. Finished width and thickness of a piece of timber: as ripped, else as sold. Nothing for what is no timber. */
+export function sectionOf(part: Part): Section | undefined {
+  if (part.kind !== 'length' || part.stuff !== 'timber') return undefined;
+  if (part.section) return part.section;
+  const board = findEntry('timber', part.item);
+  return board && { width: board.width, thickness: board.thickness };
+}
+
+/** m. How far a piece reaches along its datum line and up from it: length and width of a length, width and height of a sheet. */
+export function faceOf(part: Part): { along: number; up: number } {
+  if (part.kind === 'sheet') return { along: part.width, up: part.height };
+  return { along: part.length, up: sectionOf(part)?.width ?? findEntry('tube', part.item)?.outerDiameter ?? 0 };
+}
+
+/** Rip, rebates, notches and end cuts of a piece in words, lengths by `sized`. */
+export function featureWords(part: Part): string[] {
+  return [
+    ripWords(part),
+    ...endWords(part.ends ?? [], part),
+    ...(part.recesses ?? []).map((one) => recessWords(one, part)),
+  ]
+    .filter((words): words is string => words !== undefined)
+    .filter((words, index, all) => all.indexOf(words) === index);
+}
+
+/** All work on a piece beside its holes and bends, in words: what its features ask first. */
+export function workWords(part: Part): string[] {
+  return [...featureWords(part), ...part.operations];
+}
+
+function ripWords(part: Part): string | undefined {
+  const section = part.kind === 'length' ? part.section : undefined;
+  if (!section) return undefined;
+  const sold = findEntry('timber', part.item);
+  const whole = sold && Math.abs(sold.thickness - section.thickness) < tiny;
+  return whole
+    ? `rip to ${sized(section.width)} wide`
+    : `rip to ${sized(section.width)} by ${sized(section.thickness)}`;
+}
+
+function endWords(ends: readonly EndCut[], part: Part): string[] {
+  const said = ({ kind, angle, long }: EndCut, which: string) =>
+    `${kind} ${which} ${Math.round(angle * 10) / 10}°, the ${long} stays long`;
+  const [one, other] = ends;
+  if (one && other && said(one, '') === said(other, '')) return [said(one, 'both ends')];
+  const name = ({ end }: EndCut) => (end === 'datum' ? `the ${part.datum?.end ?? 'first end'}` : 'the other end');
+  return ends.map((end) => said(end, name(end)));
+}
+
+function size(span: Span): number {
+  return span.to - span.from;
+}
+
+function recessWords(recess: Recess, part: Part): string {
+  const { kind, where, purpose, along, up, into } = recess;
+  if (kind !== 'rebate')
+    return `${kind} ${where} ${purpose}: ${sized(size(along), true)} along by ${sized(size(up), true)} deep, from ${sized(along.from)} to ${sized(along.to)}`;
+  const whole = part.kind === 'length' ? part.length : part.width;
+  const stops = [along.from, whole - along.to].map((stop) => Math.max(0, stop));
+  const [near = 0, far = 0] = stops;
+  const stopped =
+    near < tiny && far < tiny
+      ? 'run through'
+      : Math.abs(near - far) < tiny
+        ? `stopped ${sized(near, true)} from each end`
+        : `stopped ${sized(near, true)} from the ${part.datum?.end ?? 'datum end'} and ${sized(far, true)} from the other`;
+  return `rebate the ${where} ${purpose}: ${sized(size(into), true)} wide by ${sized(size(up), true)} deep, ${stopped}`;
+}
+
+/** A piece as numbers in one frame, so that two can be held against each other: looked at on its outer face, from its left end. */
+interface Shape {
+  size: number[];
+  holes: number[][];
+  recesses: number[][];
+  ends: number[][];
+}
+
+const round = (value: number) => Math.round(value * 1e4);
+
+function sortedRows(rows: number[][]): number[][] {
+  return rows.map((row) => row.map(round)).sort((a, b) => JSON.stringify(a).localeCompare(JSON.stringify(b)));
+}
+
+/** How a piece may be laid before it is compared. */
+interface Turn {
+  along: boolean;
+  up: boolean;
+  into: boolean;
+}
+
+/** Ways to turn a piece over without a mirror, and the one that is its mirror picture. */
+const turns: readonly Turn[] = [
+  { along: false, up: false, into: false },
+  { along: true, up: true, into: false },
+  { along: true, up: false, into: true },
+  { along: false, up: true, into: true },
+];
+const mirror: Turn = { along: true, up: false, into: false };
+
+function shapeOf(part: Part, turn: Turn): Shape {
+  const { along: length, up: width } = faceOf(part);
+  const tube = part.kind === 'length' && part.stuff === 'tube';
+  const thickness = sectionOf(part)?.thickness ?? 0;
+  // From the left end: a datum at the right is measured from the other.
+  const flipped = (part.datum?.side === 'right') !== turn.along;
+  const flip = (span: Span, whole: number, yes: boolean): Span =>
+    yes ? { from: whole - span.to, to: whole - span.from } : span;
+  const row = ({ diameter, slot = 0, positions, across }: HoleSchedule): number[][] =>
+    positions.map((position) => {
+      const at = flipped ? length - position : position;
+      const up = across?.distance ?? width / 2;
+      return [at, tube ? 0 : turn.up ? width - up : up, diameter, slot];
+    });
+  const ended = ({ end, angle, long, kind }: EndCut): number[] => {
+    const overFace = long === 'top edge' || long === 'bottom edge';
+    const first = long === 'top edge' || long === 'outer face';
+    const side = first !== (overFace ? turn.up : turn.into);
+    return [(end === 'datum') !== flipped ? 0 : 1, angle, overFace ? 0 : 1, side ? 0 : 1, kind === 'mitre' ? 0 : 1];
+  };
+  return {
+    size: [length, width, thickness].map(round),
+    holes: sortedRows((part.holes ?? []).flatMap(row)),
+    recesses: sortedRows(
+      (part.recesses ?? []).map((recess) => {
+        const a = flip(recess.along, length, flipped);
+        const u = flip(recess.up, width, turn.up);
+        const i = flip(recess.into, thickness, turn.into);
+        return [a.from, a.to, u.from, u.to, i.from, i.to];
+      }),
+    ),
+    ends: sortedRows((part.ends ?? []).map(ended)),
+  };
+}
+
+function same(one: Shape, other: Shape): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
+}
+
+/** Whether two parts of one stuff are one and the same piece, however they are turned. */
+export function madeAlike(one: Part, other: Part): boolean {
+  if (one.kind !== other.kind || one.item !== other.item) return false;
+  const wanted = shapeOf(other, { along: false, up: false, into: false });
+  return turns.some((turn) => same(shapeOf(one, turn), wanted));
+}
+
+/** Whether two parts are each other's mirror picture and no turning makes them alike: a left and a right piece. */
+export function mirrorImages(one: Part, other: Part): boolean {
+  if (one.kind !== other.kind || one.item !== other.item || madeAlike(one, other)) return false;
+  const wanted = shapeOf(other, { along: false, up: false, into: false });
+  return turns.some((turn) =>
+    same(shapeOf(one, { along: turn.along !== mirror.along, up: turn.up, into: turn.into }), wanted),
+  );
+}

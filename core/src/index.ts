@@ -87,6 +87,7 @@ export {
   holeReach,
   isProved,
   keptOffcuts,
+  kerfOf,
   layoutDrawing,
   layoutDrawings,
   leftOut,

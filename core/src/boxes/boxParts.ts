@@ -1,6 +1,7 @@
-import { materials, type Timber } from '../catalogue';
+import type { Timber } from '../catalogue';
+import { paneBarParts, paneBarPlaces, paneBarSlots } from '../glazings';
 import { sized } from '../quantity';
-import type { EndCut, HoleSchedule, Part, PieceDatum, Recess, Section } from '../shop';
+import { type HoleSchedule, type Part, type Recess, type Span, timberPiece } from '../shop';
 import { type Exit, screwHole } from './box';
 import { sheetParts, stripParts } from './boxSheets';
 import { edgeParts } from './edge';
@@ -15,44 +16,6 @@ export interface PartsQuery {
   hotSpace: number;
   /** m from the outer face of the low side to each tube: the rails' screws miss them. */
   tubes: readonly number[];
-}
-
-/** kg of timber of a section. */
-function timberMass(length: number, { width, thickness }: Section): number {
-  return length * width * thickness * materials.softwood.density;
-}
-
-/** A piece of timber with what is usual left out. */
-function timberPiece(
-  prefix: string,
-  timber: Timber,
-  one: {
-    id: string;
-    name: string;
-    length: number;
-    count: number;
-    operations?: readonly string[];
-    section?: Section;
-    holes?: readonly HoleSchedule[];
-    recesses?: readonly Recess[];
-    ends?: readonly EndCut[];
-    datum?: PieceDatum;
-  },
-): Part {
-  const { id, operations = [], holes = [], recesses = [], ends = [], ...rest } = one;
-  const { width, thickness } = timber;
-  return {
-    id: `${prefix}/${id}`,
-    item: timber.id,
-    kind: 'length',
-    stuff: 'timber',
-    operations,
-    ...(holes.length > 0 ? { holes } : {}),
-    ...(recesses.length > 0 ? { recesses } : {}),
-    ...(ends.length > 0 ? { ends } : {}),
-    mass: timberMass(one.length, one.section ?? { width, thickness }),
-    ...rest,
-  };
 }
 
 export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part[] {
@@ -73,9 +36,29 @@ export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part
     ...(lid ? lidParts(made, lid.timber, frame, prefix) : []),
     ...(made.cleat > 0 ? [cleatPart(made, frame, prefix)] : []),
     ...(rails > 0 ? [rail] : []),
+    ...paneBarParts(prefix, frame.bars, {
+      length: frame.seat.width - 2 * barRoom,
+      stem: bearing(made) + barRoom,
+      tape: board.tape,
+    }),
     ...sheetParts(made, frame, query),
     ...(made.edgeStrip > 0 && query.hotSpace > 0 ? stripParts(made, frame, query) : []),
   ];
+}
+
+/** m of room at each end of a pane bar, and from its stem to the bearing. */
+const barRoom = 0.001;
+
+/** m that the pane bears on, from the wall of its hollow inward. */
+function bearing({ board, lid, cladding, edge, ledge }: TimberBox): number {
+  return !lid && (cladding || edge) ? board.thickness : ledge;
+}
+
+/** Slots for the flanges of the pane's bars in a long side, or in that side of the lid. */
+function barSlots(made: TimberBox, frame: Frame, length: number, board: { up: number; into: Span }): Recess[] {
+  const first = (length - frame.opening.length) / 2;
+  const places = paneBarPlaces(frame.bars.count, frame.opening.length).map((at) => first + at);
+  return paneBarSlots(places, { ...board, tape: made.board.tape });
 }
 
 /** The rebates of a board of the box: for the pane above and the back below, on the inner face. */
@@ -190,7 +173,17 @@ function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery)
         ...operations,
         ...(comesOff === which ? ['screws and no glue: it comes off to let the headers in'] : []),
       ],
-      recesses: boardRebates(made, frame, sideLength, false),
+      recesses: [
+        ...boardRebates(made, frame, sideLength, false),
+        ...(lid
+          ? []
+          : barSlots(made, frame, sideLength, {
+              up: standing ? board.width : board.width - frame.seatDepth,
+              into: standing
+                ? { from: 0, to: board.thickness }
+                : { from: board.thickness - made.ledge, to: board.thickness },
+            })),
+      ],
       holes: [...exitRows(which, sideLength, clad), ...cornerRows(made, frame, 'side', sideLength)],
       datum: { end: 'cold end', side: which === 'low' ? 'left' : 'right' },
     });
@@ -214,31 +207,42 @@ function claddingParts(cladding: Timber, { outside, rimTop }: Frame, { prefix, e
   ];
 }
 
-/** The frame that the pane lies in, as long and as wide as the box. */
-function lidParts({ lid, ledge }: TimberBox, timber: Timber, { outside, seatDepth }: Frame, prefix: string): Part[] {
+/**
+ * The frame that the pane lies in, as long and as wide as the box. A piece lies with its wide face down: `up` runs from its outer edge
+ * to its inner one, `into` from its underside to its top.
+ */
+function lidParts(made: TimberBox, timber: Timber, frame: Frame, prefix: string): Part[] {
+  const { lid, ledge } = made;
+  const { outside, seatDepth } = frame;
   const mitred = lid?.corners === 'mitred';
   const { width, thickness } = timber;
-  const piece = (id: string, name: string, length: number, stop: number): Part =>
+  const floor = Math.max(0, thickness - seatDepth);
+  const rebate = (length: number, stop: number): Recess => ({
+    kind: 'rebate',
+    where: 'upper inner edge',
+    purpose: 'for the pane',
+    along: { from: stop, to: length - stop },
+    up: { from: width - ledge, to: width },
+    into: { from: floor, to: thickness },
+    onFace: true,
+  });
+  // The slot is cut into the floor of the rebate, across it.
+  const slots = barSlots(made, frame, outside.length, { up: 0, into: { from: 0, to: 0 } }).map(
+    (slot): Recess => ({
+      ...slot,
+      up: { from: width - ledge, to: width },
+      into: { from: Math.max(0, floor - (slot.up.to - slot.up.from)), to: floor },
+      onFace: true,
+    }),
+  );
+  const piece = (id: string, name: string, length: number, recesses: Recess[]): Part =>
     timberPiece(prefix, timber, {
       id,
       name,
       length,
       count: 2,
       operations: mitred ? [] : ['square both ends'],
-      // The wide face lies flat: up is over the frame from its outer edge to its inner one.
-      recesses:
-        seatDepth > 0
-          ? [
-              {
-                kind: 'rebate',
-                where: 'upper inner edge',
-                purpose: 'for the pane',
-                along: { from: stop, to: length - stop },
-                up: { from: width - ledge, to: width },
-                into: { from: Math.max(0, thickness - seatDepth), to: thickness },
-              },
-            ]
-          : [],
+      recesses: seatDepth > 0 ? recesses : [],
       ends: mitred
         ? (['datum', 'far'] as const).map((which) => ({
             kind: 'mitre' as const,
@@ -248,9 +252,10 @@ function lidParts({ lid, ledge }: TimberBox, timber: Timber, { outside, seatDept
           }))
         : [],
     });
+  const endLength = mitred ? outside.width : outside.width - 2 * width;
   return [
-    piece('lid-side', 'Lid, side', outside.length, mitred ? 0 : width - ledge),
-    piece('lid-end', 'Lid, end', mitred ? outside.width : outside.width - 2 * width, 0),
+    piece('lid-side', 'Lid, side', outside.length, [rebate(outside.length, mitred ? 0 : width - ledge), ...slots]),
+    piece('lid-end', 'Lid, end', endLength, [rebate(endLength, 0)]),
   ];
 }
 

@@ -1,5 +1,4 @@
-import { materials, type Sheet } from '../catalogue';
-import type { HoleSchedule, Part, Recess } from '../shop';
+import { type HoleSchedule, type Part, type Recess, sheetPiece } from '../shop';
 import { screwHole } from './box';
 import type { PartsQuery } from './boxParts';
 import { backRoom, type Frame, type TimberBox } from './timberBox';
@@ -9,10 +8,6 @@ const weepHole = 0.008;
 /** m from the inner face of the low and the high side to the row of weep holes, and from a corner's cleat to the first of a row. */
 const weepIn = 0.015;
 
-function pieceMass(sheet: Sheet, { width, height }: { width: number; height: number }): number {
-  return width * height * sheet.thickness * materials[sheet.material].density;
-}
-
 /** Back and insulation. */
 export function sheetParts(made: TimberBox, frame: Frame, { prefix, tubes }: PartsQuery): Part[] {
   const { back } = made;
@@ -21,19 +16,15 @@ export function sheetParts(made: TimberBox, frame: Frame, { prefix, tubes }: Par
   const size = { width: inside.length + 2 * under, height: inside.width + 2 * under };
   const holes = [...railScrews(frame, tubes, under), ...weepRows(made, frame, under)];
   return [
-    {
-      id: `${prefix}/back`,
+    sheetPiece(prefix, back, {
+      id: 'back',
       name: 'Back',
-      item: back.id,
-      kind: 'sheet',
       ...size,
-      turn: true,
       count: 1,
       operations: made.weeps > 0 ? ['a screen over every weep hole'] : [],
-      ...(holes.length > 0 ? { holes } : {}),
+      holes,
       datum: { end: 'cold end', side: 'left' },
-      mass: pieceMass(back, size),
-    },
+    }),
     ...insulationParts(made, frame, prefix),
   ];
 }
@@ -99,22 +90,7 @@ function insulationParts({ insulation: wool, rails, cleat, board }: TimberBox, f
   const size = { width: bay / along, height: inside.width / across };
   const columns = (rails + 1) * along;
   const piece = (id: string, name: string, count: number, recesses: Recess[]): Part[] =>
-    count > 0
-      ? [
-          {
-            id: `${prefix}/${id}`,
-            name,
-            item: wool.id,
-            kind: 'sheet',
-            ...size,
-            turn: true,
-            count,
-            operations: [],
-            ...(recesses.length > 0 ? { recesses } : {}),
-            mass: pieceMass(wool, size),
-          },
-        ]
-      : [];
+    count > 0 ? [sheetPiece(prefix, wool, { id, name, ...size, count, recesses })] : [];
   if (cleat === 0) return piece('insulation', 'Insulation', columns * across, []);
   // A piece that reaches from end to end, or from side to side, has a cleat at each.
   const ends = columns === 1 ? [0, 1] : [0];
@@ -147,18 +123,14 @@ export function stripParts(made: TimberBox, { inside }: Frame, { prefix, hotSpac
   const longest = Math.max(wool.width, wool.height);
   const piece = (id: string, name: string, length: number): Part => {
     const beside = Math.ceil(length / longest - 1e-9);
-    const size = { width: edgeStrip, height: length / beside };
-    return {
-      id: `${prefix}/${id}`,
+    return sheetPiece(prefix, wool, {
+      id,
       name,
-      item: wool.id,
-      kind: 'sheet',
-      ...size,
-      turn: true,
+      width: edgeStrip,
+      height: length / beside,
       count: 2 * courses * beside,
       operations: ['a slice off the board, set on edge'],
-      mass: pieceMass(wool, size),
-    };
+    });
   };
   return [
     piece('strip-side', 'Edge strip, side', inside.length - 2 * cleat),

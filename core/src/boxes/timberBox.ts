@@ -97,6 +97,9 @@ export interface Frame {
   turned: boolean;
   /** Pane and gasket; nought without a pane. */
   seatDepth: number;
+  /** The hollow that the pane lies in: pane and its room all round. */
+  seat: { length: number; width: number };
+  bars: GlazingDesign['bars'];
   cornerScrews: CornerScrew[];
   /** From the cold end inside to the middle of each rail. */
   rails: number[];
@@ -135,6 +138,8 @@ function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Fram
     solid: standing ? onBack : lid ? board.width : board.width - seatDepth,
     bay,
     seatDepth,
+    seat: sides((size) => size + 2 * clearance),
+    bars: glazing.bars,
     rails: Array.from({ length: rails }, (_, index) => (index + 1) * (bay + board.thickness) - board.thickness / 2),
     cornerScrews: cornerScrewsOf(made, { wall, clad, outside, rimTop }),
     backUnder: standing ? board.thickness : backLedge,

@@ -121,6 +121,17 @@ export const sheets: readonly Sheet[] = [
   ),
   sheet(
     'imperial',
+    'wool-1-1_4',
+    '1-1/4″ mineral wool board',
+    'mineralWool',
+    'insulation',
+    1.25 * inch,
+    2 * feet,
+    4 * feet,
+    'ASTM C612',
+  ),
+  sheet(
+    'imperial',
     'wool-2',
     '2″ mineral wool board',
     'mineralWool',

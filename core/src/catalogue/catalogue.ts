@@ -1,8 +1,17 @@
+import { bars } from './bars';
 import { sheets, timbers, tracks } from './boards';
 import { coatings, panes } from './glazing';
 import { tubes } from './tubes';
 
-const lists = { tube: tubes, timber: timbers, sheet: sheets, track: tracks, pane: panes, coating: coatings } as const;
+const lists = {
+  tube: tubes,
+  timber: timbers,
+  sheet: sheets,
+  track: tracks,
+  bar: bars,
+  pane: panes,
+  coating: coatings,
+} as const;
 export type CatalogueKind = keyof typeof lists;
 export type EntryOf<K extends CatalogueKind> = (typeof lists)[K][number];
 

@@ -1,5 +1,7 @@
 // What shops sell and what things are made of, each with its source. Data and look-ups, no judgement.
 
+export type { Bar } from './bars';
+export { barMass, bars } from './bars';
 export type { Sheet, Timber, Track } from './boards';
 export { sheetMass, sheets, timbers, tracks } from './boards';
 export type { CatalogueKind, EntryOf } from './catalogue';

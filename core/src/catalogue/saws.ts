@@ -2,7 +2,7 @@
 export interface Saw {
   id: string;
   name: string;
-  cuts: readonly ('tube' | 'timber' | 'sheet' | 'track')[];
+  cuts: readonly ('tube' | 'timber' | 'track' | 'bar' | 'sheet' | 'metal' | 'insulation')[];
   /** m lost at a cut. */
   kerf: number;
 }
@@ -13,10 +13,11 @@ export interface Saw {
  */
 export const saws: readonly Saw[] = [
   { id: 'tube-cutter', name: 'tube cutter', cuts: ['tube'], kerf: 0 },
-  { id: 'hacksaw', name: 'hacksaw', cuts: ['tube', 'track'], kerf: 0.001 },
-  { id: 'snips', name: 'snips or a scored line', cuts: ['sheet', 'track'], kerf: 0 },
-  { id: 'hand-saw', name: 'hand saw', cuts: ['timber', 'sheet'], kerf: 0.0015 },
-  { id: 'jigsaw', name: 'jigsaw', cuts: ['timber', 'sheet'], kerf: 0.0015 },
+  { id: 'hacksaw', name: 'hacksaw', cuts: ['tube', 'track', 'bar'], kerf: 0.001 },
+  { id: 'snips', name: 'snips or a scored line', cuts: ['metal', 'track'], kerf: 0 },
+  { id: 'knife', name: 'knife', cuts: ['insulation'], kerf: 0 },
+  { id: 'hand-saw', name: 'hand saw', cuts: ['timber', 'sheet', 'insulation'], kerf: 0.0015 },
+  { id: 'jigsaw', name: 'jigsaw', cuts: ['timber', 'sheet', 'metal'], kerf: 0.0015 },
   { id: 'thin-blade', name: 'circular saw, thin blade', cuts: ['timber', 'sheet', 'track'], kerf: 0.0024 },
   { id: 'common-blade', name: 'circular saw, common blade', cuts: ['timber', 'sheet', 'track'], kerf: 0.003 },
 ];

@@ -15,6 +15,7 @@ export const glazings = {
 } as const satisfies Record<string, Member<GlazingDesign>>;
 
 export type { GlazingDesign } from './glazing';
+export { paneBarParts, paneBarPlaces, paneBarSlots } from './paneBars';
 export { glazingWords, type PanePaths, type WindOnPane } from './paneFindings';
 export type { Duration } from './strength';
 export { bears, bending, leafDeflection, rigidityOf, snowLoad } from './strength';

@@ -74,7 +74,7 @@ function bedded(kind: PaneKind): Member<GlazingDesign> {
         heatCapacity: mass * materials[pane.material].heatCapacity,
         bars: { count: bars, shade: Math.min(0.5, (bars * barSize) / length), width: barSize, depth: barSize },
         work: workOf(pane, bars),
-        purchases: (prefix) => bought({ prefix, pane, length, width, bars }),
+        purchases: (prefix) => bought({ prefix, pane, length, width }),
         findings: (path, gap) => paneFindings({ pane, length, width, bars, gap, path }),
         underWind: (gap, wind, paths) => paneUnderWind({ pane, length, width, bars, gap }, wind, paths),
       };
@@ -96,8 +96,8 @@ function workOf(pane: Pane, bars: number): string[] {
   ];
 }
 
-function bought(query: { prefix: string; pane: Pane; length: number; width: number; bars: number }): Purchase[] {
-  const { prefix, pane, length, width, bars } = query;
+function bought(query: { prefix: string; pane: Pane; length: number; width: number }): Purchase[] {
+  const { prefix, pane, length, width } = query;
   const mass = pane.weight * length * width;
   const lines: Purchase[] = [
     {
@@ -128,16 +128,6 @@ function bought(query: { prefix: string; pane: Pane; length: number; width: numb
       priceKey: 'end-tape',
       rule: 'both ends of the flutes, which run uphill',
       mass: 0.02 * 2 * width,
-    });
-  if (bars > 0)
-    lines.push({
-      id: `${prefix}/pane-bar`,
-      name: 'Aluminium T bar 20 × 20 × 2, under the pane',
-      quantity: bars * width,
-      unit: 'm',
-      priceKey: 'pane-bar',
-      rule: 'one across the pane at each bar, filed smooth, painted black',
-      mass: 0.21 * bars * width,
     });
   return lines;
 }

@@ -229,9 +229,25 @@ export const jobSchema = z.strictObject({
     sold: z.array(z.union(lengthOrSheet)),
     onHand: z.array(z.union(onHand)),
     /** m lost at a cut, by what is cut; tracks as tube when left out. */
-    kerfs: z.strictObject({ tube: kerf, timber: kerf, sheet: kerf, track: kerf.optional() }),
+    kerfs: z.strictObject({
+      tube: kerf,
+      timber: kerf,
+      /** Of wood; metal sheet and insulation have their own, nought where left out: snips and knives part without loss. */
+      sheet: kerf,
+      metal: kerf.optional(),
+      insulation: kerf.optional(),
+      track: kerf.optional(),
+      bar: kerf.optional(),
+    }),
     /** m cut off each end of a length to square it. */
-    trims: z.strictObject({ tube: trim.optional(), timber: trim.optional(), track: trim.optional() }).optional(),
+    trims: z
+      .strictObject({
+        tube: trim.optional(),
+        timber: trim.optional(),
+        track: trim.optional(),
+        bar: trim.optional(),
+      })
+      .optional(),
     /** m. Smallest offcut worth keeping. */
     keep: z.number().min(0, 'at least 0').max(5, 'at most 5 m').optional(),
     /** Ids of lengths and sheets on the list that are not to be had just now. */

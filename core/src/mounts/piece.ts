@@ -1,5 +1,5 @@
-import { choiceField, entry, entryField, materials, type Timber } from '../catalogue';
-import type { EndCut, HoleSchedule, Part, PieceDatum, Purchase, Recess, Section } from '../shop';
+import { choiceField, entry, entryField, type Timber } from '../catalogue';
+import { type Purchase, timberPiece } from '../shop';
 
 /** A field for the timber that a mount is made of: stout enough for a bolt. */
 export function timberField(meaning: string) {
@@ -18,29 +18,9 @@ export const anchorField = choiceField(
 export function piece(
   prefix: string,
   timber: Timber,
-  one: {
-    id: string;
-    name: string;
-    length: number;
-    count: number;
-    operations?: string[];
-    holes?: readonly HoleSchedule[];
-    recesses?: readonly Recess[];
-    ends?: readonly EndCut[];
-    section?: Section;
-    datum?: PieceDatum;
-  },
-): Part {
-  const { id, operations = [], ...rest } = one;
-  return {
-    id: `${prefix}/stand-${id}`,
-    item: timber.id,
-    kind: 'length',
-    stuff: 'timber',
-    operations,
-    mass: one.length * timber.width * timber.thickness * materials.softwood.density,
-    ...rest,
-  };
+  { id, ...one }: Parameters<typeof timberPiece>[2],
+): ReturnType<typeof timberPiece> {
+  return timberPiece(prefix, timber, { ...one, id: `stand-${id}` });
 }
 
 /** Bolts, screws and clamps of a mount, by count. */

@@ -24,7 +24,7 @@ export interface Shop {
   /** Money per unit, by price key. */
   prices: Readonly<Record<string, number>>;
   /** m. Of the saw that each stuff is cut with. */
-  kerfs: { tube: number; timber: number; sheet: number; track?: number };
+  kerfs: Kerfs;
   /** m cut off each end of a length to square it; none where left out. */
   trims?: Partial<Record<LengthStuff, number>>;
   /** m. The smallest offcut worth keeping. */
@@ -33,6 +33,21 @@ export interface Shop {
   without?: readonly string[];
   /** Share bought over what the rule gives, for things measured out and not counted. */
   spares: { consumables: number };
+}
+
+/** Fields of the shop's kerfs, by what is cut. */
+export type CutStuff = Extract<Part, { kind: 'length' }>['stuff'] | 'sheet' | 'metal' | 'insulation';
+export type Kerfs = { tube: number; timber: number; sheet: number } & Partial<Record<CutStuff, number>>;
+
+/** m. What the tool that a stuff is cut with takes. Left out: a wheel or snips and a knife part without loss. */
+export function kerfOf(kerfs: Kerfs, stuff: CutStuff): number {
+  return kerfs[stuff] ?? (stuff === 'track' || stuff === 'bar' ? kerfs.tube : 0);
+}
+
+/** How a sheet is parted: wood by a saw, metal by snips, insulation by a knife. */
+export function sheetStuff(item: string): 'sheet' | 'metal' | 'insulation' {
+  const use = findEntry('sheet', item)?.use;
+  return use === 'insulation' ? 'insulation' : use === 'plate' || use === 'edge' ? 'metal' : 'sheet';
 }
 
 type LengthStuff = Extract<Part, { kind: 'length' }>['stuff'];
@@ -156,7 +171,7 @@ function planMaterial(item: string, parts: Part[], shop: Shop, decisions: CutDec
   const bars = decisions.locks.some((lock) => lock.item === item && 'length' in lock);
   if (lengths.length > 0 || (parts.length === 0 && bars)) {
     const stuff = lengths[0]?.stuff ?? 'tube';
-    const kerf = shop.kerfs[stuff] ?? shop.kerfs.tube;
+    const kerf = kerfOf(shop.kerfs, stuff);
     const trim = shop.trims?.[stuff] ?? 0;
     const stock: Having<LengthStock>[] = [
       ...hand.flatMap((one) =>
@@ -206,7 +221,7 @@ function planMaterial(item: string, parts: Part[], shop: Shop, decisions: CutDec
   ];
   const usual = findEntry('sheet', item);
   if (!listed && usual) stock.push({ id: usual.id, width: usual.width, height: usual.height, price: 0, onHand: false });
-  const kerf = shop.kerfs.sheet;
+  const kerf = kerfOf(shop.kerfs, sheetStuff(item));
   const query: SheetQuery = {
     pieces: sheets.map(({ id, width, height, count, turn }) => ({ id, width, height, count, turn })),
     stock: stock.map(({ onHand: _, ...one }) => one),

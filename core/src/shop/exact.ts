@@ -8,10 +8,10 @@ import {
   type LengthQuery,
   wasteOf,
 } from './bars';
+import { consolidateOffcuts } from './consolidateOffcuts';
 import { planLoose } from './lengths';
 import { fillings, type Wanted, worthiest } from './patterns';
 import { loadSolver, type Solver } from './solver';
-import { gatherOffcuts } from './tidy';
 import { tieUp } from './ties';
 
 export interface ExactOptions {
@@ -112,7 +112,7 @@ function tidied(plan: LengthPlan, query: LengthQuery): LengthPlan {
     const one = stock.get(id);
     return one ? Array.from({ length: count }, () => ({ stock: one, pieces })) : [];
   });
-  return { ...plan, ...barsOf(gatherOffcuts(each, query.kerf), query) };
+  return { ...plan, ...barsOf(consolidateOffcuts(each, query.kerf), query) };
 }
 
 function barsOf(

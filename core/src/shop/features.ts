@@ -58,19 +58,19 @@ function size(span: Span): number {
 }
 
 function recessWords(recess: Recess, part: Part): string {
-  const { kind, where, purpose, along, up, into } = recess;
+  const { kind, where, purpose, along, up, into, onFace } = recess;
+  const [wide, deep] = onFace ? [size(up), size(into)] : [size(into), size(up)];
   if (kind !== 'rebate')
-    return `${kind} ${where} ${purpose}: ${sized(size(along), true)} along by ${sized(size(up), true)} deep, from ${sized(along.from)} to ${sized(along.to)}`;
-  const whole = part.kind === 'length' ? part.length : part.width;
-  const stops = [along.from, whole - along.to].map((stop) => Math.max(0, stop));
-  const [near = 0, far = 0] = stops;
+    return `${kind} ${where} ${purpose}: ${sized(size(along), true)} along by ${sized(deep, true)} deep, from ${sized(along.from)} to ${sized(along.to)}`;
+  const far = Math.max(0, faceOf(part).along - along.to);
+  const near = Math.max(0, along.from);
   const stopped =
     near < tiny && far < tiny
       ? 'run through'
       : Math.abs(near - far) < tiny
         ? `stopped ${sized(near, true)} from each end`
         : `stopped ${sized(near, true)} from the ${part.datum?.end ?? 'datum end'} and ${sized(far, true)} from the other`;
-  return `rebate the ${where} ${purpose}: ${sized(size(into), true)} wide by ${sized(size(up), true)} deep, ${stopped}`;
+  return `rebate the ${where} ${purpose}: ${sized(wide, true)} wide by ${sized(deep, true)} deep, ${stopped}`;
 }
 
 /** A piece as numbers in one frame, so that two can be held against each other: looked at on its outer face, from its left end. */

@@ -2,9 +2,20 @@
 
 export type { Bar, LengthPiece, LengthPlan, LengthQuery, LengthStock } from './bars';
 export { gapOf, keptOffcuts } from './bars';
-export type { BuyLine, Having, LengthMaterial, MaterialPlan, SheetMaterial, Shop, ShopPlan } from './buying';
-export { planShop, sumShop } from './buying';
+export type {
+  BuyLine,
+  CutStuff,
+  Having,
+  Kerfs,
+  LengthMaterial,
+  MaterialPlan,
+  SheetMaterial,
+  Shop,
+  ShopPlan,
+} from './buying';
+export { kerfOf, planShop, sheetStuff, sumShop } from './buying';
 export { safeCell, writeCsv } from './csv';
+export { leftOut, stuffOf, wasteShare } from './cutPlanSummary';
 export type { CutDecisions, Fate, Lock, Misfit, Overrule } from './decided';
 export { cutTolerance } from './decided';
 export type { ExactOptions } from './exact';
@@ -17,6 +28,7 @@ export { planLengthsFast } from './lengths';
 export { diagonalOf, holeReach } from './markOut';
 export type { BendSchedule, EndCut, HoleSchedule, Part, PieceDatum, Purchase, Recess, Section, Span } from './part';
 export { hasSize, isPane } from './part';
+export { barPiece, evenlyAlong, sheetPiece, timberPiece } from './pieces';
 export type { ProveOptions } from './prove';
 export { isProved, proofKey, proveMaterial } from './prove';
 export type { SheetCut } from './sheetCuts';
@@ -31,4 +43,3 @@ export type { OnHand, Sold } from './stock';
 export { guidePrices, tubeMass, usualLengths } from './stock';
 export type { Template } from './template';
 export { partTemplates } from './template';
-export { leftOut, stuffOf, wasteShare } from './told';

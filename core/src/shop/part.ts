@@ -17,7 +17,7 @@ export interface HoleSchedule {
   /** Words for which face or line, for instance `on the scribed centre line`. */
   where: string;
   /** Set off that line from an edge. */
-  across?: { from: string; distance: number };
+  across?: { from: string; distance: number /** Rows alike at other distances. */; more?: readonly number[] };
 }
 
 /** m. From where to where along one axis of a piece. */
@@ -39,6 +39,8 @@ export interface Recess {
   along: Span;
   up: Span;
   into: Span;
+  /** Cut down into the wide face, so that it is as deep as it goes `into`; else into the edge, as deep as it goes `up`. */
+  onFace?: true;
 }
 
 /** An end that is not cut square: a lean over the wide face leaves an edge long, one through the thickness a face. */
@@ -95,7 +97,7 @@ export type Part = {
 } & (
   | {
       kind: 'length';
-      stuff: 'tube' | 'timber' | 'track';
+      stuff: 'tube' | 'timber' | 'track' | 'bar';
       length: number;
       /** m. Finished width and thickness of timber that is ripped; left out, it is as sold. */
       section?: Section;

@@ -1,4 +1,4 @@
-import { bore, entries, entry, findEntry, materials, type Tube } from '../catalogue';
+import { barMass, bore, entries, entry, findEntry, materials, type Tube } from '../catalogue';
 import type { Habit } from '../quantity';
 
 /** A length or a sheet that the shop sells, with its price. */
@@ -14,7 +14,7 @@ export type OnHand = { id: string; item: string; count: number } & (
 );
 
 /**
- * A price list to begin with, in round figures that stand for no shop and no country: copper at 24 a kilogram, planed
+ * A price list to begin with, in round figures that stand for no shop and no country: copper at 24 a kilogram, drawn aluminium at 12, planed
  * board at 5 000 a cubic metre, sheet by the square metre. The builder's own prices take its place.
  */
 export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string, number> } {
@@ -32,6 +32,10 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
           length,
           price: round(board.width * board.thickness * length * 5000),
         });
+  for (const bar of entries('bar'))
+    if (bar.tape === habit)
+      for (const length of bar.lengths)
+        sold.push({ id: soldId(bar.id, length), item: bar.id, length, price: round(barMass(bar) * length * 12) });
   for (const track of entries('track'))
     if (track.tape === habit) sold.push({ id: track.id, item: track.id, length: track.length, price: 7 });
   // Money for a square metre, and the thickness in m that it is for.
@@ -114,6 +118,8 @@ export function tubeMass(tube: Tube): number {
 export function usualLengths(item: string): number[] {
   const kind = (['tube', 'timber'] as const).find((one) => findEntry(one, item));
   if (kind) return [...entry(kind, item).lengths];
+  const bar = findEntry('bar', item);
+  if (bar) return [...bar.lengths];
   const track = findEntry('track', item);
   return track ? [track.length] : [];
 }

@@ -10,7 +10,7 @@ const room = { x: 0.25, y: 0.165 };
  * The corner of the bolt grid at full size, as a jig that is moved on: the grid is the same all over, so what is drilled holds the
  * template for what comes next.
  */
-export function boltTemplate(prefix: string, { parameters, grid, bolts, rimBolts }: LatticeLayout): Template {
+export function boltTemplate(prefix: string, { parameters, grid, bolts, rimBolts, boltHole }: LatticeLayout): Template {
   const { bolt, rim } = parameters;
   const shown = ({ x, y }: Point) => x <= room.x - bolt && y <= room.y - bolt;
   const size = {
@@ -34,7 +34,7 @@ export function boltTemplate(prefix: string, { parameters, grid, bolts, rimBolts
         { kind: 'line', layer: 'centre', from: { x: rim, y: 0 }, to: { x: rim, y: size.y } },
         { kind: 'line', layer: 'centre', from: { x: 0, y: rim }, to: { x: size.x, y: rim } },
         ...holes.flatMap(({ x, y }): Shape[] => [
-          { kind: 'circle', layer: 'hole', centre: { x, y }, radius: bolt / 2 },
+          { kind: 'circle', layer: 'hole', centre: { x, y }, radius: boltHole / 2 },
           { kind: 'line', layer: 'centre', from: { x: x - bolt, y }, to: { x: x + bolt, y } },
           { kind: 'line', layer: 'centre', from: { x, y: y - bolt }, to: { x, y: y + bolt } },
         ]),

@@ -1,54 +1,79 @@
 import type { Drawing, Shape } from '../../draw';
 import type { View } from '../family';
-import { coverGap, coverLabel, coverOutline, coverShapes } from '../plate/cover';
+import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../plate/cover';
 import { detail } from './detail';
 import type { LatticeLayout } from './layout';
 import { fieldRange } from './parameters';
+import { portHole } from './pieces';
 
-/** m. Diameter that a bolt head is drawn with, and a port. */
+/** m. Diameter that a bolt head is drawn with. */
 const head = 0.009;
-const port = 0.022;
 
 function plan(prefix: string, layout: LatticeLayout): Drawing {
-  const { parameters, bolts, rimBolts, glazing } = layout;
+  const { parameters, bolts, rimBolts, glazing, ports, boltHole, wool } = layout;
   const { length, width, rim, boltPitch } = parameters;
-  const bar = (x: number, y: number, along: number, across: number): Shape => ({
+  const bar = (part: 'rim-long' | 'rim-short', x: number, y: number, along: number, across: number): Shape => ({
     kind: 'rect',
     layer: 'rail',
-    part: `${prefix}/rim`,
+    part: `${prefix}/${part}`,
     x,
     y,
     width: along,
     height: across,
   });
-  const bolt = ({ x, y }: { x: number; y: number }): Shape => ({
+  const hole = (centre: { x: number; y: number }): Shape => ({
+    kind: 'circle',
+    layer: 'hole',
+    part: `${prefix}/front`,
+    centre,
+    radius: boltHole / 2,
+  });
+  const bolt = (part: 'bolt' | 'bolt-rim', centre: { x: number; y: number }): Shape => ({
     kind: 'circle',
     layer: 'fixing',
-    part: `${prefix}/bolt`,
-    centre: { x, y },
+    part: `${prefix}/${part}`,
+    centre,
     radius: head / 2,
   });
-  const corner = rim + 0.03;
-  const ports = [
-    { x: corner, y: corner },
-    { x: length - corner, y: width - corner },
-    { x: corner, y: width - corner },
-    { x: length - corner, y: corner },
-  ].slice(0, parameters.ports);
+  const [corner = { x: rim, y: rim }, far = corner] = ports;
   const first = bolts[0] ?? { x: rim, y: rim };
   return {
     title: `Plan of ${prefix}`,
     shapes: [
       { kind: 'rect', layer: 'plate', part: `${prefix}/front`, x: 0, y: 0, width: length, height: width },
-      bar(0, 0, length, rim),
-      bar(0, width - rim, length, rim),
-      bar(0, rim, rim, width - 2 * rim),
-      bar(length - rim, rim, rim, width - 2 * rim),
-      ...bolts.map(bolt),
-      ...rimBolts.map(bolt),
+      ...(wool
+        ? [
+            {
+              kind: 'rect' as const,
+              layer: 'insulation' as const,
+              hidden: true,
+              part: `${prefix}/backing`,
+              x: rim,
+              y: rim,
+              width: length - 2 * rim,
+              height: width - 2 * rim,
+            },
+          ]
+        : []),
+      bar('rim-long', 0, 0, length, rim),
+      bar('rim-long', 0, width - rim, length, rim),
+      bar('rim-short', 0, rim, rim, width - 2 * rim),
+      bar('rim-short', length - rim, rim, rim, width - 2 * rim),
+      ...bolts.map((at) => bolt('bolt', at)),
+      ...rimBolts.map((at) => bolt('bolt-rim', at)),
+      ...[...bolts, ...rimBolts].map(hole),
+      // Through the back alone.
       ...ports.map(
-        (centre): Shape => ({ kind: 'circle', layer: 'header', part: `${prefix}/port`, centre, radius: port / 2 }),
+        (centre): Shape => ({
+          kind: 'circle',
+          layer: 'hole',
+          hidden: true,
+          part: `${prefix}/back`,
+          centre,
+          radius: portHole / 2,
+        }),
       ),
+      ...coverBars(prefix, glazing, length, width),
       ...coverOutline(prefix, glazing, length, width),
       {
         kind: 'path',
@@ -121,10 +146,16 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
       },
     ],
     labels: [
-      { at: { x: corner, y: -0.012 }, to: { x: corner, y: -0.03 }, words: 'cold in', anchor: 'start', tone: 'cold' },
       {
-        at: { x: length - corner, y: width + 0.012 },
-        to: { x: length - corner, y: width + 0.03 },
+        at: { x: corner.x, y: -0.012 },
+        to: { x: corner.x, y: -0.03 },
+        words: 'cold in',
+        anchor: 'start',
+        tone: 'cold',
+      },
+      {
+        at: { x: far.x, y: width + 0.012 },
+        to: { x: far.x, y: width + 0.03 },
         words: 'hot out',
         anchor: 'end',
         tone: 'hot',
@@ -136,10 +167,10 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
 
 /** Cut through the low edge and three fields, the bow as it is at the foot. */
 function section(prefix: string, layout: LatticeLayout): Drawing {
-  const { parameters, grid, atFoot, sheet, glazing } = layout;
-  const { rim, gasket, airGap, backing } = parameters;
+  const { parameters, grid, atFoot, sheet, glazing, rimBar, lathHeight } = layout;
+  const { rim, gasket, airGap } = parameters;
   const fields = 3;
-  const wool = backing === 'foam' ? 0.03 : 0;
+  const wool = layout.wool?.thickness ?? 0;
   const thick = Math.max(0.001, sheet.thickness);
   const low = wool;
   const bowAt = (x: number) => (atFoot.bow / 2) * (1 - Math.cos((2 * Math.PI * (x - rim)) / grid.along));
@@ -161,15 +192,45 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
     shapes: [
       ...(wool > 0
         ? ([
-            { kind: 'rect', layer: 'insulation', part: `${prefix}/backing`, x: 0, y: -0.004, width: end, height: wool },
+            {
+              kind: 'rect',
+              layer: 'insulation',
+              part: `${prefix}/backing`,
+              x: rim,
+              y: 0,
+              width: end - rim,
+              height: wool,
+            },
           ] as const)
         : []),
-      { kind: 'rect', layer: 'rail', part: `${prefix}/rim`, x: 0, y: top, width: rim, height: 0.005 },
-      { kind: 'rect', layer: 'rail', part: `${prefix}/rim`, x: 0, y: low - 0.005, width: rim, height: 0.005 },
+      ...[top, low - rimBar.thickness].map(
+        (y): Shape => ({
+          kind: 'rect',
+          layer: 'rail',
+          part: `${prefix}/rim-short`,
+          x: 0,
+          y,
+          width: rim,
+          height: rimBar.thickness,
+        }),
+      ),
+      ...(glazing.cover
+        ? [
+            {
+              kind: 'rect' as const,
+              layer: 'timber' as const,
+              part: `${prefix}/lath-short`,
+              x: 0,
+              y: top + rimBar.thickness,
+              width: rim,
+              height: lathHeight,
+            },
+          ]
+        : []),
       {
         kind: 'rect',
         layer: 'note',
-        part: `${prefix}/gasket`,
+        part: `${prefix}/gasket-strip`,
         x: 0,
         y: middle - gasket / 2,
         width: rim,

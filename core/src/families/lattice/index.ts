@@ -3,13 +3,14 @@ import { dirt, entry, materials, range, rimSpread, serviceLimits, sheetMass } fr
 import { glazingWords } from '../../glazings';
 import { type CollectorDescription, fluidState, openArea, type Sunlit } from '../../heat';
 import { sized, weighs } from '../../quantity';
-import type { Part, Purchase } from '../../shop';
+import type { Purchase } from '../../shop';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
 import { areasOf, blackPaint, bought, massOf } from '../plate/design';
 import { boltTemplate } from './boltTemplate';
 import { latticeDrawing } from './drawing';
 import { type LatticeLayout, layOut } from './layout';
 import { latticeParameters, standardLattice } from './parameters';
+import { lathBolts, latticePieces, portHole } from './pieces';
 import { latticeSteps } from './steps';
 
 /** W/m²K. Outer surface of a sheltered back: EN ISO 6946. */
@@ -20,6 +21,7 @@ const weatheredMetal = 0.25;
 /** A wetted sheet is its own fin: everything it gathers meets water through its own thickness. */
 function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDescription {
   const { parameters, sheet, glazing, wetted, volume, gap } = layout;
+  const behind = layout.wool?.thickness ?? 0;
   const { length, width, rim } = parameters;
   const paint = entry('coating', parameters.paint);
   const breadth = width - 2 * rim;
@@ -59,7 +61,7 @@ function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDesc
     bondHomeMade: range(1e4, 1e5, 1e6, 'textbook', 'log-normal'),
     back:
       parameters.backing === 'foam'
-        ? { layers: [{ name: wool.name, thickness: 0.03, conductivity: wool.conductivity }], outside: sheltered }
+        ? { layers: [{ name: wool.name, thickness: behind, conductivity: wool.conductivity }], outside: sheltered }
         : { layers: [], outside: sheltered },
     ...(parameters.backing === 'bare' ? { bareBack: weatheredMetal } : {}),
     backFactor: parameters.backing === 'foam' ? range(1, 1.2, 1.5, 'judgement') : range(0.8, 1, 1.25, 'judgement'),
@@ -73,99 +75,87 @@ function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDesc
     capacity: {
       dry: 2 * sheetMass(sheet, length * width) * materials[sheet.material].heatCapacity + 0.3 * glazing.heatCapacity,
       water: volume * water.density * water.heatCapacity,
-      box: parameters.backing === 'foam' ? 0.25 * 0.03 * wool.density * wool.heatCapacity * wetted : 0,
+      box: parameters.backing === 'foam' ? 0.25 * behind * wool.density * wool.heatCapacity * wetted : 0,
     },
     known: panel.known,
   };
 }
 
-function latticeParts(prefix: string, layout: LatticeLayout): { parts: Part[]; purchases: Purchase[] } {
-  const { parameters, sheet, bolts, rimBolts, glazing, wetted } = layout;
+/** m of wire for each metre of width that crosses the wool, and between two crossings. */
+const wireSpacing = 0.3;
+
+function latticePurchases(prefix: string, layout: LatticeLayout): Purchase[] {
+  const { parameters, bolts, rimBolts, glazing, wetted, lines, boltLengths, wool } = layout;
   const { length, width, rim } = parameters;
-  const count = bolts.length + rimBolts.length;
-  const piece = (id: string, name: string, operations: string[]): Part => ({
-    id: `${prefix}/${id}`,
-    name,
-    item: sheet.id,
-    kind: 'sheet',
-    width: length,
-    height: width,
-    turn: true,
-    count: 1,
-    operations,
-    mass: sheetMass(sheet, length * width),
-  });
-  const drill = `drill ${count} holes of ${sized(parameters.bolt, true)} through both sheets at once`;
   const perimeter = 2 * (length + width - 2 * rim);
-  return {
-    parts: [
-      piece('front', 'Front sheet', [drill, 'deburr both faces', 'degrease, prime, paint black']),
-      piece('back', 'Back sheet', [drill, `${parameters.ports} port holes in the corners`, 'deburr both faces']),
-    ],
-    purchases: [
-      bought(prefix, {
-        id: 'bolt',
-        name: 'Stainless bolts with nuts',
-        quantity: count,
-        unit: 'each',
-        priceKey: 'lattice-bolt',
-        rule: `${bolts.length} in the grid, ${rimBolts.length} along the edge`,
-        mass: 0.006 * count,
-      }),
-      bought(prefix, {
-        id: 'washers',
-        name: 'Washers, steel and rubber',
-        quantity: 4 * count,
-        unit: 'each',
-        priceKey: 'washer',
-        rule: 'one of each under head and nut',
-        mass: 0.002 * 4 * count,
-      }),
-      bought(prefix, {
-        id: 'gasket-strip',
-        name: 'EPDM strip between the sheets',
-        quantity: perimeter,
-        unit: 'm',
-        priceKey: 'gasket',
-        rule: 'once round, corners in one piece',
-        mass: 0.05 * perimeter,
-      }),
-      bought(prefix, {
-        id: 'rim',
-        name: 'Flat bar along the edge',
-        quantity: 2 * perimeter,
-        unit: 'm',
-        priceKey: 'rim-bar',
-        rule: 'front and back, once round',
-        mass: 2 * perimeter * rim * 0.005 * 2700,
-      }),
-      bought(prefix, {
-        id: 'ports',
-        name: 'Bulkhead fittings',
-        quantity: parameters.ports,
-        unit: 'each',
-        priceKey: 'bulkhead',
-        rule: 'one a way in or out',
-        mass: 0.12 * parameters.ports,
-      }),
-      ...(parameters.backing === 'foam'
-        ? [
-            bought(prefix, {
-              id: 'backing',
-              name: '30 mm mineral wool behind it',
-              quantity: wetted,
-              unit: 'm²',
-              priceKey: 'wool-30',
-              rule: 'all of the back',
-              mass: 1.8 * wetted,
-            }),
-          ]
-        : []),
-      ...glazing.purchases(prefix),
-      blackPaint(prefix, wetted),
-    ],
-  };
+  const laths = glazing.cover ? 2 * (lathBolts(lines.along).long.length + lathBolts(lines.across).long.length) : 0;
+  const bolt = (id: string, quantity: number, long: number, rule: string): Purchase[] =>
+    quantity > 0
+      ? [
+          bought(prefix, {
+            id,
+            name: `Stainless bolts with nuts, ${sized(parameters.bolt)} × ${sized(long)}`,
+            quantity,
+            unit: 'each',
+            priceKey: 'lattice-bolt',
+            rule,
+            mass: 0.006 * quantity,
+          }),
+        ]
+      : [];
+  const wire = wool ? (Math.ceil(length / wireSpacing) + 1) * width * 1.2 : 0;
+  return [
+    ...bolt('bolt', bolts.length, boltLengths.grid, 'in the grid'),
+    ...bolt('bolt-rim', rimBolts.length - laths, boltLengths.rim, 'along the edge, through both rim bars'),
+    ...bolt('bolt-lath', laths, boltLengths.lath, 'along the edge, on through the laths'),
+    bought(prefix, {
+      id: 'washers',
+      name: 'Washers, steel and rubber',
+      quantity: 4 * bolts.length,
+      unit: 'each',
+      priceKey: 'washer',
+      rule: 'one of each under head and nut of the grid; the rim bars spread the rest',
+      mass: 0.002 * 4 * bolts.length,
+    }),
+    bought(prefix, {
+      id: 'gasket-strip',
+      name: 'EPDM strip between the sheets',
+      quantity: perimeter,
+      unit: 'm',
+      priceKey: 'gasket',
+      rule: 'once round, corners in one piece',
+      mass: 0.05 * perimeter,
+    }),
+    bought(prefix, {
+      id: 'ports',
+      name: 'Bulkhead fittings',
+      quantity: parameters.ports,
+      unit: 'each',
+      priceKey: 'bulkhead',
+      rule: 'one a way in or out',
+      mass: 0.12 * parameters.ports,
+    }),
+    ...(wool
+      ? [
+          bought(prefix, {
+            id: 'wool-wire',
+            name: 'Binding wire, to hold the wool',
+            quantity: wire,
+            unit: 'm',
+            priceKey: 'wire',
+            rule: `to and fro over the back between the rim bolts, every ${sized(wireSpacing)}`,
+            mass: 0.01 * wire,
+          }),
+        ]
+      : []),
+    ...glazing.purchases(prefix),
+    blackPaint(prefix, wetted),
+  ];
 }
+
+/** m. Least height of a lath that holds a screw, and the flange of a bulkhead fitting of half an inch. Trade. */
+const leastLath = 0.008;
+const portFlange = 0.034;
 
 function latticeFindings(path: string, layout: LatticeLayout): Finding[] {
   const { parameters, mostHead, atFoot, held, bolts, glazing } = layout;
@@ -196,6 +186,38 @@ function latticeFindings(path: string, layout: LatticeLayout): Finding[] {
       values: { bow: atFoot.bow, gap: parameters.airGap },
       fix: Math.ceil((atFoot.bow + 0.008) * 1000) / 1000,
     });
+  found.push(...glazing.findings(path, parameters.airGap));
+  const { rimBar, lathHeight, grid, ports } = layout;
+  if (rimBar.width < parameters.rim - 1e-9)
+    found.push({
+      code: 'rim-bar-not-sold',
+      severity: 'clash',
+      path: at('rim'),
+      values: { rim: parameters.rim, most: rimBar.width },
+      at: { x: parameters.length / 2, y: parameters.rim / 2 },
+      fix: rimBar.width,
+    });
+  if (glazing.cover && lathHeight < leastLath - 1e-9)
+    found.push({
+      code: 'lath-too-thin',
+      severity: 'clash',
+      path: at('airGap'),
+      values: { gap: parameters.airGap, bar: rimBar.thickness, least: leastLath },
+      at: { x: parameters.length / 2, y: parameters.rim / 2 },
+      fix: Math.ceil((rimBar.thickness + leastLath) * 1000 - 1e-6) / 1000,
+    });
+  // Nut and flange of a fitting lie inside its field, clear of the washers at its corners.
+  const diagonal = Math.hypot(grid.along, grid.across) / 2;
+  const [port] = ports;
+  const toBolts = diagonal - parameters.washer / 2 - portFlange / 2;
+  if (port && (toBolts < -1e-9 || Math.min(grid.along, grid.across) < portHole + 0.004))
+    found.push({
+      code: 'port-meets-bolts',
+      severity: 'clash',
+      path: at('boltPitch'),
+      values: { grid: Math.min(grid.along, grid.across), flange: portFlange, washer: parameters.washer },
+      at: port,
+    });
   found.push({ code: 'lattice-vacuum', severity: 'note', path: at('ports'), values: { head: parameters.head } });
   return found;
 }
@@ -218,6 +240,21 @@ const latticeWords: Record<string, Words> = {
     detail: `The front bows ${say.length(values.number('bow'))}; the cover is ${say.length(values.number('gap'))} off.`,
     remedy: 'Raise the cover, or set the bolts closer.',
   }),
+  'rim-bar-not-sold': (values, say) => ({
+    headline: 'no rim bar is so wide',
+    detail: `The rim is ${say.length(values.number('rim'))}; flat bar goes to ${say.length(values.number('most'))}.`,
+    remedy: 'Take a narrower rim.',
+  }),
+  'lath-too-thin': (values, say) => ({
+    headline: 'no room for laths',
+    detail: `Under a gap of ${say.length(values.number('gap'))} the rim bar of ${say.length(values.number('bar'))} leaves a lath less than ${say.length(values.number('least'))}.`,
+    remedy: 'Raise the cover.',
+  }),
+  'port-meets-bolts': (values, say) => ({
+    headline: 'ports meet bolts',
+    detail: `A fitting is ${say.length(values.number('flange'))} across; between washers of ${say.length(values.number('washer'))} on a grid of ${say.length(values.number('grid'))} there is no room for one.`,
+    remedy: 'Set the bolts wider or take smaller washers.',
+  }),
   'lattice-vacuum': () => ({
     headline: 'let air in before it drains',
     detail: 'Water that runs out of a closed lattice sucks its sheets flat, and the barrel’s weight is on the way in.',
@@ -238,7 +275,8 @@ export const lattice: Family = {
     const layout = layOut(latticeParameters.parse(panel.parameters));
     const { parameters, sheet, glazing, bolts, rimBolts } = layout;
     const heat = latticeHeat(layout, panel);
-    const { parts, purchases } = latticeParts(panel.id, layout);
+    const parts = latticePieces(panel.id, layout);
+    const purchases = latticePurchases(panel.id, layout);
     const paint = entry('coating', parameters.paint);
     const at = (field: string) => `${path}.parameters.${field}`;
     const metal = materials[sheet.material];

@@ -1,4 +1,4 @@
-import { entry, materials, type Sheet } from '../../catalogue';
+import { type Bar, entries, entry, materials, type Sheet, type Timber } from '../../catalogue';
 import { type GlazingDesign, glazings } from '../../glazings';
 import { type BoltLoad, boltLoad, type HeldSheet, mostPressure } from './bow';
 import type { LatticeParameters } from './parameters';
@@ -29,6 +29,49 @@ export interface LatticeLayout {
   /** m². Wetted. */
   wetted: number;
   coverHeight: number;
+  /** x of the bolts of the long rims, and y of those of the grid's rows. */
+  lines: { along: number[]; across: number[] };
+  /** m. Clearance hole of a bolt, and room over the head or nut of one that stays under a lath. */
+  boltHole: number;
+  headRoom: number;
+  /** Ways in and out, each in the middle of a corner field of the grid. */
+  ports: { x: number; y: number }[];
+  /** The narrowest flat bar sold that covers the rim, and the widest there is where none does. */
+  rimBar: Bar;
+  /** What the laths under the cover are ripped from, and how high they stand on the rim bar. */
+  lathTimber: Timber;
+  lathHeight: number;
+  /** Wool behind it; nothing where its back is bare. */
+  wool: Sheet | undefined;
+  /** m. Lengths of the bolts to buy: of the grid, of the rims, and of those that go through the laths. */
+  boltLengths: { grid: number; rim: number; lath: number };
+}
+
+/** m. Room round a bolt in its hole: a tenth, and half a millimetre at least (ISO 273, medium, to M10). */
+export function clearanceHole(bolt: number): number {
+  return bolt + Math.max(0.0005, bolt / 10);
+}
+
+/** Times its thread that a head or a nut is across its corners, and a nut is high: ISO 4032, rounded up. */
+const acrossCorners = 2;
+const nutHigh = 0.9;
+/** m. Rubber and steel washer, as in the detail. */
+const washers = 0.0025;
+/** m. Bolts are sold by this step. */
+const boltStep = 0.005;
+
+function boltLength(grip: number, bolt: number): number {
+  return Math.ceil((grip + nutHigh * bolt + 0.002) / boltStep - 1e-9) * boltStep;
+}
+
+/** The least timber that a lath of a section comes out of, either way round; the stoutest where none does. */
+function timberFor(tape: Sheet['tape'], width: number, height: number): Timber {
+  const all = entries('timber')
+    .filter((one) => one.tape === tape)
+    .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
+  const holds = (one: Timber) =>
+    Math.max(width, height) <= one.width + 1e-9 && Math.min(width, height) <= one.thickness + 1e-9;
+  return all.find(holds) ?? (all[all.length - 1] as Timber);
 }
 
 export function layOut(parameters: LatticeParameters): LatticeLayout {
@@ -77,7 +120,32 @@ export function layOut(parameters: LatticeParameters): LatticeLayout {
     width,
     ...(parameters.cover === 'none' ? {} : { bars: Math.min(5, Math.max(1, Math.ceil(length / 0.5) - 1)) }),
   });
+  const flats = entries('bar').filter((one) => one.tape === sheet.tape && one.height === one.thickness);
+  const rimBar = flats.find((one) => one.width >= rim - 1e-9) ?? (flats[flats.length - 1] as Bar);
+  const lathHeight = Math.max(0.001, parameters.airGap - rimBar.thickness);
+  const wool =
+    parameters.backing === 'foam' ? entry('sheet', sheet.tape === 'metric' ? 'wool-30' : 'wool-1-1_4') : undefined;
+  const rimGrip = 2 * (rimBar.thickness + sheet.thickness) + gasket;
+  const half = { x: rim + grid.along / 2, y: rim + grid.across / 2 };
   return {
+    lines: { along, across },
+    boltHole: clearanceHole(parameters.bolt),
+    headRoom: acrossCorners * parameters.bolt + 0.003,
+    ports: [
+      half,
+      { x: length - half.x, y: width - half.y },
+      { x: half.x, y: width - half.y },
+      { x: length - half.x, y: half.y },
+    ].slice(0, parameters.ports),
+    rimBar,
+    lathTimber: timberFor(sheet.tape, rim, lathHeight),
+    lathHeight,
+    wool,
+    boltLengths: {
+      grid: boltLength(2 * (sheet.thickness + washers) + gasket, parameters.bolt),
+      rim: boltLength(rimGrip, parameters.bolt),
+      lath: boltLength(rimGrip + lathHeight, parameters.bolt),
+    },
     parameters,
     sheet,
     held,

@@ -8,6 +8,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
   const sheets = [`${prefix}/front`, `${prefix}/back`];
   const count = bolts.length + rimBolts.length;
   const wet = mass + volume * 1000;
+  const dressed = layout.wool ? 'wool' : 'test-head';
   return [
     cutStep(prefix),
     step(prefix, 'drill', {
@@ -15,7 +16,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
       does: [
         'clamp the sheets face to face on a board, and mark which edges lie together',
         `mark the grid from the middle outward: ${sized(grid.along)} along, ${sized(grid.across)} across`,
-        `drill ${count} holes of ${sized(parameters.bolt, true)} through both, a bolt in every tenth as you go`,
+        `drill ${count} holes of ${sized(layout.boltHole, true)} through both, a bolt in every tenth as you go`,
         `cut ${parameters.ports} port holes in opposite corners of the back; deburr every hole on both faces`,
       ],
       parts: sheets,
@@ -44,7 +45,10 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
         'front on, a rubber and a steel washer on both faces of every bolt',
         'tighten by hand from the middle outward, then the rim bars, then all again by a quarter turn',
       ],
-      parts: [...sheets, `${prefix}/bolt`],
+      parts: [
+        ...sheets,
+        ...['bolt', 'bolt-rim', 'rim-long', 'rim-short', 'gasket-strip'].map((name) => `${prefix}/${name}`),
+      ],
       needs: ['two spanners'],
       checks: [
         {
@@ -77,18 +81,39 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
       ],
       after: ['test-open'],
     }),
+    ...(layout.wool
+      ? [
+          step(prefix, 'wool', {
+            name: 'Lay the wool behind it',
+            does: [
+              'lay the wool between the rim bars on the back, pieces tight together',
+              'draw wire to and fro over it between the rim bolts, tight but not into the wool',
+            ],
+            parts: [`${prefix}/backing`, `${prefix}/wool-wire`],
+            needs: ['pliers', 'gloves and mask for wool'],
+            checks: [{ id: 'hangs', words: 'stood up, the wool hangs nowhere off the sheet' }],
+            after: ['test-head'],
+          }),
+        ]
+      : []),
     ...(glazing.cover
       ? [
           step(prefix, 'glaze', {
             name: 'Cover it',
             does: [
-              `screw the laths along the rim, ${sized(parameters.airGap)} of air under the cover`,
+              `bolt the laths on the rim bars by the long bolts, ${sized(parameters.airGap)} of air under the cover`,
               'fix the cover along one edge, slotted holes along the others',
               ...glazing.work,
             ],
-            parts: [`${prefix}/pane`],
+            parts: [
+              'lath-long',
+              'lath-short',
+              'bolt-lath',
+              'pane',
+              ...(glazing.bars.count > 0 ? ['pane-bar'] : []),
+            ].map((name) => `${prefix}/${name}`),
             checks: [{ id: 'off', words: 'the cover touches no bolt, with the panel full' }],
-            after: ['test-head'],
+            after: [dressed],
           }),
         ]
       : []),
@@ -104,7 +129,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
         `It is ${measured('mass', mass, 0)} dry and ${measured('mass', wet, 0)} full: ${lifters(mass)}, empty. Not in wind.`,
         'The barrel over it stands on its own legs, braced: a raised barrel that topples kills.',
       ],
-      after: [glazing.cover ? 'glaze' : 'test-head'],
+      after: [glazing.cover ? 'glaze' : dressed],
     }),
   ];
 }

@@ -1,5 +1,5 @@
 import type { Dimension, Label, Shape } from '../../draw';
-import type { GlazingDesign } from '../../glazings';
+import { type GlazingDesign, paneBarPlaces } from '../../glazings';
 
 /** m. A film is drawn as thick as a line can be seen. */
 const leastDrawn = 0.001;
@@ -28,6 +28,18 @@ export function coverOutline(prefix: string, glazing: GlazingDesign, length: num
   return [
     { kind: 'rect', layer: 'pane', hidden: true, part: `${prefix}/pane`, x: 0, y: 0, width: length, height: width },
   ];
+}
+
+/** The bars under it, each along its middle. */
+export function coverBars(prefix: string, glazing: GlazingDesign, length: number, width: number): Shape[] {
+  return paneBarPlaces(glazing.bars.count, length).map((x) => ({
+    kind: 'line',
+    layer: 'pane',
+    hidden: true,
+    part: `${prefix}/pane-bar`,
+    from: { x, y: 0 },
+    to: { x, y: width },
+  }));
 }
 
 /** Its name and thickness beside the cut. */

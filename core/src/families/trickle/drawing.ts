@@ -1,14 +1,27 @@
 import type { Drawing, Shape } from '../../draw';
 import type { View } from '../family';
-import { coverGap, coverLabel, coverOutline, coverShapes } from '../plate/cover';
+import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../plate/cover';
 import { detail } from './detail';
-import { canWall, stripFoot, type TrickleLayout } from './layout';
+import { canWall, gutter, type TrickleLayout } from './layout';
 import { fieldRange } from './parameters';
 
 function plan(prefix: string, layout: TrickleLayout): Drawing {
-  const { parameters, outside, wall, strips, stripLength, stripWidth, glazing } = layout;
+  const {
+    parameters,
+    outside,
+    wall,
+    strips,
+    stripLength,
+    stripWidth,
+    glazing,
+    foot,
+    support,
+    wool,
+    bearers,
+    bearerHeight,
+  } = layout;
   const { height, lap, cans, gapBetween } = parameters;
-  const laps = Array.from({ length: cans - 1 }, (_, index) => stripFoot + (index + 1) * (height - lap));
+  const laps = Array.from({ length: cans - 1 }, (_, index) => foot + (index + 1) * (height - lap));
   const side = (y: number, part: string): Shape => ({
     kind: 'rect',
     layer: 'timber',
@@ -23,16 +36,51 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
     title: `Plan of ${prefix}`,
     shapes: [
       { kind: 'rect', layer: 'back', part: `${prefix}/back`, x: 0, y: 0, width: outside.length, height: outside.width },
-      side(0, 'side'),
+      side(0, 'side-outlet'),
       side(outside.width - wall, 'side'),
+      ...(['end', 'end-feeds'] as const).map(
+        (part): Shape => ({
+          kind: 'rect',
+          layer: 'timber',
+          part: `${prefix}/${part}`,
+          x: part === 'end' ? 0 : outside.length - wall,
+          y: wall,
+          width: wall,
+          height: outside.width - 2 * wall,
+        }),
+      ),
+      ...(wool
+        ? strips.map(
+            (y): Shape => ({
+              kind: 'rect',
+              layer: 'insulation',
+              part: `${prefix}/wool`,
+              x: support.from,
+              y: y - stripWidth / 2,
+              width: support.to - support.from,
+              height: stripWidth,
+            }),
+          )
+        : []),
+      ...bearers.map(
+        (x): Shape => ({
+          kind: 'rect',
+          layer: 'rail',
+          part: `${prefix}/bearer`,
+          x: x - bearerHeight / 2,
+          y: wall,
+          width: bearerHeight,
+          height: outside.width - 2 * wall,
+        }),
+      ),
       ...between.map(
         (y): Shape => ({
           kind: 'rect',
           layer: 'rail',
           part: `${prefix}/batten`,
-          x: stripFoot,
+          x: support.from,
           y,
-          width: stripLength,
+          width: support.to - support.from,
           height: gapBetween,
         }),
       ),
@@ -41,7 +89,7 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
           kind: 'rect',
           layer: 'plate',
           part: `${prefix}/strip`,
-          x: stripFoot,
+          x: foot,
           y: y - stripWidth / 2,
           width: stripLength,
           height: stripWidth,
@@ -62,9 +110,9 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
         kind: 'rect',
         layer: 'header',
         part: `${prefix}/gutter`,
-        x: 0.012,
+        x: wall,
         y: wall,
-        width: 0.03,
+        width: gutter.width,
         height: outside.width - 2 * wall,
       },
       ...strips.map(
@@ -72,12 +120,13 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
           kind: 'rect',
           layer: 'tube',
           part: `${prefix}/feed`,
-          x: stripFoot + stripLength,
+          x: foot + stripLength,
           y: y - 0.004,
-          width: outside.length - stripFoot - stripLength + 0.04,
+          width: outside.length - foot - stripLength + 0.04,
           height: 0.008,
         }),
       ),
+      ...coverBars(prefix, glazing, outside.length, outside.width),
       ...coverOutline(prefix, glazing, outside.length, outside.width),
     ],
     dimensions: [
@@ -100,8 +149,8 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
       {
         id: 'can-height',
         label: 'can, cut height',
-        from: { x: stripFoot, y: outside.width },
-        to: { x: stripFoot + height, y: outside.width },
+        from: { x: foot, y: outside.width },
+        to: { x: foot + height, y: outside.width },
         offset: 0.075,
         value: height,
         edit: {
@@ -133,8 +182,8 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
     ],
     labels: [
       {
-        at: { x: 0.027, y: -0.01 },
-        to: { x: 0.027, y: -0.028 },
+        at: { x: wall + gutter.width / 2, y: -0.01 },
+        to: { x: wall + gutter.width / 2, y: -0.028 },
         words: 'gutter, warm out',
         anchor: 'start',
         tone: 'hot',
@@ -152,37 +201,33 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
 
 /** Cut across the first two strips, seen up the slope. */
 function section(prefix: string, layout: TrickleLayout): Drawing {
-  const { parameters, wall, back, strips, stripWidth, glazing, depth } = layout;
+  const { parameters, wall, back, strips, stripWidth, glazing, depth, under, face, wool, rise, battenHeight } = layout;
   const { gapBetween, airGap } = parameters;
-  const wool = parameters.insulation === 'wool' ? 0.03 : 0.02;
-  const face = back.thickness + wool;
   const shown = strips.slice(0, 2);
   const cut = (shown.at(-1) ?? 0) + stripWidth / 2 + gapBetween / 2;
   return {
     title: `Section of ${prefix}`,
     shapes: [
       { kind: 'rect', layer: 'back', part: `${prefix}/back`, x: 0, y: 0, width: cut, height: back.thickness },
-      ...(parameters.insulation === 'wool'
-        ? ([
-            {
-              kind: 'rect',
-              layer: 'insulation',
-              part: `${prefix}/wool`,
-              x: wall,
-              y: back.thickness,
-              width: cut - wall,
-              height: wool,
-            },
-          ] as const)
-        : []),
+      ...shown.map(
+        (y): Shape => ({
+          kind: 'rect',
+          layer: wool ? 'insulation' : 'rail',
+          part: `${prefix}/${wool ? 'wool' : 'bearer'}`,
+          x: wool ? y - stripWidth / 2 : wall,
+          y: back.thickness,
+          width: wool ? stripWidth : cut - wall,
+          height: under,
+        }),
+      ),
       {
         kind: 'rect',
         layer: 'timber',
-        part: `${prefix}/side`,
+        part: `${prefix}/side-outlet`,
         x: 0,
         y: back.thickness,
         width: wall,
-        height: depth - back.thickness - glazing.pane.thickness,
+        height: rise,
       },
       ...shown.map(
         (y): Shape => ({
@@ -202,9 +247,9 @@ function section(prefix: string, layout: TrickleLayout): Drawing {
           layer: 'rail',
           part: `${prefix}/batten`,
           x: y - stripWidth / 2 - gapBetween,
-          y: back.thickness,
+          y: wool ? back.thickness : face,
           width: gapBetween,
-          height: wool + 0.008,
+          height: battenHeight,
         }),
       ),
       ...coverShapes(prefix, glazing, { x: 0, y: depth - glazing.pane.thickness, width: cut }),

@@ -1,5 +1,5 @@
 import type { Finding, Words } from '../../care';
-import { dirt, entry, materials, range, rimSpread, serviceLimits } from '../../catalogue';
+import { dirt, entries, entry, materials, range, rimSpread, serviceLimits } from '../../catalogue';
 import { glazingWords } from '../../glazings';
 import { type CollectorDescription, fluidState, openArea, type Sunlit } from '../../heat';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
@@ -70,7 +70,7 @@ function trickleHeat(layout: TrickleLayout, panel: PanelDocument): CollectorDesc
     back: {
       layers: [
         ...(parameters.insulation === 'wool'
-          ? [{ name: wool.name, thickness: 0.03, conductivity: wool.conductivity }]
+          ? [{ name: wool.name, thickness: layout.under, conductivity: wool.conductivity }]
           : []),
         backing,
       ],
@@ -88,11 +88,14 @@ function trickleHeat(layout: TrickleLayout, panel: PanelDocument): CollectorDesc
     capacity: {
       dry: cansMass(layout) * skins * materials.aluminium.heatCapacity + 0.3 * glazing.heatCapacity,
       water: area * share * filmThickness * water.density * water.heatCapacity,
-      box: parameters.insulation === 'wool' ? 0.25 * 0.03 * wool.density * wool.heatCapacity * area : 0,
+      box: parameters.insulation === 'wool' ? 0.25 * layout.under * wool.density * wool.heatCapacity * area : 0,
     },
     known: panel.known,
   };
 }
+
+/** m. A thinner batten splits at its screws. Judgement. */
+const leastBatten = 0.01;
 
 function trickleFindings(path: string, layout: TrickleLayout): Finding[] {
   const { parameters, glazing } = layout;
@@ -106,6 +109,54 @@ function trickleFindings(path: string, layout: TrickleLayout): Finding[] {
       values: { lap: parameters.lap, height: parameters.height },
       fix: Math.floor((parameters.height / 5) * 1000) / 1000,
     });
+  const { rise, sideBoard, batten, battenHeight } = layout;
+  if (rise > sideBoard.width + 1e-9) {
+    const [deeper] = entries('timber')
+      .filter((one) => one.tape === sideBoard.tape && one.thickness === sideBoard.thickness && one.width >= rise - 1e-9)
+      .sort((a, b) => a.width - b.width);
+    found.push({
+      code: 'side-too-low',
+      severity: 'clash',
+      path: at('sideBoard'),
+      values: { board: sideBoard.width, needed: rise },
+      at: { x: layout.outside.length / 2, y: layout.wall / 2 },
+      ...(deeper ? { fix: deeper.id } : {}),
+    });
+  }
+  const [broad, narrow] = [
+    Math.max(battenHeight, parameters.gapBetween),
+    Math.min(battenHeight, parameters.gapBetween),
+  ];
+  const beside = { x: layout.outside.length / 2, y: layout.wall + parameters.gapBetween / 2 };
+  if (parameters.gapBetween < leastBatten - 1e-9)
+    found.push({
+      code: 'batten-too-thin',
+      severity: 'clash',
+      path: at('gapBetween'),
+      values: { gap: parameters.gapBetween, least: leastBatten },
+      at: beside,
+      fix: leastBatten,
+    });
+  else if (
+    broad > Math.max(batten.width, batten.thickness) + 1e-9 ||
+    narrow > Math.min(batten.width, batten.thickness) + 1e-9
+  ) {
+    const most = battenHeight <= Math.min(batten.width, batten.thickness) ? batten.width : batten.thickness;
+    const [stouter] = entries('timber')
+      .filter(
+        (one) =>
+          one.tape === batten.tape && one.width < 0.06 && one.width >= broad - 1e-9 && one.thickness >= narrow - 1e-9,
+      )
+      .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
+    found.push({
+      code: 'batten-not-in-stock',
+      severity: 'clash',
+      path: stouter ? at('batten') : at('gapBetween'),
+      values: { wide: parameters.gapBetween, high: battenHeight, batten: batten.name },
+      at: beside,
+      ...(stouter ? { fix: stouter.id } : { fix: Math.floor(most * 1000 + 1e-6) / 1000 }),
+    });
+  }
   const longest = Math.max(layout.outside.length, layout.outside.width);
   if (glazing.cover && longest > longestPane)
     found.push({
@@ -115,6 +166,7 @@ function trickleFindings(path: string, layout: TrickleLayout): Finding[] {
       values: { side: longest, most: longestPane },
       at: { x: layout.outside.length / 2, y: layout.outside.width / 2 },
     });
+  found.push(...glazing.findings(path, parameters.airGap));
   if (parameters.film === 'open' && glazing.cover)
     found.push({ code: 'film-steams', severity: 'caution', path: at('film'), values: { share: layout.share } });
   if (parameters.wetting === 'plain')
@@ -133,6 +185,21 @@ const trickleWords: Record<string, Words> = {
     headline: 'lap eats the can',
     detail: `Half of every can of ${say.length(values.number('height'))} would lie under the next with a lap of ${say.length(values.number('lap'))}.`,
     remedy: 'A lap of a tenth to a fifth of the can sheds the water.',
+  }),
+  'side-too-low': (values, say) => ({
+    headline: 'side lower than what it holds',
+    detail: `What lies under the cover is ${say.length(values.number('needed'))} high from the back; the side board is ${say.length(values.number('board'))}.`,
+    remedy: 'Take a wider side board, or less air under the cover.',
+  }),
+  'batten-too-thin': (values, say) => ({
+    headline: 'batten too thin for a screw',
+    detail: `A batten ${say.length(values.number('gap'))} thick splits; ${say.length(values.number('least'))} is the least.`,
+    remedy: 'Set the strips further apart.',
+  }),
+  'batten-not-in-stock': (values, say) => ({
+    headline: 'batten larger than its stock',
+    detail: `Battens are ${say.length(values.number('wide'))} by ${say.length(values.number('high'))}; that does not come out of ${values.text('batten')}.`,
+    remedy: 'Take stouter stock, or set the strips closer.',
   }),
   'no-such-pane': (values, say) => ({
     headline: 'no such pane is sold',

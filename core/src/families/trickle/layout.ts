@@ -1,11 +1,19 @@
 import { entry, type Sheet, type Timber } from '../../catalogue';
 import { type GlazingDesign, glazings } from '../../glazings';
+import { evenlyAlong } from '../../shop';
 import type { TrickleParameters } from './parameters';
 
 /** m. Wall of a drink can's side: makers, 0.097 to 0.11. */
 export const canWall = 0.0001;
-/** m. Tray left open below for the gutter and above for the feeds. */
-const ends = 0.06;
+/** m. Gutter across, under the feet of the strips, which reach over it by so much. */
+export const gutter = { width: 0.042, over: 0.012 } as const;
+/** m. Tray left open above the strips' heads for the feeds. */
+const feedRoom = 0.04;
+/** m. Battens stand over the strips by so much, and the sides of a bare tray. */
+const upstand = 0.006;
+const freeboard = 0.015;
+/** m. Bearers that carry the strips where no wool does, and no further apart than so much. */
+const bearer = { height: 0.02, spacing: 0.4 } as const;
 /** Share of the face that a film covers, by how the face was made. Judgement: pour and look. */
 export const wetted = { plain: 0.45, dimpled: 0.8 } as const;
 
@@ -21,9 +29,25 @@ export interface TrickleLayout {
   strips: number[];
   outside: { length: number; width: number };
   batten: Timber;
-  /** m. Sides: a batten ripped in two. */
+  sideBoard: Timber;
+  /** m. Thickness of the sides, and how high they stand on the back. */
   wall: number;
+  rise: number;
   back: Sheet;
+  /** Wool under the strips; nothing where bearers carry them. */
+  wool: Sheet | undefined;
+  /** m from the back to the strips. */
+  under: number;
+  /** m. Height of a batten, and x from where to where battens and wool lie. */
+  battenHeight: number;
+  support: { from: number; to: number };
+  /** x of the middle of each bearer; none on wool. */
+  bearers: number[];
+  bearerHeight: number;
+  /** x of a strip's foot. */
+  foot: number;
+  /** m from the underside of the tray to the strips. */
+  face: number;
   glazing: GlazingDesign;
   share: number;
   /** z. */
@@ -36,8 +60,13 @@ export function layOut(parameters: TrickleParameters): TrickleLayout {
   const stripLength = cans * (height - lap) + lap;
   const batten = entry('timber', parameters.batten);
   const width = parameters.strips * flat + (parameters.strips + 1) * gapBetween;
-  const wall = batten.thickness / 2;
-  const outside = { length: stripLength + 2 * ends, width: width + 2 * wall };
+  const sideBoard = entry('timber', parameters.sideBoard);
+  const wall = sideBoard.thickness;
+  const foot = wall + gutter.width - gutter.over;
+  const outside = { length: foot + stripLength + feedRoom + wall, width: width + 2 * wall };
+  const wool =
+    parameters.insulation === 'wool' ? entry('sheet', batten.tape === 'metric' ? 'wool-30' : 'wool-1-1_4') : undefined;
+  const under = wool?.thickness ?? bearer.height;
   const edge = wall + gapBetween;
   const back = entry('sheet', parameters.back);
   const glazing = glazings[parameters.cover].open({
@@ -51,6 +80,20 @@ export function layOut(parameters: TrickleParameters): TrickleLayout {
     flat,
     stripLength,
     stripWidth: flat,
+    sideBoard,
+    rise: under + (glazing.cover ? parameters.airGap : freeboard),
+    wool,
+    under,
+    battenHeight: (wool ? under : 0) + upstand,
+    support: { from: wall + gutter.width, to: outside.length - wall },
+    bearers: wool
+      ? []
+      : evenlyAlong(outside.length - 2 * wall - gutter.width, bearer.spacing, bearer.height).map(
+          (at) => wall + gutter.width + at,
+        ),
+    bearerHeight: bearer.height,
+    foot,
+    face: back.thickness + under,
     strips: Array.from({ length: parameters.strips }, (_, index) => edge + flat / 2 + index * (flat + gapBetween)),
     outside,
     batten,
@@ -58,8 +101,7 @@ export function layOut(parameters: TrickleParameters): TrickleLayout {
     back,
     glazing,
     share: wetted[parameters.wetting],
-    depth:
-      back.thickness + (parameters.insulation === 'wool' ? 0.03 : 0.02) + parameters.airGap + glazing.pane.thickness,
+    depth: back.thickness + under + (glazing.cover ? parameters.airGap : freeboard) + glazing.pane.thickness,
   };
 }
 
@@ -68,6 +110,3 @@ export const longestPane = 3.2;
 function heldPane(side: number): number {
   return Math.min(longestPane, Math.max(0.3, side));
 }
-
-/** x of a strip's foot. */
-export const stripFoot = ends;

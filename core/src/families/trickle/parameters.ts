@@ -17,6 +17,13 @@ export const trickleParameters = z.strictObject({
     'What strips lie on and between.',
     (id) => entry('timber', id).width < 0.06,
   ),
+  sideBoard: entryField(
+    'timber',
+    'planed-90x19',
+    'Side board',
+    'Ripped to the height of what the tray holds: wool, strips and the air over them.',
+    (id) => entry('timber', id).width > 0.06,
+  ),
   back: entryField(
     'sheet',
     'ply-9',
@@ -61,6 +68,7 @@ export function standardTrickle(habit: Habit): TrickleParameters {
     lap: 0.5 * inch,
     gapBetween: 0.75 * inch,
     batten: 'ps20-2x2',
+    sideBoard: 'ps20-1x4',
     back: 'ply-3_8',
     airGap: 1.25 * inch,
   });

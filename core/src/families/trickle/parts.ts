@@ -1,8 +1,18 @@
-import { materials, sheetMass } from '../../catalogue';
-import { sized } from '../../quantity';
-import type { Part, Purchase } from '../../shop';
+import { materials } from '../../catalogue';
+import { paneBarParts, paneBarPlaces, paneBarSlots } from '../../glazings';
+import { evenlyAlong, type HoleSchedule, type Part, type Purchase, sheetPiece, timberPiece } from '../../shop';
 import { blackPaint, bought } from '../plate/design';
-import { canWall, type TrickleLayout } from './layout';
+import { canWall, gutter, type TrickleLayout } from './layout';
+
+/** m. Clearance hole of a 4 mm screw, of a feed tube of 8 mm and of the gutter's outlet of 20 mm. */
+const screwHole = 0.0045;
+const feedHole = 0.009;
+export const outletHole = 0.021;
+/** m. A feed comes in over its strip by so much, to the middle of its hole. */
+const feedOver = 0.007;
+/** m between the screws along a side, a batten or a bearer, and from their ends. */
+const screwSpacing = 0.25;
+const screwIn = 0.05;
 
 /** kg of a can, cut and flat. */
 function canMass({ flat, parameters }: TrickleLayout): number {
@@ -14,51 +24,178 @@ export function cansMass(layout: TrickleLayout): number {
   return canMass(layout) * layout.parameters.cans * layout.parameters.strips;
 }
 
-export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Part[]; purchases: Purchase[] } {
-  const { parameters, outside, batten, wall, back, stripLength, stripWidth, glazing } = layout;
-  const { cans, strips } = parameters;
-  const wood = materials.softwood.density;
-  const lath = (
-    id: string,
-    name: string,
-    length: number,
-    count: number,
-    width: number,
-    operations: string[],
-  ): Part => ({
-    id: `${prefix}/${id}`,
-    name,
-    item: batten.id,
-    kind: 'length',
-    stuff: 'timber',
-    length,
-    count,
-    operations,
-    mass: length * width * batten.width * wood,
+function row(
+  datum: string,
+  positions: number[],
+  more: Pick<HoleSchedule, 'diameter' | 'where'> & Partial<HoleSchedule>,
+): HoleSchedule {
+  const middle = ((positions[0] ?? 0) + (positions[positions.length - 1] ?? 0)) / 2;
+  return { datum, middle, positions, pilot: 0.003, ...more };
+}
+
+/** Sides and ends of the tray, ripped to what they must hold. */
+function trayParts(prefix: string, layout: TrickleLayout): Part[] {
+  const { outside, sideBoard, wall, rise, strips, under, glazing, parameters } = layout;
+  const section = { width: rise, thickness: wall };
+  const inside = outside.width - 2 * wall;
+  const corner = (up: number): HoleSchedule =>
+    row('low end', [wall / 2, outside.length - wall / 2], {
+      diameter: screwHole,
+      where: 'for the screws into the end boards',
+      across: { from: 'bottom edge', distance: up },
+    });
+  const slots = paneBarSlots(paneBarPlaces(glazing.bars.count, outside.length), {
+    up: rise,
+    into: { from: 0, to: wall },
+    tape: layout.batten.tape,
   });
+  const side = (which: 'low' | 'high') =>
+    timberPiece(prefix, sideBoard, {
+      id: which === 'low' ? 'side-outlet' : 'side',
+      name: which === 'low' ? 'Side, with the gutter’s outlet' : 'Side',
+      length: outside.length,
+      count: 1,
+      section,
+      holes: [
+        ...(which === 'low'
+          ? [
+              row('low end', [wall + gutter.width / 2], {
+                diameter: outletHole,
+                where: 'through the board, for the gutter’s outlet',
+                across: { from: 'bottom edge', distance: under / 2 },
+              }),
+            ]
+          : []),
+        corner(rise * 0.3),
+        corner(rise * 0.7),
+      ],
+      recesses: slots,
+      datum: { end: 'low end', side: which === 'low' ? 'left' : 'right' },
+    });
+  const end = (which: 'low' | 'high') =>
+    timberPiece(prefix, sideBoard, {
+      id: which === 'low' ? 'end' : 'end-feeds',
+      name: which === 'low' ? 'End, at the gutter' : 'End, at the feeds',
+      length: inside,
+      count: 1,
+      section,
+      holes:
+        which === 'low'
+          ? [
+              row('first side', evenlyAlong(inside, 0.4, Math.min(0.05, inside / 3)), {
+                diameter: 0.008,
+                where: 'to let dew and steam out at the low edge, screened',
+                across: { from: 'bottom edge', distance: rise - 0.012 },
+              }),
+            ]
+          : [
+              row(
+                'first side',
+                strips.map((y) => y - wall),
+                {
+                  diameter: feedHole,
+                  where: `for the feed of each of the ${parameters.strips} strips`,
+                  across: { from: 'bottom edge', distance: under + feedOver },
+                },
+              ),
+            ],
+      datum: { end: 'first side', side: which === 'low' ? 'right' : 'left' },
+    });
+  return [side('low'), side('high'), end('low'), end('high')];
+}
+
+/** Where the screws from below go through the back: into sides, battens and bearers. */
+function backRows(layout: TrickleLayout): HoleSchedule[] {
+  const { outside, wall, strips, flat, parameters, support, bearers, wool } = layout;
+  const { gapBetween } = parameters;
+  const along = (positions: number[], where: string, distance: number, more: number[] = []) =>
+    row('low end', positions, {
+      diameter: screwHole,
+      where,
+      across: { from: 'first side', distance, ...(more.length > 0 ? { more } : {}) },
+    });
+  const battens = [
+    ...strips.map((y) => y - flat / 2 - gapBetween / 2),
+    (strips.at(-1) ?? 0) + flat / 2 + gapBetween / 2,
+  ];
+  const [first = 0, ...rest] = battens;
+  const long = evenlyAlong(support.to - support.from, screwSpacing, screwIn).map((at) => support.from + at);
+  return [
+    along(evenlyAlong(outside.length, screwSpacing, screwIn), 'for the screws into the sides', wall / 2, [
+      outside.width - wall / 2,
+    ]),
+    // On bearers the battens are screwed from above, where they cross.
+    ...(wool ? [along(long, 'for the screws into the battens', first, rest)] : []),
+    ...bearers.map((x) =>
+      row(
+        'first side',
+        evenlyAlong(outside.width - 2 * wall, screwSpacing, screwIn).map((at) => wall + at),
+        {
+          axis: 'up',
+          diameter: screwHole,
+          where: 'for the screws into the bearer',
+          across: { from: 'low end', distance: x },
+        },
+      ),
+    ),
+  ];
+}
+
+export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Part[]; purchases: Purchase[] } {
+  const { parameters, outside, batten, wall, back, stripLength, stripWidth, glazing, support, wool, bearers } = layout;
+  const { cans, strips, gapBetween } = parameters;
   const laps = (cans - 1) * strips;
   const tape = laps * stripWidth + 2 * strips * stripLength;
   const tube = strips * (outside.width / 2 + 0.5);
   const area = stripLength * stripWidth * strips;
+  const long = support.to - support.from;
+  const woolPieces = wool ? Math.ceil(long / Math.max(wool.width, wool.height) - 1e-9) : 0;
   return {
     parts: [
-      lath('side', 'Side', outside.length, 2, wall, ['rip in two']),
-      lath('end', 'End', outside.width - 2 * wall, 2, wall, ['rip in two', 'notch for gutter or feeds']),
-      lath('batten', 'Batten between strips', stripLength, strips + 1, parameters.gapBetween, [
-        `rip to ${sized(parameters.gapBetween)}`,
-      ]),
-      {
-        id: `${prefix}/back`,
+      ...trayParts(prefix, layout),
+      timberPiece(prefix, batten, {
+        id: 'batten',
+        name: 'Batten between strips',
+        length: long,
+        count: strips + 1,
+        section: { width: layout.battenHeight, thickness: gapBetween },
+      }),
+      ...(bearers.length > 0
+        ? [
+            timberPiece(prefix, batten, {
+              id: 'bearer',
+              name: 'Bearer under the strips',
+              length: outside.width - 2 * wall,
+              count: bearers.length,
+              section: { width: layout.bearerHeight, thickness: layout.bearerHeight },
+            }),
+          ]
+        : []),
+      sheetPiece(prefix, back, {
+        id: 'back',
         name: 'Back',
-        item: back.id,
-        kind: 'sheet',
         width: outside.length,
         height: outside.width,
-        turn: true,
         count: 1,
-        operations: [],
-        mass: sheetMass(back, outside.length * outside.width),
-      },
+        holes: backRows(layout),
+        datum: { end: 'low end', side: 'left' },
+      }),
+      ...(wool
+        ? [
+            sheetPiece(prefix, wool, {
+              id: 'wool',
+              name: 'Wool under a strip',
+              width: long / woolPieces,
+              height: stripWidth,
+              count: strips * woolPieces,
+            }),
+          ]
+        : []),
+      ...paneBarParts(prefix, glazing.bars, {
+        length: outside.width,
+        stem: wall,
+        tape: batten.tape,
+      }),
     ],
     purchases: [
       bought(prefix, {
@@ -99,26 +236,22 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
       }),
       bought(prefix, {
         id: 'gutter',
-        name: 'Gutter',
-        quantity: outside.width,
+        name: 'Gutter with an outlet',
+        quantity: outside.width - 2 * wall,
         unit: 'm',
         priceKey: 'gutter',
-        rule: 'under all feet',
+        rule: 'under all feet, between the sides',
         mass: 0.4 * outside.width,
       }),
-      ...(parameters.insulation === 'wool'
-        ? [
-            bought(prefix, {
-              id: 'wool',
-              name: '30 mm mineral wool',
-              quantity: area,
-              unit: 'm²',
-              priceKey: 'wool-30',
-              rule: 'under all strips',
-              mass: 1.8 * area,
-            }),
-          ]
-        : []),
+      bought(prefix, {
+        id: 'gutter-end',
+        name: 'Gutter ends',
+        quantity: 2,
+        unit: 'each',
+        priceKey: 'gutter-end',
+        rule: 'one a side',
+        mass: 0.04,
+      }),
       ...(parameters.film === 'sealed'
         ? [
             bought(prefix, {

@@ -1,7 +1,7 @@
 import type { Step } from '../../plan';
 import { measured, sized } from '../../quantity';
 import { cutStep, step, testStep } from '../plate/steps';
-import type { TrickleLayout } from './layout';
+import { gutter, type TrickleLayout } from './layout';
 
 export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number): Step[] {
   const { parameters, flat, stripLength, glazing } = layout;
@@ -42,8 +42,16 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
     }),
     step(prefix, 'box', {
       name: 'Build the tray',
-      does: ['screw the sides on the back, the battens between the strips', 'lay the insulation between the battens'],
-      parts: ['side', 'end', 'back', 'batten'].map((name) => `${prefix}/${name}`),
+      does: [
+        'screw sides and ends together, then the back on from below',
+        layout.wool
+          ? 'screw the battens on from below, the wool tight between them'
+          : 'screw the bearers on from below, the battens across them',
+        'staple a screen over every hole at the low edge',
+      ],
+      parts: ['side', 'side-outlet', 'end', 'end-feeds', 'back', 'batten', layout.wool ? 'wool' : 'bearer'].map(
+        (name) => `${prefix}/${name}`,
+      ),
       needs: ['drill', 'square'],
       checks: [
         {
@@ -62,7 +70,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
       name: 'Lay the strips, gutter and feeds',
       does: [
         'paint the strips, bake them dry in the sun',
-        'lay them from the gutter up, edges turned up against the battens',
+        `lay them between the battens, their feet ${sized(gutter.over)} over the gutter`,
         `set one feed tube to the head of each of the ${strips} strips, all at one height by a water level`,
       ],
       parts: [`${prefix}/gutter`, `${prefix}/feed`],
@@ -87,7 +95,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
           step(prefix, 'glaze', {
             name: 'Cover it',
             does: [`lay the cover over the sides, ${sized(parameters.airGap)} of air over the strips`, ...glazing.work],
-            parts: [`${prefix}/pane`],
+            parts: [`${prefix}/pane`, ...(glazing.bars.count > 0 ? [`${prefix}/pane-bar`] : [])],
             checks: [{ id: 'air', words: 'open at the low edge, so that steam and rain find their way out' }],
             after: ['wetting'],
           }),

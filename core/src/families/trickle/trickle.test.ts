@@ -21,8 +21,9 @@ describe('trickle: a panel worked by hand', () => {
   it('lays a can flat and laps it up the slope', () => {
     expect(laid().flat).closeTo(0.2073, 0.0001);
     expect(laid().stripLength).closeTo(1.772, 1e-12);
-    expect(laid().outside.length).closeTo(1.772 + 0.12, 1e-12);
-    expect(laid().outside.width).closeTo(5 * laid().flat + 6 * 0.018 + 0.045, 1e-9);
+    // 19 of board and 30 of the gutter before the feet, which reach over it by 12; 40 and 19 past the heads.
+    expect(laid().outside.length).closeTo(0.019 + 0.03 + 1.772 + 0.04 + 0.019, 1e-12);
+    expect(laid().outside.width).closeTo(5 * laid().flat + 6 * 0.018 + 2 * 0.019, 1e-9);
   });
   it('counts cans, tape and battens: 100 cans, twice when a second skin seals them', () => {
     const quantity = (design: ReturnType<typeof open>, id: string) =>

@@ -8,6 +8,7 @@ import {
   type Habit,
   type Job,
   keepOf,
+  kerfOf,
   type MaterialPlan,
   putOnShelf,
   recountShelf,
@@ -31,8 +32,16 @@ const stuffs: readonly { stuff: Stuff; words: string }[] = [
   { stuff: 'tube', words: 'Tube' },
   { stuff: 'timber', words: 'Boards' },
   { stuff: 'track', words: 'Tracks' },
-  { stuff: 'sheet', words: 'Sheets' },
+  { stuff: 'bar', words: 'Bars' },
+  { stuff: 'sheet', words: 'Wood sheets' },
+  { stuff: 'metal', words: 'Metal sheets' },
+  { stuff: 'insulation', words: 'Insulation' },
 ];
+
+/** Ends are squared of what comes in lengths. */
+function isLength(stuff: Stuff): stuff is 'tube' | 'timber' | 'track' | 'bar' {
+  return stuff === 'tube' || stuff === 'timber' || stuff === 'track' || stuff === 'bar';
+}
 
 /** Fields of the shop; others of them, and ticks at the bench, move nothing that is drawn with these. */
 function useShop<K extends keyof Job['shop']>(...fields: K[]): Pick<Job['shop'], K> {
@@ -63,7 +72,7 @@ function SawsDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; h
       {stuffs
         .filter(({ stuff }) => used.has(stuff))
         .map(({ stuff, words }) => {
-          const kerf = shop.kerfs[stuff] ?? shop.kerfs.tube;
+          const kerf = kerfOf(shop.kerfs, stuff);
           const saw = saws.find((one) => one.cuts.includes(stuff) && Math.abs(one.kerf - kerf) < 1e-9);
           return (
             <Flex key={stuff} gap="2" align="end" mb="2">
@@ -92,7 +101,7 @@ function SawsDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; h
                 width="74px"
                 onValue={(value) => set(`shop.kerfs.${stuff}`, value)}
               />
-              {stuff !== 'sheet' && (
+              {isLength(stuff) && (
                 <Entry
                   label="off each end"
                   value={shop.trims?.[stuff] ?? 0}

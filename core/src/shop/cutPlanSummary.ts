@@ -1,8 +1,8 @@
-import type { MaterialPlan } from './buying';
+import { type CutStuff, type MaterialPlan, sheetStuff } from './buying';
 
 /** What a material is cut as: the saw and its kerf hang on it. */
-export function stuffOf(material: MaterialPlan): 'tube' | 'timber' | 'track' | 'sheet' {
-  if (material.kind === 'sheet') return 'sheet';
+export function stuffOf(material: MaterialPlan): CutStuff {
+  if (material.kind === 'sheet') return sheetStuff(material.item);
   const part = material.parts.find((one) => one.kind === 'length');
   return part?.kind === 'length' ? part.stuff : 'tube';
 }

@@ -7,7 +7,7 @@ const mostBars = 120;
  * The same bars with their leftovers gathered: a piece goes over to a bar that is fuller and still has room, so that one long offcut
  * stands where there were two short ones. A bar that is emptied is not bought. Nothing is done that would add a set-up of the saw.
  */
-export function gatherOffcuts(bars: readonly Filled[], kerf: number): Filled[] {
+export function consolidateOffcuts(bars: readonly Filled[], kerf: number): Filled[] {
   if (bars.length > mostBars) return [...bars];
   const open = bars.map(({ stock, pieces }) => ({ stock, pieces: [...pieces] }));
   const left = (bar: Filled) => bar.stock.room - bar.pieces.reduce((sum, { length }) => sum + length + kerf, 0);

@@ -1,0 +1,85 @@
+import { type Bar, barMass, materials, type Sheet, sheetMass, type Timber } from '../catalogue';
+import type { BendSchedule, EndCut, HoleSchedule, Part, PieceDatum, Recess, Section } from './part';
+
+/** What any piece may have beside its size. */
+interface Work {
+  id: string;
+  name: string;
+  count: number;
+  operations?: readonly string[];
+  holes?: readonly HoleSchedule[];
+  recesses?: readonly Recess[];
+  ends?: readonly EndCut[];
+  bends?: BendSchedule;
+  datum?: PieceDatum;
+}
+
+/** Work without the lists that are empty. */
+function workOf(prefix: string, { id, operations = [], holes = [], recesses = [], ends = [], ...rest }: Work) {
+  return {
+    ...rest,
+    id: `${prefix}/${id}`,
+    operations,
+    ...(holes.length > 0 ? { holes } : {}),
+    ...(recesses.length > 0 ? { recesses } : {}),
+    ...(ends.length > 0 ? { ends } : {}),
+  };
+}
+
+/** A piece of timber, weighed by its finished section. `id` is its role, without the prefix. */
+export function timberPiece(
+  prefix: string,
+  timber: Timber,
+  one: Work & { length: number; section?: Section },
+): Part & { kind: 'length' } {
+  const { width, thickness } = one.section ?? timber;
+  const { length, section, ...work } = one;
+  return {
+    ...workOf(prefix, work),
+    item: timber.id,
+    kind: 'length',
+    stuff: 'timber',
+    length,
+    ...(section ? { section } : {}),
+    mass: length * width * thickness * materials.softwood.density,
+  };
+}
+
+/** A piece of drawn bar. */
+export function barPiece(prefix: string, bar: Bar, one: Work & { length: number }): Part & { kind: 'length' } {
+  const { length, ...work } = one;
+  return {
+    ...workOf(prefix, work),
+    item: bar.id,
+    kind: 'length',
+    stuff: 'bar',
+    length,
+    mass: length * barMass(bar),
+  };
+}
+
+/** A piece of sheet; it may be turned on the sheet that it is cut from. */
+export function sheetPiece(
+  prefix: string,
+  sheet: Sheet,
+  one: Work & { width: number; height: number },
+): Part & { kind: 'sheet' } {
+  const { width, height, ...work } = one;
+  return {
+    ...workOf(prefix, work),
+    item: sheet.id,
+    kind: 'sheet',
+    width,
+    height,
+    turn: true,
+    mass: sheetMass(sheet, width * height),
+  };
+}
+
+/** m along a piece, evenly, `inset` from both ends and no further apart than `spacing`; the middle one where it is too short for two. */
+export function evenlyAlong(length: number, spacing: number, inset: number): number[] {
+  const span = length - 2 * inset;
+  if (span <= 0) return [length / 2];
+  const fields = Math.max(1, Math.ceil(span / spacing - 1e-9));
+  return Array.from({ length: fields + 1 }, (_, index) => inset + (span * index) / fields);
+}

@@ -3,6 +3,7 @@ import * as fc from 'fast-check';
 import { entry } from '../catalogue';
 import { steppedFin } from '../heat';
 import { sayWords } from '../quantity';
+import { type Part, workWords } from '../shop';
 import { absorbers, type TubeRow } from '.';
 import { lapCount, lapSteps } from './nestedFins';
 
@@ -99,14 +100,19 @@ describe('absorbers: nested fins', () => {
     expect(lapCount(0.1, 0.21)).equal(5);
   });
   it('are trimmed to what the pitch leaves: 106 less half a tube of 15 is 98.5', () => {
-    expect(sayWords(finned().parts[0]?.operations[0] ?? '', 'metric')).match(/trim both flanges to 9[89]\smm/);
-    expect(finned({}, { pitch: 0.2 }).parts[0]?.operations[0]).not.match(/trim/);
+    const [inner, outer] = finned().parts;
+    expect(sayWords(workWords(inner as Part)[0] ?? '', 'metric')).match(/trim both flanges to 9[89]\smm/);
+    // Beside the outer tubes there is no next one: half a pitch, 53, so that ten tubes take ten pitches and no more.
+    expect(outer?.kind === 'length' && outer.flanges).deep.equal([0.053, 0.0985]);
+    expect(workWords(finned({}, { pitch: 0.3 }).parts[0] as Part).join()).not.match(/trim/);
   });
   it('fill a tube of 1 880 with three whole fins and a rest, greased or not', () => {
     const parts = finned().parts;
     expect(parts.map(({ id, count }) => [id, count])).deep.equal([
-      ['p/fin', 30],
-      ['p/fin-rest', 10],
+      ['p/fin', 24],
+      ['p/fin-outer', 6],
+      ['p/fin-rest', 8],
+      ['p/fin-rest-outer', 2],
     ]);
     expect(finned().purchases[0]?.quantity).closeTo(0.009 * 10 * (3 * 0.6 + 1.88 - 3 * 0.603), 1e-9);
     expect(finned({ groove: 'dry' }).purchases).deep.equal([]);

@@ -12,7 +12,6 @@ import {
   type Tube,
 } from '../catalogue';
 import type { FinStep } from '../heat';
-import { sized } from '../quantity';
 import type { AbsorberDesign } from './absorber';
 
 const bonds: Record<'greased' | 'dry', Range> = {
@@ -92,7 +91,7 @@ export const nestedFins = defineMember({
       density,
       work: {
         does: [
-          'trim the flanges to the pitch, all fins against one stop',
+          'trim the flanges, all fins of a kind against one stop; the outer tubes have theirs trimmed to half the pitch outside',
           ...(groove === 'greased' ? ['run a bead of thermal grease along each groove'] : []),
           'lay the first fin on its tube, each next one with its flange under the one before, so that the laps lie under the tubes',
           'press every groove home with a block',
@@ -105,16 +104,36 @@ export const nestedFins = defineMember({
         const sold = fin.width / 2 - grooveTakes(tube);
         // Tubes that touch leave a flange in name only; that they cannot is said by the pitch.
         const flange = Math.max(0.002, Math.min(sold, pitch - tube.outerDiameter / 2));
-        const trimmed = flange < sold - 0.0005;
+        // Nothing lies beside the outer tubes: their outer flanges end half a pitch out, so that the array is as wide as its pitch says.
+        const outer = Math.min(flange, pitch / 2);
         const width = 2 * flange + 2 * grooveTakes(tube);
         const whole = Math.floor((length + buttGap) / (fin.length + buttGap));
         const rest = length - whole * (fin.length + buttGap);
-        const mass = (metres: number) => density * fin.thickness * width * metres;
-        const pieces = [
+        const mass = (metres: number, wide = width) => density * fin.thickness * wide * metres;
+        const lengths = [
           { id: 'fin', name: 'Fin', length: fin.length, each: whole },
           { id: 'fin-rest', name: 'Fin, cut', length: rest, each: rest > 0.03 ? 1 : 0 },
         ].filter(({ each }) => each > 0);
-        const covered = pieces.reduce((sum, piece) => sum + piece.each * piece.length, 0);
+        const inside = Math.max(0, count - 2);
+        const rows: { suffix: string; words: string; tubes: number; flanges: readonly [number, number] }[] =
+          count === 1
+            ? [{ suffix: '', words: '', tubes: 1, flanges: [outer, outer] }]
+            : outer < flange - 0.0005
+              ? [
+                  { suffix: '', words: '', tubes: inside, flanges: [flange, flange] },
+                  { suffix: '-outer', words: ', outer tubes', tubes: 2, flanges: [outer, flange] },
+                ]
+              : [{ suffix: '', words: '', tubes: count, flanges: [flange, flange] }];
+        const pieces = lengths.flatMap((one) =>
+          rows.flatMap(({ suffix, words, tubes, flanges }) =>
+            tubes > 0
+              ? [{ ...one, id: `${one.id}${suffix}`, name: `${one.name}${words}`, count: one.each * tubes, flanges }]
+              : [],
+          ),
+        );
+        const covered = lengths.reduce((sum, piece) => sum + piece.each * piece.length, 0);
+        const wide = ([low, high]: readonly [number, number]) => low + high + 2 * grooveTakes(tube);
+        const massOfAll = pieces.reduce((sum, one) => sum + one.count * mass(one.length, wide(one.flanges)), 0);
         const grease = beadVolume * covered * count;
         return {
           plate: {
@@ -135,20 +154,20 @@ export const nestedFins = defineMember({
             groove === 'greased'
               ? { name: serviceLimits.grease.name, temperature: serviceLimits.grease.limit }
               : { name: 'aluminium fins', temperature: materials.aluminium.serviceLimit },
-          parts: pieces.map(({ id, name, length: piece, each }) => ({
+          parts: pieces.map(({ id, name, length: piece, count: many, flanges }) => ({
             id: `${prefix}/${id}`,
             name,
             item: fin.id,
             kind: 'length' as const,
             stuff: 'track' as const,
             length: piece,
-            count: each * count,
+            count: many,
+            ...(flanges.some((one) => one < sold - 0.0005) ? { flanges } : {}),
             operations: [
-              ...(trimmed ? [`trim both flanges to ${sized(flange)} from the middle of the groove`] : []),
               ...(groove === 'greased' ? ['bead of grease in the groove'] : []),
               'lap every fin under the one below it on the slope',
             ],
-            mass: mass(piece),
+            mass: mass(piece, wide(flanges)),
           })),
           purchases:
             groove === 'greased'
@@ -164,8 +183,8 @@ export const nestedFins = defineMember({
                   },
                 ]
               : [],
-          mass: mass(covered) * count,
-          heatCapacity: mass(covered) * count * heatCapacity,
+          mass: massOfAll,
+          heatCapacity: massOfAll * heatCapacity,
           findings:
             2 * flange < pitch - 1e-9
               ? [

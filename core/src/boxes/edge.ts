@@ -122,10 +122,15 @@ function strips({ outside, turned }: Wrapped): Strip[] {
   ];
 }
 
+/** m, outside: under the back, up the side from under that leg to over the lip, over the pane. The leg under the box lies below it. */
+function edgeLegs({ sheet, under, lip }: BentEdge, { depth }: Wrapped): number[] {
+  return [under, depth + sheet.thickness, lip];
+}
+
 /** Strips round the box and courses over its back. */
 export function edgeParts(edge: BentEdge, box: Wrapped, prefix: string): Part[] {
-  const { sheet, under, lip, radius } = edge;
-  const { width, bends } = develop([under, box.depth, lip], radius, sheet.thickness);
+  const { sheet, radius } = edge;
+  const { width, bends } = develop(edgeLegs(edge, box), radius, sheet.thickness);
   const longest = Math.max(sheet.width, sheet.height);
   const cut = strips(box).map((strip): Part => {
     const { count, each } = pieces(strip.length, longest);
@@ -180,8 +185,8 @@ export function edgeParts(edge: BentEdge, box: Wrapped, prefix: string): Part[] 
 
 /** The strips laid flat under each other, bend lines dashed, what is cut away open. */
 export function edgeDevelopment(edge: BentEdge, box: Wrapped, prefix: string): Drawing {
-  const { sheet, under, lip, radius } = edge;
-  const { width, bends } = develop([under, box.depth, lip], radius, sheet.thickness);
+  const { sheet, radius } = edge;
+  const { width, bends } = develop(edgeLegs(edge, box), radius, sheet.thickness);
   const [first = 0, second = 0] = bends;
   const step = width + 0.05;
   const shown = strips(box).filter(({ id }) => id !== 'edge-right');

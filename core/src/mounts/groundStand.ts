@@ -1,11 +1,20 @@
 import * as z from 'zod';
 import { defineMember, entry, lengthField, type Timber } from '../catalogue';
+import type { HoleSchedule } from '../shop';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { anchorField, fixings, piece, timberField } from './piece';
 import { bar, panelPoints, panelSide } from './side';
 
-/** m. How far in from its edges a panel is held. */
+/** m. How far in from its edges a panel is held, how far a skid goes past its legs, and the least short side of a leg. */
 const overhang = 0.15;
+const skidPast = 0.15;
+const leastLeg = 0.03;
+/** m. Coach bolts of 8 mm. */
+const bolt = 0.009;
+/** Shares of the legs' heights between which a side brace runs, and of the rear legs' that the cross brace does. */
+const braceLow = 0.3;
+const braceHigh = 0.75;
+const crossHigh = 0.9;
 
 /** Legs under a panel that stands at one tilt. */
 export const groundStand = defineMember({
@@ -28,38 +37,123 @@ export const groundStand = defineMember({
   },
 });
 
-function stand(timber: Timber, low: number, panel: MountedPanel): Omit<MountDesign, 'held'> {
+/** A straight brace lapped on the faces of two uprights, both ends cut plumb; m, in its own plane. */
+export interface Brace {
+  /** Tip to tip: what is cut. */
+  length: number;
+  /** ° off square of both ends, the lower edge long at the low end and the upper one at the high end. */
+  angle: number;
+  /** From a tip to the bolt in the middle of the upright it laps. */
+  boltIn: number;
+}
+
+/**
+ * A brace from the outer edge of one upright to the outer edge of the next.
+ *
+ * @param query.run m between the middles of the uprights, `rise` between the heights of its middle there
+ * @param query.upright m, across an upright in the plane of the brace
+ * @param query.width m, across the brace
+ */
+export function plumbBrace(query: { run: number; rise: number; upright: number; width: number }): Brace {
+  const { run, rise, upright, width } = query;
+  const angle = Math.atan2(Math.abs(rise), run);
+  const tip = width * Math.tan(angle);
+  return {
+    length: (run + upright) / Math.cos(angle) + tip,
+    angle: (angle * 180) / Math.PI,
+    boltIn: upright / 2 / Math.cos(angle) + tip / 2,
+  };
+}
+
+function stand(timber: Timber, wanted: number, panel: MountedPanel): Omit<MountDesign, 'held'> {
   const { prefix, upslope, across } = panel;
+  const { width, thickness } = timber;
   const tilt = panel.tilts[0]?.tilt ?? 0;
+  const angle = (tilt * Math.PI) / 180;
+  // Legs are thin in the plane of the slope, so that a bevel is no longer than it must be.
+  const slant = thickness * Math.tan(angle);
+  const places = [overhang, upslope - overhang] as const;
+  // The low edge is lifted where a front leg would have no short side left.
+  const shortOf = (low: number) =>
+    panelPoints({ ...panel, tilt, low }).at(overhang, -thickness).y - thickness - slant / 2;
+  const low = wanted + Math.max(0, leastLeg - shortOf(wanted));
   const { at } = panelPoints({ ...panel, tilt, low });
-  const [front, rear] = [at(overhang), at(upslope - overhang)];
+  // Middle of the bearing of a rail on its leg: on the underside of the rail.
+  const [front, rear] = places.map((place) => at(place, -thickness)) as [ReturnType<typeof at>, ReturnType<typeof at>];
   const base = rear.x - front.x;
-  const skid = base + 0.3;
-  // From the foot of the rear leg to a third of the front one's height: a triangle, so that it does not rack.
-  const brace = Math.hypot(base, rear.y * 0.75);
-  const bevel = `bevel the top ${Math.round(tilt)}°, long side to the ${tilt > 0 ? 'high edge' : 'back'}`;
+  const legLength = (top: number) => top - thickness + slant / 2;
+  const side = plumbBrace({
+    run: base,
+    rise: rear.y * braceHigh - front.y * braceLow,
+    upright: thickness,
+    width,
+  });
+  const cross = plumbBrace({ run: across - width, rise: rear.y * crossHigh - width, upright: width, width });
   const of = (one: Parameters<typeof piece>[2]) => piece(prefix, timber, one);
+  const bevel = (long: 'inner face'): Parameters<typeof piece>[2]['ends'] =>
+    tilt > 0 ? [{ kind: 'bevel', end: 'far', angle: tilt, long }] : [];
+  const braceHoles = ({ length, boltIn }: Brace): HoleSchedule[] => [
+    {
+      datum: 'either tip',
+      middle: length / 2,
+      positions: [boltIn, length - boltIn],
+      diameter: bolt,
+      pilot: 0.003,
+      where: 'for the bolts into the legs, in the middle of its width',
+    },
+  ];
+  const braceEnds = ({ angle: lean }: Brace): Parameters<typeof piece>[2]['ends'] => [
+    { kind: 'bevel', end: 'datum', angle: lean, long: 'bottom edge' },
+    { kind: 'bevel', end: 'far', angle: lean, long: 'top edge' },
+  ];
+  const foot = { end: 'foot', side: 'left' as const };
+  const parts = [
+    of({
+      id: 'leg-front',
+      name: 'Front leg',
+      length: legLength(front.y),
+      count: 2,
+      ends: bevel('inner face'),
+      datum: foot,
+    }),
+    of({
+      id: 'leg-rear',
+      name: 'Rear leg',
+      length: legLength(rear.y),
+      count: 2,
+      ends: bevel('inner face'),
+      datum: foot,
+    }),
+    of({ id: 'skid', name: 'Skid', length: base + 2 * skidPast, count: 2, operations: ['chamfer the ends'] }),
+    of({ id: 'rail', name: 'Cross rail under the panel', length: across, count: 2 }),
+    of({
+      id: 'brace',
+      name: 'Side brace',
+      length: side.length,
+      count: 2,
+      ends: braceEnds(side),
+      holes: braceHoles(side),
+    }),
+    of({
+      id: 'cross',
+      name: 'Cross brace at the back',
+      length: cross.length,
+      count: 1,
+      ends: braceEnds(cross),
+      holes: braceHoles(cross),
+    }),
+  ];
+  const legs = 4;
+  const braceBolts = 2 * 3;
+  const rails = 2;
   return {
     base,
     low,
-    parts: [
-      of({ id: 'leg-front', name: 'Front leg', length: front.y, count: 2, operations: [bevel] }),
-      of({ id: 'leg-rear', name: 'Rear leg', length: rear.y, count: 2, operations: [bevel] }),
-      of({ id: 'skid', name: 'Skid', length: skid, count: 2, operations: ['chamfer the ends'] }),
-      of({ id: 'rail', name: 'Cross rail under the panel', length: across, count: 2 }),
-      of({ id: 'brace', name: 'Side brace', length: brace, count: 2, operations: ['bevel both ends to the legs'] }),
-      of({
-        id: 'cross',
-        name: 'Cross brace at the back',
-        length: Math.hypot(across - timber.thickness, rear.y),
-        count: 1,
-        operations: ['bevel both ends to the legs'],
-      }),
-    ],
+    parts,
     purchases: [
       fixings(prefix, {
         name: 'Galvanised coach bolts M8',
-        quantity: 18,
+        quantity: 2 * legs + braceBolts + 4 * rails,
         priceKey: 'bolt',
         rule: 'two a leg foot, one a brace end, four a rail',
         each: 0.06,
@@ -69,15 +163,52 @@ function stand(timber: Timber, low: number, panel: MountedPanel): Omit<MountDesi
       title: `Side of ${prefix}`,
       shapes: [
         ...panelSide({ ...panel, tilt, low, base: front.x + base + 0.1 }),
-        bar('rail', `${prefix}/stand-leg-front`, { x: front.x, y: 0 }, front, timber.width),
-        bar('rail', `${prefix}/stand-leg-rear`, { x: rear.x, y: 0 }, rear, timber.width),
-        bar('rail', `${prefix}/stand-skid`, { x: front.x - 0.15, y: 0.02 }, { x: rear.x + 0.15, y: 0.02 }, 0.04),
+        ...places.map((place) =>
+          bar(
+            'rail',
+            `${prefix}/stand-rail`,
+            at(place - width / 2, -thickness / 2),
+            at(place + width / 2, -thickness / 2),
+            thickness,
+          ),
+        ),
+        ...(['front', 'rear'] as const).map((which) => {
+          const top = which === 'front' ? front : rear;
+          const short = top.y - slant / 2;
+          return {
+            kind: 'path' as const,
+            layer: 'rail' as const,
+            part: `${prefix}/stand-leg-${which}`,
+            closed: true,
+            points: [
+              { x: top.x - thickness / 2, y: thickness },
+              { x: top.x + thickness / 2, y: thickness },
+              { x: top.x + thickness / 2, y: short + slant },
+              { x: top.x - thickness / 2, y: short },
+            ],
+          };
+        }),
+        bar(
+          'rail',
+          `${prefix}/stand-skid`,
+          { x: front.x - skidPast, y: thickness / 2 },
+          { x: rear.x + skidPast, y: thickness / 2 },
+          thickness,
+        ),
         bar(
           'rail',
           `${prefix}/stand-brace`,
-          { x: front.x, y: front.y * 0.3 },
-          { x: rear.x, y: rear.y * 0.75 },
-          timber.width * 0.7,
+          { x: front.x, y: front.y * braceLow },
+          { x: rear.x, y: rear.y * braceHigh },
+          width,
+        ),
+        bar(
+          'rail',
+          `${prefix}/stand-cross`,
+          { x: rear.x + thickness, y: width / 2 },
+          { x: rear.x + thickness, y: rear.y * crossHigh },
+          thickness,
+          true,
         ),
       ],
       labels: [
@@ -97,8 +228,23 @@ function stand(timber: Timber, low: number, panel: MountedPanel): Omit<MountDesi
           offset: -0.12,
           value: base,
         },
-        { id: 'stand-rear', label: 'rear leg', from: { x: rear.x, y: 0 }, to: rear, offset: -0.16, value: rear.y },
-        { id: 'stand-front', label: 'front leg', from: { x: front.x, y: 0 }, to: front, offset: 0.2, value: front.y },
+        {
+          id: 'stand-rear',
+          label: 'rear leg, long side',
+          from: { x: rear.x + thickness / 2, y: thickness },
+          to: { x: rear.x + thickness / 2, y: thickness + legLength(rear.y) },
+          offset: -0.16,
+          value: legLength(rear.y),
+        },
+        {
+          id: 'stand-front',
+          label: 'front leg, long side',
+          from: { x: front.x + thickness / 2, y: thickness },
+          to: { x: front.x + thickness / 2, y: thickness + legLength(front.y) },
+          offset: 0.24,
+          value: legLength(front.y),
+        },
+        { id: 'stand-low', label: 'low edge', from: { x: 0, y: 0 }, to: { x: 0, y: low }, offset: 0.12, value: low },
       ],
     },
   };

@@ -2,8 +2,8 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { fieldMeta } from '../catalogue';
 import { writeSvg } from '../draw';
-import { sayWords } from '../quantity';
 import { bareSide, guyPull, type MountedPanel, mounts, netCoefficients, pinAlong, windOn } from '.';
+import { plumbBrace } from './groundStand';
 
 const panel: MountedPanel = {
   prefix: 'panel-a',
@@ -91,14 +91,39 @@ describe('mounts: wind', () => {
 });
 
 describe('mounts: a ground stand', () => {
-  it('cuts its rear legs to the low edge and what the slope rises: 300 + (2 024 − 150) sin 60° = 1 923 (worked by hand)', () => {
-    expect(lengthOf('ground-stand', 'leg-rear')).closeTo(0.3 + 1.874 * Math.sin(Math.PI / 3), 1e-9);
-    expect(lengthOf('ground-stand', 'leg-front')).closeTo(0.3 + 0.15 * Math.sin(Math.PI / 3), 1e-9);
+  it('cuts its legs to the underside of the rail, off a skid, the bevel’s long side told (worked by hand)', () => {
+    // At 60°, rails of 45 under the panel, legs 45 thick on skids of 45: 300 + 1 874 sin 60° − 45 cos 60° − 45 + 22.5 tan 60° = 1 894.4.
+    expect(lengthOf('ground-stand', 'leg-rear') * 1000).closeTo(
+      300 + 1874 * 0.866025 - 22.5 - 45 + 22.5 * 1.732051,
+      0.01,
+    );
+    expect(lengthOf('ground-stand', 'leg-front') * 1000).closeTo(
+      300 + 150 * 0.866025 - 22.5 - 45 + 22.5 * 1.732051,
+      0.01,
+    );
     // Feet (2 024 − 300) cos 60° apart.
     expect(stand('ground-stand').base).closeTo(1.724 * 0.5, 1e-9);
+    expect(stand('ground-stand').parts[0]?.ends).deep.equal([
+      { kind: 'bevel', end: 'far', angle: 60, long: 'inner face' },
+    ]);
   });
-  it('tells the bevel of its legs', () => {
-    expect(stand('ground-stand').parts[0]?.operations[0]).match(/bevel the top 60°/);
+  it('cuts its braces tip to tip, both ends plumb: a brace of 90 over 1 000 and 500 high is 1 168 and 45 (worked by hand)', () => {
+    // Uprights of 45, 1 000 apart in the middle, 500 of rise: 26.57°; 1 045 / cos 26.57° = 1 168.3, and 90 tan 26.57° = 45.
+    const brace = plumbBrace({ run: 1, rise: 0.5, upright: 0.045, width: 0.09 });
+    expect(brace.angle).closeTo(26.565, 1e-3);
+    expect(brace.length * 1000).closeTo(1168.35 + 45, 0.05);
+    // To the middle of the upright: 22.5 / cos 26.57° and half of the tip.
+    expect(brace.boltIn * 1000).closeTo(25.16 + 22.5, 0.05);
+  });
+  it('lifts the low edge where a leg would have no short side', () => {
+    const flat = stand('ground-stand', { tilts: [{ name: 'all year', tilt: 85 }] }, { low: 0.1 });
+    expect(flat.low).above(0.1);
+    const leg = flat.parts.find(({ id }) => id.endsWith('leg-front'));
+    if (leg?.kind === 'length') expect(leg.length - 0.045 * Math.tan((85 * Math.PI) / 180)).closeTo(0.03, 1e-9);
+  });
+  it('buys bolts by its own rule: two a foot, one a brace end, four a rail', () => {
+    const bolts = stand('ground-stand').purchases.find(({ id }) => id === 'panel-a/stand-bolts');
+    expect(bolts?.quantity).equal(2 * 4 + 6 + 4 * 2);
   });
 });
 
@@ -108,16 +133,38 @@ describe('mounts: a hinged frame', () => {
     expect(pinAlong({ tilt: 60, place: 1.5, prop: 1.4 })).closeTo(1.272, 0.001);
     expect(pinAlong({ tilt: 0, place: 1.5, prop: 1.4 })).closeTo(2.9, 1e-12);
   });
-  it('drills a hole for every tilt, farther from the hinge the flatter', () => {
-    const base = stand('hinged-frame').parts.find(({ id }) => id === 'panel-a/stand-base');
-    expect(base?.holes?.[0]?.positions).length(2);
-    expect(sayWords(base?.operations.join('; ') ?? '', 'metric')).match(/winter, 60°: pin [\d\s]+mm/);
+  it('holds the panel at its tilt when it is put together from its holes alone', () => {
+    const tilts = [20, 35, 60].map((tilt) => ({ name: `${tilt}`, tilt }));
+    const parts = stand('hinged-frame', { tilts }).parts;
+    const holes = (id: string) => parts.find((part) => part.id === `panel-a/stand-${id}`)?.holes?.[0]?.positions ?? [];
+    const [one = 0, other = 0] = holes('prop');
+    const prop = other - one;
+    // The hinge is 50 from the base's end, on top of it; pins lie in the middle of its 90, lugs 30 under the panel.
     const place = 0.8 * 2.024 - 0.05;
-    const prop = lengthOf('hinged-frame', 'prop') - 0.1;
-    expect(prop).above(place * Math.sin(Math.PI / 3));
-    const [near, far] = base?.holes?.[0]?.positions ?? [];
-    expect(near).closeTo(0.05 + pinAlong({ tilt: 60, place, prop }), 1e-9);
-    expect(far).closeTo(0.05 + pinAlong({ tilt: 25, place, prop }), 1e-9);
+    holes('base').forEach((hole, index) => {
+      const pin = { x: hole - 0.05, y: -0.045 };
+      // The panel is turned about its hinge until the lug is a prop away from the pin.
+      const gap = (tilt: number) => {
+        const angle = (tilt * Math.PI) / 180;
+        const lug = {
+          x: place * Math.cos(angle) + 0.03 * Math.sin(angle),
+          y: place * Math.sin(angle) - 0.03 * Math.cos(angle),
+        };
+        return Math.hypot(lug.x - pin.x, lug.y - pin.y) - prop;
+      };
+      let [low, high] = [0, 90];
+      for (let step = 0; step < 60; step += 1) {
+        const middle = (low + high) / 2;
+        if (gap(middle) * gap(low) <= 0) high = middle;
+        else low = middle;
+      }
+      expect(low, `hole ${index}`).closeTo([60, 35, 20][index] ?? Number.NaN, 0.01);
+    });
+  });
+  it('stands on its base, or on feet under it: never on both', () => {
+    expect(Number.isNaN(lengthOf('hinged-frame', 'foot'))).equal(false);
+    expect(lengthOf('hinged-frame', 'foot')).closeTo(0.2 - 0.09, 1e-9);
+    expect(stand('hinged-frame', {}, { low: 0.1 }).parts.some(({ id }) => id.endsWith('foot'))).equal(false);
   });
 });
 
@@ -140,11 +187,18 @@ describe('mounts: on what is there already', () => {
       1e-9,
     );
   });
-  it('is held off the wall by what the slope goes out: (2 024 − 200) cos 60° + 90 = 1 002 (worked by hand)', () => {
-    expect(lengthOf('wall-bracket', 'strut')).closeTo(1.824 * 0.5 + 0.09, 1e-9);
+  it('is held off the wall by what the slope goes out (worked by hand)', () => {
+    // The upper rail's corner, 1 924 + 45 along and 45 under, is at 1 969 × 0.5 + 45 × 0.866 = 1 023.5; with 5 clear 1 028.5.
+    // The lower rail meets the strut at 100 × 0.5 + 45 × 0.866 = 89.0: 939.5 between, and half of 45 / tan 60° = 13.0 more.
+    expect(lengthOf('wall-bracket', 'strut') * 1000).closeTo(939.5 + 13, 0.1);
     // Plates as high as it rises between its holds, and 200: 1 824 sin 60° + 200.
     expect(lengthOf('wall-bracket', 'plate')).closeTo(1.824 * Math.sin(Math.PI / 3) + 0.2, 1e-9);
-    expect(stand('wall-bracket').parts.find(({ id }) => id.endsWith('strut'))?.operations[1]).match(/bevel 30°/);
+    const strut = stand('wall-bracket').parts.find(({ id }) => id.endsWith('strut'));
+    expect(strut?.ends).deep.equal([{ kind: 'bevel', end: 'far', angle: 30, long: 'inner face' }]);
+  });
+  it('never lies lower than its rails and feet take', () => {
+    expect(stand('roof-standoff', {}, { gap: 0.03 }).side.dimensions[0]?.value).closeTo(0.045 + 0.02, 1e-9);
+    expect(stand('vehicle-rack', {}, { gap: 0.05 }).low).closeTo(1.9 + 0.09 + 0.02, 1e-9);
   });
   it('lies flat on a vehicle whatever the place asks', () => {
     expect(stand('vehicle-rack').tilt).equal(0);

@@ -6,6 +6,8 @@ import { bar, panelPoints, panelSide } from './side';
 
 /** m. How far in from the panel's ends its rails lie. */
 const railIn = 0.25;
+/** m. The lowest bracket that a rail stands on. */
+const leastBracket = 0.02;
 /** m of roof drawn beyond the panel. */
 const beyond = 0.3;
 
@@ -34,10 +36,12 @@ export const roofStandoff = defineMember({
 
 function standoff(
   timber: Timber,
-  { gap, rafters, bolts }: { gap: number; rafters: number; bolts: number },
+  { gap: wanted, rafters, bolts }: { gap: number; rafters: number; bolts: number },
   panel: MountedPanel,
 ): MountDesign {
   const { prefix, upslope, across } = panel;
+  // A rail lies flat on its brackets: the gap is never less than it takes.
+  const gap = Math.max(wanted, timber.thickness + leastBracket);
   const tilt = panel.tilts[0]?.tilt ?? 0;
   // A bracket on every rafter that the rail crosses, two at least.
   const perRail = Math.max(2, Math.floor(across / rafters) + 1);

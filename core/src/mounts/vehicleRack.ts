@@ -7,6 +7,8 @@ import { bar, panelPoints, panelSide } from './side';
 /** m. Roof of a van over the ground, for the drawing; how far in a bar lies. */
 const roof = 1.9;
 const barIn = 0.35;
+/** m. The lowest feet of a rack. */
+const leastFeet = 0.02;
 
 /** A panel clamped flat on the bars of a vehicle's roof, driven with and stood up for nobody. */
 export const vehicleRack = defineMember({
@@ -30,8 +32,10 @@ export const vehicleRack = defineMember({
   },
 });
 
-function rack(timber: Timber, bars: number, gap: number, panel: MountedPanel): MountDesign {
+function rack(timber: Timber, bars: number, wanted: number, panel: MountedPanel): MountDesign {
   const { prefix, upslope, across } = panel;
+  // A bar stands on edge on the rack's feet: the gap is never less than it takes.
+  const gap = Math.max(wanted, timber.width + leastFeet);
   const { at } = panelPoints({ ...panel, tilt: 0, low: roof + gap });
   const places = Array.from({ length: bars }, (_, index) => barIn + ((upslope - 2 * barIn) * index) / (bars - 1));
   return {
@@ -72,7 +76,13 @@ function rack(timber: Timber, bars: number, gap: number, panel: MountedPanel): M
         ...panelSide({ ...panel, tilt: 0, low: roof + gap, base: 0 }).slice(0, 2),
         { kind: 'line', layer: 'note', from: { x: -0.4, y: roof }, to: { x: upslope + 0.4, y: roof } },
         ...places.map((along) =>
-          bar('rail', `${prefix}/stand-bar`, { x: along, y: roof + 0.02 }, { x: along, y: at(0).y }, timber.thickness),
+          bar(
+            'rail',
+            `${prefix}/stand-bar`,
+            { x: along, y: at(0).y - timber.width },
+            { x: along, y: at(0).y },
+            timber.thickness,
+          ),
         ),
       ],
       labels: [

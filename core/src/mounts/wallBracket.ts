@@ -6,6 +6,11 @@ import { bar, panelPoints, panelSide } from './side';
 
 /** m. Edge of the panel to what holds it. */
 const holdIn = 0.1;
+/** m. Between the panel's high edge and the plates, and how far a plate goes past its holds. */
+const clearOfWall = 0.005;
+const platePast = 0.1;
+/** °. The flattest that a strut's end is cut to. */
+const leastLean = 15;
 
 /** A panel leaning from a wall: its high edge on the wall, its low edge pushed out by struts. */
 export const wallBracket = defineMember({
@@ -30,14 +35,22 @@ export const wallBracket = defineMember({
 
 function onWall(timber: Timber, low: number, anchors: number, panel: MountedPanel): MountDesign {
   const { prefix, upslope, across } = panel;
+  const { width, thickness } = timber;
   const tilt = panel.tilts[0]?.tilt ?? 0;
+  const angle = (tilt * Math.PI) / 180;
   const { at } = panelPoints({ ...panel, tilt, low });
-  const [foot, head] = [at(holdIn), at(upslope - holdIn)];
-  const wall = head.x + timber.width;
-  const strut = Math.max(0.05, wall - foot.x);
-  const plate = Math.max(0.3, head.y - foot.y + 0.2);
+  // On the underside of the rails, where struts and angles meet them.
+  const [foot, head] = [at(holdIn, -thickness), at(upslope - holdIn, -thickness)];
+  // The plate's face clears the panel's high edge and the upper rail.
+  const face = Math.max(at(upslope).x, at(upslope - holdIn + width / 2, -thickness).x) + clearOfWall;
+  const wall = face + thickness;
+  // A strut lies level; its end leans with the rail, the lower edge long. Lying nearly flat it would be all tip.
+  const lean = Math.max(leastLean, tilt);
+  const tip = thickness / Math.tan((lean * Math.PI) / 180);
+  const strut = Math.max(0.05, face - foot.x + tip / 2);
+  const plate = Math.max(0.3, head.y - foot.y + 2 * platePast);
   return {
-    base: Math.max(0.1, upslope * Math.cos((tilt * Math.PI) / 180)),
+    base: Math.max(0.1, upslope * Math.cos(angle)),
     low,
     held: { by: 'fixings', count: 2 * anchors, what: 'anchor in the wall' },
     parts: [
@@ -47,7 +60,9 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
         name: 'Strut, wall to low edge',
         length: strut,
         count: 2,
-        operations: ['square at the wall', `bevel ${Math.round(90 - tilt)}° where it meets the panel`],
+        operations: ['square at the wall'],
+        ends: [{ kind: 'bevel', end: 'far', angle: 90 - lean, long: 'inner face' }],
+        datum: { end: 'wall end', side: 'left' },
       }),
       piece(prefix, timber, { id: 'rail', name: 'Cross rail under the panel', length: across, count: 2 }),
     ],
@@ -73,14 +88,34 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
       shapes: [
         ...panelSide({ ...panel, tilt, low, base: wall }),
         { kind: 'line', layer: 'note', from: { x: wall, y: 0 }, to: { x: wall, y: head.y + 0.4 } },
+        ...[holdIn, upslope - holdIn].map((place) =>
+          bar(
+            'rail',
+            `${prefix}/stand-rail`,
+            at(place - width / 2, -thickness / 2),
+            at(place + width / 2, -thickness / 2),
+            thickness,
+          ),
+        ),
         bar(
           'rail',
           `${prefix}/stand-plate`,
-          { x: wall - timber.thickness / 2, y: foot.y - 0.1 },
-          { x: wall - timber.thickness / 2, y: foot.y - 0.1 + plate },
-          timber.thickness,
+          { x: wall - thickness / 2, y: foot.y - platePast },
+          { x: wall - thickness / 2, y: foot.y - platePast + plate },
+          thickness,
         ),
-        bar('rail', `${prefix}/stand-strut`, foot, { x: wall, y: foot.y }, timber.width),
+        {
+          kind: 'path',
+          layer: 'rail',
+          part: `${prefix}/stand-strut`,
+          closed: true,
+          points: [
+            { x: face, y: foot.y - thickness / 2 },
+            { x: face, y: foot.y + thickness / 2 },
+            { x: face - strut + tip, y: foot.y + thickness / 2 },
+            { x: face - strut, y: foot.y - thickness / 2 },
+          ],
+        },
       ],
       labels: [
         { at: { x: wall, y: head.y + 0.3 }, to: { x: wall + 0.05, y: head.y + 0.3 }, words: 'wall', anchor: 'start' },
@@ -88,9 +123,9 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
       dimensions: [
         {
           id: 'stand-strut',
-          label: 'strut',
-          from: { x: foot.x, y: foot.y },
-          to: { x: wall, y: foot.y },
+          label: 'strut, long side',
+          from: { x: face - strut, y: foot.y - thickness / 2 },
+          to: { x: face, y: foot.y - thickness / 2 },
           offset: -0.15,
           value: strut,
         },

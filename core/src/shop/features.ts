@@ -18,10 +18,17 @@ export function faceOf(part: Part): { along: number; up: number } {
   return { along: part.length, up: sectionOf(part)?.width ?? findEntry('tube', part.item)?.outerDiameter ?? 0 };
 }
 
+/** m. How far a row of holes, and each row alike with it, lies from the edge it is measured from; in the middle where it says nothing. */
+export function rowDistances({ across, axis }: HoleSchedule, face: { along: number; up: number }): number[] {
+  if (!across) return [(axis === 'up' ? face.along : face.up) / 2];
+  return [across.distance, ...(across.more ?? [])];
+}
+
 /** Rip, rebates, notches and end cuts of a piece in words, lengths by `sized`. */
 export function featureWords(part: Part): string[] {
   return [
     ripWords(part),
+    flangeWords(part),
     ...endWords(part.ends ?? [], part),
     ...(part.recesses ?? []).map((one) => recessWords(one, part)),
   ]
@@ -42,6 +49,15 @@ function ripWords(part: Part): string | undefined {
   return whole
     ? `rip to ${sized(section.width)} wide`
     : `rip to ${sized(section.width)} by ${sized(section.thickness)}`;
+}
+
+function flangeWords(part: Part): string | undefined {
+  const flanges = part.kind === 'length' ? part.flanges : undefined;
+  if (!flanges) return undefined;
+  const [one, other] = flanges;
+  return Math.abs(one - other) < tiny
+    ? `trim both flanges to ${sized(one)} from the middle of the groove`
+    : `trim one flange to ${sized(Math.min(one, other))} and the other to ${sized(Math.max(one, other))} from the middle of the groove`;
 }
 
 function endWords(ends: readonly EndCut[], part: Part): string[] {
@@ -111,12 +127,13 @@ function shapeOf(part: Part, turn: Turn): Shape {
   const flipped = (part.datum?.side === 'right') !== turn.along;
   const flip = (span: Span, whole: number, yes: boolean): Span =>
     yes ? { from: whole - span.to, to: whole - span.from } : span;
-  const row = ({ diameter, slot = 0, positions, across }: HoleSchedule): number[][] =>
-    positions.map((position) => {
-      const at = flipped ? length - position : position;
-      const up = across?.distance ?? width / 2;
-      return [at, tube ? 0 : turn.up ? width - up : up, diameter, slot];
-    });
+  const row = (holes: HoleSchedule): number[][] =>
+    rowDistances(holes, { along: length, up: width }).flatMap((distance) =>
+      holes.positions.map((position) => {
+        const [x, y] = holes.axis === 'up' ? [distance, position] : [position, distance];
+        return [flipped ? length - x : x, tube ? 0 : turn.up ? width - y : y, holes.diameter, holes.slot ?? 0];
+      }),
+    );
   const ended = ({ end, angle, long, kind }: EndCut): number[] => {
     const overFace = long === 'top edge' || long === 'bottom edge';
     const first = long === 'top edge' || long === 'outer face';
@@ -124,7 +141,7 @@ function shapeOf(part: Part, turn: Turn): Shape {
     return [(end === 'datum') !== flipped ? 0 : 1, angle, overFace ? 0 : 1, side ? 0 : 1, kind === 'mitre' ? 0 : 1];
   };
   return {
-    size: [length, width, thickness].map(round),
+    size: [length, width, thickness, ...flangesOf(part)].map(round),
     holes: sortedRows((part.holes ?? []).flatMap(row)),
     recesses: sortedRows(
       (part.recesses ?? []).map((recess) => {
@@ -136,6 +153,11 @@ function shapeOf(part: Part, turn: Turn): Shape {
     ),
     ends: sortedRows((part.ends ?? []).map(ended)),
   };
+}
+
+/** Narrow one first: turned end for end a fin has them the other way round. */
+function flangesOf(part: Part): number[] {
+  return [...((part.kind === 'length' ? part.flanges : undefined) ?? [])].sort((a, b) => a - b);
 }
 
 function same(one: Shape, other: Shape): boolean {

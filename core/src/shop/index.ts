@@ -20,7 +20,7 @@ export type { CutDecisions, Fate, Lock, Misfit, Overrule } from './decided';
 export { cutTolerance } from './decided';
 export type { ExactOptions } from './exact';
 export { planLengths } from './exact';
-export { faceOf, featureWords, madeAlike, mirrorImages, sectionOf, workWords } from './features';
+export { faceOf, featureWords, madeAlike, mirrorImages, rowDistances, sectionOf, workWords } from './features';
 export type { Gang } from './gang';
 export { gangs, handedPairs } from './gang';
 export { layoutDrawing, layoutDrawings } from './layoutDrawing';

@@ -101,6 +101,8 @@ export type Part = {
       length: number;
       /** m. Finished width and thickness of timber that is ripped; left out, it is as sold. */
       section?: Section;
+      /** m. Of a formed fin, from the middle of its groove to the edge of either flange, as trimmed. */
+      flanges?: readonly [low: number, high: number];
     }
   | { kind: 'sheet'; width: number; height: number; turn: boolean }
 );

@@ -3,13 +3,13 @@ import { entries, entry, findEntry } from '../catalogue';
 import { guidePrices, planShop, tubeMass, usualLengths } from '.';
 
 describe('shop: what is sold', () => {
-  it('lists every tube, board, sheet and track of one tape and none of the other, each with a price', () => {
+  it('lists every tube, board, sheet, bar and track of one tape and none of the other, each with a price', () => {
     for (const habit of ['metric', 'imperial'] as const) {
       const { sold } = guidePrices(habit);
       expect(new Set(sold.map((one) => one.id)).size).equal(sold.length);
       for (const one of sold) {
         expect(one.price, one.id).above(0);
-        const kind = (['tube', 'timber', 'sheet', 'track'] as const).find((list) => findEntry(list, one.item));
+        const kind = (['tube', 'timber', 'sheet', 'track', 'bar'] as const).find((list) => findEntry(list, one.item));
         if (!kind) throw new Error(`nothing called ${one.item}`);
         expect(entry(kind, one.item).tape, one.id).equal(habit);
       }

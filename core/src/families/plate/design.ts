@@ -168,7 +168,7 @@ export function plateDesign(
   const { development } = box;
   return {
     areas: areasOf(heat),
-    outside: { ...box.outside, depth: box.depth },
+    outside: { ...box.outside, depth: box.depth + box.below },
     plate: { thickness: build.absorber.thickness, density: build.absorber.density },
     stack: plateStack(build, layout),
     parts,

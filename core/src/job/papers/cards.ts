@@ -13,10 +13,12 @@ export function cardPages(print: Print, parts: readonly Part[]): void {
   let column = 0;
   let low = print.y;
   let top = print.y;
-  for (const part of parts) {
+  const cards = parts.flatMap((part) => {
     const mate = pairs.flatMap(([one, other]) => (one === part ? [other] : other === part ? [one] : []))[0];
-    const card = contents(print, part, mate);
-    const tall = card.reduce((sum, { step }) => sum + step, 0) + 8;
+    return splitTall(contents(print, part, mate), part.name, print.y - print.bottom - around);
+  });
+  for (const card of cards) {
+    const tall = heightOf(card) + around;
     if (top - tall < print.bottom) {
       newSheet(print, 'Mark out');
       column = 0;
@@ -38,6 +40,31 @@ export function cardPages(print: Print, parts: readonly Part[]): void {
       top = low;
     }
   }
+}
+
+/** Holes of a row beyond which their figures are set smaller. */
+const manyHoles = 14;
+
+/** mm over and under the words of a card. */
+const around = 8;
+
+function heightOf(card: readonly Line[]): number {
+  return card.reduce((sum, { step }) => sum + step, 0);
+}
+
+/** A card higher than a sheet goes on in another, under its name. */
+function splitTall(card: Line[], name: string, most: number): Line[][] {
+  if (heightOf(card) <= most) return [card];
+  const found: Line[][] = [];
+  let current: Line[] = [];
+  for (const line of card) {
+    if (current.length > 0 && heightOf(current) + line.step > most) {
+      found.push(current);
+      current = [{ words: `${name}, goes on`, size: 3.6, step: 4.7, heading: true, colour: inks.ink }];
+    }
+    current.push(line);
+  }
+  return [...found, current];
 }
 
 interface Line {
@@ -79,7 +106,7 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
       holes.positions
         .map((position) => formatLength(position, habit, { bare: true, inchesOnly: true }).text)
         .join('   '),
-      5.4,
+      holes.positions.length > manyHoles ? 4 : 5.4,
       true,
     );
     put(`pilot ${say(holes.pilot, true)}, then ${say(holes.diameter, true)} ${holes.where}`, 3.2);
@@ -89,7 +116,10 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
       false,
       inks.soft,
     );
-    if (holes.across) put(`${say(holes.across.distance)} from the ${holes.across.from}`, 3.2);
+    if (holes.across) {
+      const { distance, more = [], from } = holes.across;
+      put(`${[distance, ...more].map((one) => say(one)).join(', ')} from the ${from}`, 3.2);
+    }
   }
   if (bends) {
     put(`Bend lines from the ${bends.datum}`, 3.2, false, inks.soft);

@@ -75,7 +75,14 @@ export function HolesFigures({
         )}
         {holes.across && (
           <>
-            , <LengthText value={holes.across.distance} habit={habit} /> from the {holes.across.from}
+            ,{' '}
+            {[holes.across.distance, ...(holes.across.more ?? [])].map((distance, index) => (
+              <span key={distance}>
+                {index > 0 && ', '}
+                <LengthText value={distance} habit={habit} />
+              </span>
+            ))}{' '}
+            from the {holes.across.from}
           </>
         )}
       </Text>

@@ -86,7 +86,8 @@ describe('paper, measured', () => {
       ticks.forEach((tick, index) => {
         expect(tick - (ticks[0] ?? 0), `tick ${index}`).closeTo(index * step, 0.2);
       });
-      const column = width - (6 + 1) * perMillimetre;
+      // The upright one stands twelve millimetres from the right edge, its shortest ticks 2 mm to the left.
+      const column = width - (12 + 1) * perMillimetre;
       const up = Array.from({ length: Math.round((long / 2 + 4) * perMillimetre) }, (_, y) =>
         at(column, height - 22 * perMillimetre - y),
       );

@@ -96,13 +96,23 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     const shop = jobShop(open);
     if (options.format === 'csv') return cutListCsv(shop.parts, job.units);
     if (options.format === 'dxf' || options.format === 'svg') {
-      const material = shop.plan.materials.find(({ item }) => item === options.material) ?? shop.plan.materials[0];
-      if (!material) throw new Complaint('panels: nothing in this job is cut');
+      const { materials } = shop.plan;
+      if (materials.length === 0) throw new Complaint('panels: nothing in this job is cut');
+      const wanted = options.material ?? materials[0]?.item;
+      const material = materials.find(({ item }) => item === wanted);
+      if (!material)
+        throw new Complaint(
+          `--material: “${options.material}” is not cut in this job; there are: ${materials.map(({ item }) => item).join(', ')}`,
+        );
       const drawing = layoutDrawing(material);
       return options.format === 'dxf'
         ? writeDxf(drawing, { habit: job.units })
         : writeSvg(drawing, { habit: job.units });
     }
+    if (options.format !== undefined && options.format !== 'json')
+      throw new Complaint(`--format: “${options.format}” is none; there are: json, csv, svg, dxf`);
+    if (options.proved !== undefined && options.proved !== 'yes' && options.proved !== 'no')
+      throw new Complaint(`--proved: “${options.proved}” is neither yes nor no`);
     return options.proved === 'yes' ? provedShop({ open, shop }) : shop.plan;
   },
   waste: async ({ job, options }) => {
@@ -199,6 +209,17 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
   },
 };
 
+/** Options that a verb knows; any other is a slip of the caller's. */
+const known: Readonly<Record<string, readonly string[]>> = {
+  bands: ['seed', 'make'],
+  cuts: ['format', 'material', 'proved'],
+  waste: ['panel', 'dimension', 'units'],
+  print: ['kind', 'paper', 'revision', 'units'],
+  steps: ['units'],
+  draw: ['view', 'format', 'paper', 'revision', 'units'],
+  compare: ['readings'],
+};
+
 function unitsOf(options: Readonly<Record<string, string>>, job: Job): Habit {
   const units = options.units ?? job.units;
   if (units !== 'metric' && units !== 'imperial')
@@ -227,7 +248,13 @@ export async function run(args: readonly string[], world: World): Promise<string
     const [name, value] = [rest[index], rest[index + 1]];
     if (!name?.startsWith('--') || value === undefined)
       throw new Complaint(`“${name}” is no option with a value; ${usage}`);
-    options[name.slice(2)] = value;
+    const option = name.slice(2);
+    const takes = known[verb ?? ''] ?? [];
+    if (!takes.includes(option))
+      throw new Complaint(
+        `${name}: ${verb} has no such option; it takes ${takes.length > 0 ? takes.map((one) => `--${one}`).join(', ') : 'none'}`,
+      );
+    options[option] = value;
   }
   let document: unknown;
   try {

@@ -1,5 +1,5 @@
 import type { Finding } from '../care';
-import type { Range, Tube } from '../catalogue';
+import type { Range, Tool, Tube } from '../catalogue';
 import type { CollectorDescription } from '../heat';
 import type { Part, Purchase } from '../shop';
 
@@ -22,10 +22,12 @@ export interface AbsorberDesign {
   name: string;
   /** m. Of the plate above the tube. */
   thickness: number;
+  /** The tubes lie on it, not under it. */
+  bed?: true;
   /** kg/m³. */
   density: number;
   /** How it is put on its tubes: what is done in order, with what, and what is dangerous in it. */
-  work: { does: readonly string[]; needs: readonly string[]; beware: readonly string[] };
+  work: { does: readonly string[]; needs: readonly Tool[]; beware: readonly string[] };
   on(row: TubeRow): {
     /** The plate as heat sees it. */
     plate: CollectorDescription['plate'];

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { choiceField, defineMember, entry, entryField, materials, type Range, range, sheetMass } from '../catalogue';
+import { sized } from '../quantity';
 import type { AbsorberDesign } from './absorber';
 
 const bonds: Record<'clips' | 'wire', Range> = {
@@ -50,7 +51,7 @@ export const clippedPlate = defineMember({
             ? 'screw a clip over the tube at every mark, tight enough that no card goes between'
             : 'wind wire through pairs of holes and twist it tight',
         ],
-        needs: ['drill', 'gloves: sheet edges'],
+        needs: ['drill', 'gloves: cut edges'],
         beware: [],
       },
       on: ({ prefix, tube, count, pitch, length }) => {
@@ -99,7 +100,7 @@ export const clippedPlate = defineMember({
               quantity: holds,
               unit: 'each',
               priceKey: hold === 'clips' ? 'clip' : 'wire-turn',
-              rule: 'one every 200 mm of tube',
+              rule: `one every ${sized(spacing)} of tube`,
               mass: 0.006 * holds,
             },
           ],

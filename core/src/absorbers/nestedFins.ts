@@ -12,6 +12,7 @@ import {
   type Tube,
 } from '../catalogue';
 import type { FinStep } from '../heat';
+import { sized } from '../quantity';
 import type { AbsorberDesign } from './absorber';
 
 const bonds: Record<'greased' | 'dry', Range> = {
@@ -178,7 +179,7 @@ export const nestedFins = defineMember({
                     quantity: grease,
                     unit: 'L',
                     priceKey: 'grease',
-                    rule: 'a 3 mm bead along every groove',
+                    rule: `a bead of ${sized(0.003)} along every groove`,
                     mass: 2.5 * grease,
                   },
                 ]

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, entryField, materials, range, sheetMass } from '../catalogue';
+import { sized } from '../quantity';
 import type { AbsorberDesign } from './absorber';
 
 /**
@@ -34,10 +35,11 @@ export const paintedBoard = defineMember({
     return {
       name: `${board.name}, painted black`,
       thickness: board.thickness,
+      bed: true,
       density: material.density,
       work: {
         does: ['lay the tubes on the painted board', 'staple them down, close enough that they touch all along'],
-        needs: ['hammer or staple gun'],
+        needs: ['staple gun'],
         beware: ['Timber behind hot tube browns and can char: keep it under its limit.'],
       },
       on: ({ prefix, tube, count, pitch, length }) => {
@@ -77,7 +79,7 @@ export const paintedBoard = defineMember({
               quantity: staples,
               unit: 'each',
               priceKey: 'staple',
-              rule: 'one every 300 mm of tube',
+              rule: `one every ${sized(spacing)} of tube`,
               mass: 0.004 * staples,
             },
           ],

@@ -59,7 +59,7 @@ export const snapTracks = defineMember({
           ...(bed === 'bedded' ? ['run a bead of silicone along each groove; work while it is wet'] : []),
           `snap the tracks on from one end, ${sized(buttGap)} between two for growth`,
         ],
-        needs: ['rubber mallet', 'gloves: thin edges'],
+        needs: ['rubber mallet', 'gloves: cut edges'],
         beware: [],
       },
       on: ({ prefix, path, tube, count, pitch, length }) => {
@@ -101,7 +101,7 @@ export const snapTracks = defineMember({
                     quantity: beadVolume * covered * count,
                     unit: 'L',
                     priceKey: 'silicone',
-                    rule: 'a 5 mm bead along every track',
+                    rule: `a bead of ${sized(0.005)} along every track`,
                     mass: beadVolume * covered * count,
                   },
                 ]

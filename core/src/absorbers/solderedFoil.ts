@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { choiceField, defineMember, entry, entryField, materials, type Range, range, sheetMass } from '../catalogue';
+import { measured, sized } from '../quantity';
 import { type AbsorberDesign, evenPlate } from './absorber';
 
 const bonds: Record<'continuous' | 'skipped', Range> = {
@@ -14,6 +15,8 @@ const bondsHomeMade: typeof bonds = {
 
 /** m. Leg of the solder fillet along each side of a tube. */
 const fillet = 0.002;
+/** kg of flux on a metre of seam. Judgement. */
+const fluxPerMetre = 0.008;
 /** kg/m³. Tin with a few per cent of silver or copper. */
 const solderDensity = 7400;
 
@@ -85,8 +88,17 @@ export const solderedFoil = defineMember({
               quantity: solder,
               unit: 'kg',
               priceKey: 'solder',
-              rule: 'two fillets of 2 mm along each strip',
+              rule: `two fillets of ${sized(fillet)} along ${seam === 'continuous' ? 'each strip' : 'two fifths of each strip'}`,
               mass: solder,
+            },
+            {
+              id: `${prefix}/seam-flux`,
+              name: 'Flux for the seams',
+              quantity: fluxPerMetre * soldered,
+              unit: 'kg',
+              priceKey: 'flux',
+              rule: `${measured('mass', fluxPerMetre, 3)} a metre of seam`,
+              mass: 0,
             },
           ],
           mass: mass * count + solder,

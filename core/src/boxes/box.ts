@@ -22,6 +22,12 @@ export interface Exit {
   slot?: number;
 }
 
+/** The role of a board round the outside of a box: one that something comes out of is a piece of its own. */
+export function outerBoard(side: Exit['side'], exits: readonly Exit[]): string {
+  if (exits.some((exit) => exit.side === side)) return `cladding-${side}`;
+  return side === 'low' || side === 'high' ? 'cladding-side' : 'cladding-end';
+}
+
 /** A frame with the pane in it that lifts off the box. m. */
 export interface Lid {
   /** Across a frame piece, seen from above. */
@@ -40,6 +46,15 @@ export interface Skin {
   under: number;
   /** Leg over the pane, from the outside of the box inwards. */
   lip: number;
+}
+
+/** A piece of insulation where it lies, seen from above; m. */
+export interface InsulationPiece {
+  role: 'insulation' | 'insulation-corner';
+  x: number;
+  y: number;
+  width: number;
+  height: number;
 }
 
 /** A screw at a corner of a box; m, as an exit is measured. */
@@ -79,8 +94,11 @@ export interface BoxDesign {
   seatDepth: number;
   lid: Lid | undefined;
   skin: Skin | undefined;
+  /** Courses of metal over the back. */
+  flashed: boolean;
   back: number;
   insulation: number;
+  insulationPieces: InsulationPiece[];
   /** m. Insulation along the inner face of the sides. */
   edgeStrip: number;
   /** m. Corner cleat, nought for none. */
@@ -91,6 +109,8 @@ export interface BoxDesign {
   cornerScrews: CornerScrew[];
   /** m from the cold end inside to the middle of each rail. */
   rails: number[];
+  /** The same for another number of rails. */
+  railsOf(count: number): number[];
   /** Where hands take hold, and where it is hung, seen from above. */
   handles: Point[];
   hangers: Point[];

@@ -2,7 +2,7 @@ import type { Timber } from '../catalogue';
 import { paneBarParts, paneBarPlaces, paneBarSlots } from '../glazings';
 import { sized } from '../quantity';
 import { type HoleSchedule, type Part, type Recess, type Span, timberPiece } from '../shop';
-import { type Exit, screwHole } from './box';
+import { type Exit, outerBoard, screwHole } from './box';
 import { sheetParts, stripParts } from './boxSheets';
 import { edgeParts } from './edge';
 import { backLedge, type Frame, type TimberBox } from './timberBox';
@@ -28,6 +28,7 @@ export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part
     length: inside.width,
     count: rails,
     section: { width: query.railDepth, thickness: board.thickness },
+    recesses: railNotches(made, inside.width, query.railDepth),
   });
   return [
     ...sideParts(made, frame, query),
@@ -44,6 +45,19 @@ export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part
     ...sheetParts(made, frame, query),
     ...(made.edgeStrip > 0 && query.hotSpace > 0 ? stripParts(made, frame, query) : []),
   ];
+}
+
+/** Notches at the upper corners of a rail for the strips that line the sides. */
+function railNotches({ edgeStrip, insulation, board }: TimberBox, length: number, depth: number): Recess[] {
+  if (edgeStrip <= 0 || depth <= insulation.thickness) return [];
+  return [0, length - edgeStrip].map((from) => ({
+    kind: 'notch',
+    where: 'in its upper corner',
+    purpose: 'for the edge strip',
+    along: { from, to: from + edgeStrip },
+    up: { from: insulation.thickness, to: depth },
+    into: { from: 0, to: board.thickness },
+  }));
 }
 
 /** m of room at each end of a pane bar, and from its stem to the bearing. */
@@ -117,6 +131,34 @@ function cornerRows(made: TimberBox, frame: Frame, on: 'side' | 'end', length: n
   });
 }
 
+/**
+ * The holes that tubes come out of through a board, as a row.
+ *
+ * @param board.off m from the outside of the box to the board's own end; `raised`, from the box's underside to its bottom edge
+ */
+function exitRows(
+  exits: readonly Exit[],
+  side: Exit['side'],
+  board: { length: number; off: number; raised: number },
+): HoleSchedule[] {
+  const mine = exits.filter((exit) => exit.side === side).sort((a, b) => a.along - b.along);
+  const [first] = mine;
+  if (!first) return [];
+  const onEnd = side === 'cold' || side === 'hot';
+  return [
+    {
+      datum: onEnd ? 'low side' : 'cold end',
+      middle: board.length / 2,
+      positions: mine.map((hole) => hole.along - board.off),
+      diameter: first.diameter,
+      ...(first.slot ? { slot: Math.abs(first.slot) } : {}),
+      pilot: 0.003,
+      where: `through the board, for the ${onEnd ? 'tube' : 'header'}`,
+      across: { from: 'bottom edge', distance: first.up - board.raised },
+    },
+  ];
+}
+
 /** Sides and ends; holes where a tube comes out, from the board's own end and bottom edge. */
 function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery): Part[] {
   const { board, back, lid } = made;
@@ -128,24 +170,6 @@ function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery)
     ...(standing && !lid ? ['round the top inner edge that the pane lies on'] : []),
   ];
   const sideLength = inside.length + 2 * board.thickness;
-  const exitRows = (side: Exit['side'], length: number, off: number): HoleSchedule[] => {
-    const mine = exits.filter((exit) => exit.side === side).sort((a, b) => a.along - b.along);
-    const [first] = mine;
-    if (!first) return [];
-    const onEnd = side === 'cold' || side === 'hot';
-    return [
-      {
-        datum: onEnd ? 'low side' : 'cold end',
-        middle: length / 2,
-        positions: mine.map((hole) => hole.along - off),
-        diameter: first.diameter,
-        ...(first.slot ? { slot: Math.abs(first.slot) } : {}),
-        pilot: 0.003,
-        where: `through the board, for the ${onEnd ? 'tube' : 'header'}`,
-        across: { from: 'bottom edge', distance: first.up - raised },
-      },
-    ];
-  };
   // The side that the headers go through; where they go through both, one of them is enough.
   const comesOff =
     made.side === 'removable' ? exits.find(({ side }) => side === 'low' || side === 'high')?.side : undefined;
@@ -159,7 +183,10 @@ function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery)
       count: onEnds ? 1 : 2,
       operations,
       recesses: boardRebates(made, frame, inside.width, true),
-      holes: [...exitRows(which, inside.width, frame.wall), ...cornerRows(made, frame, 'end', inside.width)],
+      holes: [
+        ...exitRows(exits, which, { length: inside.width, off: frame.wall, raised }),
+        ...cornerRows(made, frame, 'end', inside.width),
+      ],
       // Looked at from outside the box, the low side lies to the right of its cold end and to the left of its hot one.
       datum: { end: 'low side', side: which === 'cold' ? 'right' : 'left' },
     });
@@ -184,27 +211,50 @@ function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery)
                 : { from: board.thickness - made.ledge, to: board.thickness },
             })),
       ],
-      holes: [...exitRows(which, sideLength, clad), ...cornerRows(made, frame, 'side', sideLength)],
+      holes: [
+        ...exitRows(exits, which, { length: sideLength, off: clad, raised }),
+        ...cornerRows(made, frame, 'side', sideLength),
+      ],
       datum: { end: 'cold end', side: which === 'low' ? 'left' : 'right' },
     });
   return [side('low'), side('high'), ...(onEnds ? [end('cold'), end('hot')] : [end('hot')])];
 }
 
-/** The boards round the outside; exit holes are drilled through both at once. */
-function claddingParts(cladding: Timber, { outside, rimTop }: Frame, { prefix, exits }: PartsQuery): Part[] {
-  const piece = (id: string, name: string, length: number): Part =>
-    timberPiece(prefix, cladding, {
-      id,
-      name,
-      length,
-      count: 2,
-      section: { width: Math.min(rimTop, cladding.width), thickness: cladding.thickness },
-      operations: exits.length > 0 ? ['screw on, then drill the exit holes through both boards'] : [],
-    });
-  return [
-    piece('cladding-side', 'Outer board, side', outside.length),
-    piece('cladding-end', 'Outer board, end', outside.width - 2 * cladding.thickness),
-  ];
+/** The boards round the outside, as deep as the box; those that tubes come out of drilled as the boards behind them. */
+function claddingParts(cladding: Timber, frame: Frame, { prefix, exits }: PartsQuery): Part[] {
+  const { outside, rimTop } = frame;
+  const sides = [
+    { side: 'low', words: 'low side', length: outside.length, off: 0 },
+    { side: 'high', words: 'high side', length: outside.length, off: 0 },
+    { side: 'cold', words: 'cold end', length: outside.width - 2 * cladding.thickness, off: cladding.thickness },
+    { side: 'hot', words: 'hot end', length: outside.width - 2 * cladding.thickness, off: cladding.thickness },
+  ] as const;
+  const roles = new Map<string, Part>();
+  for (const { side, words, length, off } of sides) {
+    const role = outerBoard(side, exits);
+    const known = roles.get(role);
+    if (known) {
+      known.count += 1;
+      continue;
+    }
+    const own = exits.some((exit) => exit.side === side);
+    const onEnd = side === 'cold' || side === 'hot';
+    roles.set(
+      role,
+      timberPiece(prefix, cladding, {
+        id: role,
+        name: own ? `Outer board, ${words}` : onEnd ? 'Outer board, end' : 'Outer board, side',
+        length,
+        count: 1,
+        section: { width: Math.min(rimTop, cladding.width), thickness: cladding.thickness },
+        holes: exitRows(exits, side, { length, off, raised: 0 }),
+        datum: onEnd
+          ? { end: 'low side', side: side === 'cold' ? 'right' : 'left' }
+          : { end: 'cold end', side: side === 'low' ? 'left' : 'right' },
+      }),
+    );
+  }
+  return [...roles.values()];
 }
 
 /**

@@ -1,5 +1,5 @@
 import { type HoleSchedule, type Part, type Recess, sheetPiece } from '../shop';
-import { screwHole } from './box';
+import { type InsulationPiece, screwHole } from './box';
 import type { PartsQuery } from './boxParts';
 import { backRoom, type Frame, type TimberBox } from './timberBox';
 
@@ -82,20 +82,40 @@ function weepRows({ weeps, cleat, board }: TimberBox, frame: Frame, under: numbe
   ];
 }
 
-/** Boards of wool between the rails, side by side where a board is smaller than a bay; those in the corners notched at the cleats. */
-function insulationParts({ insulation: wool, rails, cleat, board }: TimberBox, frame: Frame, prefix: string): Part[] {
-  const { inside, bay } = frame;
+/** Boards of wool between the rails, side by side where a board is smaller than a bay, each where it lies. */
+export function insulationPieces(
+  { insulation: wool, cleat }: TimberBox,
+  { inside, bay, rails, wall }: Pick<Frame, 'inside' | 'bay' | 'rails' | 'wall'>,
+  board: number,
+): InsulationPiece[] {
   const across = Math.ceil(inside.width / Math.max(wool.width, wool.height) - 1e-9);
   const along = Math.ceil(bay / Math.min(wool.width, wool.height) - 1e-9);
   const size = { width: bay / along, height: inside.width / across };
-  const columns = (rails + 1) * along;
-  const piece = (id: string, name: string, count: number, recesses: Recess[]): Part[] =>
-    count > 0 ? [sheetPiece(prefix, wool, { id, name, ...size, count, recesses })] : [];
-  if (cleat === 0) return piece('insulation', 'Insulation', columns * across, []);
+  const columns = (rails.length + 1) * along;
+  return Array.from({ length: columns }, (_, column) =>
+    Array.from({ length: across }, (__, row): InsulationPiece => {
+      const inCorner = (column === 0 || column === columns - 1) && (row === 0 || row === across - 1);
+      return {
+        role: inCorner && cleat > 0 ? 'insulation-corner' : 'insulation',
+        x: wall + Math.floor(column / along) * (bay + board) + (column % along) * size.width,
+        y: wall + row * size.height,
+        ...size,
+      };
+    }),
+  ).flat();
+}
+
+/** The same as pieces to cut; those in the corners notched at the cleats. */
+function insulationParts(made: TimberBox, frame: Frame, prefix: string): Part[] {
+  const { insulation: wool, cleat, board } = made;
+  const laid = insulationPieces(made, frame, board.thickness);
+  const [{ width, height } = { width: 0, height: 0 }] = laid;
+  const count = (role: InsulationPiece['role']) => laid.filter((one) => one.role === role).length;
+  const piece = (role: InsulationPiece['role'], name: string, recesses: Recess[]): Part[] =>
+    count(role) > 0 ? [sheetPiece(prefix, wool, { id: role, name, width, height, count: count(role), recesses })] : [];
   // A piece that reaches from end to end, or from side to side, has a cleat at each.
-  const ends = columns === 1 ? [0, 1] : [0];
-  const sides = across === 1 ? [0, 1] : [0];
-  const corners = 4 / (ends.length * sides.length);
+  const ends = laid.every(({ x }) => x === laid[0]?.x) ? [0, 1] : [0];
+  const sides = laid.every(({ y }) => y === laid[0]?.y) ? [0, 1] : [0];
   const at = (place: number, of: number, deep: number) =>
     place === 0 ? { from: 0, to: deep } : { from: of - deep, to: of };
   const notches = ends.flatMap((end) =>
@@ -104,20 +124,20 @@ function insulationParts({ insulation: wool, rails, cleat, board }: TimberBox, f
         kind: 'notch',
         where: 'at its corner',
         purpose: 'round the cleat',
-        along: at(end, size.width, Math.min(cleat, size.width)),
-        up: at(side, size.height, Math.min(board.thickness, size.height)),
+        along: at(end, width, Math.min(cleat, width)),
+        up: at(side, height, Math.min(board.thickness, height)),
         into: { from: 0, to: wool.thickness },
       }),
     ),
   );
   return [
-    ...piece('insulation', 'Insulation', columns * across - corners, []),
-    ...piece('insulation-corner', 'Insulation, in the corners', corners, notches),
+    ...piece('insulation', 'Insulation', []),
+    ...piece('insulation-corner', 'Insulation, in the corners', notches),
   ];
 }
 
 /** Slices off the insulation board, set on edge along sides and ends between the cleats; a hot space higher than the board takes two. */
-export function stripParts(made: TimberBox, { inside }: Frame, { prefix, hotSpace }: PartsQuery): Part[] {
+export function stripParts(made: TimberBox, { inside }: Frame, { prefix, hotSpace, exits }: PartsQuery): Part[] {
   const { insulation: wool, edgeStrip, cleat, board } = made;
   const courses = Math.max(1, Math.ceil(hotSpace / wool.thickness - 1e-9));
   const longest = Math.max(wool.width, wool.height);
@@ -129,7 +149,12 @@ export function stripParts(made: TimberBox, { inside }: Frame, { prefix, hotSpac
       width: edgeStrip,
       height: length / beside,
       count: 2 * courses * beside,
-      operations: ['a slice off the board, set on edge'],
+      operations: [
+        'a slice off the board, set on edge',
+        ...(exits.some(({ side }) => (side === 'low' || side === 'high') === (id === 'strip-side'))
+          ? ['cut out round the tubes that pass it']
+          : []),
+      ],
     });
   };
   return [

@@ -13,5 +13,7 @@ export const boxes = {
 } as const satisfies Record<string, Member<BoxMember>>;
 
 export type { BoxDesign, BoxMember, Exit, Skin } from './box';
+export { outerBoard } from './box';
 export { bendDeduction, courses, develop } from './edge';
+export { leastCleat } from './timberBox';
 export { boxWords };

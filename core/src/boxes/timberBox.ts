@@ -6,6 +6,7 @@ import { bearsPane, leastLedge, mostClearance, paneBearing } from './bearing';
 import type { BoxDesign, BoxMember, CornerScrew, Exit } from './box';
 import { boxParts } from './boxParts';
 import { boxPurchases } from './boxPurchases';
+import { insulationPieces } from './boxSheets';
 import { type BentEdge, edgeDevelopment } from './edge';
 
 /** m. Rebate along the bottom inner edge that a let-in back lies in. */
@@ -105,6 +106,12 @@ export interface Frame {
   rails: number[];
 }
 
+/** m from the cold end inside to the middle of each of so many rails, the bays between them alike. */
+function railPlaces(inside: number, count: number, board: number): number[] {
+  const bay = Math.max(leastBay, (inside - count * board) / (count + 1));
+  return Array.from({ length: count }, (_, index) => (index + 1) * (bay + board) - board / 2);
+}
+
 function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Frame {
   const { board, cladding, edge, back, rails, lid } = made;
   const clad = cladding?.thickness ?? edge?.sheet.thickness ?? 0;
@@ -140,7 +147,7 @@ function frameOf(made: TimberBox, glazing: GlazingDesign, turned: boolean): Fram
     seatDepth,
     seat: sides((size) => size + 2 * clearance),
     bars: glazing.bars,
-    rails: Array.from({ length: rails }, (_, index) => (index + 1) * (bay + board.thickness) - board.thickness / 2),
+    rails: railPlaces(inside.length, rails, board.thickness),
     cornerScrews: cornerScrewsOf(made, { wall, clad, outside, rimTop }),
     backUnder: standing ? board.thickness : backLedge,
     clad,
@@ -178,16 +185,19 @@ export function timberBox(made: TimberBox): BoxMember {
         room: { length: room(inside.length), width: room(inside.width) },
         seam: frame.clad || undefined,
         lid: lid && { width: lid.timber.width, height: lid.timber.thickness, ledge: made.ledge, corners: lid.corners },
+        flashed: edge?.flashing ?? false,
         skin: edge && { thickness: edge.sheet.thickness, under: edge.under, lip: edge.lip },
         board: board.thickness,
         back: back.thickness,
         insulation: wool.thickness,
+        insulationPieces: insulationPieces(made, frame, board.thickness),
         edgeStrip: made.edgeStrip,
         cleat,
         cleatThickness: cleat > 0 ? board.thickness : 0,
         ledge: glazing.cover ? (standing && !lid ? board.thickness : made.ledge) : 0,
         backRoom: standing ? 0 : backRoom,
         below: edge?.sheet.thickness ?? 0,
+        railsOf: (count) => railPlaces(inside.length, count, board.thickness),
         handles: handlesOf(made.handles, outside),
         hangers: made.hanging === 'plates' ? hangersOf(outside) : [],
         backStack: {
@@ -234,7 +244,7 @@ export function timberBox(made: TimberBox): BoxMember {
         mendBearing: (clearance, path) => mendBearing(made, clearance, path),
         findings: (path, exits) => boxFindings(made, frame, glazing, path, exits),
         parts: (query) => boxParts(made, frame, query),
-        purchases: (prefix) => boxPurchases(made, frame, prefix),
+        purchases: (prefix) => boxPurchases(made, frame, glazing, prefix),
         ...(edge ? { development: (prefix: string) => edgeDevelopment(edge, frame, prefix) } : {}),
       };
     },
@@ -296,6 +306,9 @@ function hangersOf({ length, width }: { length: number; width: number }): Point[
   return [0.2, 0.8].flatMap((x) => [0.1, 0.9].map((y) => ({ x: x * length, y: y * width })));
 }
 
+/** m. A cleat that takes a screw, and a slice of insulation that holds together. Judgement. */
+export const leastCleat = 0.012;
+const leastStrip = 0.005;
 /** m that the wall outside a rebate keeps, that a lid keeps under its rebate, and that its frame keeps inside of it. Judgement: less splits. */
 const leastRim = 0.003;
 const leastUnder = 0.006;
@@ -397,6 +410,18 @@ function boxFindings(
       at: { x: frame.outside.length / 2, y: frame.outside.width / 2 },
       fix: mostRails,
     });
+  for (const [field, least] of [
+    ['cleat', leastCleat],
+    ['edgeStrip', leastStrip],
+  ] as const)
+    if (made[field] > 0 && made[field] < least - 1e-9)
+      found.push({
+        code: 'too-thin-to-cut',
+        severity: 'clash',
+        path: at(field),
+        values: { what: field === 'cleat' ? 'corner cleat' : 'edge strip', size: made[field], least },
+        fix: 0,
+      });
   found.push(...seatFindings(made, frame, glazing, path));
   const through = exits.find(({ side }) => side === 'low' || side === 'high');
   if (through && made.side === 'fixed')

@@ -16,6 +16,11 @@ export const boxWords: Record<string, Words> = {
     detail: 'The headers come out through the side boards, and all four sides are fixed: the array cannot be laid in.',
     remedy: 'Let one long side come off: screws and no glue.',
   }),
+  'too-thin-to-cut': (values, say) => ({
+    headline: `${values.text('what')} too thin`,
+    detail: `A ${values.text('what')} of ${say.length(values.number('size'))} splits or crumbles; ${say.length(values.number('least'))} is the least.`,
+    remedy: 'Make it stouter, or leave it out.',
+  }),
   'pane-falls-in': (values, say) => ({
     headline: 'pane may fall into the box',
     detail: `The ledge is ${say.length(values.number('ledge'))} and the pane has ${say.length(values.number('clearance'))} of room all round: it bears on ${say.length(values.number('centred'))} in the middle and on ${say.length(values.number('slid'))} slid aside.`,

@@ -49,7 +49,9 @@ export function drawOn(page: PaperPage, drawing: Drawing, { scale, origin, habit
   for (const dimension of drawing.dimensions) drawDimension(page, dimension, place, habit);
   for (const label of drawing.labels) {
     const to = place(label.to);
-    page.line(place(label.at), to, { stroke: '#5A6469', width: 0.15 });
+    // Words on the spot need no line to it.
+    if (label.at.x !== label.to.x || label.at.y !== label.to.y)
+      page.line(place(label.at), to, { stroke: '#5A6469', width: 0.15 });
     const size =
       label.size === undefined
         ? ''

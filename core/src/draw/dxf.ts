@@ -71,8 +71,11 @@ export async function writeDxf(drawing: Drawing, { habit }: { habit: Habit }): P
   for (const dimension of drawing.dimensions) {
     const layerName = 'dimension';
     const line = dimensionLine(dimension);
-    dxf.addLine(at(dimension.from), at(line.from), { layerName });
-    dxf.addLine(at(dimension.to), at(line.to), { layerName });
+    // A dimension that stands where it measures has no witness lines.
+    if (dimension.offset !== 0) {
+      dxf.addLine(at(dimension.from), at(line.from), { layerName });
+      dxf.addLine(at(dimension.to), at(line.to), { layerName });
+    }
     dxf.addLine(at(line.from), at(line.to), { layerName });
     const { along } = direction(line.from, line.to);
     const upright = Math.abs(along.y) > Math.abs(along.x);
@@ -84,7 +87,7 @@ export async function writeDxf(drawing: Drawing, { habit }: { habit: Habit }): P
   }
   for (const label of drawing.labels) {
     const layerName = 'label';
-    dxf.addLine(at(label.at), at(label.to), { layerName });
+    if (label.at.x !== label.to.x || label.at.y !== label.to.y) dxf.addLine(at(label.at), at(label.to), { layerName });
     const size = label.size === undefined ? '' : ` ${formatLength(label.size, habit, { bare: true }).text}`;
     dxf.addText(at(label.to), textHeight, plain(`${label.words}${size}`), { layerName });
   }

@@ -57,11 +57,22 @@ export function writeSvg(drawing: Drawing, options: SvgOptions): string {
     ...labels.map((label) => {
       const from = place(label.at);
       const to = place(label.to);
-      return `<g class="label"><path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/><text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escaped(label.text)}</text></g>`;
+      // Words on the spot need no line to it.
+      const leader =
+        from.x === to.x && from.y === to.y
+          ? ''
+          : `<path d="M${n(from.x)} ${n(from.y)}L${n(to.x)} ${n(to.y)}" stroke="#5A6469" stroke-width=".15" fill="none"/>`;
+      return `<g class="label">${leader}<text x="${n(to.x)}" y="${n(to.y + 1)}" text-anchor="${label.anchor}" fill="#22303A">${escaped(label.text)}</text></g>`;
     }),
+    `<text class="scale" x="${n(width - 3)}" y="${n(height - 3)}" text-anchor="end" font-size="2.6" fill="#5A6469">${scaleWords(scale)}</text>`,
     '</svg>',
   ];
   return `${parts.join('\n')}\n`;
+}
+
+/** The scale as drawings say it. */
+function scaleWords(scale: number): string {
+  return scale === 1000 ? 'full size' : `1 : ${Math.round(10000 / scale) / 10}`;
 }
 
 function shapeSvg(shape: Shape, place: (point: Point) => Point, scale: number): string {

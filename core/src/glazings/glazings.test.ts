@@ -135,7 +135,7 @@ describe('glazings: every kind', () => {
       glazing('tempered-glass')
         .purchases('p')
         .map(({ id }) => id),
-    ).deep.equal(['p/pane', 'p/gasket']);
+    ).deep.equal(['p/pane', 'p/gasket', 'p/alcohol']);
   });
   it('leaves a bare panel without pane, purchases and matters', () => {
     const bare = glazing('none');

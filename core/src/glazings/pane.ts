@@ -74,7 +74,7 @@ function bedded(kind: PaneKind): Member<GlazingDesign> {
         heatCapacity: mass * materials[pane.material].heatCapacity,
         bars: { count: bars, shade: Math.min(0.5, (bars * barSize) / length), width: barSize, depth: barSize },
         work: workOf(pane, bars),
-        purchases: (prefix) => bought({ prefix, pane, length, width }),
+        purchases: (prefix) => bought({ prefix, pane, length, width, bars }),
         findings: (path, gap) => paneFindings({ pane, length, width, bars, gap, path }),
         underWind: (gap, wind, paths) => paneUnderWind({ pane, length, width, bars, gap }, wind, paths),
       };
@@ -96,8 +96,9 @@ function workOf(pane: Pane, bars: number): string[] {
   ];
 }
 
-function bought(query: { prefix: string; pane: Pane; length: number; width: number }): Purchase[] {
-  const { prefix, pane, length, width } = query;
+function bought(query: { prefix: string; pane: Pane; length: number; width: number; bars: number }): Purchase[] {
+  const { prefix, pane, length, width, bars } = query;
+  const gasket = 2 * (length + width) + bars * width;
   const mass = pane.weight * length * width;
   const lines: Purchase[] = [
     {
@@ -107,16 +108,26 @@ function bought(query: { prefix: string; pane: Pane; length: number; width: numb
       unit: 'm²',
       priceKey: `pane/${pane.id}`,
       rule: 'one pane to size',
+      size: { width, height: length },
       mass,
     },
     {
       id: `${prefix}/gasket`,
       name: 'Glazing gasket',
-      quantity: 2 * (length + width),
+      quantity: gasket,
       unit: 'm',
       priceKey: 'gasket',
-      rule: 'once round the pane',
-      mass: 0.05 * 2 * (length + width),
+      rule: bars > 0 ? 'once round the pane and along every bar' : 'once round the pane',
+      mass: 0.05 * gasket,
+    },
+    {
+      id: `${prefix}/alcohol`,
+      name: 'Cleaning alcohol',
+      quantity: 0.1 * length * width,
+      unit: 'L',
+      priceKey: 'alcohol',
+      rule: 'both faces of the pane, wiped once',
+      mass: 0,
     },
   ];
   if (pane.kind === 'multiwall')

@@ -48,7 +48,7 @@ export {
 } from './handTests';
 export { jobParts } from './jobParts';
 export { type LookItem, lastLook } from './lastLook';
-export { buyListCsv, buySize, cutListCsv } from './listsCsv';
+export { type AmountUnit, buyAmount, buyListCsv, buySize, buyUnit, cutListCsv } from './listsCsv';
 export { type MadeFigure, type Making, type Makings, panelMakings } from './makings';
 export { type MarkWorth, marksWorth } from './marks';
 export { mountOf, sideOf, usualGust, windOf } from './mount';
@@ -76,7 +76,7 @@ export { type Refit, refitDimension, sayBound, sayRefit } from './refit';
 export { sayChanges } from './sayChanges';
 export type { Job } from './schema';
 export { jobFormat, jobJsonSchema, jobSchema, jobVersion, leastSpecificFlow } from './schema';
-export { jobSteps, sayStep } from './steps';
+export { jobSteps, jobTools, sayStep } from './steps';
 export { type StillFigures, stillFigures, stillMakings } from './still';
 export { type StockFit, shrinkToSave, stretchToStock, sweepTogether } from './stockFits';
 export { sayFit, sayPoint, sayPointFully } from './stockWords';

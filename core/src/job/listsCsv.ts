@@ -1,4 +1,4 @@
-import { formatLength, type Habit, inch, sayWords } from '../quantity';
+import { formatLength, formatNumber, type Habit, inch, sayWords } from '../quantity';
 import {
   type BuyLine,
   faceOf,
@@ -96,25 +96,60 @@ export function buySize({ size }: BuyLine, habit: Habit): string {
   return 'length' in size ? say(size.length) : `${say(size.height)} × ${say(size.width)}`;
 }
 
+/** What an amount is counted in, and how many of it make one of the line's own unit. */
+export interface AmountUnit {
+  symbol: string;
+  per: number;
+}
+
+const foot = 12 * inch;
+/** Each unit of a buy list in American shops: quarts and pounds, as small amounts are sold. */
+const american: Record<Exclude<BuyLine['unit'], 'each'>, AmountUnit> = {
+  m: { symbol: 'ft', per: 1 / foot },
+  'm²': { symbol: 'ft²', per: 1 / foot ** 2 },
+  kg: { symbol: 'lb', per: 1 / 0.45359237 },
+  L: { symbol: 'qt', per: 1 / 0.946352946 },
+};
+
+/** The unit of a line in the builder's habit; things that are counted have none. */
+export function buyUnit({ unit }: Pick<BuyLine, 'unit'>, habit: Habit): AmountUnit {
+  if (unit === 'each') return { symbol: '', per: 1 };
+  return habit === 'imperial' ? american[unit] : { symbol: unit, per: 1 };
+}
+
+/** How much of a line there is to buy, in the builder's habit. */
+export function buyAmount(line: Pick<BuyLine, 'unit' | 'quantity'>, habit: Habit): string {
+  const { symbol, per } = buyUnit(line, habit);
+  const quantity = line.quantity * per;
+  if (symbol === '') return formatNumber(Math.ceil(quantity - 1e-9));
+  return `${formatNumber(quantity, quantity < 10 ? 2 : 1)}\u00a0${symbol}`;
+}
+
 /** The buy list as CSV. */
-export function buyListCsv(plan: ShopPlan, currency: string, habit: Habit): string {
+export function buyListCsv(plan: ShopPlan, currency: string, habit: Habit, tools: readonly string[] = []): string {
   return writeCsv([
-    ['what', 'size', 'how many', 'unit', `price ${currency}`, 'rule'],
-    ...plan.buy.map((line) => [
-      line.name,
-      buySize(line, habit),
-      Math.round(line.quantity * 1000) / 1000,
-      line.unit,
-      line.price === undefined ? 'no price' : Math.round(line.price * 100) / 100,
-      line.rule,
-    ]),
+    ['what', 'size', 'how many', 'unit', `price ${currency}`, 'rule', 'have it'],
+    ...plan.buy.map((line) => {
+      const { symbol, per } = buyUnit(line, habit);
+      return [
+        sayWords(line.name, habit),
+        buySize(line, habit),
+        Math.round(line.quantity * per * 1000) / 1000,
+        symbol || 'each',
+        line.price === undefined ? 'no price' : Math.round(line.price * 100) / 100,
+        sayWords(line.rule, habit),
+        line.have ? 'yes' : '',
+      ];
+    }),
+    ...tools.map((tool) => [tool, '', 1, 'tool', '', '', '']),
     [
       'in all',
       '',
       '',
       '',
       Math.round(plan.cost * 100) / 100,
-      plan.unpriced.length > 0 ? `without: ${plan.unpriced.join(', ')}` : '',
+      plan.unpriced.length > 0 ? sayWords(`without: ${plan.unpriced.join(', ')}`, habit) : '',
+      '',
     ],
   ]);
 }

@@ -13,7 +13,7 @@ import {
   type WindLoad,
   windOn,
 } from '../mounts';
-import { weighs } from '../quantity';
+import { measured, weighs } from '../quantity';
 import type { Purchase } from '../shop';
 import { tiltOf } from './conditions';
 import type { OpenJob } from './open';
@@ -106,7 +106,7 @@ export function anchorage(open: OpenJob, index: number): Purchase[] {
     return [
       {
         id: `${prefix}-ballast`,
-        name: `Ballast, blocks of ${block} kg`,
+        name: `Ballast, blocks of ${measured('mass', block, 0)}`,
         quantity: blocks,
         unit: 'each',
         priceKey: 'ballast',

@@ -253,6 +253,8 @@ export const jobSchema = z.strictObject({
     /** Ids of lengths and sheets on the list that are not to be had just now. */
     without: z.array(z.string()).max(999).optional(),
     spares: z.strictObject({ consumables: share }),
+    /** Ids of lines of the buy list, and tools, that the builder has already. */
+    have: z.array(z.string()).max(999).optional(),
     /** What went out of the shed and what came back. */
     ledger: z
       .array(

@@ -1,3 +1,4 @@
+import type { Tool } from '../catalogue';
 import { inOrder, type Step, stepId } from '../plan';
 import { type Habit, sayWords, sized } from '../quantity';
 import { mountOf } from './mount';
@@ -45,13 +46,18 @@ export function jobSteps(open: OpenJob): Step[] {
   return inOrder(steps);
 }
 
+/** Every tool that the steps of a job ask for, once, by name. */
+export function jobTools(open: OpenJob): Tool[] {
+  const needed = new Set(jobSteps(open).flatMap(({ needs }) => needs));
+  return [...needed].sort((a, b) => a.localeCompare(b));
+}
+
 /** A step in words, in the builder's habit. */
 export function sayStep(step: Step, habit: Habit): Step {
   const say = (words: readonly string[]) => words.map((one) => sayWords(one, habit));
   return {
     ...step,
     does: say(step.does),
-    needs: say(step.needs),
     beware: say(step.beware),
     checks: step.checks.map((check) => ({ ...check, words: sayWords(check.words, habit) })),
   };

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, lengthField, type Timber } from '../catalogue';
+import { boltSized } from '../quantity';
 import type { HoleSchedule } from '../shop';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { anchorField, fixings, piece, timberField } from './piece';
@@ -152,7 +153,7 @@ function stand(timber: Timber, wanted: number, panel: MountedPanel): Omit<MountD
     parts,
     purchases: [
       fixings(prefix, {
-        name: 'Galvanised coach bolts M8',
+        name: `Galvanised coach bolts ${boltSized(0.008)}`,
         quantity: 2 * legs + braceBolts + 4 * rails,
         priceKey: 'bolt',
         rule: 'two a leg foot, one a brace end, four a rail',

@@ -140,7 +140,7 @@ function frame(timber: Timber, wanted: number, pin: number, panel: MountedPanel)
               name: 'Foot',
               length: foot,
               count: 4,
-              operations: ['treat the end that meets the ground'],
+              operations: ['treat the end that meets the ground with preservative'],
             }),
           ]
         : []),

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { countField, defineMember, entry, lengthField, type Timber } from '../catalogue';
+import { boltSized, sized } from '../quantity';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { fixings, piece, timberField } from './piece';
 import { bar, panelPoints, panelSide } from './side';
@@ -74,7 +75,7 @@ function standoff(
         each: 0.6,
       }),
       fixings(prefix, {
-        name: 'Coach screws M8 × 100, stainless',
+        name: `Coach screws ${boltSized(0.008)} × ${sized(0.1)}, stainless`,
         quantity: brackets * bolts,
         priceKey: 'bolt',
         rule: `${bolts} a bracket, into the rafter and not the board`,

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { countField, defineMember, entry, lengthField, type Timber } from '../catalogue';
+import { boltSized } from '../quantity';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { fixings, piece, timberField } from './piece';
 import { bar, panelPoints, panelSide } from './side';
@@ -68,7 +69,7 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
     ],
     purchases: [
       fixings(prefix, {
-        name: 'Wall anchors M10',
+        name: `Wall anchors ${boltSized(0.01)}`,
         quantity: 2 * anchors,
         priceKey: 'bolt',
         rule: `${anchors} a plate`,

@@ -1,3 +1,4 @@
+import type { Tool } from '../catalogue';
 import type { QuantityKind } from '../quantity';
 
 /** Something to look at or to measure before going on. */
@@ -19,7 +20,7 @@ export interface Step {
   /** Ids of parts that it makes or puts in. */
   parts: readonly string[];
   /** Tools, and what protects whoever does it. */
-  needs: readonly string[];
+  needs: readonly Tool[];
   checks: readonly Check[];
   /** Dangers of this step, each with what to do. */
   beware: readonly string[];

@@ -20,7 +20,7 @@ export { parsePitch } from './pitch';
 export type { ParsedPlace } from './place';
 export { formatAim, formatPlace, parsePlace } from './place';
 export { evenly, normals } from './random';
-export { measured, sayWords, sized } from './sized';
+export { boltSized, measured, sayWords, screwSized, sized } from './sized';
 export type { DecimalMark, Table } from './table';
 export { isNothing, longestCell, previewTable, quoteCell, readCell, readTable } from './table';
 export type { DateOrder, WrittenTime, ZoneClock } from './time';

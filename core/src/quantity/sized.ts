@@ -17,11 +17,35 @@ export function measured(kind: QuantityKind, value: number, digits?: number): st
   return `⟦${kind}:${value}${digits === undefined ? '' : `:${digits}`}⟧`;
 }
 
+/** A wood screw of 4 mm or number 8, by its length in m. */
+export function screwSized(length: number): string {
+  return `⟦screw:${length}⟧`;
+}
+
+/** A bolt by its thread in m: M8 in metric shops, 5/16″ in others. */
+export function boltSized(thread: number): string {
+  return `⟦bolt:${thread}⟧`;
+}
+
+const threads = {
+  screw: { metric: '4', imperial: '#8' },
+} as const;
+
+/** Sizes that shops name by their thread. */
+function sayThread(kind: string, value: number, habit: Habit): string | undefined {
+  if (kind === 'screw')
+    return `${threads.screw[habit]} × ${formatLength(value, habit, { bare: true, inchesOnly: true }).text}`;
+  if (kind !== 'bolt') return undefined;
+  return habit === 'metric' ? `M${Math.round(value * 1000)}` : formatLength(value, habit).text;
+}
+
 function say(inside: string, habit: Habit): string {
   const [first = '', value, digits] = inside.split(':');
   const kind = quantityKinds.find((one) => one === first);
   if (kind && value !== undefined)
     return formatQuantity(kind, Number(value), habit, digits === undefined ? undefined : Number(digits)).text;
+  const thread = value === undefined ? undefined : sayThread(first, Number(value), habit);
+  if (thread !== undefined) return thread;
   const fine = first.startsWith('~');
   const options = fine ? { decimals: 1, fraction: 64 as const } : {};
   // A whole number of millimetres needs no nought behind it.

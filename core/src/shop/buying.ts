@@ -33,6 +33,8 @@ export interface Shop {
   without?: readonly string[];
   /** Share bought over what the rule gives, for things measured out and not counted. */
   spares: { consumables: number };
+  /** Ids of purchases that the builder has already: they cost nothing. */
+  have?: readonly string[];
 }
 
 /** Fields of the shop's kerfs, by what is cut. */
@@ -96,6 +98,8 @@ export interface BuyLine {
   /** Where the price stands in the shop of the job (`sold.3.price`, `prices.cap`); absent for what is on hand. */
   priceField?: string;
   rule: string;
+  /** The builder has it, and buys none. */
+  have?: true;
 }
 
 export interface ShopPlan {
@@ -129,8 +133,23 @@ export function sumShop(materials: MaterialPlan[], purchases: readonly Purchase[
     const unitPrice = shop.prices[purchase.priceKey];
     const quantity =
       unit === 'each' || unit === 'm²' ? purchase.quantity : purchase.quantity * (1 + shop.spares.consumables);
-    const price = unitPrice === undefined ? {} : { each: unitPrice, price: unitPrice * quantity };
-    buy.push({ id, name, quantity, unit, rule, priceField: `prices.${purchase.priceKey}`, ...price });
+    const have = shop.have?.includes(id) ?? false;
+    const price = have
+      ? { ...(unitPrice === undefined ? {} : { each: unitPrice }), price: 0, have: true as const }
+      : unitPrice === undefined
+        ? {}
+        : { each: unitPrice, price: unitPrice * quantity };
+    const { size } = purchase;
+    buy.push({
+      id,
+      name,
+      ...(size ? { size } : {}),
+      quantity,
+      unit,
+      rule,
+      priceField: `prices.${purchase.priceKey}`,
+      ...price,
+    });
   }
   return {
     materials,

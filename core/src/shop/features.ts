@@ -4,9 +4,12 @@ import type { EndCut, HoleSchedule, Part, Recess, Section, Span } from './part';
 
 const tiny = 5e-5;
 
-/** m. Finished width and thickness of a piece of timber: as ripped, else as sold. Nothing for what is no timber. */
+/** m. Finished width and thickness of timber, as ripped, else as sold; of a bar over its flange and its height. Nothing for tube and sheet. */
 export function sectionOf(part: Part): Section | undefined {
-  if (part.kind !== 'length' || part.stuff !== 'timber') return undefined;
+  if (part.kind !== 'length') return undefined;
+  const bar = part.stuff === 'bar' ? findEntry('bar', part.item) : undefined;
+  if (bar) return { width: bar.width, thickness: bar.height };
+  if (part.stuff !== 'timber') return undefined;
   if (part.section) return part.section;
   const board = findEntry('timber', part.item);
   return board && { width: board.width, thickness: board.thickness };
@@ -36,9 +39,10 @@ export function featureWords(part: Part): string[] {
     .filter((words, index, all) => all.indexOf(words) === index);
 }
 
-/** All work on a piece beside its holes and bends, in words: what its features ask first. */
+/** All work on a piece beside its holes and bends, in words: what its features ask first, and the row it must come to. */
 export function workWords(part: Part): string[] {
-  return [...featureWords(part), ...part.operations];
+  const row = rowWords(part);
+  return [...featureWords(part), ...part.operations, ...(row ? [row] : [])];
 }
 
 function ripWords(part: Part): string | undefined {
@@ -178,4 +182,9 @@ export function mirrorImages(one: Part, other: Part): boolean {
   return turns.some((turn) =>
     same(shapeOf(one, { along: turn.along !== mirror.along, up: turn.up, into: turn.into }), wanted),
   );
+}
+
+/** What a row of like pieces must come to, in words; nothing for a piece that stands by itself. */
+function rowWords({ row }: Part): string | undefined {
+  return row && `${row.pieces} in a row with their fittings: ${row.words} ${sized(row.length, true)}`;
 }

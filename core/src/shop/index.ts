@@ -31,6 +31,7 @@ export { hasSize, isPane } from './part';
 export { barPiece, evenlyAlong, sheetPiece, timberPiece } from './pieces';
 export type { ProveOptions } from './prove';
 export { isProved, proofKey, proveMaterial } from './prove';
+export { bought, screws } from './purchase';
 export type { SheetCut } from './sheetCuts';
 export { cutOrder, NotGuillotine, sheetOffcuts } from './sheetCuts';
 export type { SheetSearchOptions } from './sheetSearch';

@@ -74,6 +74,14 @@ export interface Section {
   thickness: number;
 }
 
+/** A row that like pieces make with what lies between them; m. */
+export interface PieceRow {
+  pieces: number;
+  /** From where to where it is measured, in words, and how long it is. */
+  words: string;
+  length: number;
+}
+
 /** Something to make: `length` pieces come off a bar, `sheet` pieces off a sheet. */
 export type Part = {
   /** From its role, for instance `panel-a/riser`: ticks and locks hang on it through design changes. */
@@ -92,6 +100,8 @@ export type Part = {
   ends?: readonly EndCut[];
   datum?: PieceDatum;
   bends?: BendSchedule;
+  /** Where pieces stand end to end with their fittings, what they come to: the error of each adds up. */
+  row?: PieceRow;
   /** kg each. */
   mass: number;
 } & (
@@ -134,6 +144,8 @@ export interface Purchase {
   priceKey: string;
   /** How the quantity comes about, in words. */
   rule: string;
+  /** m. Of what is ordered to size, a pane, or by its length, a screw. */
+  size?: { width: number; height: number } | { length: number };
   /** kg in all, where it ends up in the panel. */
   mass: number;
 }

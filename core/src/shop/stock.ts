@@ -89,6 +89,18 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     handle: 5,
     hanger: 2,
     'weep-screen': 0.3,
+    'small-staple': 0.02,
+    glue: 14,
+    stop: 1.2,
+    alcohol: 6,
+    primer: 34,
+    'sensor-wire': 1.1,
+    'sensor-sleeve': 1.5,
+    'pane-clip': 1.2,
+    'feed-manifold': 12,
+    'air-cock': 5,
+    preservative: 16,
+    gauze: 4,
   };
   const panePrices = {
     tempered: 55,

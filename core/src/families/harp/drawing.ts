@@ -13,5 +13,5 @@ export const harpDrawing = {
   detail: (build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing =>
     layout.tee ? teeDetail(build.id, layout, layout.tee) : detail(build, layout),
   section: (build: PlateBuild<HarpParameters>, layout: HarpLayout): Drawing =>
-    plateSection(build, layout, { airGap: fieldRange('airGap'), beyond: 'header-hot' }),
+    plateSection(build, layout, { airGap: fieldRange('airGap'), beyond: layout.tee ? 'header-piece' : 'header-hot' }),
 };

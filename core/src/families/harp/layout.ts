@@ -71,6 +71,7 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
   const thickest = tee?.across ?? diameter;
   const stack = layStack({ absorber, box, glazing, airGap: parameters.airGap, tube, thickest });
   const slot = slotFor(hot - cold);
+  const onTubes = absorber.on(rowOf(build, { tube, count: riserCount, pitch, length: riserClear }));
   const exits = (span: Span, along: number, drawn: number): Exit[] =>
     [span.out, ...(far === undefined ? [] : [-span.out])].map((out) => ({
       side: out > 0 ? 'high' : 'low',
@@ -90,7 +91,9 @@ export function layOut(build: PlateBuild<HarpParameters>): HarpLayout {
     pitch,
     plateSpan: { from: cold + diameter / 2, to: hot - diameter / 2 },
     endMetal: diameter,
-    finWidth: absorber.on(rowOf(build, { tube, count: riserCount, pitch, length: riserClear })).plate.width,
+    thick: [cold, hot].map((x) => ({ from: x - thickest / 2, to: x + thickest / 2 })),
+    finWidth: onTubes.plate.width,
+    plates: onTubes.parts,
     tee,
     // From stop to stop of its tees, or from crown to crown and an entry into each header.
     riserCut: tee ? riserClear + diameter - 2 * tee.branchLaying : riserClear + 2 * parameters.entry,

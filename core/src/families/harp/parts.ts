@@ -1,7 +1,7 @@
-import { bore, drillFor, type Tee } from '../../catalogue';
-import type { HoleSchedule, Part, Purchase } from '../../shop';
-import { tubeMass } from '../../shop';
-import { blackPaint, bought, boxPartsOf } from '../plate/design';
+import { bore, drillFor, elbowFor, type Tee } from '../../catalogue';
+import { sized } from '../../quantity';
+import { bought, type HoleSchedule, type Part, type Purchase, tubeMass } from '../../shop';
+import { arrayPurchases, blackPaint, boxPartsOf } from '../plate/design';
 import { capillarySolder, filletSolder, solderLines } from '../plate/joints';
 import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
@@ -44,6 +44,7 @@ export function harpParts(
       ...fittings(prefix, layout),
       ...(tee ? teeSolder(prefix, layout, tee) : buttSolder(prefix, layout)),
       blackPaint(prefix, paintArea),
+      ...arrayPurchases(prefix, layout, paintArea),
       ...plate.purchases,
       ...box.purchases(prefix),
     ],
@@ -89,6 +90,16 @@ export function pieceLengths(layout: HarpLayout, tee: Tee): { between: number; o
 function headerPieces(prefix: string, layout: HarpLayout, tee: Tee): Part[] {
   const { headerTube, parameters } = layout;
   const { between, open, closed } = pieceLengths(layout, tee);
+  const row =
+    parameters.riserCount > 2
+      ? {
+          row: {
+            pieces: parameters.riserCount - 1,
+            words: 'first branch to last',
+            length: (parameters.riserCount - 1) * parameters.pitch,
+          },
+        }
+      : {};
   const piece = (id: string, name: string, length: number, count: number, work: string[]): Part => ({
     id: `${prefix}/${id}`,
     name,
@@ -101,9 +112,12 @@ function headerPieces(prefix: string, layout: HarpLayout, tee: Tee): Part[] {
     mass: tubeMass(headerTube) * length,
   });
   return [
-    piece('header-piece', 'Header piece, tee to tee', between, 2 * (parameters.riserCount - 1), [
-      'cut every one alike against one stop: what one is off, the row is off so many times',
-    ]),
+    {
+      ...piece('header-piece', 'Header piece, tee to tee', between, 2 * (parameters.riserCount - 1), [
+        'cut every one alike against one stop: what one is off, the row is off so many times',
+      ]),
+      ...row,
+    },
     piece('header-open', 'Header piece, to the way out', open, 2, []),
     piece('header-closed', 'Header piece, to the far end', closed, 2, []),
   ];
@@ -143,26 +157,37 @@ function fittings(prefix: string, layout: HarpLayout): Purchase[] {
   ];
 }
 
-function buttSolder(prefix: string, { tube, parameters }: HarpLayout): Purchase[] {
+/** Capillary joints of caps and unions on the headers' ends: two ways out, two far ends. */
+const endJoints = 4;
+
+function endSolder({ headerTube }: HarpLayout): number {
+  const { socket } = elbowFor(headerTube.outerDiameter);
+  return capillarySolder({ joints: endJoints, diameter: headerTube.outerDiameter, socket });
+}
+
+function buttSolder(prefix: string, layout: HarpLayout): Purchase[] {
+  const { tube, parameters } = layout;
   const joints = 2 * parameters.riserCount;
   return solderLines(prefix, {
-    joints,
-    solder: filletSolder({ joints, diameter: tube.outerDiameter }),
-    rule: `a 3 mm fillet round ${joints} riser joints`,
+    joints: joints + endJoints,
+    solder: filletSolder({ joints, diameter: tube.outerDiameter }) + endSolder(layout),
+    rule: `a fillet of ${sized(0.003)} round ${joints} riser joints, and ${endJoints} sockets at the ends`,
     fluxEach: 0.002,
   });
 }
 
-function teeSolder(prefix: string, { tube, headerTube, parameters }: HarpLayout, tee: Tee): Purchase[] {
+function teeSolder(prefix: string, layout: HarpLayout, tee: Tee): Purchase[] {
+  const { tube, headerTube, parameters } = layout;
   const tees = 2 * parameters.riserCount;
-  const joints = 3 * tees;
+  const joints = 3 * tees + endJoints;
   const solder =
+    endSolder(layout) +
     capillarySolder({ joints: 2 * tees, diameter: headerTube.outerDiameter, socket: tee.runSocket }) +
     capillarySolder({ joints: tees, diameter: tube.outerDiameter, socket: tee.branchSocket });
   return solderLines(prefix, {
     joints,
     solder,
-    rule: `a capillary gap of 0.1 mm and half as much again in ${joints} joints`,
+    rule: `a capillary gap of ${sized(0.0001, true)} and half as much again in ${joints} joints`,
     fluxEach: 0.001,
   });
 }

@@ -1,7 +1,8 @@
 import type { Tee } from '../../catalogue';
 import type { Dimension, Drawing, Label, Shape } from '../../draw';
 import { rowOf } from '../plate/layout';
-import { boxShapes, outsideDimensions, paneShapes, plateShapes, standOff, upArrow, upLabel } from '../plate/plan';
+import { boxShapes, outsideDimensions, paneShapes, railShapes, standOff, upArrow, upLabel } from '../plate/plan';
+import { plateShapes } from '../plate/plates';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
 import { fieldRange, type HarpParameters } from './parameters';
@@ -11,7 +12,7 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
   const { tube, headerTube, headers, spans, plateSpan } = layout;
   const prefix = build.id;
   const part = (name: string) => `${prefix}/${name}`;
-  const shapes: Shape[] = [...boxShapes(prefix, layout), ...plateShapes(prefix, layout)];
+  const shapes: Shape[] = [...boxShapes(prefix, layout), ...plateShapes(layout), ...railShapes(prefix, layout)];
   for (const y of layout.runs)
     shapes.push({
       kind: 'rect',
@@ -24,16 +25,16 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
       height: tube.outerDiameter,
     });
   for (const which of ['cold', 'hot'] as const) {
-    const span = spans[which];
-    shapes.push({
-      kind: 'rect',
-      layer: 'header',
-      part: part(layout.tee ? 'header-piece' : `header-${which}`),
-      x: headers[which] - headerTube.outerDiameter / 2,
-      y: Math.min(span.open, span.closed),
-      width: headerTube.outerDiameter,
-      height: Math.abs(span.open - span.closed),
-    });
+    for (const piece of headerSpans(layout, which))
+      shapes.push({
+        kind: 'rect',
+        layer: 'header',
+        part: part(piece.role),
+        x: headers[which] - headerTube.outerDiameter / 2,
+        y: piece.from,
+        width: headerTube.outerDiameter,
+        height: piece.to - piece.from,
+      });
   }
   if (layout.tee) shapes.push(...teeShapes(part('tee'), layout, layout.tee));
   shapes.push(...paneShapes(prefix, layout), ...upArrow(build.turned, layout));
@@ -49,6 +50,25 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
     dimensions: planDimensions(build, layout),
     labels: [label('cold', 'cold in'), label('hot', 'hot out'), upLabel(build.turned, layout)],
   };
+}
+
+/** A header from end to end: one tube, or the pieces between its tees. */
+function headerSpans(layout: HarpLayout, which: 'cold' | 'hot'): { role: string; from: number; to: number }[] {
+  const { spans, runs, tee } = layout;
+  const { open, closed } = spans[which];
+  const [low, high] = [Math.min(open, closed), Math.max(open, closed)];
+  if (!tee) return [{ role: `header-${which}`, from: low, to: high }];
+  const [first = low, last = high] = [runs[0], runs[runs.length - 1]];
+  const toLow = open < closed;
+  return [
+    { role: toLow ? 'header-open' : 'header-closed', from: low, to: first - tee.runLaying },
+    ...runs.slice(1).map((y, index) => ({
+      role: 'header-piece',
+      from: (runs[index] ?? y) + tee.runLaying,
+      to: y - tee.runLaying,
+    })),
+    { role: toLow ? 'header-closed' : 'header-open', from: last + tee.runLaying, to: high },
+  ];
 }
 
 /** A tee at both ends of every riser, its branch toward the plate. */

@@ -12,12 +12,15 @@ const nut = 0.004;
 export function detail(prefix: string, layout: LatticeLayout): Drawing {
   const { parameters, sheet } = layout;
   const { bolt, washer, gasket } = parameters;
+  // A lattice so small that no bolt stands in its middle has none of these.
+  const own = (part: string) =>
+    layout.bolts.length > 0 || (part !== 'bolt' && part !== 'washers') ? { part: `${prefix}/${part}` } : {};
   const half = gasket / 2 + sheet.thickness;
   const stacked = (layer: Shape['layer'], part: string, width: number, from: number, height: number): Shape[] =>
     [from, -from - height].map((y) => ({
       kind: 'rect',
       layer,
-      part: `${prefix}/${part}`,
+      ...own(part),
       x: -width / 2,
       y,
       width,
@@ -33,7 +36,7 @@ export function detail(prefix: string, layout: LatticeLayout): Drawing {
       {
         kind: 'rect',
         layer: 'fixing',
-        part: `${prefix}/bolt`,
+        ...own('bolt'),
         x: -bolt / 2,
         y: -half - rubber - steel,
         width: bolt,

@@ -4,7 +4,7 @@ import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../p
 import { detail } from './detail';
 import type { LatticeLayout } from './layout';
 import { fieldRange } from './parameters';
-import { portHole } from './pieces';
+import { portHole, rimBoltRole } from './pieces';
 
 /** m. Diameter that a bolt head is drawn with. */
 const head = 0.009;
@@ -21,6 +21,17 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
     width: along,
     height: across,
   });
+  const broad = layout.rimBar.width;
+  const lath = (part: 'lath-long' | 'lath-short', x: number, y: number, along: number, across: number): Shape => ({
+    kind: 'rect',
+    layer: 'timber',
+    hidden: true,
+    part: `${prefix}/${part}`,
+    x,
+    y,
+    width: along,
+    height: across,
+  });
   const hole = (centre: { x: number; y: number }): Shape => ({
     kind: 'circle',
     layer: 'hole',
@@ -28,7 +39,7 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
     centre,
     radius: boltHole / 2,
   });
-  const bolt = (part: 'bolt' | 'bolt-rim', centre: { x: number; y: number }): Shape => ({
+  const bolt = (part: string, centre: { x: number; y: number }): Shape => ({
     kind: 'circle',
     layer: 'fixing',
     part: `${prefix}/${part}`,
@@ -55,12 +66,20 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
             },
           ]
         : []),
-      bar('rim-long', 0, 0, length, rim),
-      bar('rim-long', 0, width - rim, length, rim),
-      bar('rim-short', 0, rim, rim, width - 2 * rim),
-      bar('rim-short', length - rim, rim, rim, width - 2 * rim),
+      bar('rim-long', 0, 0, length, broad),
+      bar('rim-long', 0, width - broad, length, broad),
+      bar('rim-short', 0, broad, broad, width - 2 * broad),
+      bar('rim-short', length - broad, broad, broad, width - 2 * broad),
+      ...(glazing.cover
+        ? ([
+            lath('lath-long', 0, 0, length, rim),
+            lath('lath-long', 0, width - rim, length, rim),
+            lath('lath-short', 0, rim, rim, width - 2 * rim),
+            lath('lath-short', length - rim, rim, rim, width - 2 * rim),
+          ] satisfies Shape[])
+        : []),
       ...bolts.map((at) => bolt('bolt', at)),
-      ...rimBolts.map((at) => bolt('bolt-rim', at)),
+      ...rimBolts.map((at) => bolt(rimBoltRole(layout, at), at)),
       ...[...bolts, ...rimBolts].map(hole),
       // Through the back alone.
       ...ports.map(
@@ -243,7 +262,7 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
         return {
           kind: 'rect',
           layer: 'fixing',
-          part: `${prefix}/bolt`,
+          ...(layout.bolts.length > 0 ? { part: `${prefix}/bolt` } : {}),
           x: x - 0.0025,
           y: middle - 0.009,
           width: 0.005,

@@ -1,11 +1,11 @@
 import type { Finding, Words } from '../../care';
-import { dirt, entry, materials, range, rimSpread, serviceLimits, sheetMass } from '../../catalogue';
+import { dirt, entry, materials, range, rimSpread, screwUpTo, serviceLimits, sheetMass } from '../../catalogue';
 import { glazingWords } from '../../glazings';
 import { type CollectorDescription, fluidState, openArea, type Sunlit } from '../../heat';
 import { sized, weighs } from '../../quantity';
-import type { Purchase } from '../../shop';
+import { bought, type Purchase, screws } from '../../shop';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
-import { areasOf, blackPaint, bought, massOf } from '../plate/design';
+import { areasOf, blackPaint, massOf, primer } from '../plate/design';
 import { boltTemplate } from './boltTemplate';
 import { latticeDrawing } from './drawing';
 import { type LatticeLayout, layOut } from './layout';
@@ -83,6 +83,8 @@ function latticeHeat(layout: LatticeLayout, panel: PanelDocument): CollectorDesc
 
 /** m of wire for each metre of width that crosses the wool, and between two crossings. */
 const wireSpacing = 0.3;
+/** m between the screws of a cover. */
+const coverSpacing = 0.15;
 
 function latticePurchases(prefix: string, layout: LatticeLayout): Purchase[] {
   const { parameters, bolts, rimBolts, glazing, wetted, lines, boltLengths, wool } = layout;
@@ -148,8 +150,40 @@ function latticePurchases(prefix: string, layout: LatticeLayout): Purchase[] {
           }),
         ]
       : []),
+    bought(prefix, {
+      id: 'air-cock',
+      name: 'Air cock for the upper port',
+      quantity: 1,
+      unit: 'each',
+      priceKey: 'air-cock',
+      rule: 'one, at the top',
+      mass: 0.1,
+    }),
+    ...(glazing.cover
+      ? screws(prefix, {
+          id: 'cover-screws',
+          quantity: Math.ceil((2 * (length + width)) / coverSpacing),
+          length: screwUpTo(Math.max(0.016, layout.lathHeight + glazing.pane.thickness - 0.002), layout.sheet.tape),
+          tape: layout.sheet.tape,
+          rule: `round the cover into the laths, every ${sized(coverSpacing)}, a rubber washer under each`,
+        })
+      : []),
+    ...(glazing.cover
+      ? [
+          bought(prefix, {
+            id: 'cover-washers',
+            name: 'Rubber washers for the cover',
+            quantity: Math.ceil((2 * (length + width)) / coverSpacing),
+            unit: 'each',
+            priceKey: 'washer',
+            rule: 'one a screw',
+            mass: 0.01,
+          }),
+        ]
+      : []),
     ...glazing.purchases(prefix),
     blackPaint(prefix, wetted),
+    primer(prefix, 2 * wetted),
   ];
 }
 

@@ -20,7 +20,7 @@ export const latticeParameters = z.strictObject({
     'What keeps the wind off.',
   ),
   backing: choiceField(
-    { bare: 'nothing behind it', foam: '30 mm of mineral wool' },
+    { bare: 'nothing behind it', foam: 'mineral wool, the thinnest board' },
     'foam',
     'Behind it',
     'What keeps its back warm.',

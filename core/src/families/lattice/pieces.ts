@@ -1,3 +1,4 @@
+import type { Point } from '../../draw';
 import { paneBarParts, paneBarPlaces, paneBarSlots } from '../../glazings';
 import { barPiece, type HoleSchedule, type Part, sheetPiece, timberPiece } from '../../shop';
 import type { LatticeLayout } from './layout';
@@ -52,6 +53,8 @@ function portRows({ ports }: LatticeLayout): HoleSchedule[] {
 function rimParts(prefix: string, layout: LatticeLayout): Part[] {
   const { parameters, rimBar, boltHole, lines } = layout;
   const { length, width, rim } = parameters;
+  // Between the long bars, which may be wider than the rim is wetted from.
+  const short = width - 2 * rimBar.width;
   const bar = (id: string, name: string, long: number, positions: readonly number[]) =>
     barPiece(prefix, rimBar, {
       id,
@@ -72,13 +75,13 @@ function rimParts(prefix: string, layout: LatticeLayout): Part[] {
     });
   return [
     bar('rim-long', 'Rim bar, long', length, lines.along),
-    ...(width - 2 * rim > 0
+    ...(short > 0
       ? [
           bar(
             'rim-short',
             'Rim bar, short',
-            width - 2 * rim,
-            lines.across.map((y) => y - rim),
+            short,
+            lines.across.map((y) => y - rimBar.width),
           ),
         ]
       : []),
@@ -96,6 +99,15 @@ export function lathBolts(positions: readonly number[]): { long: number[]; under
     long: positions.filter((_, index) => isLong(index)),
     under: positions.filter((_, index) => !isLong(index)),
   };
+}
+
+/** Whether a bolt of the rim ends on the bar or goes on through the lath. */
+export function rimBoltRole({ glazing, lines, parameters }: LatticeLayout, { x, y }: Point): 'bolt-rim' | 'bolt-lath' {
+  if (!glazing.cover) return 'bolt-rim';
+  const { length, rim } = parameters;
+  const onShort = Math.min(x, length - x) < rim - 1e-9;
+  const [row, at] = onShort ? [lines.across, y] : [lines.along, x];
+  return lathBolts(row).long.some((one) => Math.abs(one - at) < 1e-9) ? 'bolt-lath' : 'bolt-rim';
 }
 
 /** Laths on the front rim bars that hold the cover off, let in over the bolts under them. */

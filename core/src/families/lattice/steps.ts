@@ -20,7 +20,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
         `cut ${parameters.ports} port holes in opposite corners of the back; deburr every hole on both faces`,
       ],
       parts: sheets,
-      needs: ['drill', 'centre punch', 'countersink', 'gloves: sheet edges', 'eye protection'],
+      needs: ['drill', 'centre punch', 'countersink', 'gloves: cut edges', 'eye protection'],
       checks: [{ id: 'through', words: 'turned over, every bolt still goes through both sheets' }],
       after: ['cut'],
     }),
@@ -49,7 +49,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
         ...sheets,
         ...['bolt', 'bolt-rim', 'rim-long', 'rim-short', 'gasket-strip'].map((name) => `${prefix}/${name}`),
       ],
-      needs: ['two spanners'],
+      needs: ['spanners'],
       checks: [
         {
           id: 'gasket',

@@ -1,6 +1,6 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import type { CollectorDescription } from '../../heat';
-import type { Part, Purchase } from '../../shop';
+import { bought, type Part, type Purchase } from '../../shop';
 import type { GrowingThing, MaterialInPanel, PanelDesign } from '../family';
 import type { PlateBuild } from '../plateFamily';
 import { hotSpace, type PlateLayout, rowOf } from './layout';
@@ -100,22 +100,6 @@ export function areasOf(heat: CollectorDescription): PanelDesign['areas'] {
   return { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea };
 }
 
-/** One line of the buy list. */
-export function bought(
-  prefix: string,
-  line: {
-    id: string;
-    name: string;
-    quantity: number;
-    unit: Purchase['unit'];
-    priceKey: string;
-    rule: string;
-    mass: number;
-  },
-): Purchase {
-  return { ...line, id: `${prefix}/${line.id}` };
-}
-
 /** L of flat black paint for an area: two coats, 10 m² to the litre. */
 export function blackPaint(prefix: string, area: number): Purchase {
   return bought(prefix, {
@@ -124,9 +108,58 @@ export function blackPaint(prefix: string, area: number): Purchase {
     quantity: (2 * area) / 10,
     unit: 'L',
     priceKey: 'paint',
-    rule: 'two coats, 10 m² to the litre',
+    rule: 'two coats',
     mass: 0.2,
   });
+}
+
+/** L of primer and etch for an area: 12 m² to the litre. */
+export function primer(prefix: string, area: number): Purchase {
+  return bought(prefix, {
+    id: 'primer',
+    name: 'Etch primer',
+    quantity: area / 12,
+    unit: 'L',
+    priceKey: 'primer',
+    rule: 'one thin coat on bright metal, before the black',
+    mass: 0.05,
+  });
+}
+
+/** m of sensor wire in a panel, to the first joint box outside. */
+const sensorWire = 3;
+
+/** What lies in a panel of tubes on a plate beside tubes, plate and box: clips, the sensor's wire, primer. */
+export function arrayPurchases(prefix: string, { box, runs }: PlateLayout, area: number): Purchase[] {
+  const clips = box.rails.length * Math.ceil(runs.length / 2);
+  const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
+    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass });
+  return [
+    ...(clips > 0
+      ? [
+          each(
+            'array-clip',
+            'Pipe clips, loose enough to slide, with screws',
+            clips,
+            'clip',
+            'every second tube at every rail',
+            0.01 * clips,
+          ),
+        ]
+      : []),
+    each('anchor-clip', 'Pipe clip, tight, with screws', 1, 'clip', 'one, in the middle of the array', 0.01),
+    bought(prefix, {
+      id: 'sensor-wire',
+      name: 'Sensor wire, rated for the heat of the box',
+      quantity: sensorWire,
+      unit: 'm',
+      priceKey: 'sensor-wire',
+      rule: 'from the hot end of the plate to outside the box',
+      mass: 0.03 * sensorWire,
+    }),
+    each('sensor-sleeve', 'Sleeve for the sensor wire', 1, 'sensor-sleeve', 'through the side board', 0.01),
+    primer(prefix, area),
+  ];
 }
 
 /** The pieces of the box round a layout. */

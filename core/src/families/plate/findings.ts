@@ -1,15 +1,21 @@
-import type { Exit } from '../../boxes';
+import { type Exit, leastCleat } from '../../boxes';
 import type { Finding, Words } from '../../care';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
 
 /** m. Least wood or air between a corner screw and the rim of an exit hole. */
 const screwRoom = 0.008;
+/** m. How far a corner screw goes into the end board, and the cleat that it goes into instead. */
+const screwBite = 0.025;
+const withCleats = 0.02;
 /** m. Radius of a corner screw. */
 const screwRadius = 0.002;
 /** m. Least between an exit hole and a corner cleat, so that the drill and the tube pass it; and a cleat that still takes a screw. */
 const cleatRoom = 0.001;
-const leastCleat = 0.012;
+/** m between neighbouring tubes for a torch, a clip or a screw to pass. Judgement. */
+const tubeRoom = 0.008;
+/** Rails that a box may have. */
+const mostRails = 8;
 /** m. Least from hot metal to the pane. */
 const paneRoom = 0.008;
 /** m. Least room at the ends and sides for tubes and plate to be laid in at all. */
@@ -40,13 +46,48 @@ export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): 
       at: { x: box.outside.length / 2, y: box.wall / 2 },
       ...(deeper ? { fix: deeper } : {}),
     });
-  return [...found, ...exitFindings(build, layout)];
+  const { tube, pitch } = layout;
+  if (pitch < tube.outerDiameter + tubeRoom - 1e-9)
+    found.push({
+      code: 'tubes-touch',
+      severity: 'clash',
+      path: at('parameters.pitch'),
+      values: { pitch, tube: tube.outerDiameter, least: tube.outerDiameter + tubeRoom },
+      at: { x: box.outside.length / 2, y: layout.runs[0] ?? 0 },
+      fix: Math.ceil((tube.outerDiameter + tubeRoom) * 1000 - 1e-6) / 1000,
+    });
+  return [...found, ...railFindings(build, layout), ...exitFindings(build, layout)];
+}
+
+/** Rails that carry the tubes must not stand where thicker metal lies: a header would lie on them, and no tube. */
+function railFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[] {
+  const { box, thick } = layout;
+  const meets = (rails: readonly number[]) =>
+    rails.find((middle) =>
+      thick.some(({ from, to }) => box.wall + middle + box.board / 2 > from && box.wall + middle - box.board / 2 < to),
+    );
+  const met = meets(box.rails);
+  if (met === undefined) return [];
+  const count = box.rails.length;
+  const others = [count - 1, count + 1, count - 2, count + 2, count - 3].filter((one) => one >= 0 && one <= mostRails);
+  const fix = others.find((one) => meets(box.railsOf(one)) === undefined);
+  return [
+    {
+      code: 'rail-under-header',
+      severity: 'clash',
+      path: `${build.path}.box.parameters.rails`,
+      values: { rails: count },
+      at: { x: box.wall + met, y: box.outside.width / 2 },
+      ...(fix === undefined ? {} : { fix }),
+    },
+  ];
 }
 
 /** Exit holes against corner screws and the edges of their boards: the worst of each. */
 function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[] {
   const { box, exits, stack, airGap } = layout;
   const found: Finding[] = [];
+  const onEnd = (exit: Exit) => exit.side === 'cold' || exit.side === 'hot';
   const where = (exit: Exit) =>
     exit.side === 'cold' || exit.side === 'hot'
       ? { x: exit.side === 'cold' ? box.wall / 2 : box.outside.length - box.wall / 2, y: exit.along }
@@ -73,8 +114,25 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
       values: { room: Math.max(0, screw.room), least: screwRoom },
       at: where(screw.exit),
     });
+  // Where there is no cleat the screws go through the sides into the ends, along the end board.
+  if (box.cleat === 0)
+    for (const exit of exits.filter(onEnd)) {
+      const nearSide = Math.min(exit.along, box.outside.width - exit.along) - exit.diameter / 2;
+      const up = Math.min(
+        ...box.cornerScrews.map((one) => Math.abs(one.up - exit.up) - exit.diameter / 2 - screwRadius),
+      );
+      if (nearSide > box.wall + screwBite || up > screwRoom - 1e-9) continue;
+      found.push({
+        code: 'exit-hole-meets-screw',
+        severity: 'clash',
+        path: `${build.path}.box.parameters.cleat`,
+        values: { room: Math.max(0, up), least: screwRoom },
+        at: where(exit),
+        fix: withCleats,
+      });
+      break;
+    }
   // The corner cleat stands behind the board from the back to the pane.
-  const onEnd = (exit: Exit) => exit.side === 'cold' || exit.side === 'hot';
   const cleat = worst((exit) => {
     const ends = [exit.along, exit.along + (exit.slot ?? 0)];
     const whole = onEnd(exit) ? box.outside.width : box.outside.length;
@@ -134,6 +192,16 @@ export const plateWords: Record<string, Words> = {
     headline: 'exit hole meets corner screw',
     detail: `Only ${say.length(values.number('room'))} between the exit hole and a corner screw; ${say.length(values.number('least'))} is the least.`,
     remedy: 'Move the header in by shortening the risers, or move the screw by another cleat.',
+  }),
+  'tubes-touch': (values, say) => ({
+    headline: 'tubes touch',
+    detail: `Tubes of ${say.length(values.number('tube'))} on a pitch of ${say.length(values.number('pitch'))} leave no room between them; ${say.length(values.number('least'))} is the least pitch.`,
+    remedy: 'Set them wider, or take a thinner tube.',
+  }),
+  'rail-under-header': (values) => ({
+    headline: 'a rail stands under thick metal',
+    detail: `With ${values.number('rails')} rails one lies where a header or a turn does: that would lie on it, and the tubes on nothing.`,
+    remedy: 'Take one rail more or less.',
   }),
   'exit-hole-meets-cleat': (values, say) => ({
     headline: 'exit hole meets corner cleat',

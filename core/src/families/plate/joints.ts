@@ -1,5 +1,5 @@
-import type { Purchase } from '../../shop';
-import { bought } from './design';
+import { measured } from '../../quantity';
+import { bought, type Purchase } from '../../shop';
 
 /** kg/m³. */
 const solderDensity = 7400;
@@ -42,7 +42,7 @@ export function solderLines(
       quantity: joints * fluxEach,
       unit: 'kg',
       priceKey: 'flux',
-      rule: `${Math.round(fluxEach * 1000)} g a joint`,
+      rule: `${measured('mass', fluxEach, 3)} a joint`,
       mass: 0,
     }),
   ];

@@ -2,6 +2,7 @@ import type { AbsorberDesign, TubeRow } from '../../absorbers';
 import type { BoxDesign, Exit } from '../../boxes';
 import type { Tube } from '../../catalogue';
 import type { GlazingDesign } from '../../glazings';
+import type { Part } from '../../shop';
 
 /**
  * What every panel of tubes on a plate has, whatever way its water goes. The cold end board's outer face is x = 0, the low side
@@ -18,9 +19,13 @@ export interface PlateLayout {
   pitch: number;
   /** x of the plate. */
   plateSpan: { from: number; to: number };
+  /** x from where to where metal lies that is thicker than the tubes. */
+  thick: { from: number; to: number }[];
   /** m of metal in the sun beyond the plate at each end: a header, the bends. */
   endMetal: number;
   finWidth: number;
+  /** Pieces of the plate, as the absorber has them. */
+  plates: Part[];
   airGap: number;
   /** z of things. */
   heights: { insulationTop: number; railTop: number; centre: number; plate: number; pane: number };
@@ -45,7 +50,10 @@ export function hotSpace({ heights }: Pick<PlateLayout, 'heights'>): number {
   return heights.pane - heights.insulationTop;
 }
 
-/** From the pane down: the board's top edge fixes the pane, the air gap the plate, and the rails reach up to the tubes. */
+/**
+ * From the pane down: the board's top edge fixes the pane, the air gap the plate, and the rails reach up to the tubes, or to the board
+ * that they lie on.
+ */
 export function layStack(query: {
   absorber: AbsorberDesign;
   box: BoxDesign;
@@ -58,16 +66,12 @@ export function layStack(query: {
   const { absorber, box, glazing, airGap, tube, thickest } = query;
   const pane = box.paneTop - glazing.pane.thickness;
   const plate = pane - airGap;
-  const centre = plate - absorber.thickness - tube.outerDiameter / 2;
-  const railTop = centre - tube.outerDiameter / 2;
-  const needed =
-    box.back +
-    box.insulation +
-    thickest / 2 +
-    tube.outerDiameter / 2 +
-    absorber.thickness +
-    airGap +
-    glazing.pane.thickness;
+  const radius = tube.outerDiameter / 2;
+  const centre = absorber.bed ? plate + radius : plate - absorber.thickness - radius;
+  const railTop = absorber.bed ? plate - absorber.thickness : centre - radius;
+  // The lowest of what lies on the insulation: the thickest metal, or the rails under the board.
+  const lowest = Math.min(centre - thickest / 2, railTop);
+  const needed = box.back + box.insulation + (pane - lowest) + glazing.pane.thickness;
   return {
     heights: { insulationTop: box.back + box.insulation, railTop, centre, plate, pane },
     railDepth: railTop - box.back,

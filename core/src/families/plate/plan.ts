@@ -1,4 +1,4 @@
-import type { BoxDesign, BoxMember } from '../../boxes';
+import { type BoxDesign, type BoxMember, type Exit, outerBoard } from '../../boxes';
 import type { Dimension, Label, Point, Shape } from '../../draw';
 import type { PlateLayout } from './layout';
 
@@ -35,15 +35,18 @@ export function boxShapes(prefix: string, { box, exits }: PlateLayout): Shape[] 
     side('side-high', width - box.wall),
     end('cold', 0),
     end('hot', length - box.wall),
-    {
-      kind: 'rect',
-      layer: 'insulation',
-      part: part('insulation'),
-      x: box.wall,
-      y: box.wall,
-      width: box.inside.length,
-      height: box.inside.width,
-    },
+    ...box.insulationPieces.map(
+      ({ role, x, y, width: along, height }): Shape => ({
+        kind: 'rect',
+        layer: 'insulation',
+        part: part(role),
+        x,
+        y,
+        width: along,
+        height,
+      }),
+    ),
+    ...outerShapes(prefix, box, exits),
     ...stripShapes(prefix, box),
     ...cleats.flatMap((x): Shape[] =>
       [box.wall, width - box.wall - box.cleatThickness].map((y) => ({
@@ -56,6 +59,35 @@ export function boxShapes(prefix: string, { box, exits }: PlateLayout): Shape[] 
         height: box.cleatThickness,
       })),
     ),
+  ];
+}
+
+/** Boards or bent metal round the outside, and where the leg of the metal lies under the back. */
+function outerShapes(prefix: string, { seam, skin, outside }: BoxDesign, exits: readonly Exit[]): Shape[] {
+  if (seam === undefined) return [];
+  const { length, width } = outside;
+  const names = skin
+    ? { low: 'edge-left', high: 'edge-right', cold: 'edge-low', hot: 'edge-high' }
+    : {
+        low: outerBoard('low', exits),
+        high: outerBoard('high', exits),
+        cold: outerBoard('cold', exits),
+        hot: outerBoard('hot', exits),
+      };
+  const rect = (part: string, x: number, y: number, along: number, across: number): Shape => ({
+    kind: 'rect',
+    layer: skin ? 'fixing' : 'timber',
+    part: `${prefix}/${part}`,
+    x,
+    y,
+    width: along,
+    height: across,
+  });
+  return [
+    rect(names.low, 0, 0, length, seam),
+    rect(names.high, 0, width - seam, length, seam),
+    rect(names.cold, 0, seam, seam, width - 2 * seam),
+    rect(names.hot, length - seam, seam, seam, width - 2 * seam),
   ];
 }
 
@@ -120,19 +152,21 @@ function holds(prefix: string, { handles, hangers, outside }: BoxDesign): Shape[
 function lidShapes(prefix: string, { lid, outside }: BoxDesign): Shape[] {
   if (!lid) return [];
   const { width } = lid;
+  const frame = (part: string, x: number, y: number, along: number, across: number): Shape => ({
+    kind: 'rect',
+    layer: 'timber',
+    hidden: true,
+    part: `${prefix}/${part}`,
+    x,
+    y,
+    width: along,
+    height: across,
+  });
   const joint = (from: Point, to: Point): Shape => ({ kind: 'line', layer: 'timber', hidden: true, from, to });
   const corners = [0, outside.length].flatMap((x) => [0, outside.width].map((y) => ({ x, y })));
   return [
-    {
-      kind: 'rect',
-      layer: 'timber',
-      hidden: true,
-      part: `${prefix}/lid-side`,
-      x: width,
-      y: width,
-      width: outside.length - 2 * width,
-      height: outside.width - 2 * width,
-    },
+    ...[0, outside.width - width].map((y) => frame('lid-side', 0, y, outside.length, width)),
+    ...[0, outside.length - width].map((x) => frame('lid-end', x, width, width, outside.width - 2 * width)),
     ...corners.map(({ x, y }) => {
       const inner = { x: x === 0 ? width : x - width, y: y === 0 ? width : y - width };
       return joint(lid.corners === 'mitred' ? { x, y } : { x: inner.x, y }, inner);
@@ -140,34 +174,18 @@ function lidShapes(prefix: string, { lid, outside }: BoxDesign): Shape[] {
   ];
 }
 
-/** A strip of plate on every run, and the rails hidden under them. */
-export function plateShapes(prefix: string, layout: PlateLayout, strip = 'strip'): Shape[] {
-  const { box, plateSpan, finWidth } = layout;
-  return [
-    ...layout.runs.map(
-      (y): Shape => ({
-        kind: 'rect',
-        layer: 'plate',
-        part: `${prefix}/${strip}`,
-        x: plateSpan.from,
-        y: y - finWidth / 2,
-        width: plateSpan.to - plateSpan.from,
-        height: finWidth,
-      }),
-    ),
-    ...box.rails.map(
-      (middle): Shape => ({
-        kind: 'rect',
-        layer: 'rail',
-        hidden: true,
-        part: `${prefix}/rail`,
-        x: box.wall + middle - box.board / 2,
-        y: box.wall,
-        width: box.board,
-        height: box.inside.width,
-      }),
-    ),
-  ];
+/** The rails, hidden under the plate. */
+export function railShapes(prefix: string, { box }: PlateLayout): Shape[] {
+  return box.rails.map((middle) => ({
+    kind: 'rect',
+    layer: 'rail',
+    hidden: true,
+    part: `${prefix}/rail`,
+    x: box.wall + middle - box.board / 2,
+    y: box.wall,
+    width: box.board,
+    height: box.inside.width,
+  }));
 }
 
 /** Corner screws, the pane over all of it and its bars. */

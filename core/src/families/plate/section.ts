@@ -2,6 +2,7 @@ import type { BoxDesign, Skin } from '../../boxes';
 import type { Drawing, Label, Shape } from '../../draw';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
+import { plateOver } from './plates';
 
 /** m. Runs shown of it: as many as tell the pitch. */
 const mostShown = 4;
@@ -16,7 +17,7 @@ const leastDrawn = 0.0015;
 export function plateSection(
   build: PlateBuild<unknown>,
   layout: PlateLayout,
-  query: { airGap: { low: number; high: number }; beyond?: string; strip?: string },
+  query: { airGap: { low: number; high: number }; beyond?: string; tube?: (run: number) => string },
 ): Drawing {
   const { box, glazing, heights, tube, airGap } = layout;
   const prefix = build.id;
@@ -39,12 +40,26 @@ export function plateSection(
     {
       kind: 'rect',
       layer: 'insulation',
-      part: `${prefix}/insulation`,
+      // The bay that the cut goes through: away from the corners where there is one.
+      part: `${prefix}/${box.insulationPieces.find(({ role }) => role === 'insulation')?.role ?? 'insulation-corner'}`,
       x: box.wall,
       y: box.back,
       width: cut - box.wall,
       height: box.insulation,
     },
+    ...(box.flashed
+      ? [
+          {
+            kind: 'rect' as const,
+            layer: 'fixing' as const,
+            part: `${prefix}/back-course`,
+            x: 0,
+            y: -3 * leastDrawn,
+            width: cut,
+            height: leastDrawn,
+          },
+        ]
+      : []),
     ...sideSection(prefix, box, seat),
     ...stripSection(prefix, layout),
   ];
@@ -60,12 +75,12 @@ export function plateSection(
       height: layout.thickest,
     });
   const thickness = Math.max(leastDrawn, build.absorber.thickness);
-  for (const y of shown) {
+  shown.forEach((y, index) => {
     shapes.push(
       {
         kind: 'rect',
         layer: 'plate',
-        part: `${prefix}/${query.strip ?? 'strip'}`,
+        part: plateOver(layout, index) ?? `${prefix}/strip`,
         x: y - layout.finWidth / 2,
         y: heights.plate - thickness,
         width: layout.finWidth,
@@ -74,19 +89,19 @@ export function plateSection(
       {
         kind: 'circle',
         layer: 'tube',
-        part: `${prefix}/riser`,
+        part: `${prefix}/${query.tube?.(index) ?? 'riser'}`,
         centre: { x: y, y: heights.centre },
         radius: tube.outerDiameter / 2,
       },
       {
         kind: 'circle',
         layer: 'hole',
-        part: `${prefix}/riser`,
+        part: `${prefix}/${query.tube?.(index) ?? 'riser'}`,
         centre: { x: y, y: heights.centre },
         radius: tube.outerDiameter / 2 - tube.wall,
       },
     );
-  }
+  });
   if (glazing.cover)
     shapes.push({
       kind: 'rect',

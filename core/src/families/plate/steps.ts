@@ -214,7 +214,7 @@ export function plateSteps(query: {
               ...box.work.close,
             ],
             parts: [`${prefix}/pane`],
-            needs: ['suction cups or gloves', 'eye protection'],
+            needs: ['suction cups', 'gloves', 'eye protection'],
             checks: [
               {
                 id: 'clear',

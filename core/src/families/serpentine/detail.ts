@@ -1,7 +1,7 @@
 import { elbowFor } from '../../catalogue';
 import type { Dimension, Drawing, Shape } from '../../draw';
 import type { PlateBuild } from '../plateFamily';
-import { turnShapes } from './drawing';
+import { runRole, turnShapes } from './drawing';
 import type { SerpentineLayout } from './layout';
 import type { SerpentineParameters } from './parameters';
 
@@ -13,10 +13,10 @@ export function detail(build: PlateBuild<SerpentineParameters>, layout: Serpenti
   const { tube, bend, runs, straight, pitch } = layout;
   const prefix = build.id;
   const [low, high] = [runs[0] ?? 0, runs[1] ?? 0];
-  const run = (y: number): Shape => ({
+  const run = (index: number, y: number): Shape => ({
     kind: 'rect',
     layer: 'tube',
-    part: `${prefix}/run`,
+    part: `${prefix}/${runRole(layout, index)}`,
     x: straight.to - shown,
     y: y - tube.outerDiameter / 2,
     width: shown,
@@ -55,7 +55,7 @@ export function detail(build: PlateBuild<SerpentineParameters>, layout: Serpenti
   const { socket } = elbowFor(tube.outerDiameter);
   return {
     title: `Turn of ${prefix}`,
-    shapes: [run(low), run(high), ...turnShapes(prefix, layout, 0)],
+    shapes: [run(0, low), run(1, high), ...turnShapes(prefix, layout, 0)],
     labels:
       bend.joints > 0
         ? [

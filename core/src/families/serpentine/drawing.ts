@@ -1,7 +1,8 @@
 import type { Dimension, Drawing, Label, Point, Shape } from '../../draw';
 import { layingRoom } from '../plate/findings';
 import { rowOf } from '../plate/layout';
-import { boxShapes, outsideDimensions, paneShapes, plateShapes, standOff, upArrow, upLabel } from '../plate/plan';
+import { boxShapes, outsideDimensions, paneShapes, railShapes, standOff, upArrow, upLabel } from '../plate/plan';
+import { plateShapes } from '../plate/plates';
 import { plateSection } from '../plate/section';
 import type { PlateBuild } from '../plateFamily';
 import type { SerpentineLayout } from './layout';
@@ -33,7 +34,7 @@ export function turnShapes(prefix: string, layout: SerpentineLayout, index: numb
       {
         kind: 'rect',
         layer: 'tube',
-        part: `${prefix}/stub`,
+        part: `${prefix}/${bend.stub === undefined ? 'street-elbow' : 'stub'}`,
         x: middle - diameter / 2,
         y: low,
         width: diameter,
@@ -56,7 +57,7 @@ export function turnShapes(prefix: string, layout: SerpentineLayout, index: numb
     {
       kind: 'path',
       layer: 'tube',
-      part: `${prefix}/bend`,
+      part: `${prefix}/${bend.joints === 0 ? 'coil' : 'return-bend'}`,
       closed: true,
       points: [
         ...quarter(low + radius, -90, 0, outer),
@@ -68,18 +69,24 @@ export function turnShapes(prefix: string, layout: SerpentineLayout, index: numb
   ];
 }
 
+/** The piece that a run is cut as: its own, or all of one coil. */
+export function runRole({ runs, bend }: Pick<SerpentineLayout, 'runs' | 'bend'>, index: number): string {
+  if (bend.joints === 0) return 'coil';
+  return index === 0 ? 'run-first' : index === runs.length - 1 ? 'run-last' : 'run';
+}
+
 function plan(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayout): Drawing {
   const { tube, straight, runs, sameEnd, box, parameters } = layout;
   const prefix = build.id;
   const last = runs.length - 1;
-  const shapes: Shape[] = [...boxShapes(prefix, layout), ...plateShapes(prefix, layout)];
+  const shapes: Shape[] = [...boxShapes(prefix, layout), ...plateShapes(layout), ...railShapes(prefix, layout)];
   runs.forEach((y, index) => {
     const from = index === 0 || (index === last && sameEnd) ? -parameters.stub : straight.from;
     const to = index === last && !sameEnd ? box.outside.length + parameters.stub : straight.to;
     shapes.push({
       kind: 'rect',
       layer: 'tube',
-      part: `${prefix}/${index === 0 ? 'run-first' : index === last ? 'run-last' : 'run'}`,
+      part: `${prefix}/${runRole(layout, index)}`,
       x: from,
       y: y - tube.outerDiameter / 2,
       width: to - from,
@@ -178,5 +185,5 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
 export const serpentineDrawing = {
   plan,
   section: (build: PlateBuild<SerpentineParameters>, layout: SerpentineLayout): Drawing =>
-    plateSection(build, layout, { airGap: fieldRange('airGap') }),
+    plateSection(build, layout, { airGap: fieldRange('airGap'), tube: (run) => runRole(layout, run) }),
 };

@@ -52,7 +52,7 @@ export function layOut(build: PlateBuild<SerpentineParameters>): SerpentineLayou
   });
   const out = to + stub;
   const cuts = { first: out, middle: runLength, last: sameEnd ? out : box.outside.length - from + stub };
-  const finLength = plateSpan.to - plateSpan.from;
+  const onTubes = absorber.on(rowOf(build, { tube, count, pitch, length: plateSpan.to - plateSpan.from }));
   return {
     ...stack,
     parameters,
@@ -64,7 +64,15 @@ export function layOut(build: PlateBuild<SerpentineParameters>): SerpentineLayou
     pitch,
     plateSpan,
     endMetal: tube.outerDiameter,
-    finWidth: absorber.on(rowOf(build, { tube, count, pitch, length: finLength })).plate.width,
+    thick:
+      bend.joints > 0
+        ? [
+            { from: from - bend.reach, to: from - bend.bare },
+            { from: to + bend.bare, to: to + bend.reach },
+          ]
+        : [],
+    finWidth: onTubes.plate.width,
+    plates: onTubes.parts,
     straight: { from, to },
     sameEnd,
     cuts,

@@ -1,7 +1,7 @@
 import { bore, elbowFor } from '../../catalogue';
-import type { Part, Purchase } from '../../shop';
-import { tubeMass } from '../../shop';
-import { blackPaint, bought, boxPartsOf } from '../plate/design';
+import { sized } from '../../quantity';
+import { bought, type Part, type Purchase, tubeMass } from '../../shop';
+import { arrayPurchases, blackPaint, boxPartsOf } from '../plate/design';
 import { capillarySolder, solderLines } from '../plate/joints';
 import { rowOf } from '../plate/layout';
 import type { PlateBuild } from '../plateFamily';
@@ -55,12 +55,16 @@ export function serpentineParts(
           ...run('run', 'Run', cuts.middle, count - 2, ends),
           ...run('run-last', 'Last run, to the way out', cuts.last, 1, ends),
           ...run('stub', 'Stub between two elbows', bend.stub ?? 0, bend.stub === undefined ? 0 : turns, [
-            'cut to half a millimetre: every one alike against one stop',
+            'cut every one alike against one stop',
             ...ends,
-          ]),
+          ]).map((part) => ({
+            ...part,
+            ...(turns > 1 ? { row: { pieces: turns, words: 'first run to last', length: turns * pitch } } : {}),
+          })),
         ];
   const plate = build.absorber.on(rowOf(build, { tube, count, pitch, length: plateSpan.to - plateSpan.from }));
-  const joints = jointsOf(layout);
+  // And the two unions.
+  const joints = jointsOf(layout) + 2;
   const socket = elbowFor(tube.outerDiameter).socket;
   const solder = capillarySolder({ joints, diameter: tube.outerDiameter, socket });
   const fitting = (id: string, name: string, quantity: number, priceKey: string, each: number): Purchase =>
@@ -85,7 +89,7 @@ export function serpentineParts(
   const soldered = solderLines(prefix, {
     joints,
     solder,
-    rule: `a capillary gap of 0.1 mm and half as much again in ${joints} joints`,
+    rule: `a capillary gap of ${sized(0.0001, true)} and half as much again in ${joints} joints`,
     fluxEach: 0.001,
   });
   const paintArea = layout.finWidth * count * (plateSpan.to - plateSpan.from);
@@ -105,6 +109,7 @@ export function serpentineParts(
       }),
       ...soldered,
       blackPaint(prefix, paintArea),
+      ...arrayPurchases(prefix, layout, paintArea),
       ...plate.purchases,
       ...box.purchases(prefix),
     ],

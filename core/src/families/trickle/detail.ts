@@ -12,7 +12,7 @@ export function detail(prefix: string, { parameters }: TrickleLayout): Drawing {
     ({
       kind: 'rect',
       layer: 'plate',
-      part: `${prefix}/strip`,
+      part: `${prefix}/can`,
       x,
       y,
       width: height,

@@ -88,7 +88,7 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
         (y): Shape => ({
           kind: 'rect',
           layer: 'plate',
-          part: `${prefix}/strip`,
+          part: `${prefix}/can`,
           x: foot,
           y: y - stripWidth / 2,
           width: stripLength,
@@ -100,7 +100,7 @@ function plan(prefix: string, layout: TrickleLayout): Drawing {
           (x): Shape => ({
             kind: 'line',
             layer: 'centre',
-            part: `${prefix}/strip`,
+            part: `${prefix}/can`,
             from: { x, y: y - stripWidth / 2 },
             to: { x, y: y + stripWidth / 2 },
           }),
@@ -233,7 +233,7 @@ function section(prefix: string, layout: TrickleLayout): Drawing {
         (y): Shape => ({
           kind: 'rect',
           layer: 'plate',
-          part: `${prefix}/strip`,
+          part: `${prefix}/can`,
           x: y - stripWidth / 2,
           y: face,
           width: stripWidth,

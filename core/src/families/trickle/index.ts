@@ -5,7 +5,7 @@ import { type CollectorDescription, fluidState, openArea, type Sunlit } from '..
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
 import { areasOf, massOf } from '../plate/design';
 import { trickleDrawing } from './drawing';
-import { layOut, longestPane, type TrickleLayout, wetted } from './layout';
+import { layOut, longestPane, shortestPane, type TrickleLayout, wetted } from './layout';
 import { standardTrickle, trickleParameters } from './parameters';
 import { cansMass, trickleParts } from './parts';
 import { trickleSteps } from './steps';
@@ -167,6 +167,15 @@ function trickleFindings(path: string, layout: TrickleLayout): Finding[] {
       at: { x: layout.outside.length / 2, y: layout.outside.width / 2 },
     });
   found.push(...glazing.findings(path, parameters.airGap));
+  const shortest = Math.min(layout.outside.length, layout.outside.width);
+  if (glazing.cover && shortest < shortestPane)
+    found.push({
+      code: 'pane-too-small',
+      severity: 'clash',
+      path: at(layout.outside.length < shortestPane ? 'cans' : 'strips'),
+      values: { side: shortest, least: shortestPane },
+      at: { x: layout.outside.length / 2, y: layout.outside.width / 2 },
+    });
   if (parameters.film === 'open' && glazing.cover)
     found.push({ code: 'film-steams', severity: 'caution', path: at('film'), values: { share: layout.share } });
   if (parameters.wetting === 'plain')
@@ -205,6 +214,11 @@ const trickleWords: Record<string, Words> = {
     headline: 'no such pane is sold',
     detail: `The panel is ${say.length(values.number('side'))} on a side; panes go to ${say.length(values.number('most'))}.`,
     remedy: 'Take fewer cans or strips, and more panels alike.',
+  }),
+  'pane-too-small': (values, say) => ({
+    headline: 'no pane is sold so small',
+    detail: `The tray is ${say.length(values.number('side'))} on a side; panes begin at ${say.length(values.number('least'))}.`,
+    remedy: 'Take more cans or strips, or leave it bare.',
   }),
   'film-steams': (values) => ({
     headline: 'the film steams onto the cover',

@@ -107,6 +107,7 @@ export function layOut(parameters: TrickleParameters): TrickleLayout {
 
 /** m. Longest pane that is sold; a longer panel clashes, and is worked out with this one. */
 export const longestPane = 3.2;
+export const shortestPane = 0.3;
 function heldPane(side: number): number {
-  return Math.min(longestPane, Math.max(0.3, side));
+  return Math.min(longestPane, Math.max(shortestPane, side));
 }

@@ -32,7 +32,7 @@ export const trickleParameters = z.strictObject({
     (id) => entry('sheet', id).use === 'back',
   ),
   insulation: choiceField(
-    { none: 'nothing', wool: '30 mm of mineral wool' },
+    { none: 'nothing', wool: 'mineral wool, the thinnest board' },
     'wool',
     'Under the strips',
     'What keeps their backs warm.',

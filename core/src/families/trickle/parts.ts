@@ -1,7 +1,17 @@
-import { materials } from '../../catalogue';
+import { materials, screwFrom } from '../../catalogue';
 import { paneBarParts, paneBarPlaces, paneBarSlots } from '../../glazings';
-import { evenlyAlong, type HoleSchedule, type Part, type Purchase, sheetPiece, timberPiece } from '../../shop';
-import { blackPaint, bought } from '../plate/design';
+import { sized } from '../../quantity';
+import {
+  bought,
+  evenlyAlong,
+  type HoleSchedule,
+  type Part,
+  type Purchase,
+  screws,
+  sheetPiece,
+  timberPiece,
+} from '../../shop';
+import { blackPaint, primer } from '../plate/design';
 import { canWall, gutter, type TrickleLayout } from './layout';
 
 /** m. Clearance hole of a 4 mm screw, of a feed tube of 8 mm and of the gutter's outlet of 20 mm. */
@@ -10,6 +20,9 @@ const feedHole = 0.009;
 export const outletHole = 0.021;
 /** m. A feed comes in over its strip by so much, to the middle of its hole. */
 const feedOver = 0.007;
+/** m that a screw goes into what it holds, and between the clips round a cover. */
+const bite = 0.02;
+const clipSpacing = 0.4;
 /** m between the screws along a side, a batten or a bearer, and from their ends. */
 const screwSpacing = 0.25;
 const screwIn = 0.05;
@@ -222,12 +235,12 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
         quantity: 0.01 * laps * stripWidth,
         unit: 'L',
         priceKey: 'silicone',
-        rule: 'a 3.5 mm bead in every lap',
+        rule: `a bead of ${sized(0.0035, true)} in every lap`,
         mass: 0.01 * laps * stripWidth,
       }),
       bought(prefix, {
         id: 'feed',
-        name: 'Soft feed tube, 8 mm',
+        name: `Soft feed tube, ${sized(0.008)}`,
         quantity: tube,
         unit: 'm',
         priceKey: 'feed-tube',
@@ -265,8 +278,79 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
             }),
           ]
         : []),
+      bought(prefix, {
+        id: 'manifold',
+        name: `Feed manifold, ${strips} ${strips === 1 ? 'outlet' : 'outlets'}`,
+        quantity: 1,
+        unit: 'each',
+        priceKey: 'feed-manifold',
+        rule: 'one outlet a strip',
+        mass: 0.3,
+      }),
+      ...(parameters.wetting === 'dimpled'
+        ? [
+            bought(prefix, {
+              id: 'gauze',
+              name: 'Wire mesh, to dimple the cans on',
+              quantity: 2 * layout.flat * parameters.height,
+              unit: 'm²',
+              priceKey: 'gauze',
+              rule: 'as large as two flat cans',
+              mass: 0,
+            }),
+          ]
+        : []),
+      ...screws(prefix, {
+        id: 'corner-screws',
+        quantity: 8,
+        length: screwFrom(wall + bite, batten.tape),
+        tape: batten.tape,
+        rule: 'through the sides into the ends, two a corner',
+      }),
+      ...screws(prefix, {
+        id: 'back-screws',
+        quantity: backRows(layout).reduce(
+          (sum, { positions, across }) => sum + positions.length * (1 + (across?.more?.length ?? 0)),
+          0,
+        ),
+        length: screwFrom(back.thickness + bite, batten.tape),
+        tape: batten.tape,
+        rule: 'through the back into sides, battens and bearers, as drilled',
+      }),
+      ...(bearers.length > 0
+        ? screws(prefix, {
+            id: 'batten-screws',
+            quantity: bearers.length * (strips + 1),
+            length: screwFrom(layout.battenHeight + bite / 2, batten.tape),
+            tape: batten.tape,
+            rule: 'one where a batten crosses a bearer',
+          })
+        : []),
+      bought(prefix, {
+        id: 'dew-screens',
+        name: 'Insect screens with staples',
+        quantity: evenlyAlong(outside.width - 2 * wall, 0.4, Math.min(0.05, (outside.width - 2 * wall) / 3)).length,
+        unit: 'each',
+        priceKey: 'weep-screen',
+        rule: 'one a hole at the low edge',
+        mass: 0.002,
+      }),
+      ...(glazing.cover
+        ? [
+            bought(prefix, {
+              id: 'pane-clip',
+              name: 'Pane clips with screws, a rubber under each',
+              quantity: 2 * Math.ceil((outside.length + outside.width) / clipSpacing),
+              unit: 'each',
+              priceKey: 'pane-clip',
+              rule: `round the cover, every ${sized(clipSpacing)}`,
+              mass: 0.02,
+            }),
+          ]
+        : []),
       ...glazing.purchases(prefix),
       blackPaint(prefix, area),
+      primer(prefix, area),
     ],
   };
 }

@@ -35,7 +35,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
         `make ${strips} of them, each ${sized(stripLength)} long`,
       ],
       parts: [`${prefix}/can`],
-      needs: ['caulking gun', 'roller for the tape'],
+      needs: ['caulking gun', 'roller'],
       checks: [{ id: 'laps', words: 'every lap faces downhill: poured water crosses it and stays on top' }],
       after: ['flatten'],
       waits: 24 * 3600,

@@ -88,7 +88,7 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
   put(part.count > 1 ? `${part.name}, ${part.count} alike` : part.name, 4.6, true);
   put(entryName(part.item) ?? part.item, 3.2, false, inks.soft);
   put(
-    part.kind === 'length' ? say(part.length) : `${say(part.height)} × ${say(part.width)}`,
+    part.kind === 'length' ? say(part.length, part.row !== undefined) : `${say(part.height)} × ${say(part.width)}`,
     part.kind === 'length' ? 11 : 8,
     true,
   );

@@ -1,37 +1,48 @@
 import { entryName } from '../../catalogue';
 import { formatLength, formatMoney, formatNumber, type Habit, sayWords } from '../../quantity';
 import { cutOrder, gangs, handedPairs, type MaterialPlan, type Part, type ShopPlan, workWords } from '../../shop';
-import { buySize } from '../listsCsv';
+import { buyAmount, buySize } from '../listsCsv';
 import { heading, inks, makeRoom, newSheet, type Print, write } from './frame';
 import { table } from './table';
 
 function sizeOf(part: Part, habit: Habit): string {
-  const say = (value: number) => formatLength(value, habit, { inchesOnly: value < 1 }).text;
+  const fine = part.row ? ({ decimals: 1, fraction: 64 } as const) : {};
+  const say = (value: number) => formatLength(value, habit, { inchesOnly: value < 1, ...fine }).text;
   return part.kind === 'length' ? say(part.length) : `${say(part.height)} × ${say(part.width)}`;
 }
 
 /** What to carry home, with what each thing comes to. */
-export function buyPages(print: Print, plan: ShopPlan): void {
+export function buyPages(print: Print, plan: ShopPlan, tools: readonly string[] = []): void {
   const { job, habit } = print.context;
   newSheet(print, 'Buy');
   table(
     print,
     [
-      { title: 'what', share: 5, words: ({ name }) => name },
+      {
+        title: 'what',
+        share: 5,
+        words: ({ name, rule }) =>
+          sayWords(`${name}${rule === 'stock' || rule === 'on hand' ? '' : `: ${rule}`}`, habit),
+      },
       { title: 'size', share: 3, words: (line) => buySize(line, habit) },
       {
         title: 'how many',
         share: 2,
         align: 'end',
-        words: ({ quantity, unit }) =>
-          unit === 'each' ? formatNumber(quantity) : `${formatNumber(quantity, quantity < 10 ? 2 : 1)} ${unit}`,
+        words: (line) => buyAmount(line, habit),
       },
       {
         title: 'comes to',
         share: 2,
         align: 'end',
-        words: ({ price, rule }) =>
-          rule === 'on hand' ? 'on hand' : price === undefined ? 'no price' : formatMoney(price, job.currency, 2),
+        words: ({ price, rule, have }) =>
+          have
+            ? 'have it'
+            : rule === 'on hand'
+              ? 'on hand'
+              : price === undefined
+                ? 'no price'
+                : formatMoney(price, job.currency, 2),
       },
     ],
     plan.buy,
@@ -39,11 +50,24 @@ export function buyPages(print: Print, plan: ShopPlan): void {
   );
   write(
     print,
-    `In all ${formatMoney(plan.cost, job.currency, 2)}${plan.unpriced.length > 0 ? `, without: ${plan.unpriced.join(', ')}` : ''}.`,
+    sayWords(
+      `In all ${formatMoney(plan.cost, job.currency, 2)}${plan.unpriced.length > 0 ? `, without: ${plan.unpriced.join(', ')}` : ''}.`,
+      habit,
+    ),
     {
       heading: true,
       size: 5,
     },
+  );
+  if (tools.length === 0) return;
+  heading(print, 'Tools, and what protects you');
+  table(
+    print,
+    [
+      { title: 'to have at hand', share: 5, words: ([one]) => one ?? '' },
+      { title: '', share: 5, words: ([, other]) => other ?? '' },
+    ],
+    Array.from({ length: Math.ceil(tools.length / 2) }, (_, row) => tools.slice(2 * row, 2 * row + 2)),
   );
 }
 
@@ -79,7 +103,9 @@ function stops(print: Print, parts: readonly Part[]): void {
         {
           title: 'stop at',
           share: 3,
-          words: ({ length }) => formatLength(length, habit, { inchesOnly: length < 1 }).text,
+          // To a tenth: what the stop is off, every piece is off.
+          words: ({ length }) =>
+            formatLength(length, habit, { inchesOnly: length < 1, decimals: 1, fraction: 64 }).text,
         },
         { title: 'pieces', share: 1.5, words: ({ count }) => formatNumber(count) },
         { title: 'which', share: 6, words: (gang) => gang.parts.map(({ name }) => name).join(', ') },

@@ -7,7 +7,9 @@ import { jobParts } from '../jobParts';
 import { lastLook } from '../lastLook';
 import type { OpenJob } from '../open';
 import type { Job } from '../schema';
+import { jobTools } from '../steps';
 import { cardPages } from './cards';
+import { drawingPages } from './drawings';
 import {
   beginPrint,
   finishPrint,
@@ -19,11 +21,12 @@ import {
   type PrintContext,
   write,
 } from './frame';
+import { labelPages } from './labels';
 import { buyPages, cutPages } from './lists';
-import { jobTemplates, templatePages } from './templates';
+import { edgeTemplates, jobTemplates, templatePages } from './templates';
 
-/** What can be printed by itself; `pack` is all of it in one file. */
-export const paperKinds = ['pack', 'cut', 'buy', 'cards', 'templates'] as const;
+/** What can be printed by itself; `pack` is all of it in one file but for the labels and the bent edge at full size, which is many sheets. */
+export const paperKinds = ['pack', 'cut', 'buy', 'cards', 'templates', 'drawings', 'labels', 'edge'] as const;
 export type PaperKind = (typeof paperKinds)[number];
 
 const names: Record<PaperKind, string> = {
@@ -32,6 +35,9 @@ const names: Record<PaperKind, string> = {
   buy: 'buy list',
   cards: 'mark-out cards',
   templates: 'templates',
+  drawings: 'drawings',
+  labels: 'labels',
+  edge: 'bent edge at full size',
 };
 
 /**
@@ -51,7 +57,8 @@ export async function printJob(
   const { parts } = jobParts(open);
   const all = kind === 'pack';
   if (all) cover(print, open, plan);
-  if (all || kind === 'buy') buyPages(print, plan);
+  if (all || kind === 'drawings') drawingPages(print, open);
+  if (all || kind === 'buy') buyPages(print, plan, jobTools(open));
   if (all || kind === 'cut') cutPages(print, parts, plan);
   if (all || kind === 'cards') cardPages(print, parts);
   if (all || kind === 'templates') {
@@ -60,6 +67,15 @@ export async function printJob(
     if (found.length === 0 && kind === 'templates') {
       newSheet(print, 'Full size');
       write(print, 'Nothing in this job is drilled or bent by a template.');
+    }
+  }
+  if (kind === 'labels') labelPages(print, parts);
+  if (kind === 'edge') {
+    const found = edgeTemplates(open);
+    for (const template of found) templatePages(print, template);
+    if (found.length === 0) {
+      newSheet(print, 'Full size');
+      write(print, 'No panel of this job has a bent edge.');
     }
   }
   return finishPrint(print);

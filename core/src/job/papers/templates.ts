@@ -6,11 +6,14 @@ import { inks, margin, newSheet, type Print, write } from './frame';
 
 /** Everything that is printed at full size for a job: by the holes of its parts, and what its kinds add. */
 export function jobTemplates({ panels }: OpenJob, parts: readonly Part[]): Template[] {
-  return merged([
-    ...parts.flatMap(partTemplates),
-    ...panels.flatMap(({ document, design }) => [
-      ...(design.templates?.() ?? []),
-      ...(design.development
+  return merged([...parts.flatMap(partTemplates), ...panels.flatMap(({ design }) => design.templates?.() ?? [])]);
+}
+
+/** The bent edges of a job at full size: dozens of sheets, printed when asked for. */
+export function edgeTemplates({ panels }: OpenJob): Template[] {
+  return merged(
+    panels.flatMap(({ document, design }) =>
+      design.development
         ? [
             {
               id: `${document.id}/bent-edge`,
@@ -19,9 +22,9 @@ export function jobTemplates({ panels }: OpenJob, parts: readonly Part[]): Templ
               drawing: { ...design.development(), dimensions: [], labels: [] },
             },
           ]
-        : []),
-    ]),
-  ]);
+        : [],
+    ),
+  );
 }
 
 /** Templates that are the same once, under all their names. */
@@ -53,6 +56,8 @@ const words = 0.005;
 const edge = 0.3;
 /** mm of the ruler's own room, at the foot of what is printed. */
 const rulerRoom = 16;
+/** mm beside what is printed for the upright ruler. */
+const uprightRoom = 10;
 /** mm. A strip is laid under the one before as long as there is room for it. */
 const between = 9;
 
@@ -65,7 +70,7 @@ export function templatePages(print: Print, template: Template): void {
   const title = 'Full size';
   const { width, height } = paperSizes[print.context.size];
   // Upright where it goes on one sheet so; lying, as strips do, where it does not.
-  const lying = box.width * 1000 > width - 2 * margin || box.height * 1000 > height - uprightLess;
+  const lying = box.width * 1000 > width - 2 * margin - uprightRoom || box.height * 1000 > height - uprightLess;
   const begin = () => {
     newSheet(print, title, lying);
     ruler(print.page, print.bottom + 4, habit);
@@ -83,7 +88,7 @@ export function templatePages(print: Print, template: Template): void {
     },
   );
   const room = {
-    width: (print.right - print.left) / 1000,
+    width: (print.right - print.left - uprightRoom) / 1000,
     height: (print.y - print.bottom - rulerRoom - between) / 1000,
   };
   const lap = lapOf(template);
@@ -167,8 +172,8 @@ export function ruler(page: PaperPage, y: number, habit: 'metric' | 'imperial'):
     page.line({ x: margin + tick * step, y }, { x: margin + tick * step, y: y + tall }, pen);
   }
   page.text(`${words} from end to end`, { x: margin + long + 3, y: y + 0.5 }, { size: 3.2 });
-  // Outside of what is drawn, where printers still print.
-  const x = page.width - margin + 6;
+  // Beside what is drawn, twelve millimetres from the edge: nearer, many printers print nothing.
+  const x = page.width - margin;
   const upright = long / 2;
   page.line({ x, y }, { x, y: y + upright }, pen);
   for (let tick = 0; tick <= count / 2; tick += 1) {

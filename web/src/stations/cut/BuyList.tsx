@@ -1,17 +1,21 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
 import {
   type BuyLine,
+  buyAmount,
   buySize,
+  buyUnit,
   formatMoney,
-  formatNumber,
   guideForUnpriced,
   type Habit,
   type ShopPlan,
+  sayWords,
 } from '@north-pane/core';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
+import { TickBox } from '../../parts/TickBox';
 import { jobNow, useJob } from '../../state/job';
+import { toggleHave } from './have';
 
 type Row = BuyLine & { left?: boolean };
 
@@ -44,7 +48,8 @@ export const BuyList = memo(function BuyList({
     return [...plan.buy, ...left.map((line) => ({ ...line, left: true }))];
   }, [plan.buy, priced]);
   const columns = useMemo((): ColumnDef<Row>[] => {
-    const set = (line: Row) => (value: number) => {
+    const set = (line: Row) => (typed: number) => {
+      const value = typed * buyUnit(line, habit).per;
       const message = price(line)(value);
       if (!message)
         setPriced((known) => [
@@ -55,27 +60,41 @@ export const BuyList = memo(function BuyList({
     };
     return [
       {
+        id: 'have',
+        header: 'have it',
+        cell: ({ row: { original: line } }) =>
+          line.priceField?.startsWith('prices.') && !line.left ? (
+            <TickBox
+              ticked={line.have ?? false}
+              label={`Have it: ${sayWords(line.name, habit)}`}
+              onTick={() => toggleHave(line.id)}
+            />
+          ) : (
+            ''
+          ),
+      },
+      {
         accessorKey: 'name',
         header: 'what',
         cell: ({ row: { original: line } }) => (
           <>
-            {line.name}
+            {sayWords(line.name, habit)}
             <Text as="span" color="soft" display="block" fontSize="13px">
               {line.left ? 'not taken at this price' : amount(line, habit)}
-              {line.rule === 'stock' || line.left ? '' : `, ${line.rule}`}
+              {line.rule === 'stock' || line.left ? '' : sayWords(`, ${line.rule}`, habit)}
             </Text>
           </>
         ),
       },
       {
         accessorKey: 'each',
-        header: `each, ${currency}`,
+        header: `price, ${currency}`,
         cell: ({ row: { original: line } }) =>
           line.priceField ? (
             <Entry
-              label={`Price of ${line.name}${line.size ? `, ${buySize(line, habit)}` : ''}`}
+              label={`Price of ${sayWords(line.name, habit)}${line.size ? `, ${buySize(line, habit)}` : ''}`}
               bareLabel
-              value={line.each}
+              value={line.each === undefined ? undefined : line.each / buyUnit(line, habit).per}
               kind="number"
               digits={2}
               habit={habit}
@@ -93,6 +112,8 @@ export const BuyList = memo(function BuyList({
         cell: ({ row: { original: line } }) =>
           line.left ? (
             ''
+          ) : line.have ? (
+            'have it'
           ) : line.price === undefined ? (
             <Text color="ochreText">no price</Text>
           ) : (
@@ -133,7 +154,7 @@ export const BuyList = memo(function BuyList({
       </Flex>
       <Text fontSize="13px" color="soft">
         Guide prices in round figures, until you set your own.
-        {plan.unpriced.length > 0 ? ` Without: ${plan.unpriced.join(', ')}.` : ''}
+        {plan.unpriced.length > 0 ? sayWords(` Without: ${plan.unpriced.join(', ')}.`, habit) : ''}
       </Text>
       {guide.length > 0 && (
         <Button size="xs" variant="outline" mt="1" onClick={() => changeAll(guide)}>
@@ -145,9 +166,7 @@ export const BuyList = memo(function BuyList({
 });
 
 function amount(line: BuyLine, habit: Habit): string {
-  const { quantity, unit, size } = line;
-  if (size) return `${formatNumber(quantity)} of ${buySize(line, habit)}`;
-  return unit === 'each'
-    ? `${formatNumber(quantity)} of them`
-    : `${formatNumber(quantity, quantity < 10 ? 2 : 1)} ${unit}`;
+  const much = buyAmount(line, habit);
+  if (line.size) return `${much} of ${buySize(line, habit)}`;
+  return line.unit === 'each' ? `${much} of them` : much;
 }

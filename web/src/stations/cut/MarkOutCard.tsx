@@ -76,7 +76,7 @@ export const MarkOutCard = memo(function MarkOutCard({
         data-testid={`cut-${part.id}`}
       >
         {part.kind === 'length' ? (
-          <LengthText value={part.length} habit={habit} inchesOnly={part.length < 1} big />
+          <LengthText value={part.length} habit={habit} inchesOnly={part.length < 1} big {...fineRow(part)} />
         ) : (
           <>
             <LengthText value={part.height} habit={habit} bare /> × <LengthText value={part.width} habit={habit} big />
@@ -123,6 +123,11 @@ export const MarkOutCard = memo(function MarkOutCard({
     </Box>
   );
 });
+
+/** Pieces that add up in a row are cut to a tenth of a millimetre, or a 64th of an inch. */
+export function fineRow({ row }: Pick<Part, 'row'>): { decimals?: number; fraction?: 64 } {
+  return row ? { decimals: 1, fraction: 64 } : {};
+}
 
 /** The piece on its outer face, squeezed along: where its holes are, and what is cut away behind. */
 function PieceStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {

@@ -2,6 +2,7 @@ import { Box, Button, Dialog, Flex, Text } from '@chakra-ui/react';
 import {
   buyListCsv,
   cutListCsv,
+  jobTools,
   layoutDrawings,
   type PaperKind,
   type PaperSize,
@@ -45,7 +46,16 @@ const papers: readonly { kind: PaperKind; name: string; words: string }[] = [
     name: 'Templates, full size',
     words: 'drill strips, wrap-rounds, exit holes, with a ruler to measure',
   },
+  { kind: 'drawings', name: 'Drawings', words: 'each panel cut across, its detail, and on its mount from the side' },
+  { kind: 'labels', name: 'Labels', words: 'a sticker for every piece: name, size, which end; not in the pack' },
 ];
+
+/** Not in the pack: a strip of two metres is dozens of sheets. */
+const bentEdge: (typeof papers)[number] = {
+  kind: 'edge',
+  name: 'Bent edge, full size',
+  words: 'the strips laid flat; dozens of sheets, not in the pack',
+};
 
 const line = workLine();
 
@@ -83,7 +93,7 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
     { name: 'Cut list, CSV', make: () => download(`${id}-cut-list.csv`, cutListCsv(parts, habit), 'text/csv') },
     {
       name: 'Buy list, CSV',
-      make: () => download(`${id}-buy-list.csv`, buyListCsv(plan, job.currency, habit), 'text/csv'),
+      make: () => download(`${id}-buy-list.csv`, buyListCsv(plan, job.currency, habit, jobTools(open)), 'text/csv'),
     },
     { name: 'Layout, SVG', make: () => download(`${id}-layout.svg`, writeSvg(layouts(), { habit }), 'image/svg+xml') },
     {
@@ -118,25 +128,27 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
                 onValue={setSize}
               />
             </Box>
-            {papers.map(({ kind, name, words }) => (
-              <Flex key={kind} align="center" gap="3" py="1.5" borderBottomWidth="1px" borderColor="line">
-                <Box flex="1">
-                  <Text fontWeight="600">{name}</Text>
-                  <Text fontSize="14px" color="soft">
-                    {words}
-                  </Text>
-                </Box>
-                <Button
-                  size="sm"
-                  variant={kind === 'pack' ? 'solid' : 'outline'}
-                  disabled={making !== undefined}
-                  aria-label={`${name}, PDF`}
-                  onClick={() => print(kind)}
-                >
-                  <Download size={15} aria-hidden /> {making === kind ? 'Making it…' : 'PDF'}
-                </Button>
-              </Flex>
-            ))}
+            {[...papers, ...(open.panels.some(({ design }) => design.development) ? [bentEdge] : [])].map(
+              ({ kind, name, words }) => (
+                <Flex key={kind} align="center" gap="3" py="1.5" borderBottomWidth="1px" borderColor="line">
+                  <Box flex="1">
+                    <Text fontWeight="600">{name}</Text>
+                    <Text fontSize="14px" color="soft">
+                      {words}
+                    </Text>
+                  </Box>
+                  <Button
+                    size="sm"
+                    variant={kind === 'pack' ? 'solid' : 'outline'}
+                    disabled={making !== undefined}
+                    aria-label={`${name}, PDF`}
+                    onClick={() => print(kind)}
+                  >
+                    <Download size={15} aria-hidden /> {making === kind ? 'Making it…' : 'PDF'}
+                  </Button>
+                </Flex>
+              ),
+            )}
             {trouble && (
               <Text role="alert" color="brickText" mt="2">
                 The paper could not be made: {trouble}

@@ -6,6 +6,7 @@ import { LengthText } from '../../parts/LengthText';
 import { useDocument, useJob } from '../../state/job';
 import { BendsFigures } from './Bends';
 import { HolesFigures, holesKey } from './Holes';
+import { fineRow } from './MarkOutCard';
 
 /** A phone on its side, or any other low window: what is read stands left, what is pressed right. */
 const lying = '@media (max-height: 520px)';
@@ -64,7 +65,13 @@ export function ShopMode({ parts, habit, onClose }: { parts: readonly Part[]; ha
                     data-testid="shop-size"
                   >
                     {part.kind === 'length' ? (
-                      <LengthText value={part.length} habit={habit} inchesOnly={part.length < 1} big />
+                      <LengthText
+                        value={part.length}
+                        habit={habit}
+                        inchesOnly={part.length < 1}
+                        big
+                        {...fineRow(part)}
+                      />
                     ) : (
                       <>
                         <LengthText value={part.height} habit={habit} bare /> ×{' '}

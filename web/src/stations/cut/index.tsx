@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { handedPairs, keepOf } from '@north-pane/core';
+import { handedPairs, jobTools, keepOf } from '@north-pane/core';
 import { Hammer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
@@ -17,12 +17,14 @@ import { Papers } from './Papers';
 import { Sheets } from './Sheets';
 import { ShopMode } from './ShopMode';
 import { AtTheShop, OnHand, Saws } from './Stock';
+import { Tools } from './Tools';
 
 /** What to buy, mark and cut: stock with the pieces in it, cards to mark out from, and the list for the shop. */
 export default function Cut() {
   const { currency, panels, shop: stock, units } = useDocument();
   const habit = useHabit();
-  const { parts } = useDerived();
+  const { parts, open } = useDerived();
+  const tools = useMemo(() => jobTools(open), [open]);
   const { plan, proving, trouble } = useShopPlan();
   const [lit, setLit] = useState<string | undefined>(undefined);
   const [shop, setShop] = useState(false);
@@ -59,6 +61,9 @@ export default function Cut() {
           <Box flex="1 1 420px" maxW="640px">
             <Section title="Buy" aside="prices yours to set">
               <BuyList plan={plan} habit={habit} currency={currency} />
+            </Section>
+            <Section title="Tools" aside="lent or owned, in no sum">
+              <Tools tools={tools} />
             </Section>
           </Box>
           <Box flex="1 1 300px" maxW="460px">

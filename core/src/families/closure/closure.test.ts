@@ -1,0 +1,55 @@
+import { expect } from 'chai';
+import { type Family, families, type PanelDocument, views } from '..';
+import type { Typed } from './box.fixture';
+import { buildable } from './buildable.fixture';
+import { CutList } from './list.fixture';
+import { buildHarp, buildSerpentine } from './plates.fixture';
+import { buildLattice, buildTrickle } from './trays.fixture';
+
+/** Designs of each kind: as many as a change may cost, and as many as a night may (`npm run fuzz`). */
+const designs = Number(process.env.FUZZ ?? 20);
+const seed = process.env.FUZZ ? Number(process.env.SEED ?? Date.now() % 1e6) : 1;
+
+const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => string[]> = {
+  harp: buildHarp,
+  serpentine: buildSerpentine,
+  trickle: buildTrickle,
+  lattice: buildLattice,
+};
+
+/** Everything that was typed for a panel, its box and its pane too. */
+function typedIn({ parameters, box, glazing }: PanelDocument): Typed {
+  return { ...box?.parameters, ...glazing?.parameters, ...parameters };
+}
+
+describe('closure: a panel put together again from its cut list alone', () => {
+  for (const family of Object.values<Family>(families))
+    it(`${family.id}: touches where it should, overlaps nowhere, and leaves no piece over, seed ${seed}`, function () {
+      this.timeout(Math.max(20_000, designs * 500));
+      for (const { panel, design } of buildable(family, designs, seed)) {
+        const list = new CutList(panel.id, design.parts, design.purchases);
+        const wrong = builders[family.id as keyof typeof builders](list, typedIn(panel));
+        expect(wrong, JSON.stringify(panel)).deep.equal([]);
+      }
+    });
+  for (const family of Object.values<Family>(families))
+    it(`${family.id}: every piece on the list is drawn, and everything drawn is on a list`, function () {
+      this.timeout(Math.max(20_000, designs * 500));
+      for (const { panel, design } of buildable(family, designs, seed)) {
+        const drawn = new Set(
+          [...views.map((view) => design.drawing(view)), ...(design.development ? [design.development()] : [])].flatMap(
+            ({ shapes }) => shapes.flatMap((shape) => shape.part ?? []),
+          ),
+        );
+        const listed = new Set([...design.parts, ...design.purchases].map(({ id }) => id));
+        expect(
+          design.parts.map(({ id }) => id).filter((id) => !drawn.has(id)),
+          `on the list and not drawn: ${JSON.stringify(panel)}`,
+        ).deep.equal([]);
+        expect(
+          [...drawn].filter((id) => !listed.has(id)),
+          `drawn and on no list: ${JSON.stringify(panel)}`,
+        ).deep.equal([]);
+      }
+    });
+});

@@ -1,5 +1,5 @@
 import type { Finding } from '../care';
-import type { Range } from '../catalogue';
+import type { Range, Tool } from '../catalogue';
 import type { Drawing, Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
 import type { ThermalStack } from '../heat';
@@ -133,7 +133,7 @@ export interface BoxDesign {
   }): Part[];
   purchases(prefix: string): Purchase[];
   /** How it is put together and how it is closed over what lies in it, in order. */
-  work: { frame: readonly string[]; close: readonly string[] };
+  work: { frame: readonly string[]; close: readonly string[]; needs: readonly Tool[] };
   /** What is to be looked at in the box itself. `path` is the panel's own in the job. */
   findings(path: string, exits: readonly Exit[]): Finding[];
   /** What must be set for a pane with so much room round it to bear on the box still. `path` is the panel's own in the job. */

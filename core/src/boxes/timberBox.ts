@@ -262,6 +262,16 @@ function deeperBoard(board: Timber, has: number, needed: number): string | undef
 /** How it is put together, and how it is closed. */
 function boxWork({ edge, cladding, lid, cleat, weeps, rails, side, handles }: TimberBox): BoxDesign['work'] {
   return {
+    needs: [
+      'drill',
+      'screwdriver',
+      'square',
+      'clamps',
+      'roller',
+      ...(weeps > 0 ? (['staple gun'] as const) : []),
+      ...(handles > 0 ? (['spanners'] as const) : []),
+      ...(edge ? (['folding bars', 'snips', 'gloves: cut edges'] as const) : []),
+    ],
     frame: [
       'glue and screw the boards round, square before the glue sets',
       ...(cleat > 0 ? ['screw a cleat into every corner'] : []),

@@ -101,6 +101,7 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     'air-cock': 5,
     preservative: 16,
     gauze: 4,
+    'wire-wool': 1,
   };
   const panePrices = {
     tempered: 55,

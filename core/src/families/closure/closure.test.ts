@@ -3,6 +3,7 @@ import { type Family, families, type PanelDocument, views } from '..';
 import type { Typed } from './box.fixture';
 import { buildable } from './buildable.fixture';
 import { CutList } from './list.fixture';
+import { things } from './named.fixture';
 import { buildHarp, buildSerpentine } from './plates.fixture';
 import { buildLattice, buildTrickle } from './trays.fixture';
 
@@ -51,5 +52,27 @@ describe('closure: a panel put together again from its cut list alone', () => {
           `drawn and on no list: ${JSON.stringify(panel)}`,
         ).deep.equal([]);
       }
+    });
+  for (const family of Object.values<Family>(families))
+    it(`${family.id}: everything that a step names is on the list or among the tools`, function () {
+      this.timeout(Math.max(20_000, designs * 500));
+      let named = 0;
+      for (const { panel, design } of buildable(family, designs, seed)) {
+        const steps = design.steps();
+        const roles = [...design.parts, ...design.purchases].map(({ id }) => id.slice(panel.id.length + 1));
+        const owned = steps.flatMap(({ needs }) => needs);
+        for (const step of steps)
+          for (const words of step.does)
+            for (const { word, role, tool } of things) {
+              if (!word.test(words)) continue;
+              named += 1;
+              const there = role ? roles.some((one) => role.test(one)) : owned.some((one) => tool?.test(one));
+              expect(
+                there,
+                `${step.name}: “${words}” names what is not there (${role ?? tool}), ${JSON.stringify(panel)}`,
+              ).equal(true);
+            }
+      }
+      expect(named).above(5 * designs);
     });
 });

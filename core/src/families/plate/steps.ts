@@ -159,7 +159,7 @@ export function plateSteps(query: {
       name: 'Build the box',
       does: box.work.frame,
       parts: boxIds.filter((one) => !fill(one)),
-      needs: ['drill', 'square', 'clamps'],
+      needs: box.work.needs,
       checks: [
         {
           id: 'diagonals',
@@ -181,16 +181,18 @@ export function plateSteps(query: {
     step(prefix, 'lay-in', {
       name: 'Insulate and lay the array in',
       does: [
-        'lay the insulation tight, no gap at a rail',
+        'lay the insulation tight, no gap anywhere',
         ...(box.edgeStrip > 0 ? ['set the edge strips along the sides'] : []),
         'draw the sensor wire in now, its sleeve out through the side',
         exit && (exit.side === 'low' || exit.side === 'high')
           ? 'take the loose side off, pass the headers through, screw it on again'
           : 'pass the ends through their holes',
-        'fix the array at one place only, the middle of its length; everywhere else it slides on its clips',
+        box.rails.length > 0
+          ? 'fix the array at one place only, the middle of its length; everywhere else it slides on its clips'
+          : 'fix the array at one place only, the middle of its length; everywhere else it lies free',
       ],
       parts: boxIds.filter(fill),
-      needs: ['gloves and mask for wool'],
+      needs: ['gloves and mask for wool', 'screwdriver', 'tape'],
       checks: [
         {
           id: 'to-pane',
@@ -214,7 +216,7 @@ export function plateSteps(query: {
               ...box.work.close,
             ],
             parts: [`${prefix}/pane`],
-            needs: ['suction cups', 'gloves', 'eye protection'],
+            needs: ['suction cups', 'gloves', 'eye protection', 'caulking gun', 'screwdriver'],
             checks: [
               {
                 id: 'clear',

@@ -279,6 +279,15 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
           ]
         : []),
       bought(prefix, {
+        id: 'wire-wool',
+        name: 'Wire wool, pads',
+        quantity: Math.ceil((cans * strips) / 40),
+        unit: 'each',
+        priceKey: 'wire-wool',
+        rule: 'one for forty cans',
+        mass: 0,
+      }),
+      bought(prefix, {
         id: 'manifold',
         name: `Feed manifold, ${strips} ${strips === 1 ? 'outlet' : 'outlets'}`,
         quantity: 1,

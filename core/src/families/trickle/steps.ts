@@ -52,7 +52,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
       parts: ['side', 'side-outlet', 'end', 'end-feeds', 'back', 'batten', layout.wool ? 'wool' : 'bearer'].map(
         (name) => `${prefix}/${name}`,
       ),
-      needs: ['drill', 'square'],
+      needs: ['drill', 'screwdriver', 'square', 'staple gun'],
       checks: [
         {
           id: 'diagonals',

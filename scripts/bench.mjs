@@ -172,12 +172,18 @@ const plans = spawnSync(join(root, 'node_modules/.bin/tsx'), [join(root, 'script
   encoding: 'utf8',
 });
 if (plans.status !== 0) throw new Error(plans.stderr);
-const { usual, large, sweep, sheet } = JSON.parse(plans.stdout);
+const { usual, large, sweep, sheet, sizes } = JSON.parse(plans.stdout);
 row('200 pieces of 30 lengths on 4 stocks, proved or nearly', usual.time, 'ms', 2000);
 row('  the gap left at most', usual.gap, '%', 1);
 row('1000 pieces of 60 lengths (in a worker)', large.time, 'ms', 10_000);
 row('  the gap left', large.gap, '%', 2);
 row('20 pieces on sheets, searched', sheet, 'ms', 1000);
+for (const { pieces, first, all, firstSheets, allSheets } of sizes) {
+  row(`${pieces} different lengths: the first plan`, first, 'ms', 1000);
+  row(`${pieces} different lengths: asked for half a second`, all, 'ms', 1500);
+  row(`${pieces} different sheet pieces: the first plan`, firstSheets, 'ms', 1000);
+  row(`${pieces} different sheet pieces: asked for half a second`, allSheets, 'ms', 1500);
+}
 row('the sweep of a pitch (in a worker)', sweep, 'ms', 1000);
 
 const wide = Math.max(...rows.map(({ what }) => what.length));

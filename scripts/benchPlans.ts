@@ -83,4 +83,44 @@ const sheet = await timed(() =>
     kerf: 0.003,
   }),
 );
-console.log(JSON.stringify({ usual, large, sweep, sheet }));
+/** The first plan, and all of it within a budget of half a second, of so many pieces that are all different. */
+async function different(pieces: number) {
+  const query = job(pieces, pieces, 5);
+  let first = Number.NaN;
+  const started = performance.now();
+  const all = await timed(() =>
+    planLengths(query, {
+      solver: async () => solver,
+      seconds: 0.5,
+      onProgress: () => {
+        if (Number.isNaN(first)) first = performance.now() - started;
+      },
+    }),
+  );
+  const draw = evenly(9);
+  const sheets = {
+    pieces: Array.from({ length: pieces }, (_, index) => ({
+      id: `s${index}`,
+      width: 0.1 + Math.round(draw() * 500) / 1000,
+      height: 0.1 + Math.round(draw() * 900) / 1000,
+      count: 1,
+      turn: index % 2 === 0,
+    })),
+    stock: [{ id: 'ply', width: 1.22, height: 2.44, price: 48 }],
+    kerf: 0.003,
+  };
+  let firstSheets = Number.NaN;
+  const begun = performance.now();
+  const allSheets = await timed(() =>
+    planSheets(sheets, {
+      seconds: 0.5,
+      onProgress: () => {
+        if (Number.isNaN(firstSheets)) firstSheets = performance.now() - begun;
+      },
+    }),
+  );
+  return { pieces, first, all, firstSheets, allSheets };
+}
+
+const sizes = [await different(200), await different(1000), await different(3000)];
+console.log(JSON.stringify({ usual, large, sweep, sheet, sizes }));

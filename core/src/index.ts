@@ -96,6 +96,7 @@ export {
   planSheets,
   proofKey,
   proveMaterial,
+  ripLines,
   sheetOffcuts,
   stuffOf,
   sumShop,

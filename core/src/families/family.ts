@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import * as z from 'zod';
 import type { Finding, Words } from '../care';
 import { fieldMeta, type SolderAlloy } from '../catalogue';
 import type { Drawing } from '../draw';
@@ -190,11 +190,12 @@ export interface Family {
   words: Readonly<Record<string, Words>>;
 }
 
-/** Fields of a parsed set of parameters by its schema. */
+/** Fields of a set of parameters by its schema; one that the document does not speak of has what that means. */
 export function fieldsOf(schema: z.ZodObject, prefix: string, values: Record<string, unknown>): Field[] {
   return Object.entries(schema.shape).flatMap(([name, field]) => {
     const meta = fieldMeta(field);
-    return meta ? [{ path: `${prefix}.${name}`, value: values[name], meta }] : [];
+    const value = name in values ? values[name] : z.safeParse(field as z.ZodType, undefined).data;
+    return meta ? [{ path: `${prefix}.${name}`, value, meta }] : [];
   });
 }
 

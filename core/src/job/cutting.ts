@@ -4,6 +4,7 @@ import {
   type MaterialPlan,
   type Overrule,
   type Part,
+  rippedAlong,
   type SheetMaterial,
   sheetOffcuts,
 } from '../shop';
@@ -128,7 +129,7 @@ export function lockBar(
   return [
     { path: 'decisions.locks', value: all },
     ...withoutOverrule(job, bar.fixed?.id),
-    ...ticks(job, material.parts, cutSoFar(all)),
+    ...ticks(job, material.parts, rippedAlong(material.rips, cutSoFar(all))),
     ...shed(job, at, [
       ...(stock.onHand ? [{ what: 'taken' as const, id: stock.id, item, size: { length: stock.length } }] : []),
       ...(offcut >= keepOf(job)

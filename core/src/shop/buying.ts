@@ -14,6 +14,7 @@ import {
 } from './decided';
 import { planLengthsFast } from './lengths';
 import type { Part, Purchase } from './part';
+import { planRips, type Rip, type RipPlan } from './rips';
 import { planSheetsFast, type SheetPlan, type SheetQuery, type SheetStock } from './sheets';
 import { type OnHand, type Sold, usualLengths } from './stock';
 
@@ -65,6 +66,8 @@ export type MaterialPlan = { item: string; name: string; parts: Part[]; priced: 
 
 export interface LengthMaterial {
   kind: 'length';
+  /** Blanks that are ripped into more than one piece: the plan holds each under its longest part. */
+  rips: Rip[];
   plan: LengthPlan;
   stock: Having<LengthStock>[];
   kerf: number;
@@ -203,8 +206,9 @@ function planMaterial(item: string, parts: Part[], shop: Shop, decisions: CutDec
     if (!listed)
       for (const length of usualLengths(item))
         stock.push({ id: `${item}@${Math.round(length * 1000)}`, length, price: 0, onHand: false });
+    const ripped = ripsUnder(lengths, kerf, item, decisions);
     const query = {
-      pieces: lengths.map(({ id, length, count }) => ({ id, length, count })),
+      pieces: ripped.pieces,
       stock: stock.map(({ onHand: _, ...one }) => one),
       kerf,
       ...(trim > 0 ? { trim } : {}),
@@ -216,6 +220,7 @@ function planMaterial(item: string, parts: Part[], shop: Shop, decisions: CutDec
     return {
       ...common,
       kind: 'length',
+      rips: ripped.rips,
       stock: having(decided.stock, stock, decisions),
       kerf,
       trim,
@@ -257,6 +262,31 @@ function planMaterial(item: string, parts: Part[], shop: Shop, decisions: CutDec
     decided,
     misfits: decided.misfits,
   };
+}
+
+/** Pieces on shared blanks; a part of which more is cut, or laid out by hand, than the blanks would hold is planned piece by piece, as it was. */
+function ripsUnder(
+  lengths: readonly (Part & { kind: 'length' })[],
+  kerf: number,
+  item: string,
+  { locks, overrules }: CutDecisions,
+): RipPlan {
+  const settled = new Map<string, number>();
+  const add = (id: string) => settled.set(id, (settled.get(id) ?? 0) + 1);
+  for (const lock of locks) if (lock.item === item && 'length' in lock) for (const { part } of lock.pieces) add(part);
+  for (const one of overrules) if (one.item === item) one.pieces.forEach(add);
+  const alone = new Set<string>();
+  for (;;) {
+    const plan = planRips(lengths, kerf, alone);
+    const over = [...settled].filter(
+      ([id, count]) =>
+        !alone.has(id) &&
+        lengths.some((part) => part.id === id && part.section) &&
+        count > (plan.pieces.find((piece) => piece.id === id)?.count ?? 0),
+    );
+    if (over.length === 0) return plan;
+    for (const [id] of over) alone.add(id);
+  }
 }
 
 /** Every length or sheet that a plan may name, and whether it lies in the shed. */

@@ -1,3 +1,4 @@
+import { evenly } from '../quantity';
 import {
   type Choice,
   choices,
@@ -17,14 +18,23 @@ import { tieUp } from './ties';
 export interface ExactOptions {
   /** HiGHS beside the program when left out. */
   solver?: () => Promise<Solver>;
-  /** s that integer programs may take together, 1 by default: the columns before them take about as long again. */
+  /** s that everything after the fast plan may take together, 2 by default. */
   seconds?: number;
+  /** ms that have passed; the clock of the machine when left out. */
+  clock?(): number;
   /** Told the best plan so far: the fast one at once. */
   onProgress?(plan: LengthPlan): void;
 }
 
 /** Fillings beyond which they are not all written down. */
 const mostFillings = 3000;
+/** Different lengths beyond which no model of all of them is solved: parts of the plan are bettered one by one. */
+const mostModelled = 250;
+/** Bars of a part that is planned again by itself. */
+const partBars = 8;
+/** s below which nothing is begun any more, and steps of one search for a filling. */
+const leastSlice = 0.01;
+const searchSteps = 60_000;
 /** Rounds of new fillings, and columns beyond which set-ups are not thinned out. */
 const mostRounds = 200;
 const mostThinned = 160;
@@ -72,10 +82,15 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
   const lengths = gatherLengths(query.pieces, query.kerf, longest);
   if ((fast.proof.status === 'proved' && !short) || lengths.length === 0) return fast;
   const solve = await (options.solver ?? loadSolver)();
-  const seconds = options.seconds ?? 1;
+  const clock = options.clock ?? Date.now;
+  const seconds = options.seconds ?? 2;
+  const until = clock() + 1000 * seconds;
+  /** s that are left, of them no more than a share of all. */
+  const left = (share: number) => Math.min(share * seconds, (until - clock()) / 1000);
   const unit = priceUnit(stock);
   const model = { lengths, stock, solve, unit };
-  const made = generate(model, fast, short, seconds);
+  if (lengths.length > mostModelled) return searched(fast, query, { ...options, until, clock, solve });
+  const made = generate(model, fast, short, () => left(0.5));
   let least = Math.max(fast.proof.bound, made.bound === undefined ? 0 : roundUp(made.bound, unit));
   let best = fast;
   let complete = !short;
@@ -91,18 +106,61 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
   };
   const proved = () => complete && best.cost <= least + 1e-6;
   take(rounded(made, model, query));
-  if (!proved()) take(solveWhole(made.patterns, model, 0.5 * seconds));
+  if (!proved() && left(1) > leastSlice) take(solveWhole(made.patterns, model, left(0.25)));
   // Fillings made by shadow prices may lack one that whole bars want: where all can be written down, they are.
-  const all = proved() ? undefined : everyPattern(lengths, stock);
+  const all = proved() || left(1) < leastSlice ? undefined : everyPattern(lengths, stock);
   if (all) {
-    const whole = solveWhole(all, model, seconds);
+    const whole = solveWhole(all, model, left(0.5));
     take(whole);
     if (whole?.optimal) least = Math.max(least, Math.min(whole.cost, best.cost));
   }
   if (!complete) return { ...fast, proof: { status: 'gap', bound: Math.min(fast.proof.bound, fast.cost) } };
-  take(thinned(best, made.patterns, model, 0.25 * seconds));
+  if (left(1) > leastSlice) take(thinned(best, made.patterns, model, left(0.12)));
   // The solver's last digits must not set a bound above a plan that is there.
   return { ...best, proof: { status: proved() ? 'proved' : 'gap', bound: Math.min(least, best.cost) } };
+}
+
+/**
+ * Too many lengths for one model: a few bars at a time are planned again by themselves, and what comes out cheaper takes their place,
+ * until the time is up. The bound stays that of the bare material.
+ */
+async function searched(
+  fast: LengthPlan,
+  query: LengthQuery,
+  options: ExactOptions & { until: number; clock(): number; solve: Solver },
+): Promise<LengthPlan> {
+  const { until, clock, solve } = options;
+  const stock = choices(query);
+  // Bars that are few in the shed would have to be counted part by part.
+  if (stock.some(({ left }) => Number.isFinite(left)) || fast.unplaced.some(({ count }) => count > 0)) return fast;
+  const random = evenly(1);
+  let bars = fast.bars.flatMap(({ count, ...bar }) => Array.from({ length: count }, () => ({ ...bar, count: 1 })));
+  const priceOf = (id: string) => stock.find((one) => one.id === id)?.price ?? 0;
+  let best = fast;
+  while (clock() < until - 1000 * leastSlice) {
+    const chosen = new Set<number>();
+    while (chosen.size < Math.min(partBars, bars.length)) chosen.add(Math.floor(random() * bars.length));
+    const part = bars.filter((_, index) => chosen.has(index));
+    const pieces = part.flatMap((bar) => bar.pieces.map((piece) => ({ ...piece, count: 1 })));
+    const again = await exact(
+      { ...query, pieces },
+      { solver: async () => solve, clock, seconds: Math.min(0.1, (until - clock()) / 1000) },
+    );
+    const before = part.reduce((sum, { stock: id }) => sum + priceOf(id), 0);
+    if (again.unplaced.length > 0 || again.cost >= before - 1e-6) continue;
+    bars = [
+      ...bars.filter((_, index) => !chosen.has(index)),
+      ...again.bars.flatMap(({ count, ...bar }) => Array.from({ length: count }, () => ({ ...bar, count: 1 }))),
+    ];
+    const filled = bars.flatMap(({ stock: id, pieces: held }) => {
+      const one = stock.find((choice) => choice.id === id);
+      return one ? [{ stock: one, pieces: held }] : [];
+    });
+    const now = barsOf(filled, query);
+    best = { ...best, ...now, proof: { status: 'gap', bound: Math.min(fast.proof.bound, now.cost) } };
+    options.onProgress?.(best);
+  }
+  return best;
 }
 
 /** A plan with its offcuts gathered, each bar by itself first. */
@@ -207,7 +265,7 @@ function generate(
   { lengths, stock, solve, unit }: Model,
   fast: LengthPlan,
   short: boolean,
-  seconds: number,
+  left: () => number,
 ): Generated {
   const patterns: Pattern[] = [];
   const known = new Set<string>();
@@ -223,10 +281,10 @@ function generate(
   const endless = stock.every(({ left }) => left === Number.POSITIVE_INFINITY);
   let shares: number[] = [];
   let bound: number | undefined;
-  for (let round = 0; round < mostRounds; round += 1) {
+  for (let round = 0; round < mostRounds && left() > leastSlice; round += 1) {
     const solved = solve(
       `Minimize\n obj: ${costs(patterns)}\nSubject To\n${rows(patterns, lengths, stock).join('\n')}\nEnd`,
-      seconds,
+      left(),
     );
     if (solved.status !== 'Optimal') break;
     shares = patterns.map((_, index) => solved.columns.get(`x${index}`) ?? 0);
@@ -235,7 +293,7 @@ function generate(
     let whole = true;
     let ratio = 1;
     stock.forEach((one, place) => {
-      const filling = worthiest(lengths, worths, one.room);
+      const filling = worthiest(lengths, worths, one.room, left() > leastSlice ? searchSteps : 1);
       whole &&= filling.whole;
       if (filling.worth > 1e-9) ratio = Math.min(ratio, one.price / filling.worth);
       const reduced = one.price - (solved.duals.get(`s${place}`) ?? 0) - filling.worth;

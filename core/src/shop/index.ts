@@ -32,6 +32,8 @@ export { barPiece, evenlyAlong, sheetPiece, timberPiece } from './pieces';
 export type { ProveOptions } from './prove';
 export { isProved, proofKey, proveMaterial } from './prove';
 export { bought, screws } from './purchase';
+export type { Rip, RipPlan } from './rips';
+export { planRips, ripLines, rippedAlong } from './rips';
 export type { SheetCut } from './sheetCuts';
 export { cutOrder, NotGuillotine, sheetOffcuts } from './sheetCuts';
 export type { SheetSearchOptions } from './sheetSearch';

@@ -66,20 +66,33 @@ export function planLoose(query: LengthQuery): LengthPlan {
 
 type OneBar = Filled & { used: number };
 
+/** Pieces of one size that are still wanted, largest first: `sizes` with their kerf, where each stands in the list, and how many. */
+interface Open {
+  sizes: Float64Array;
+  places: Int32Array;
+  counts: Int32Array;
+  length: number;
+}
+
 /** Bar after bar, each time the stock whose best filling costs least per metre used. */
 function fill(
   pieces: readonly LengthPiece[],
   stock: readonly Choice[],
   kerf: number,
 ): { bars: OneBar[]; taken: Map<string, number>; short: Map<string, number> } {
-  const left = pieces.map((piece) => piece.count);
+  const open: Open = {
+    sizes: Float64Array.from(pieces, ({ length }) => length + kerf),
+    places: Int32Array.from(pieces, (_, index) => index),
+    counts: Int32Array.from(pieces, ({ count }) => count),
+    length: pieces.length,
+  };
   const taken = new Map<string, number>();
   const bars: OneBar[] = [];
-  while (left.some((count) => count > 0)) {
-    let best: { stock: Choice; take: number[]; used: number; rate: number } | undefined;
+  while (open.length > 0) {
+    let best: { stock: Choice; take: Take; used: number; rate: number } | undefined;
     for (const one of stock) {
       if ((taken.get(one.id) ?? 0) >= one.left) continue;
-      const { take, used } = fullest(pieces, left, one.room, kerf);
+      const { take, used } = fullest(open, one.room);
       if (used <= 0) continue;
       const rate = one.price / used;
       if (
@@ -91,52 +104,70 @@ function fill(
     }
     if (!best) break;
     const chosen: { id: string; length: number }[] = [];
-    best.take.forEach((count, index) => {
-      left[index] = (left[index] ?? 0) - count;
-      const piece = pieces[index];
+    for (const { at, count } of best.take) {
+      open.counts[at] = (open.counts[at] ?? 0) - count;
+      const piece = pieces[open.places[at] ?? -1];
       if (piece) for (let copy = 0; copy < count; copy += 1) chosen.push({ id: piece.id, length: piece.length });
-    });
+    }
+    close(open);
     taken.set(best.stock.id, (taken.get(best.stock.id) ?? 0) + 1);
     bars.push({ stock: best.stock, pieces: chosen, used: best.used });
   }
   const short = new Map<string, number>();
-  pieces.forEach((piece, index) => {
-    if ((left[index] ?? 0) > 0) short.set(piece.id, left[index] ?? 0);
-  });
+  for (let at = 0; at < open.length; at += 1) {
+    const piece = pieces[open.places[at] ?? -1];
+    if (piece) short.set(piece.id, open.counts[at] ?? 0);
+  }
   return { bars, taken, short };
 }
+
+/** Takes what is wanted no more out of the list, in place. */
+function close(open: Open): void {
+  const { sizes, places, counts } = open;
+  let kept = 0;
+  for (let at = 0; at < open.length; at += 1) {
+    if ((counts[at] ?? 0) <= 0) continue;
+    sizes[kept] = sizes[at] ?? 0;
+    places[kept] = places[at] ?? 0;
+    counts[kept] = counts[at] ?? 0;
+    kept += 1;
+  }
+  open.length = kept;
+}
+
+/** How many of which open pieces a bar holds. */
+type Take = { at: number; count: number }[];
 
 /** Branches that the search of one bar follows at most. */
 const mostLooks = 400;
 
 /** The filling of one bar that uses most of it: longest first with a bounded search back. */
-function fullest(
-  pieces: readonly LengthPiece[],
-  left: readonly number[],
-  room: number,
-  kerf: number,
-): { take: number[]; used: number } {
-  const wanted = pieces.flatMap(({ length }, index) => {
-    const count = left[index] ?? 0;
-    return count > 0 ? [{ index, size: length + kerf, count }] : [];
-  });
-  const take = pieces.map(() => 0);
-  let best = { take: [...take], used: 0 };
+function fullest({ sizes, counts, length }: Open, room: number): { take: Take; used: number } {
+  const take: Take = [];
+  let best: { take: Take; used: number } = { take: [], used: 0 };
   let budget = mostLooks;
+  /** The first piece from a place on that fits: sizes fall, so halving finds it. */
+  const fitting = (from: number, left: number): number => {
+    let [low, high] = [from, length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((sizes[middle] ?? 0) > left) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  };
   const search = (from: number, used: number): void => {
     if (used > best.used + tiny) best = { take: [...take], used };
-    // What no longer fits costs no look, however many of them there are.
-    let place = from;
-    while (place < wanted.length && (wanted[place]?.size ?? 0) > room - used + tiny) place += 1;
-    const one = wanted[place];
-    if (!one || best.used >= room - tiny) return;
+    const at = fitting(from, room - used + tiny);
+    if (at >= length || best.used >= room - tiny) return;
     budget -= 1;
-    const most = Math.min(one.count, Math.floor((room - used + tiny) / one.size));
+    const size = sizes[at] ?? 0;
+    const most = Math.min(counts[at] ?? 0, Math.floor((room - used + tiny) / size));
     for (let count = most; count >= 0 && (budget > 0 || count === most); count -= 1) {
-      take[one.index] = count;
-      search(place + 1, used + count * one.size);
+      if (count > 0) take.push({ at, count });
+      search(at + 1, used + count * size);
+      if (count > 0) take.pop();
     }
-    take[one.index] = 0;
   };
   search(0, 0);
   return best;

@@ -21,7 +21,10 @@ export async function proveMaterial(material: MaterialPlan, options: ProveOption
   const exactly = { ...(seconds === undefined ? {} : { seconds }), ...(solver ? { solver } : {}) };
   if (material.kind === 'sheet') {
     const { decided } = material;
-    return { ...material, plan: joinSheets(decided, await planSheets(decided.query)) };
+    return {
+      ...material,
+      plan: joinSheets(decided, await planSheets(decided.query, seconds === undefined ? {} : { seconds })),
+    };
   }
   const { decided, unruled } = material;
   const joined = (plan: LengthPlan): MaterialPlan => ({ ...material, plan: joinLengths(decided, plan) });

@@ -110,19 +110,28 @@ export function planSheetsFast(query: SheetQuery): SheetPlan {
   return sheetPlan(task, quickLayout(task));
 }
 
-/** Pieces beyond which one good sheet is laid and cut again and again: laying every piece by itself takes their square. */
+/** Pieces beyond which every order and split is too much to try at once, and kinds up to which one good sheet is cut again and again. */
 const mostSingly = 200;
+const mostRepeated = 60;
 
-/** Whether a task is too large to lay every piece by itself. */
+/** Whether a task is too large to try every order and split at once. */
 export function isLarge({ singles }: SheetTask): boolean {
   return singles.length > mostSingly;
 }
 
 /** The best of a few orders and splits, in a few tries. */
 export function quickLayout(task: SheetTask): Layout {
-  if (isLarge(task)) return repeatedLayout(task);
-  const { stock, singles, kerf, bound } = task;
+  const { stock, singles, wanted, kerf, bound } = task;
   let best: Layout | undefined;
+  if (isLarge(task)) {
+    // Many of a few kinds are laid as one good sheet, often; many kinds piece by piece, once or twice.
+    best = wanted.length <= mostRepeated ? repeatedLayout(task) : undefined;
+    for (const order of sheetOrders.slice(0, best ? 0 : 2)) {
+      const layout = lay([...singles].sort(order), stock, kerf, 'short');
+      if (betterLayout(layout, best)) best = layout;
+    }
+    return best ?? { sheets: [], cost: 0, left: [], biggest: 0 };
+  }
   let tries = 0;
   const choices =
     stock.length > 1
@@ -221,10 +230,7 @@ export function lay(pieces: readonly One[], stock: readonly SheetStock[], kerf: 
   const left: One[] = [];
   let cost = 0;
   for (const piece of pieces) {
-    let spot = tightest(
-      piece,
-      sheets.flatMap((sheet) => sheet.free.map((room) => ({ sheet, room }))),
-    );
+    let spot = tightest(piece, sheets);
     if (!spot) {
       const open = stock
         .filter((one) => (taken.get(one.id) ?? 0) < (one.available ?? Number.POSITIVE_INFINITY))
@@ -239,7 +245,7 @@ export function lay(pieces: readonly One[], stock: readonly SheetStock[], kerf: 
       const whole = { x: 0, y: 0, width: open.width, height: open.height };
       const sheet = { stock: open.id, width: open.width, height: open.height, placed: [], free: [whole] };
       sheets.push(sheet);
-      spot = tightest(piece, [{ sheet, room: whole }]);
+      spot = tightest(piece, [sheet]);
     }
     if (!spot) {
       left.push(piece);
@@ -259,14 +265,16 @@ function orientations(piece: One): [number, number, boolean][] {
   return ways;
 }
 
-function tightest<S>(piece: One, spots: readonly { sheet: S; room: Room }[]) {
+function tightest<S extends { free: readonly Room[] }>(piece: One, sheets: readonly S[]) {
   let best: { sheet: S; room: Room; width: number; height: number; turned: boolean; slack: number } | undefined;
-  for (const { sheet, room } of spots)
-    for (const [width, height, turned] of orientations(piece)) {
-      if (width > room.width + tiny || height > room.height + tiny) continue;
-      const slack = Math.min(room.width - width, room.height - height);
-      if (!best || slack < best.slack - tiny) best = { sheet, room, width, height, turned, slack };
-    }
+  const ways = orientations(piece);
+  for (const sheet of sheets)
+    for (const room of sheet.free)
+      for (const [width, height, turned] of ways) {
+        if (width > room.width + tiny || height > room.height + tiny) continue;
+        const slack = Math.min(room.width - width, room.height - height);
+        if (!best || slack < best.slack - tiny) best = { sheet, room, width, height, turned, slack };
+      }
   return best;
 }
 

@@ -6,7 +6,7 @@ import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf
 import { areasOf, massOf } from '../plate/design';
 import { trickleDrawing } from './drawing';
 import { layOut, longestPane, shortestPane, type TrickleLayout, wetted } from './layout';
-import { standardTrickle, trickleParameters } from './parameters';
+import { standardTrickle, trickleParameters, withSideBoard } from './parameters';
 import { cansMass, trickleParts } from './parts';
 import { trickleSteps } from './steps';
 
@@ -239,10 +239,10 @@ export const trickle: Family = {
   meaning: 'Strips of flattened cans, taped end to end; water runs down them in a film and drains by itself.',
   words: trickleWords,
   standard: (habit) => ({ family: 'trickle', parameters: standardTrickle(habit), count: 1, turned: false }),
-  problems: (panel) => problemsOf(trickleParameters, ['parameters'], panel.parameters),
-  fields: (panel) => fieldsOf(trickleParameters, 'parameters', panel.parameters),
+  problems: (panel) => problemsOf(trickleParameters, ['parameters'], withSideBoard(panel.parameters)),
+  fields: (panel) => fieldsOf(trickleParameters, 'parameters', withSideBoard(panel.parameters)),
   open: (panel, path): PanelDesign => {
-    const layout = layOut(trickleParameters.parse(panel.parameters));
+    const layout = layOut(trickleParameters.parse(withSideBoard(panel.parameters)));
     const { parameters, outside, glazing, share, stripLength, stripWidth } = layout;
     const heat = trickleHeat(layout, panel);
     const { parts, purchases } = trickleParts(panel.id, layout);

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, findEntry, lengthField, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: the flat of a can, strip length, cans, tape, battens, feeds, area, what steams away. */
@@ -72,6 +72,13 @@ export function standardTrickle(habit: Habit): TrickleParameters {
     back: 'ply-3_8',
     airGap: 1.25 * inch,
   });
+}
+
+/** Parameters of a document that does not speak of the side boards yet, with boards of the same shops as its battens. */
+export function withSideBoard(parameters: Record<string, unknown>): Record<string, unknown> {
+  if ('sideBoard' in parameters) return parameters;
+  const batten = findEntry('timber', String(parameters.batten));
+  return { ...parameters, sideBoard: batten?.tape === 'imperial' ? 'ps20-1x4' : 'planed-90x19' };
 }
 
 /** m. Range of a parameter's own field. */

@@ -1,6 +1,15 @@
 import { entryName } from '../../catalogue';
 import { formatLength, formatMoney, formatNumber, type Habit, sayWords } from '../../quantity';
-import { cutOrder, gangs, handedPairs, type MaterialPlan, type Part, type ShopPlan, workWords } from '../../shop';
+import {
+  cutOrder,
+  gangs,
+  handedPairs,
+  type MaterialPlan,
+  type Part,
+  ripLines,
+  type ShopPlan,
+  workWords,
+} from '../../shop';
 import { buyAmount, buySize } from '../listsCsv';
 import { heading, inks, makeRoom, newSheet, type Print, write } from './frame';
 import { table } from './table';
@@ -134,6 +143,8 @@ function layoutOf(print: Print, material: MaterialPlan): void {
   const kerf =
     material.kerf > 0 ? `, a cut takes ${formatLength(material.kerf, habit, { decimals: 1, fraction: 64 }).text}` : '';
   write(print, `${formatMoney(material.plan.cost, job.currency, 0)}${proof}${kerf}`, { size: 3.2, colour: inks.soft });
+  if (material.kind === 'length')
+    for (const line of ripLines(material)) write(print, sayWords(line, habit), { size: 3.4 });
   if (material.kind === 'length') {
     const lengthOf = (id: string) => material.stock.find((one) => one.id === id)?.length ?? 1;
     const longest = Math.max(...material.plan.bars.map(({ stock }) => lengthOf(stock)), 0.001);

@@ -27,6 +27,8 @@ import {
   type MaterialPlan,
   movePiece,
   releaseMaterial,
+  ripLines,
+  sayWords,
   unlock,
   wasteShare,
 } from '@north-pane/core';
@@ -139,6 +141,11 @@ export const Bars = memo(function Bars({ material: latest, habit, currency, keep
           )}
         </DragOverlay>
       </DndContext>
+      {ripLines(material).map((line) => (
+        <Text key={line} fontSize="14px">
+          {sayWords(line, habit)}
+        </Text>
+      ))}
       {trouble && (
         <Text role="alert" color="brickText" fontSize="14px">
           {trouble}

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import type { LengthMaterial, MaterialPlan, SheetMaterial } from '../shop';
+import { type LengthMaterial, type MaterialPlan, rippedAlong, type SheetMaterial } from '../shop';
 import {
   cutMiss,
   defaultJob,
@@ -228,22 +228,19 @@ describe('job: whatever is done at the saw, nothing is lost', () => {
         let now = defaultJob('harp');
         for (const one of deeds) now = after(now, one);
         const { parts, plan } = jobShop(openJob(now));
-        for (const part of parts) {
-          const material = plan.materials.find(({ item }) => item === part.item);
-          const laid = !material
-            ? 0
-            : material.kind === 'length'
-              ? material.plan.bars.reduce(
-                  (sum, { count, pieces }) => sum + count * pieces.filter(({ id }) => id === part.id).length,
-                  0,
-                )
-              : material.plan.sheets.flatMap(({ placed }) => placed).filter(({ id }) => id === part.id).length;
+        for (const material of plan.materials) {
+          const blanks = new Map<string, number>();
+          const add = (id: string, count: number) => blanks.set(id, (blanks.get(id) ?? 0) + count);
+          if (material.kind === 'length') {
+            for (const { count, pieces } of material.plan.bars) for (const { id } of pieces) add(id, count);
+          } else for (const { placed } of material.plan.sheets) for (const { id } of placed) add(id, 1);
           // Cut ones that are too short, or wanted no more, lie there besides.
-          const spoiled = material?.misfits.filter((one) => one.part === part.id && one.fate !== 'long').length ?? 0;
-          const out = (material?.plan.unplaced ?? [])
-            .filter(({ id }) => id === part.id)
-            .reduce((sum, { count }) => sum + count, 0);
-          expect(laid - spoiled + out, part.id).equal(part.count);
+          for (const { part, fate } of material.misfits) if (fate !== 'long') add(part, -1);
+          for (const { id, count } of material.plan.unplaced) add(id, count);
+          // What is ripped rides along with its blank.
+          const made = material.kind === 'length' ? rippedAlong(material.rips, blanks) : blanks;
+          for (const part of parts.filter(({ item }) => item === material.item))
+            expect(made.get(part.id) ?? 0, part.id).equal(part.count);
         }
         const paid = (now.decisions.locks ?? []).reduce((sum, { price }) => sum + price, 0);
         expect(plan.cost).at.least(paid - 1e-9);

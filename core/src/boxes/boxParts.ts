@@ -29,6 +29,7 @@ export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part
     count: rails,
     section: { width: query.railDepth, thickness: board.thickness },
     recesses: railNotches(made, inside.width, query.railDepth),
+    slack: { short: 0.004, long: 0, words: 'it is screwed from below: a gap at its end does no harm' },
   });
   return [
     ...sideParts(made, frame, query),
@@ -319,5 +320,6 @@ function cleatPart(made: TimberBox, frame: Frame, prefix: string): Part {
     count: 4,
     section: { width: cleat, thickness: board.thickness },
     operations: [`set it under the pane’s bearing by ${sized(0.002)}`],
+    slack: { short: 0.015, long: 0, words: 'it only has to hold its screws' },
   });
 }

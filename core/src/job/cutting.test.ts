@@ -1,10 +1,12 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { mounts } from '../mounts';
 import { type LengthMaterial, type MaterialPlan, rippedAlong, type SheetMaterial } from '../shop';
 import {
   cutMiss,
   defaultJob,
   type FieldChanges,
+  familyIds,
   type Job,
   jobShop,
   lockBar,
@@ -257,27 +259,97 @@ describe('job: cut at another length than wanted', () => {
   const part = jobShop(open).parts.find(({ id }) => id.endsWith('/riser'));
   if (part?.kind !== 'length') throw new Error('a harp has risers');
 
-  it('is good within half a mark, and is cut again where it is too long', () => {
+  it('is good within half a mark, good enough within what its place forgives, and is cut again where it is too long', () => {
     expect(cutMiss(open, part.id, part.length + 0.0004).kind).equal('good');
-    expect(cutMiss(open, part.id, part.length + 0.003)).deep.include({ kind: 'long', fits: [] });
+    // It enters 7; 4.26 seal and 8.73 choke: 5.48 shorter or 3.46 longer still does.
+    expect(cutMiss(open, part.id, part.length - 0.005)).deep.include({ kind: 'slack', fits: [] });
+    expect(cutMiss(open, part.id, part.length + 0.003).kind).equal('slack');
+    expect(cutMiss(open, part.id, part.length - 0.006).kind).equal('short');
+    expect(cutMiss(open, part.id, part.length + 0.005)).deep.include({ kind: 'long', fits: [] });
   });
   it('says what one more costs, and which size of the design would make all of them so', () => {
-    const miss = cutMiss(open, part.id, part.length - 0.003);
+    const miss = cutMiss(open, part.id, part.length - 0.008);
     expect(miss.kind).equal('short');
     expect(miss.recut?.cost).at.least(0);
-    // Three millimetres off a riser: the clear gap by as much, or the entry at both ends by half of it.
+    // Eight millimetres off a riser: the clear gap by as much.
     const clear = miss.fits.find(({ path }) => path.endsWith('riserClear'));
-    expect(clear && clear.to - clear.from).closeTo(-0.003, 1e-4);
-    for (const { path, value } of miss.fits) {
-      const then = openJob(withValueAt(job, pathSteps(path), value));
-      const riser = jobShop(then).parts.find(({ id }) => id === part.id);
-      expect(riser?.kind === 'length' && riser.length).closeTo(part.length - 0.003, 5e-4);
-    }
+    expect(clear && clear.to - clear.from).closeTo(-0.008, 1e-4);
+    // Headers move in their holes, so that the sides' holes and the plate go with them.
+    expect(clear?.others.map(({ name }) => name)).include.members([
+      'Side board, low',
+      'Side board, high',
+      'Plate strip',
+    ]);
   });
   it('tells which made pieces a way out would spoil', () => {
-    const ticked = withValueAt(job, ['decisions', 'ticks'], { [part.id]: 3 });
-    const miss = cutMiss(openJob(ticked), part.id, part.length - 0.003);
-    for (const { others } of miss.fits) for (const { made } of others) expect(made).equal(0);
+    const ticked = withValueAt(job, ['decisions', 'ticks'], { 'panel-a/strip': 3 });
+    const miss = cutMiss(openJob(ticked), part.id, part.length - 0.008);
+    const clear = miss.fits.find(({ path }) => path.endsWith('riserClear'));
+    expect(clear?.others.find(({ name }) => name === 'Plate strip')?.made).equal(3);
     expect(() => cutMiss(open, 'panel-a/none', 1)).throw(RangeError);
+  });
+  it('holds over hundreds of misses: the piece is right, the pane as ordered, all else that changes is told, least trouble first', function () {
+    this.timeout(120_000);
+    let asked = 0;
+    let answered = 0;
+    for (const family of familyIds)
+      for (const units of ['metric', 'imperial'] as const) {
+        const mine = withValueAt(defaultJob(family, { units }), ['panels', 0, 'mount'], {
+          kind: 'ground-stand',
+          parameters: mounts['ground-stand'].standard(units),
+        });
+        const drawn = openJob(mine);
+        const before = jobShop(drawn);
+        const paneOf = (shop: typeof before) =>
+          JSON.stringify(shop.purchases.find(({ id }) => id.endsWith('/pane'))?.size, (_, value) =>
+            typeof value === 'number' ? Math.round(value * 1e5) : value,
+          );
+        for (const piece of before.parts) {
+          if (piece.kind !== 'length') continue;
+          for (const off of [0.0015, 0.006, 0.02]) {
+            const cut = piece.length - off;
+            if (cut < 0.02) continue;
+            asked += 1;
+            const miss = cutMiss(drawn, piece.id, cut);
+            if (miss.kind !== 'short') {
+              expect(piece.slack?.short, piece.id).at.least(off - 1e-9);
+              continue;
+            }
+            let [findings, spoiled] = [0, 0];
+            for (const fit of miss.fits) {
+              answered += 1;
+              const then = openJob(withValueAt(mine, pathSteps(fit.path), fit.value));
+              const after = jobShop(then);
+              const reached = after.parts.find(({ id }) => id === piece.id);
+              expect(reached?.kind === 'length' && Math.abs(reached.length - cut), piece.id).below(5.1e-4);
+              expect(paneOf(after), `${piece.id} by ${fit.path}`).equal(paneOf(before));
+              // Told are exactly the parts that differ, held against each other here as texts.
+              const text = (one: unknown) =>
+                JSON.stringify(one, (key, value) =>
+                  key === 'mass' || key === 'operations' || key === 'slack' || key === 'row'
+                    ? undefined
+                    : typeof value === 'number'
+                      ? Math.round(value * 1e5)
+                      : value,
+                );
+              const told = new Set(fit.others.map(({ name }) => name));
+              for (const one of after.parts) {
+                const old = before.parts.find(({ id }) => id === one.id);
+                if (one.id === piece.id || (old && text(old) === text(one))) continue;
+                expect(told.has(one.name), `${piece.id} by ${fit.path}: ${one.name} changes and is not told`).equal(
+                  true,
+                );
+              }
+              expect(fit.findings.length).at.least(findings);
+              if (fit.findings.length > findings) [findings, spoiled] = [fit.findings.length, 0];
+              const made = fit.others.reduce((sum, other) => sum + other.made, 0);
+              expect(made).at.least(spoiled);
+              spoiled = made;
+            }
+          }
+        }
+      }
+    expect(asked).above(290);
+    expect(answered).above(100);
   });
 });

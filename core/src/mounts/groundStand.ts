@@ -125,8 +125,21 @@ function stand(timber: Timber, wanted: number, panel: MountedPanel): Omit<MountD
       ends: bevel('inner face'),
       datum: foot,
     }),
-    of({ id: 'skid', name: 'Skid', length: base + 2 * skidPast, count: 2, operations: ['chamfer the ends'] }),
-    of({ id: 'rail', name: 'Cross rail under the panel', length: across, count: 2 }),
+    of({
+      id: 'skid',
+      name: 'Skid',
+      length: base + 2 * skidPast,
+      count: 2,
+      operations: ['chamfer the ends'],
+      slack: { short: 0.05, long: 0.1, words: 'its ends stand free' },
+    }),
+    of({
+      id: 'rail',
+      name: 'Cross rail under the panel',
+      length: across,
+      count: 2,
+      slack: { short: 0.01, long: 0.02, words: 'its ends stand free' },
+    }),
     of({
       id: 'brace',
       name: 'Side brace',

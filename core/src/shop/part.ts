@@ -74,6 +74,13 @@ export interface Section {
   thickness: number;
 }
 
+/** What the place of a piece forgives; m. */
+export interface PieceSlack {
+  short: number;
+  long: number;
+  words: string;
+}
+
 /** A row that like pieces make with what lies between them; m. */
 export interface PieceRow {
   pieces: number;
@@ -102,6 +109,8 @@ export type Part = {
   bends?: BendSchedule;
   /** Where pieces stand end to end with their fittings, what they come to: the error of each adds up. */
   row?: PieceRow;
+  /** m that it may be off and do no harm, and why, in words. */
+  slack?: PieceSlack;
   /** kg each. */
   mass: number;
 } & (

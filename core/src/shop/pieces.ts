@@ -1,5 +1,5 @@
 import { type Bar, barMass, materials, type Sheet, sheetMass, type Timber } from '../catalogue';
-import type { BendSchedule, EndCut, HoleSchedule, Part, PieceDatum, Recess, Section } from './part';
+import type { BendSchedule, EndCut, HoleSchedule, Part, PieceDatum, PieceSlack, Recess, Section } from './part';
 
 /** What any piece may have beside its size. */
 interface Work {
@@ -12,6 +12,7 @@ interface Work {
   ends?: readonly EndCut[];
   bends?: BendSchedule;
   datum?: PieceDatum;
+  slack?: PieceSlack;
 }
 
 /** Work without the lists that are empty. */

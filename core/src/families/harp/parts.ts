@@ -4,6 +4,7 @@ import { bought, type HoleSchedule, type Part, type Purchase, tubeMass } from '.
 import { arrayPurchases, blackPaint, boxPartsOf } from '../plate/design';
 import { capillarySolder, filletSolder, solderLines } from '../plate/joints';
 import { rowOf } from '../plate/layout';
+import { stubSlack } from '../plate/slack';
 import type { PlateBuild } from '../plateFamily';
 import { type HarpLayout, type Span, spanLength } from './layout';
 import type { HarpParameters } from './parameters';
@@ -33,6 +34,7 @@ export function harpParts(
           ...cleanEnds,
           tee ? 'clean both ends bright, a socket deep' : 'clean both ends bright, a little past the entry',
         ],
+        ...(tee ? {} : riserSlack(layout)),
         mass: tubeMass(tube) * riserCut,
       },
       ...(tee ? headerPieces(prefix, layout, tee) : drilledHeaders(prefix, layout)),
@@ -49,6 +51,14 @@ export function harpParts(
       ...box.purchases(prefix),
     ],
   };
+}
+
+/** A riser that is a little off still enters both headers far enough to seal and not so far that it chokes them. */
+function riserSlack({ parameters, entryLimits }: HarpLayout): Pick<Part, 'slack'> {
+  const short = 2 * (parameters.entry - entryLimits.least);
+  const long = 2 * (entryLimits.most - parameters.entry);
+  if (!(short > 0 && long > 0)) return {};
+  return { slack: { short, long, words: 'it still enters both headers far enough to seal, and not too far' } };
 }
 
 function drilledHeaders(prefix: string, layout: HarpLayout): Part[] {
@@ -69,6 +79,10 @@ function drilledHeaders(prefix: string, layout: HarpLayout): Part[] {
       count: 1,
       operations: [...cleanEnds, 'scribe a centre line', ...eased],
       holes: [headerHoles(layout, span)],
+      ...stubSlack(
+        layout.parameters.stub,
+        'measured from the closed end its holes are right; only the way out stands otherwise',
+      ),
       mass: tubeMass(headerTube) * length,
     };
   });
@@ -118,7 +132,10 @@ function headerPieces(prefix: string, layout: HarpLayout, tee: Tee): Part[] {
       ]),
       ...row,
     },
-    piece('header-open', 'Header piece, to the way out', open, 2, []),
+    {
+      ...piece('header-open', 'Header piece, to the way out', open, 2, []),
+      ...stubSlack(parameters.stub, 'only the way out stands otherwise'),
+    },
     piece('header-closed', 'Header piece, to the far end', closed, 2, []),
   ];
 }

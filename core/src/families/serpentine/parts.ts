@@ -4,6 +4,7 @@ import { bought, type Part, type Purchase, tubeMass } from '../../shop';
 import { arrayPurchases, blackPaint, boxPartsOf } from '../plate/design';
 import { capillarySolder, solderLines } from '../plate/joints';
 import { rowOf } from '../plate/layout';
+import { stubSlack } from '../plate/slack';
 import type { PlateBuild } from '../plateFamily';
 import type { SerpentineLayout } from './layout';
 import type { SerpentineParameters } from './parameters';
@@ -44,6 +45,10 @@ export function serpentineParts(
         ]
       : [];
   const ends = ['square and ream both ends', 'clean both ends bright, a socket deep'];
+  const withStub = (part: Part): Part => ({
+    ...part,
+    ...stubSlack(parameters.stub, 'only what stands out of the box is otherwise'),
+  });
   const tubes: Part[] =
     parameters.bend === 'soft-coil'
       ? run('coil', 'Coil, in one piece', layout.wayLength, 1, [
@@ -51,9 +56,9 @@ export function serpentineParts(
           'ream both ends',
         ])
       : [
-          ...run('run-first', 'First run, to the way in', cuts.first, 1, ends),
+          ...run('run-first', 'First run, to the way in', cuts.first, 1, ends).map(withStub),
           ...run('run', 'Run', cuts.middle, count - 2, ends),
-          ...run('run-last', 'Last run, to the way out', cuts.last, 1, ends),
+          ...run('run-last', 'Last run, to the way out', cuts.last, 1, ends).map(withStub),
           ...run('stub', 'Stub between two elbows', bend.stub ?? 0, bend.stub === undefined ? 0 : turns, [
             'cut every one alike against one stop',
             ...ends,

@@ -172,6 +172,7 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
         length: long,
         count: strips + 1,
         section: { width: layout.battenHeight, thickness: gapBetween },
+        slack: { short: 0.01, long: 0, words: 'the strips lie on the wool; a batten may end short of them' },
       }),
       ...(bearers.length > 0
         ? [

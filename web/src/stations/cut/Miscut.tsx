@@ -10,6 +10,7 @@ import {
   lockMiscut,
   type MissFit,
   type Part,
+  sayWords,
 } from '@north-pane/core';
 import { useMemo, useState } from 'react';
 import { Entry } from '../../parts/Entry';
@@ -80,6 +81,7 @@ function Meaning({ miss, item, habit }: { miss: CutMiss; item: string; habit: Ha
   };
   const size = (metres: number) => formatLength(metres, habit).text;
   if (miss.kind === 'good') return <Text mt="2">Within half a mark of the tape: it is good.</Text>;
+  if (miss.kind === 'slack') return <Text mt="2">Good enough: {miss.slack}.</Text>;
   if (miss.kind === 'long')
     return <Text mt="2">{size(miss.cut - miss.wanted)} too long: trim it. Nothing else changes.</Text>;
   const { recut, fits } = miss;
@@ -124,9 +126,12 @@ function Fit({ fit, habit, currency }: { fit: MissFit; habit: Habit; currency: s
           : ''}
         .
       </Text>
-      {fit.others.length > 0 && (
+      {fit.others.length + fit.bought.length > 0 && (
         <Text color="soft">
-          Changes too: {fit.others.map(({ name }) => name.toLowerCase()).join(', ')}
+          Changes too:{' '}
+          {[...fit.others, ...fit.bought]
+            .map(({ name, words }) => sayWords(`${name.toLowerCase()}: ${words}`, habit))
+            .join('; ')}
           {spoiled.length > 0
             ? `; made already: ${spoiled.map(({ name, made }) => `${made} × ${name.toLowerCase()}`).join(', ')}`
             : ''}

@@ -97,7 +97,7 @@ export const solderedFoil = defineMember({
               quantity: fluxPerMetre * soldered,
               unit: 'kg',
               priceKey: 'flux',
-              rule: `${measured('mass', fluxPerMetre, 3)} a metre of seam`,
+              rule: `${measured('mass', fluxPerMetre, 3)} on every ${sized(1)} of seam`,
               mass: 0,
             },
           ],

@@ -9,6 +9,7 @@ import {
   materials,
   type Pane,
 } from '../catalogue';
+import { sized } from '../quantity';
 import type { Purchase } from '../shop';
 import type { GlazingDesign, PaneKind } from './glazing';
 import { barSize, paneFindings, paneUnderWind } from './paneFindings';
@@ -96,6 +97,11 @@ function workOf(pane: Pane, bars: number): string[] {
   ];
 }
 
+/** A name of the catalogue with its millimetres as a length, to be said in the reader’s unit. */
+function sizedName(name: string): string {
+  return name.replace(/(\d+(?:\.\d+)?) mm/, (_, millimetres: string) => sized(Number(millimetres) / 1000, true));
+}
+
 function bought(query: { prefix: string; pane: Pane; length: number; width: number; bars: number }): Purchase[] {
   const { prefix, pane, length, width, bars } = query;
   const gasket = 2 * (length + width) + bars * width;
@@ -103,7 +109,7 @@ function bought(query: { prefix: string; pane: Pane; length: number; width: numb
   const lines: Purchase[] = [
     {
       id: `${prefix}/pane`,
-      name: `Pane, ${pane.name}`,
+      name: `Pane, ${sizedName(pane.name)}`,
       quantity: length * width,
       unit: 'm²',
       priceKey: `pane/${pane.id}`,

@@ -281,6 +281,24 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
         fine: true,
         anchor: 'start',
       },
+      ...(glazing.cover
+        ? [
+            {
+              at: { x: rim / 2, y: top + rimBar.thickness + lathHeight / 2 },
+              to: { x: -0.008, y: top + rimBar.thickness + lathHeight + 0.01 },
+              words: 'lath',
+              size: lathHeight,
+              anchor: 'end' as const,
+            },
+          ]
+        : []),
+      {
+        at: { x: rim / 2, y: low - rimBar.thickness / 2 },
+        to: { x: -0.008, y: low - 0.016 },
+        words: 'rim bar',
+        size: rimBar.thickness,
+        anchor: 'end',
+      },
       {
         at: { x: end - grid.along / 2, y: middle },
         to: { x: end + 0.03, y: middle - 0.006 },
@@ -294,8 +312,8 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
       {
         id: 'grid-along',
         label: 'bolt to bolt',
-        from: { x: rim + grid.along, y: low - 0.012 },
-        to: { x: rim + 2 * grid.along, y: low - 0.012 },
+        from: { x: rim + grid.along, y: Math.min(0, low - 0.012) },
+        to: { x: rim + 2 * grid.along, y: Math.min(0, low - 0.012) },
         offset: -0.022,
         value: grid.along,
       },

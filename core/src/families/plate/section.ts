@@ -118,7 +118,7 @@ export function plateSection(
   return {
     title: `Section of ${prefix}`,
     shapes,
-    labels: stackLabels(layout, cut),
+    labels: [...stackLabels(layout, cut), ...seatLabels(layout, seat, paneFrom)],
     dimensions: [
       {
         id: 'board-depth',
@@ -155,6 +155,33 @@ export function plateSection(
       },
     ],
   };
+}
+
+/** m over the section that the words about the pane's seat stand, and from line to line. */
+const seatWords = { over: 0.018, step: 0.014 };
+
+/** What the pane lies in: how deep its hollow is, what it bears on, and the room beside it. */
+function seatLabels({ box, glazing }: PlateLayout, seat: number, paneFrom: number): Label[] {
+  if (!glazing.cover || box.ledge <= 0) return [];
+  const floor = box.paneTop - box.seatDepth;
+  const top = box.depth + seatWords.over;
+  const rows: { words: string; size: number; at: { x: number; y: number } }[] = [
+    {
+      words: box.skin ? 'pane and gasket' : 'rebate, deep',
+      size: box.seatDepth,
+      at: { x: seat, y: (floor + box.paneTop) / 2 },
+    },
+    { words: 'room beside the pane', size: glazing.clearance, at: { x: (seat + paneFrom) / 2, y: box.paneTop } },
+    { words: 'ledge', size: box.ledge, at: { x: seat + box.ledge / 2, y: floor } },
+  ];
+  return rows.map(({ words, size, at }, index) => ({
+    at,
+    to: { x: seat + 0.03, y: top + (rows.length - 1 - index) * seatWords.step },
+    words,
+    size,
+    fine: true,
+    anchor: 'start',
+  }));
 }
 
 /** The side cut through: boards and rebate, or the lid on it, or the metal round it. */

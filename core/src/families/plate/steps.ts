@@ -67,7 +67,7 @@ export function cutStep(prefix: string): Step {
 
 /** What stands at every step with a torch. */
 export const flameBeware = [
-  'Soldering is done outdoors or with the door open, out of the smoke, nothing that burns within a metre; look again an hour after.',
+  `Soldering is done outdoors or with the door open, out of the smoke, nothing that burns within ${sized(1)}; look again an hour after.`,
   'Lead-free solder and flux: what runs here may be drunk one day.',
   `Never a flame on a tube that is shut with water in it: steam of ${measured('pressure', steamPressure(150), 0)} at ${measured('temperature', 150, 0)}, ${measured('pressure', steamPressure(200), 0)} at ${measured('temperature', 200, 0)}. Both ends open, and dry.`,
 ];

@@ -130,6 +130,53 @@ export function heading(print: Print, words: string, needed = 15): void {
   print.y -= 1;
 }
 
+/** mm. The least letters that a long name is set in, in two lines; what is longer still ends in dots. */
+const leastName = 3;
+
+/** The name of the job at the head of a sheet: smaller where it is long, and in two lines where that is not enough. */
+function headName(page: PaperPage, name: string, top: number, room: number): void {
+  for (let size = 5; size >= leastName; size -= 0.5)
+    if (page.measure(name, { heading: true, size }) <= room) {
+      page.text(name, { x: margin, y: top - 4 }, { heading: true, size });
+      return;
+    }
+  const letters = { heading: true, size: leastName };
+  const [first = '', ...more] = lines(page, broken(page, name, room, letters), room, letters);
+  const second = more.join(' ');
+  page.text(first, { x: margin, y: top - 1.6 }, letters);
+  page.text(
+    page.measure(second, letters) <= room ? second : shortened(page, second, room, letters),
+    { x: margin, y: top - 5.2 },
+    letters,
+  );
+}
+
+/** Words longer than a line parted where they must be. */
+function broken(page: PaperPage, words: string, room: number, letters: Lettering): string {
+  return words
+    .split(' ')
+    .map((word) => {
+      if (page.measure(word, letters) <= room) return word;
+      let line = '';
+      const found: string[] = [];
+      for (const letter of word) {
+        if (page.measure(line + letter, letters) > room) {
+          found.push(line);
+          line = '';
+        }
+        line += letter;
+      }
+      return [...found, line].join(' ');
+    })
+    .join(' ');
+}
+
+function shortened(page: PaperPage, words: string, room: number, letters: Lettering): string {
+  let kept = words;
+  while (kept.length > 1 && page.measure(`${kept} …`, letters) > room) kept = kept.slice(0, -1);
+  return `${kept.trimEnd()} …`;
+}
+
 /** The day on the calendar of a place, as 2026-05-01. */
 function dayAt(at: Date, zone: string): string {
   const there = new TZDate(at.getTime(), zone);
@@ -144,8 +191,10 @@ export async function finishPrint({ paper, context, titles }: Print): Promise<Ui
   paper.pages[0]?.measure(`${job.name} ${revision}`);
   paper.pages.forEach((page, index) => {
     const top = page.height - margin;
-    page.text(job.name, { x: margin, y: top - 4 }, { heading: true, size: 5 });
-    page.text(titles[index] ?? '', { x: page.width - margin, y: top - 4 }, { heading: true, size: 5, align: 'end' });
+    const title = titles[index] ?? '';
+    const lettering = { heading: true, size: 5 };
+    page.text(title, { x: page.width - margin, y: top - 4 }, { ...lettering, align: 'end' });
+    headName(page, job.name, top, page.width - 2 * margin - page.measure(title, lettering) - 6);
     page.text(
       `${revision}, ${dayAt(at, job.site.zone)}, ${habits[habit]}`,
       { x: margin, y: top - 8.5 },

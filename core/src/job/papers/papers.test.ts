@@ -1,10 +1,13 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { mounts } from '../../mounts';
 import { sayWords } from '../../quantity';
 import type { Template } from '../../shop';
-import { defaultJob, familyIds, jobShop, openJob } from '..';
+import { defaultJob, familyIds, jobShop, jobTools, openJob, withValueAt } from '..';
 import { cardPages } from './cards';
+import { drawingPages } from './drawings';
 import { finishPrint, lines, makeRoom, margin, newSheet, write } from './frame';
+import { labelPages } from './labels';
 import { buyPages, cutPages } from './lists';
 import { type Drawn, recordingPage, recordingPrint } from './paper.fixture';
 import { table } from './table';
@@ -161,6 +164,43 @@ function wholeHoles(template: Template, pages: readonly { drawn: Drawn }[]): num
     }),
   ).length;
 }
+
+describe('papers: in the reader’s own units', () => {
+  it('say no millimetre, kilogram, litre or square metre to a builder with an inch tape, whatever is built', () => {
+    const foreign = /\bmm\b|\bkg\b|m²|\d\s?L\b|°C|litre|metre|\bcm\b/;
+    for (const family of familyIds)
+      for (const mount of Object.keys(mounts) as (keyof typeof mounts)[]) {
+        const chosen = { kind: mount, parameters: mounts[mount].standard('imperial') };
+        const own = withValueAt(defaultJob(family, { units: 'imperial' }), ['panels', 0, 'mount'], chosen);
+        const open = openJob(own);
+        const { parts, plan } = jobShop(open);
+        const { print, pages } = recordingPrint(own, { habit: 'imperial', size: 'letter' });
+        buyPages(print, plan, jobTools(open));
+        cutPages(print, parts, plan);
+        cardPages(print, parts);
+        labelPages(print, parts);
+        drawingPages(print, open);
+        for (const { drawn } of pages)
+          for (const one of words(drawn)) expect(one, `${family} on ${mount}`).not.match(foreign);
+      }
+  });
+  it('have a sticker for every piece, with its name and size, and every drawing of a panel and its mount', () => {
+    for (const family of familyIds) {
+      const own = defaultJob(family);
+      const open = openJob(own);
+      const { parts } = jobShop(open);
+      const { print, pages } = recordingPrint(own);
+      labelPages(print, parts);
+      const stickers = pages.flatMap(({ drawn }) => drawn.rects);
+      expect(stickers.length, family).equal(parts.reduce((sum, { count }) => sum + count, 0));
+      for (const page of pages) inside(page, `${family} labels`);
+      const before = pages.length;
+      drawingPages(print, open);
+      expect(pages.length - before, family).equal(3);
+      for (const page of pages.slice(before)) inside(page, `${family} drawings`);
+    }
+  });
+});
 
 describe('papers: templates', () => {
   it('are at full size, each hole whole on one tile at least, on either paper', () => {

@@ -1,6 +1,15 @@
 import { entryName } from '../../catalogue';
 import { formatLength, sayWords } from '../../quantity';
-import { diagonalOf, type HoleSchedule, handedPairs, holeReach, type Part, workWords } from '../../shop';
+import {
+  diagonalOf,
+  type HoleSchedule,
+  holeReach,
+  type Mate,
+  matesOf,
+  mateWords,
+  type Part,
+  workWords,
+} from '../../shop';
 import { inks, lines, newSheet, type Print } from './frame';
 
 /** mm. Two cards stand side by side, as many under each other as they need. */
@@ -8,14 +17,13 @@ const gap = 6;
 
 /** A card for every piece, in figures that are read from the saw table. */
 export function cardPages(print: Print, parts: readonly Part[]): void {
-  const pairs = handedPairs(parts);
+  const mates = matesOf(parts);
   newSheet(print, 'Mark out');
   let column = 0;
   let low = print.y;
   let top = print.y;
   const cards = parts.flatMap((part) => {
-    const mate = pairs.flatMap(([one, other]) => (one === part ? [other] : other === part ? [one] : []))[0];
-    return splitTall(contents(print, part, mate), part.name, print.y - print.bottom - around);
+    return splitTall(contents(print, part, mates.get(part.id)), part.name, print.y - print.bottom - around);
   });
   for (const card of cards) {
     const tall = heightOf(card) + around;
@@ -75,7 +83,7 @@ interface Line {
   colour: string;
 }
 
-function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
+function contents(print: Print, part: Part, mate: Mate | undefined): Line[] {
   const { habit } = print.context;
   const wide = (print.right - print.left - gap) / 2 - 8;
   const say = (value: number, fine = false) =>
@@ -131,7 +139,7 @@ function contents(print: Print, part: Part, mate: Part | undefined): Line[] {
   }
   const diagonal = diagonalOf(part);
   if (diagonal !== undefined) put(`square when both diagonals are ${say(diagonal)}`, 3.2, false, inks.soft);
-  if (mate) put(`the other hand of: ${mate.name}. Mark both together, laid face to face`, 3.2, false, inks.copper);
+  if (mate) put(mateWords(mate), 3.2, false, inks.copper);
   const work = workWords(part);
   if (work.length > 0) put(sayWords(work.join('; '), habit), 3.4);
   put(

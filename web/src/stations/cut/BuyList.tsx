@@ -60,20 +60,6 @@ export const BuyList = memo(function BuyList({
     };
     return [
       {
-        id: 'have',
-        header: 'have it',
-        cell: ({ row: { original: line } }) =>
-          line.priceField?.startsWith('prices.') && !line.left ? (
-            <TickBox
-              ticked={line.have ?? false}
-              label={`Have it: ${sayWords(line.name, habit)}`}
-              onTick={() => toggleHave(line.id)}
-            />
-          ) : (
-            ''
-          ),
-      },
-      {
         accessorKey: 'name',
         header: 'what',
         cell: ({ row: { original: line } }) => (
@@ -118,6 +104,20 @@ export const BuyList = memo(function BuyList({
             <Text color="ochreText">no price</Text>
           ) : (
             formatMoney(line.price, currency, 2)
+          ),
+      },
+      {
+        id: 'have',
+        header: 'have it',
+        cell: ({ row: { original: line } }) =>
+          line.priceField?.startsWith('prices.') && !line.left ? (
+            <TickBox
+              ticked={line.have ?? false}
+              label={`Have it: ${sayWords(line.name, habit)}`}
+              onTick={() => toggleHave(line.id)}
+            />
+          ) : (
+            ''
           ),
       },
     ];

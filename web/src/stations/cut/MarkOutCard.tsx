@@ -5,6 +5,8 @@ import {
   faceOf,
   formatNumber,
   type Habit,
+  type Mate,
+  mateWords,
   type Part,
   sayWords,
   workWords,
@@ -27,8 +29,8 @@ export const MarkOutCard = memo(function MarkOutCard({
   onLit,
 }: {
   part: Part;
-  /** The same piece of the other hand. */
-  mate: Part | undefined;
+  /** The same piece of the other hand, or under another name. */
+  mate: Mate | undefined;
   habit: Habit;
   lit: boolean;
   onLit(part: string | undefined): void;
@@ -40,9 +42,9 @@ export const MarkOutCard = memo(function MarkOutCard({
   const tied = useJob((state) => state.document?.decisions.ties?.[part.id] !== undefined);
   const toggleTie = () => {
     // Left and right come off one length together.
-    const word = mate && mate.id < part.id ? mate.id : part.id;
+    const word = mate && mate.part.id < part.id ? mate.part.id : part.id;
     const ties = jobNow().decisions.ties ?? {};
-    const both = [part.id, ...(mate ? [mate.id] : [])];
+    const both = [part.id, ...(mate ? [mate.part.id] : [])];
     const rest = Object.fromEntries(Object.entries(ties).filter(([id]) => !both.includes(id)));
     change('decisions.ties', tied ? rest : { ...rest, ...Object.fromEntries(both.map((id) => [id, word])) });
   };
@@ -95,7 +97,7 @@ export const MarkOutCard = memo(function MarkOutCard({
       )}
       {mate && (
         <Text fontSize="14px" color="copperText" mb="1">
-          The other hand of: {mate.name.toLowerCase()}. Mark both together, laid face to face.
+          {said(mateWords(mate))}.
         </Text>
       )}
       {work.length > 0 && (
@@ -123,6 +125,11 @@ export const MarkOutCard = memo(function MarkOutCard({
     </Box>
   );
 });
+
+/** A sentence begins with a large letter. */
+function said(words: string): string {
+  return `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
+}
 
 /** Pieces that add up in a row are cut to a tenth of a millimetre, or a 64th of an inch. */
 export function fineRow({ row }: Pick<Part, 'row'>): { decimals?: number; fraction?: 64 } {

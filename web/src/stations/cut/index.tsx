@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { handedPairs, jobTools, keepOf } from '@north-pane/core';
+import { jobTools, keepOf, matesOf } from '@north-pane/core';
 import { Hammer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
@@ -29,16 +29,7 @@ export default function Cut() {
   const [lit, setLit] = useState<string | undefined>(undefined);
   const [shop, setShop] = useState(false);
   const keep = keepOf({ shop: stock, units });
-  const mates = useMemo(
-    () =>
-      new Map(
-        handedPairs(parts).flatMap(([one, other]) => [
-          [one.id, other],
-          [other.id, one],
-        ]),
-      ),
-    [parts],
-  );
+  const mates = useMemo(() => matesOf(parts), [parts]);
   const common = { habit, currency, lit, onLit: setLit };
   return (
     <Flex direction={{ base: 'column-reverse', lg: 'row' }} minH="100%">

@@ -99,6 +99,7 @@ export {
   proofKey,
   proveMaterial,
   ripLines,
+  rowDistances,
   sheetOffcuts,
   stuffOf,
   sumShop,

@@ -110,26 +110,24 @@ function boardRebates(made: TimberBox, frame: Frame, length: number, between: bo
   ];
 }
 
-/** The screws of the corners through a board, a row at each height. */
+/** The screws of the corners through a board: one row, at each of their heights. */
 function cornerRows(made: TimberBox, frame: Frame, on: 'side' | 'end', length: number): HoleSchedule[] {
   const raised = frame.clad > 0 ? made.back.thickness : 0;
   const off = on === 'side' ? frame.clad : frame.wall;
   const mine = frame.cornerScrews.filter((screw) => screw.on === on);
-  return [...new Set(mine.map(({ up }) => up))].map((up) => {
-    const positions = mine
-      .filter((screw) => screw.up === up)
-      .map(({ along }) => along - off)
-      .sort((a, b) => a - b);
-    return {
+  const [low, ...more] = [...new Set(mine.map(({ up }) => up))].sort((a, b) => a - b).map((up) => up - raised);
+  if (low === undefined) return [];
+  return [
+    {
       datum: on === 'side' ? 'cold end' : 'low side',
       middle: length / 2,
-      positions,
+      positions: [...new Set(mine.map(({ along }) => along - off))].sort((a, b) => a - b),
       diameter: screwHole,
       pilot: 0.003,
       where: made.cleat > 0 ? 'for the screws into the corner cleats' : 'for the screws into the end boards',
-      across: { from: 'bottom edge', distance: up - raised },
-    };
-  });
+      across: { from: 'bottom edge', distance: low, more },
+    },
+  ];
 }
 
 /**

@@ -51,12 +51,11 @@ function trayParts(prefix: string, layout: TrickleLayout): Part[] {
   const { outside, sideBoard, wall, rise, strips, under, glazing, parameters } = layout;
   const section = { width: rise, thickness: wall };
   const inside = outside.width - 2 * wall;
-  const corner = (up: number): HoleSchedule =>
-    row('low end', [wall / 2, outside.length - wall / 2], {
-      diameter: screwHole,
-      where: 'for the screws into the end boards',
-      across: { from: 'bottom edge', distance: up },
-    });
+  const corners = row('low end', [wall / 2, outside.length - wall / 2], {
+    diameter: screwHole,
+    where: 'for the screws into the end boards',
+    across: { from: 'bottom edge', distance: rise * 0.3, more: [rise * 0.7] },
+  });
   const slots = paneBarSlots(paneBarPlaces(glazing.bars.count, outside.length), {
     up: rise,
     into: { from: 0, to: wall },
@@ -79,8 +78,7 @@ function trayParts(prefix: string, layout: TrickleLayout): Part[] {
               }),
             ]
           : []),
-        corner(rise * 0.3),
-        corner(rise * 0.7),
+        corners,
       ],
       recesses: slots,
       datum: { end: 'low end', side: which === 'low' ? 'left' : 'right' },

@@ -8,6 +8,7 @@ import {
   type Mate,
   mateWords,
   type Part,
+  rowDistances,
   sayWords,
   workWords,
 } from '@north-pane/core';
@@ -175,17 +176,19 @@ function PieceStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
         />
       ))}
       {holes.flatMap((row) =>
-        row.positions.map((position) => (
-          <circle
-            key={`${holesKey(row)} ${position}`}
-            cx={x(position)}
-            cy={timber ? y(row.across?.distance ?? wide / 2) : height / 2}
-            r={timber ? Math.max(4, (row.diameter / wide) * height * 0.5) : 11}
-            fill={ink('card')}
-            stroke={ink('ink')}
-            strokeWidth={row.diameter > 0.01 ? 3 : 2}
-          />
-        )),
+        rowDistances(row, { along: length, up: wide }).flatMap((distance) =>
+          row.positions.map((position) => (
+            <circle
+              key={`${holesKey(row)} ${position} ${distance}`}
+              cx={x(position)}
+              cy={timber ? y(distance) : height / 2}
+              r={timber ? Math.max(4, (row.diameter / wide) * height * 0.5) : 11}
+              fill={ink('card')}
+              stroke={ink('ink')}
+              strokeWidth={row.diameter > 0.01 ? 3 : 2}
+            />
+          )),
+        ),
       )}
       {holes.flatMap((row) =>
         row.positions.length > 2

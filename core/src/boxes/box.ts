@@ -136,8 +136,8 @@ export interface BoxDesign {
   work: { frame: readonly string[]; close: readonly string[]; needs: readonly Tool[] };
   /** What is to be looked at in the box itself. `path` is the panel's own in the job. */
   findings(path: string, exits: readonly Exit[]): Finding[];
-  /** What must be set for a pane with so much room round it to bear on the box still. `path` is the panel's own in the job. */
-  mendBearing(clearance: number, path: string): { path: string; value: number }[];
+  /** What must be set for a pane with so much room round it to bear on the box still; nothing where it cannot. `path` is the panel's own in the job. */
+  mendBearing(clearance: number, path: string): { path: string; value: number }[] | undefined;
   /** Id of the least deep side board of the same kind with which so much goes under the pane; nothing where none is sold. */
   deeper(needed: number): string | undefined;
   /** Strips of bent metal laid flat, with bend lines and notches; nothing for a box without any. */

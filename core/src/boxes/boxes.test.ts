@@ -155,3 +155,53 @@ describe('glazings', () => {
     expect(glazings['twin-wall'].open({}).serviceLimit).below(glazing().serviceLimit);
   });
 });
+
+describe('boxes: what the pane bears on', () => {
+  const found = (
+    ledge: number,
+    kind: keyof typeof glazings,
+    parameters: Record<string, unknown> = {},
+    more: object = {},
+  ) => {
+    const pane = glazings[kind].open({ ...glazings[kind].standard('metric'), length: 2, width: 1.1, ...parameters });
+    return boxes['rebated-timber']
+      .open({ ...boxes['rebated-timber'].standard('metric'), ledge, ...more })
+      .around(pane)
+      .findings('panels.0', []);
+  };
+  it('holds a twin-wall pane with 6 of room on 12 and not on 10: 4 in the middle, nought slid aside (worked by hand)', () => {
+    // On 10 it bears 4 in the middle, and slid 6 to one side it hangs 2 short of the ledge on the other.
+    const [falls] = found(0.01, 'twin-wall');
+    expect(falls).deep.include({ code: 'pane-falls-in', path: 'panels.0.box.parameters.ledge' });
+    expect(falls?.fix).closeTo(0.012, 1e-12);
+    expect(found(0.012, 'twin-wall')).deep.equal([]);
+    // Glass with 3 of room wants 7: the four in the middle decide.
+    expect(found(0.007, 'tempered-glass')).deep.equal([]);
+    expect(found(0.0065, 'tempered-glass')[0]?.fix).closeTo(0.007, 1e-12);
+  });
+  it('takes room off the pane where no ledge is wide enough', () => {
+    // 12 of room want 24; a board of 19 gives 16 and leaves 3 beside it: 8 of room at most.
+    const [falls] = found(0.016, 'acrylic', { clearance: 0.012 });
+    expect(falls).deep.include({ code: 'pane-falls-in', path: 'panels.0.glazing.parameters.clearance' });
+    expect(falls?.fix).closeTo(0.008, 1e-12);
+    expect(found(0.018, 'acrylic', { clearance: 0.004 })[0]).deep.include({ code: 'ledge-too-wide', fix: 0.016 });
+  });
+  it('says where pane and gasket take all of a lid, and the timber that holds them', () => {
+    // A sealed unit of 20 on 3 in a lid of 19.
+    const [thin] = found(0.012, 'sealed-unit', {}, { lid: 'mitred' });
+    expect(thin).deep.include({ code: 'lid-too-thin', fix: 'planed-45x45' });
+    expect(found(0.012, 'sealed-unit', {}, { lid: 'mitred', lidFrame: 'planed-45x45' })).deep.equal([]);
+  });
+  it('buys corner screws that stay in their cleats: 19 of board and 19 of cleat hold 35, and 14 of cleat 30', () => {
+    const length = (cleat: number) => {
+      const one = box({ cleat })
+        .purchases('p')
+        .find(({ id }) => id === 'p/corner-screws');
+      return one?.size && 'length' in one.size ? one.size.length : Number.NaN;
+    };
+    expect(length(0.02)).equal(0.035);
+    expect(length(0.014)).equal(0.03);
+    // Into the end boards' ends without a cleat: 19 and 20 at least.
+    expect(length(0)).equal(0.04);
+  });
+});

@@ -334,10 +334,11 @@ function choosesLedge({ lid, cladding, edge }: TimberBox): boolean {
   return lid !== undefined || !(cladding || edge);
 }
 
-function mendBearing(made: TimberBox, clearance: number, path: string): { path: string; value: number }[] {
-  if (!choosesLedge(made) || bearsPane(made.ledge, clearance)) return [];
+function mendBearing(made: TimberBox, clearance: number, path: string): { path: string; value: number }[] | undefined {
+  if (bearsPane(choosesLedge(made) ? made.ledge : made.board.thickness, clearance)) return [];
   const value = leastLedge(clearance);
-  return value <= widestLedge(made) + 1e-9 ? [{ path: `${path}.box.parameters.ledge`, value }] : [];
+  if (!choosesLedge(made) || value > widestLedge(made) + 1e-9) return undefined;
+  return [{ path: `${path}.box.parameters.ledge`, value }];
 }
 
 /** What holds the pane: its bearing in the middle and slid aside, the wall left beside the rebate, the lid left under it. */
@@ -360,7 +361,7 @@ function seatFindings(made: TimberBox, frame: Frame, glazing: GlazingDesign, pat
     });
   else if (!bearsPane(ledge, clearance)) {
     const { centred, slid } = paneBearing(ledge, clearance);
-    const [mend] = mendBearing(made, clearance, path);
+    const [mend] = mendBearing(made, clearance, path) ?? [];
     found.push({
       code: 'pane-falls-in',
       severity: 'clash',

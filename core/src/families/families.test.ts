@@ -280,3 +280,20 @@ describe('harp: clashes', () => {
     );
   });
 });
+
+describe('harp: what stands under and beside its tubes', () => {
+  it('has no rail under a header, and says how many rails have none', () => {
+    // A row of 900 in a box of 1 986 inside: headers 543 in; with three rails the first stands at 492 ± 10, with two at 652.
+    const { findings } = withParameters({ riserClear: 0.97 });
+    const met = findings.find(({ code }) => code === 'rail-under-header');
+    // Headers at (1 986 − 970 − 56)/2 + 14 = 494 from the end: on the rail.
+    expect(met?.path).equal('panels.0.box.parameters.rails');
+    const mended = withParameters({ riserClear: 0.97 }, { box: { rails: Number(met?.fix) } });
+    expect(mended.findings.map(({ code }) => code)).not.include('rail-under-header');
+    expect(withParameters({}).findings.map(({ code }) => code)).not.include('rail-under-header');
+  });
+  it('needs room between its tubes', () => {
+    const touching = withParameters({ pitch: 0.03, riserTube: 'en-1057-28x0.9', headerTube: 'en-1057-42x1.2' });
+    expect(touching.findings.find(({ code }) => code === 'tubes-touch')?.fix).closeTo(0.036, 1e-9);
+  });
+});

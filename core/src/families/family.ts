@@ -99,8 +99,8 @@ export interface GrowingThing {
   path: string;
   /** Whether that field gives room at each side: half of what is missing mends it. */
   perSide: boolean;
-  /** What must be set with so much room at each side: what holds it must still reach it. */
-  besides?(room: number): { path: string; value: number }[];
+  /** What must be set with so much room at each side, so that what holds it still reaches it; nothing where nothing can. */
+  besides?(room: number): { path: string; value: number }[] | undefined;
 }
 
 /** Something that has a temperature it can stand, and where in the panel it sits. */

@@ -24,16 +24,19 @@ export function growthFindings(open: OpenJob, cooking: readonly Cooking[]): Find
           severity: 'clash',
           path: thing.path,
           values,
-          ...(thing.perSide ? { fix, ...alsoOf(thing, fix) } : {}),
+          ...mendOf(thing, fix),
         },
       ];
     }),
   );
 }
 
-function alsoOf({ besides }: GrowingThing, fix: number): Pick<Finding, 'also'> {
-  const also = besides?.(fix) ?? [];
-  return also.length > 0 ? { also } : {};
+/** The room, and what must go with it; nothing where what holds the thing would no longer reach it. */
+function mendOf({ perSide, besides }: GrowingThing, fix: number): Pick<Finding, 'fix' | 'also'> {
+  if (!perSide) return {};
+  const also = besides ? besides(fix) : [];
+  if (!also) return {};
+  return also.length > 0 ? { fix, also } : { fix };
 }
 
 export const growthWords: Record<string, Words> = {

@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { mendsOf } from '../../care';
+import { evenly } from '../../quantity';
 import { type Family, type PanelDesign, type PanelDocument, standardChoice } from '..';
 import { anyPanel } from '../anyPanel.fixture';
 
@@ -39,8 +40,9 @@ export function mended(
 }
 
 /**
- * So many designs of a kind that can be built, drawn by chance: half of them from anywhere in the range, half near what a builder begins
- * with, each filled to its pane and mended by its own fixes. Throws where too few of what is drawn can be built.
+ * So many designs of a kind that can be built: three in four near what a builder begins with, going round all kinds of box, absorber, pane
+ * and every other choice in turn, one in four drawn from anywhere in the range; each filled to its pane and mended by its own fixes.
+ * Throws where too few of what is drawn can be built.
  */
 export function buildable(
   family: Family,
@@ -48,11 +50,12 @@ export function buildable(
   seed: number,
 ): { panel: PanelDocument; design: PanelDesign }[] {
   const found: { panel: PanelDocument; design: PanelDesign }[] = [];
-  const tries = 60 * count;
-  const wild = fc.sample(anyPanel(family), { seed, numRuns: tries });
-  const tame = fc.sample(nearStandard(family), { seed, numRuns: tries });
-  for (let index = 0; index < tries && found.length < count; index += 1) {
-    const drawn = (index % 2 === 0 ? tame : wild)[index];
+  const tries = 80 * count;
+  const wild = fc.sample(anyPanel(family), { seed, numRuns: Math.ceil(tries / 4) });
+  const random = evenly(seed);
+  for (let turn = 0; turn < tries && found.length < count; turn += 1) {
+    const drawn =
+      turn % 4 === 3 ? wild[Math.floor(turn / 4)] : nearStandard(family, turn + Math.floor(turn / 4), random);
     if (!drawn) continue;
     for (const panel of family.fit ? [drawn, attempt(() => family.fit?.(drawn))] : [drawn]) {
       const built = panel && mended(family, panel);
@@ -74,38 +77,42 @@ function attempt<T>(make: () => T): T | undefined {
   }
 }
 
-/** A standard panel of either habit with some fields moved by up to a third and some choices made anew. */
-function nearStandard(family: Family): fc.Arbitrary<PanelDocument> {
-  return fc
-    .tuple(
-      fc.constantFrom('metric' as const, 'imperial' as const),
-      fc.boolean(),
-      fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })),
-    )
-    .map(([habit, turned, stream]) => {
-      const next = () => Number(stream.next().value);
-      let panel: PanelDocument = { id: 'p', ...family.standard(habit), turned };
-      for (const field of family.fields(panel)) {
-        if (!field.path.endsWith('.kind') || next() < 0.4) continue;
-        const [name = ''] = field.path.split('.');
-        const choices = field.meta.choices ?? [];
-        const kind = choices[Math.floor(next() * choices.length)]?.value ?? String(field.value);
-        panel = { ...panel, [name]: standardChoice(name as 'box', String(kind), habit, panel[name as 'box']) };
-      }
-      for (const { path, meta, value } of family.fields(panel)) {
-        if (path.endsWith('.kind') || next() < 0.6) continue;
-        if (meta.kind === 'length') {
-          const { low = 0, high = 1 } = meta;
-          const moved = Number(value) * (0.75 + 0.5 * next());
-          panel = setAt(panel, path, Math.min(high, Math.max(low, moved)));
-        } else if (meta.kind === 'count') {
-          const { low = 0, high = 9 } = meta;
-          panel = setAt(panel, path, Math.min(high, Math.max(low, Number(value) + Math.round(4 * next() - 2))));
-        } else {
-          const choices = meta.choices ?? [];
-          panel = setAt(panel, path, choices[Math.floor(next() * choices.length)]?.value ?? value);
-        }
-      }
-      return panel;
-    });
+/** Strides through the choices of a field, so that those of two fields do not go in step. */
+const strides = [1, 2, 3, 5, 7, 11, 13];
+
+/** A standard panel of either habit with every choice made by its turn and lengths and counts moved by chance, by up to a quarter. */
+function nearStandard(family: Family, turn: number, random: () => number): PanelDocument {
+  const habit = turn % 2 === 0 ? 'metric' : 'imperial';
+  let panel: PanelDocument = { id: 'p', ...family.standard(habit), turned: turn % 3 === 0 };
+  const kinds = family.fields(panel).filter(({ path }) => path.endsWith('.kind'));
+  kinds.forEach(({ path, meta, value }, place) => {
+    const [name = ''] = path.split('.');
+    const choices = meta.choices ?? [];
+    const kind =
+      choices[Math.floor(turn / (strides[place] ?? 1)) % Math.max(1, choices.length)]?.value ?? String(value);
+    panel = { ...panel, [name]: standardChoice(name as 'box', String(kind), habit, panel[name as 'box']) };
+  });
+  let place = 0;
+  for (const { path, meta, value } of family.fields(panel)) {
+    if (path.endsWith('.kind')) continue;
+    place += 1;
+    if (meta.kind === 'length') {
+      const { low = 0, high = 1 } = meta;
+      // What is nought as a rule is there in every second design.
+      const from = Number(value) === 0 && random() < 0.5 ? Math.min(high, 0.02) : Number(value);
+      if (random() < 0.4) panel = setAt(panel, path, Math.min(high, Math.max(low, from * (0.75 + 0.5 * random()))));
+    } else if (meta.kind === 'count') {
+      const { low = 0, high = 9 } = meta;
+      if (random() < 0.4)
+        panel = setAt(panel, path, Math.min(high, Math.max(low, Number(value) + Math.round(4 * random() - 2))));
+    } else if ((meta.choices ?? []).length > 0 && (meta.choices ?? []).length < 6) {
+      const choices = meta.choices ?? [];
+      panel = setAt(
+        panel,
+        path,
+        choices[Math.floor(turn / (strides[place % strides.length] ?? 1)) % choices.length]?.value ?? value,
+      );
+    }
+  }
+  return panel;
 }

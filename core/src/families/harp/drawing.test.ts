@@ -78,6 +78,9 @@ describe('harp: the section is the stack', () => {
       'plate on tube',
       'insulation',
       'back',
+      'rebate, deep',
+      'room beside the pane',
+      'ledge',
     ]);
     for (const label of section.labels) expect(label.size).above(0);
   });

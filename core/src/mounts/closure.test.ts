@@ -1,33 +1,23 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { entry, fieldMeta } from '../catalogue';
+import { entry } from '../catalogue';
 import { type Part, sectionOf } from '../shop';
 import { type MountDesign, type MountedPanel, mounts } from '.';
+import { anyParameters } from './anyMount.fixture';
 
 const lengthOf = (part: Part | undefined) => (part?.kind === 'length' ? part.length : Number.NaN);
 const pieceOf = ({ parts }: MountDesign, id: string) => parts.find((part) => part.id === `p/stand-${id}`);
 
 /** A mount with any of its parameters under any panel. */
 function anyMount(kind: keyof typeof mounts) {
-  const fields = Object.entries(mounts[kind].schema.shape).map(([name, field]) => {
-    const meta = fieldMeta(field as never);
-    const value: fc.Arbitrary<unknown> =
-      meta?.kind === 'length'
-        ? fc.double({ min: meta.low ?? 0, max: meta.high ?? 1, noNaN: true })
-        : meta?.kind === 'count'
-          ? fc.integer({ min: meta.low ?? 0, max: meta.high ?? 9 })
-          : fc.constantFrom(...(meta?.choices ?? []).map((one) => one.value));
-    return value.map((one) => [name, one] as const);
-  });
   return fc
     .tuple(
-      fc.tuple(...fields),
+      anyParameters(kind),
       fc.integer({ min: 5, max: 80 }),
       fc.double({ min: 0.6, max: 3, noNaN: true }),
       fc.double({ min: 0.5, max: 2.5, noNaN: true }),
     )
-    .map(([values, tilt, upslope, across]) => {
-      const parameters = Object.fromEntries(values);
+    .map(([parameters, tilt, upslope, across]) => {
       const panel: MountedPanel = {
         prefix: 'p',
         upslope,

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { fieldMeta } from '../catalogue';
 import { writeSvg } from '../draw';
 import { bareSide, guyPull, type MountedPanel, mounts, netCoefficients, pinAlong, windOn } from '.';
+import { anyParameters } from './anyMount.fixture';
 import { plumbBrace } from './groundStand';
 
 const panel: MountedPanel = {
@@ -241,22 +241,12 @@ describe('mounts: every kind', () => {
       });
   for (const [id, member] of Object.entries(mounts))
     it(`${id}: anywhere in the range of its parameters it has whole pieces, sound numbers and a hold of some kind`, () => {
-      const fields = Object.entries(member.schema.shape).map(([name, field]) => {
-        const meta = fieldMeta(field as never);
-        const value: fc.Arbitrary<unknown> =
-          meta?.kind === 'length'
-            ? fc.double({ min: meta.low ?? 0, max: meta.high ?? 1, noNaN: true })
-            : meta?.kind === 'count'
-              ? fc.integer({ min: meta.low ?? 0, max: meta.high ?? 9 })
-              : fc.constantFrom(...(meta?.choices ?? []).map((one) => one.value));
-        return value.map((one) => [name, one] as const);
-      });
       const tilts = fc
         .array(fc.integer({ min: 5, max: 85 }), { minLength: 1, maxLength: 4 })
         .map((list) => list.map((tilt, index) => ({ name: `t${index}`, tilt })));
       fc.assert(
-        fc.property(fc.tuple(...fields), tilts, (values, set) => {
-          const design = member.open(Object.fromEntries(values)).under({ ...panel, tilts: set });
+        fc.property(anyParameters(id as keyof typeof mounts), tilts, (parameters, set) => {
+          const design = member.open(parameters).under({ ...panel, tilts: set });
           for (const part of design.parts) {
             expect(part.mass, part.id).above(0);
             if (part.kind !== 'length') continue;

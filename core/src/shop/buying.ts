@@ -146,7 +146,8 @@ export function sumShop(materials: MaterialPlan[], purchases: readonly Purchase[
     buy.push({
       id,
       name,
-      ...(size ? { size } : {}),
+      // A screw's length is in its name.
+      ...(size && 'height' in size ? { size } : {}),
       quantity,
       unit,
       rule,

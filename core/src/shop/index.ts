@@ -28,7 +28,7 @@ export { planLengthsFast } from './lengths';
 export { diagonalOf, holeReach } from './markOut';
 export type { BendSchedule, EndCut, HoleSchedule, Part, PieceDatum, Purchase, Recess, Section, Span } from './part';
 export { hasSize, isPane } from './part';
-export { barPiece, evenlyAlong, sheetPiece, timberPiece } from './pieces';
+export { barPiece, evenlyAlong, holeRow, sheetPiece, timberPiece } from './pieces';
 export type { ProveOptions } from './prove';
 export { isProved, proofKey, proveMaterial } from './prove';
 export { bought, screws } from './purchase';

@@ -1,19 +1,9 @@
 import { type Bar, barMass, materials, type Sheet, sheetMass, type Timber } from '../catalogue';
-import type { BendSchedule, EndCut, HoleSchedule, Part, PieceDatum, PieceSlack, Recess, Section } from './part';
+import type { HoleSchedule, Part, Section } from './part';
 
-/** What any piece may have beside its size. */
-interface Work {
-  id: string;
-  name: string;
-  count: number;
-  operations?: readonly string[];
-  holes?: readonly HoleSchedule[];
-  recesses?: readonly Recess[];
-  ends?: readonly EndCut[];
-  bends?: BendSchedule;
-  datum?: PieceDatum;
-  slack?: PieceSlack;
-}
+/** What any piece may have beside its size; `id` is its role. */
+type Work = Pick<Part, 'id' | 'name' | 'count'> &
+  Partial<Pick<Part, 'operations' | 'holes' | 'recesses' | 'ends' | 'bends' | 'datum' | 'slack'>>;
 
 /** Work without the lists that are empty. */
 function workOf(prefix: string, { id, operations = [], holes = [], recesses = [], ends = [], ...rest }: Work) {
@@ -75,6 +65,16 @@ export function sheetPiece(
     turn: true,
     mass: sheetMass(sheet, width * height),
   };
+}
+
+/** A row of holes, its middle half-way between the first and the last. A pilot of 3 mm where nothing else is said. */
+export function holeRow(
+  datum: string,
+  positions: readonly number[],
+  more: Pick<HoleSchedule, 'diameter' | 'where'> & Partial<HoleSchedule>,
+): HoleSchedule {
+  const middle = ((positions[0] ?? 0) + (positions[positions.length - 1] ?? 0)) / 2;
+  return { datum, middle, positions, pilot: 0.003, ...more };
 }
 
 /** m along a piece, evenly, `inset` from both ends and no further apart than `spacing`; the middle one where it is too short for two. */

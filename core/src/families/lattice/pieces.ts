@@ -1,19 +1,10 @@
 import type { Point } from '../../draw';
 import { paneBarParts, paneBarPlaces, paneBarSlots } from '../../glazings';
-import { barPiece, type HoleSchedule, type Part, sheetPiece, timberPiece } from '../../shop';
+import { barPiece, type HoleSchedule, holeRow, type Part, sheetPiece, timberPiece } from '../../shop';
 import type { LatticeLayout } from './layout';
 
 /** m. What goes through the back for a bulkhead fitting of half an inch. */
 export const portHole = 0.021;
-
-function row(
-  datum: string,
-  positions: readonly number[],
-  more: Pick<HoleSchedule, 'diameter' | 'where'> & Partial<HoleSchedule>,
-): HoleSchedule {
-  const middle = ((positions[0] ?? 0) + (positions[positions.length - 1] ?? 0)) / 2;
-  return { datum, middle, positions, pilot: 0.0025, ...more };
-}
 
 /** Rows of bolt holes through a sheet: along both long rims, and across the grid from rim to rim. */
 function sheetRows(layout: LatticeLayout): HoleSchedule[] {
@@ -21,14 +12,14 @@ function sheetRows(layout: LatticeLayout): HoleSchedule[] {
   const { length, width, rim } = parameters;
   const [first = 0, ...rest] = lines.across;
   return [
-    row('low edge', lines.along, {
+    holeRow('low edge', lines.along, {
       diameter: boltHole,
       where: 'for the bolts of the long rims',
       across: { from: 'first long edge', distance: rim / 2, more: [width - rim / 2] },
     }),
     ...(lines.across.length > 0
       ? [
-          row('low edge', [rim / 2, ...lines.along.slice(1, -1), length - rim / 2], {
+          holeRow('low edge', [rim / 2, ...lines.along.slice(1, -1), length - rim / 2], {
             diameter: boltHole,
             where: 'for the bolts of the grid and of the short rims',
             across: { from: 'first long edge', distance: first, ...(rest.length > 0 ? { more: rest } : {}) },
@@ -41,7 +32,7 @@ function sheetRows(layout: LatticeLayout): HoleSchedule[] {
 /** Ways in and out, a row of one at each corner that has one. */
 function portRows({ ports }: LatticeLayout): HoleSchedule[] {
   return ports.map(({ x, y }) =>
-    row('low edge', [x], {
+    holeRow('low edge', [x], {
       diameter: portHole,
       where: 'for a bulkhead fitting',
       across: { from: 'first long edge', distance: y },
@@ -65,7 +56,7 @@ function rimParts(prefix: string, layout: LatticeLayout): Part[] {
       holes:
         positions.length > 0
           ? [
-              row('either end', positions, {
+              holeRow('either end', positions, {
                 diameter: boltHole,
                 where: 'for the rim bolts',
                 across: { from: 'outer edge', distance: rim / 2 },
@@ -127,7 +118,7 @@ function lathParts(prefix: string, layout: LatticeLayout): Part[] {
       holes: [
         ...(through.length > 0
           ? [
-              row('either end', through, {
+              holeRow('either end', through, {
                 diameter: boltHole,
                 where: 'for the long bolts, nuts sunk above',
                 across: at,
@@ -136,7 +127,7 @@ function lathParts(prefix: string, layout: LatticeLayout): Part[] {
           : []),
         ...(under.length > 0
           ? [
-              row('either end', under, {
+              holeRow('either end', under, {
                 diameter: headRoom,
                 where: 'from below, room for the bolts under it',
                 across: at,

@@ -5,6 +5,7 @@ import {
   bought,
   evenlyAlong,
   type HoleSchedule,
+  holeRow,
   type Part,
   type Purchase,
   screws,
@@ -37,21 +38,12 @@ export function cansMass(layout: TrickleLayout): number {
   return canMass(layout) * layout.parameters.cans * layout.parameters.strips;
 }
 
-function row(
-  datum: string,
-  positions: number[],
-  more: Pick<HoleSchedule, 'diameter' | 'where'> & Partial<HoleSchedule>,
-): HoleSchedule {
-  const middle = ((positions[0] ?? 0) + (positions[positions.length - 1] ?? 0)) / 2;
-  return { datum, middle, positions, pilot: 0.003, ...more };
-}
-
 /** Sides and ends of the tray, ripped to what they must hold. */
 function trayParts(prefix: string, layout: TrickleLayout): Part[] {
   const { outside, sideBoard, wall, rise, strips, under, glazing, parameters } = layout;
   const section = { width: rise, thickness: wall };
   const inside = outside.width - 2 * wall;
-  const corners = row('low end', [wall / 2, outside.length - wall / 2], {
+  const corners = holeRow('low end', [wall / 2, outside.length - wall / 2], {
     diameter: screwHole,
     where: 'for the screws into the end boards',
     across: { from: 'bottom edge', distance: rise * 0.3, more: [rise * 0.7] },
@@ -71,7 +63,7 @@ function trayParts(prefix: string, layout: TrickleLayout): Part[] {
       holes: [
         ...(which === 'low'
           ? [
-              row('low end', [wall + gutter.width / 2], {
+              holeRow('low end', [wall + gutter.width / 2], {
                 diameter: outletHole,
                 where: 'through the board, for the gutter’s outlet',
                 across: { from: 'bottom edge', distance: under / 2 },
@@ -93,14 +85,14 @@ function trayParts(prefix: string, layout: TrickleLayout): Part[] {
       holes:
         which === 'low'
           ? [
-              row('first side', evenlyAlong(inside, 0.4, Math.min(0.05, inside / 3)), {
+              holeRow('first side', evenlyAlong(inside, 0.4, Math.min(0.05, inside / 3)), {
                 diameter: 0.008,
                 where: 'to let dew and steam out at the low edge, screened',
                 across: { from: 'bottom edge', distance: rise - 0.012 },
               }),
             ]
           : [
-              row(
+              holeRow(
                 'first side',
                 strips.map((y) => y - wall),
                 {
@@ -120,7 +112,7 @@ function backRows(layout: TrickleLayout): HoleSchedule[] {
   const { outside, wall, strips, flat, parameters, support, bearers, wool } = layout;
   const { gapBetween } = parameters;
   const along = (positions: number[], where: string, distance: number, more: number[] = []) =>
-    row('low end', positions, {
+    holeRow('low end', positions, {
       diameter: screwHole,
       where,
       across: { from: 'first side', distance, ...(more.length > 0 ? { more } : {}) },
@@ -138,7 +130,7 @@ function backRows(layout: TrickleLayout): HoleSchedule[] {
     // On bearers the battens are screwed from above, where they cross.
     ...(wool ? [along(long, 'for the screws into the battens', first, rest)] : []),
     ...bearers.map((x) =>
-      row(
+      holeRow(
         'first side',
         evenlyAlong(outside.width - 2 * wall, screwSpacing, screwIn).map((at) => wall + at),
         {

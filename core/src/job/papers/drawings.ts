@@ -7,7 +7,7 @@ import { inks, newSheet, type Print, write } from './frame';
 /** mm beside and under a drawing for its dimensions and words. */
 const around = 26;
 /** Scales to which a drawing is brought down: what a rule reads. */
-const scales = [1, 2, 2.5, 5, 10, 20, 25, 50, 100];
+const scales = [1, 2, 5, 10, 20, 25, 50, 100];
 
 /** Every panel cut across, from the side on its mount, and the place that must be right, each on a sheet that lies. */
 export function drawingPages(print: Print, open: OpenJob): void {

@@ -35,9 +35,7 @@ export function labelPages(print: Print, parts: readonly Part[]): void {
       put(part.name, 4, true);
       put(part.kind === 'length' ? say(part.length) : `${say(part.height)} × ${say(part.width)}`, 6, true, inks.ink, 1);
       put(entryName(part.item) ?? part.item, 2.8, false, inks.soft, 1);
-      const ends = part.datum
-        ? `${part.datum.side === 'left' ? '←' : ''} ${part.datum.end} ${part.datum.side === 'right' ? '→' : ''}`.trim()
-        : '';
+      const ends = part.datum ? `${part.datum.end} to the ${part.datum.side}, outer face up` : '';
       if (ends) put(ends, 3.4, true, inks.copper, 1);
       print.page.text(
         `${part.id}${part.count > 1 ? `  ${piece} of ${part.count}` : ''}`,

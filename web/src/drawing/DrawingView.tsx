@@ -230,31 +230,28 @@ function withinWidth(x: number, label: Label, habit: Habit, width: number): numb
   return Math.min(Math.max(x, before + 2), width - after - 2);
 }
 
-/** px to which a line of words steps up or down to be clear of the numbers of dimensions; the first that is clear is taken. */
-const steps = [0, -16, 16, -28, 28, -40];
+/** px to which a line of words steps up or down to be clear of what stands there already; the first that is clear is taken. */
+const steps = [0, -16, 16, -28, 28, -40, 40, -56, 56, -72, 72];
 
-/** Where a line of words stands so that no dimension's number lies over it. */
-function clearOf(
-  numbers: readonly { x: number; y: number; across: number; down: number }[],
-  label: Label,
-  x: number,
-  y: number,
-  height: number,
-  habit: Habit,
-): number {
-  const long = wordsWidth(label, habit);
-  const from = label.anchor === 'start' ? x : label.anchor === 'end' ? x - long : x - long / 2;
+/** px. Middle, half width and half height of words or of a number. */
+interface Taken {
+  x: number;
+  y: number;
+  across: number;
+  down: number;
+}
+
+/** Room of a line of words that stands so that neither a dimension's number nor words placed before lie over it. */
+function clearOf(taken: readonly Taken[], label: Label, x: number, y: number, height: number, habit: Habit): Taken {
+  const across = wordsWidth(label, habit) / 2;
+  const middle = label.anchor === 'start' ? x + across : label.anchor === 'end' ? x - across : x;
+  const down = lineHeight / 2;
   const clear = (at: number) =>
     at > 8 &&
     at < height - 8 &&
-    numbers.every(
-      (one) =>
-        from > one.x + one.across ||
-        from + long < one.x - one.across ||
-        Math.abs(at - one.y) > one.down + lineHeight / 2,
-    );
+    taken.every((one) => Math.abs(middle - one.x) > across + one.across || Math.abs(at - one.y) > one.down + down);
   const step = steps.find((by) => clear(y + by)) ?? 0;
-  return y + step;
+  return { x: middle, y: y + step, across, down };
 }
 
 /** Words on leaders. Those in one column are parted when the drawing is too small to part them by itself. */
@@ -274,7 +271,7 @@ function Labels({
   const columns = new Map<string, number>();
   // From the top of the page down, so that a label pushes only those below it.
   const ordered = [...drawing.labels].sort((a, b) => b.to.y - a.to.y);
-  const numbers = drawing.dimensions.map((dimension) => {
+  const taken = drawing.dimensions.map((dimension): Taken => {
     const { at, wide, turned } = layOutDimension(dimension, place, habit);
     return { ...at, across: (turned ? 22 : wide) / 2, down: (turned ? wide : 22) / 2 };
   });
@@ -291,14 +288,16 @@ function Labels({
     const column = columnOf(label);
     const x = place.x(label.to.x) + (aside.get(column) ?? 0);
     const above = columns.get(column);
-    const y = clearOf(
-      numbers,
+    const room = clearOf(
+      taken,
       label,
       x,
       Math.max(place.y(label.to.y), above === undefined ? Number.NEGATIVE_INFINITY : above + lineStep),
       height,
       habit,
     );
+    const { y } = room;
+    taken.push(room);
     columns.set(column, y);
     return (
       <g key={`${label.words}-${label.at.x}-${label.at.y}`}>

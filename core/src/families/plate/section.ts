@@ -158,7 +158,7 @@ export function plateSection(
 }
 
 /** m over the section that the words about the pane's seat stand, and from line to line. */
-const seatWords = { over: 0.018, step: 0.014 };
+const seatWords = { over: 0.036, step: 0.03 };
 
 /** What the pane lies in: how deep its hollow is, what it bears on, and the room beside it. */
 function seatLabels({ box, glazing }: PlateLayout, seat: number, paneFrom: number): Label[] {

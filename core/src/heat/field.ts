@@ -1,3 +1,4 @@
+import { solveBanded } from './banded';
 import { type FinStep, finProfile, steppedFin } from './fin';
 
 /** A plate with its runs of tube, each strip at its own loss coefficient. */
@@ -38,7 +39,8 @@ export interface PlateField {
   tube: number[][];
 }
 
-const rounds = 400;
+/** Rounds along the water after which the plate is solved at one stroke: tubes that stand close settle slowly. */
+const rounds = 60;
 /** Times what a tube takes from its foot: neighbours that pass each other so much stand at one temperature within a few per cent. */
 const levelled = 20;
 
@@ -47,74 +49,174 @@ function ofRun(values: number | readonly number[], run: number): number {
   return typeof values === 'number' ? values : (values[run] ?? 0);
 }
 
+/** What one run does to its water and its plate, the same in every part of it. */
+interface Strip {
+  /** W/K. */
+  flow: number;
+  /** °C of the plate where nothing cools it. */
+  still: number;
+  /** W/mK from the foot of the fin to the surroundings and the neighbours. */
+  own: number;
+  /** Share of its distance to the plate that the water keeps over one part. */
+  reach: number;
+  /** The water goes from the last part to the first. */
+  backward: boolean;
+}
+
+/** Temperatures of foot, over the still plate of its run, and of the water after each part; both by run and place. */
+interface Temperatures {
+  excess: Float64Array[];
+  water: Float64Array[];
+}
+
 /**
  * The plate part by part along the water: every run takes what its strip gathers and, on a whole sheet, what its
  * neighbours pass it through the plate (fin with two feet, derived). Solved by rounds along the water until a thousandth of
- * a millikelvin. With like runs it is Hottel, Whillier and Bliss to the last digit but one.
+ * a millikelvin, or at one stroke where they do not settle. With like runs it is Hottel, Whillier and Bliss to the last digit
+ * but one.
  */
 export function plateField(query: FieldQuery): PlateField {
   const { carried } = query;
   const runs = carried.length;
-  const parts = query.parts ?? 16;
-  const step = query.runLength / parts;
-  const fins = couplings(query);
-  const excess: Float64Array[] = carried.map(() => new Float64Array(parts));
-  const water: number[][] = carried.map(() => new Array<number>(parts).fill(query.inlet));
-  let mixed = query.inlet;
-  for (let round = 0; round < rounds; round += 1) {
-    let moved = 0;
-    let entering = query.inlet;
-    for (let run = 0; run < runs; run += 1) {
-      const backward = query.path === 'serpentine' && run % 2 === 1;
-      let temperature = query.path === 'serpentine' ? entering : query.inlet;
-      const flow = carried[run] ?? 0;
-      const loss = ofRun(query.lossCoefficient, run);
-      const still = ofRun(query.still, run);
-      const own = loss * query.tubeDiameter + (fins.self[run] ?? 0);
-      const mine = excess[run];
-      for (let order = 0; order < parts; order += 1) {
-        const part = backward ? parts - 1 - order : order;
-        // What the neighbours pass, over this strip's own still temperature.
-        const beside = (other: number) => {
-          const neighbour = excess[other]?.[part];
-          return neighbour === undefined ? 0 : neighbour + ofRun(query.still, other) - still;
-        };
-        const passed = fins.between * (beside(run - 1) + beside(run + 1));
-        // The foot of the fin where no water cools it.
-        const free = passed / own;
-        let foot = free;
-        if (flow > 0) {
-          const pull = 1 / (query.resistance + 1 / own);
-          const reach = Math.exp((-pull * step) / flow);
-          const start = temperature;
-          temperature = still + free + (temperature - still - free) * reach;
-          const taken = (flow * (temperature - start)) / step;
-          foot = free - taken / own;
-        }
-        moved = Math.max(moved, Math.abs(foot - (mine?.[part] ?? 0)));
-        if (mine) mine[part] = foot;
-        const line = water[run];
-        if (line) line[order] = temperature;
-      }
-      entering = temperature;
-    }
-    mixed = entering;
-    if (moved < 1e-6) break;
-  }
+  const plate = plateOf(query);
+  const { strips, parts } = plate;
+  const { excess, water } = settledByRounds(plate) ?? solvedAtOnce(plate);
+  const end = (run: number) => water[run]?.[strips[run]?.backward ? 0 : parts - 1] ?? query.inlet;
   const total = carried.reduce((sum, flow) => sum + flow, 0);
   const outlet =
     query.path === 'serpentine'
-      ? mixed
+      ? end(runs - 1)
       : total > 0
-        ? carried.reduce((sum, flow, run) => sum + flow * (water[run]?.[parts - 1] ?? query.inlet), 0) / total
+        ? carried.reduce((sum, flow, run) => sum + flow * end(run), 0) / total
         : query.inlet;
   const through = query.path === 'serpentine' ? (carried[0] ?? 0) : total;
   return {
     heat: through * (outlet - query.inlet),
     outlet,
-    water,
+    water: water.map((line, run) => (strips[run]?.backward ? Array.from(line).reverse() : Array.from(line))),
     tube: excess.map((line, run) => Array.from(line, (one) => ofRun(query.still, run) + one)),
   };
+}
+
+/** The coefficients of a plate's equations. */
+export function plateOf(query: FieldQuery): Plate {
+  const { carried, inlet, path } = query;
+  const parts = query.parts ?? 16;
+  const step = query.runLength / parts;
+  const fins = couplings(query);
+  const strips = carried.map((flow, run): Strip => {
+    const own = ofRun(query.lossCoefficient, run) * query.tubeDiameter + (fins.self[run] ?? 0);
+    const pull = 1 / (query.resistance + 1 / own);
+    return {
+      flow,
+      own,
+      still: ofRun(query.still, run),
+      reach: flow > 0 ? Math.exp((-pull * step) / flow) : 1,
+      backward: path === 'serpentine' && run % 2 === 1,
+    };
+  });
+  return { strips, parts, step, between: fins.between, inlet, path };
+}
+
+/** A plate as its equations take it. */
+export interface Plate {
+  strips: readonly Strip[];
+  parts: number;
+  step: number;
+  between: number;
+  inlet: number;
+  path: FieldQuery['path'];
+}
+
+/** The plate by rounds along the water; undefined when it has not settled after `most` of them. */
+export function settledByRounds(plate: Plate, most = rounds): Temperatures | undefined {
+  const { strips, parts, step, between, inlet, path } = plate;
+  const excess = strips.map(() => new Float64Array(parts));
+  const water = strips.map(() => new Float64Array(parts).fill(inlet));
+  const none = new Float64Array(parts);
+  for (let round = 0; round < most; round += 1) {
+    let moved = 0;
+    let entering = inlet;
+    for (const [run, { flow, still, own, reach, backward }] of strips.entries()) {
+      const mine = excess[run] ?? none;
+      const line = water[run] ?? none;
+      // What the neighbours pass, over this strip's own still temperature.
+      const before = excess[run - 1] ?? none;
+      const after = excess[run + 1] ?? none;
+      const beside = apart(strips, run - 1, still) + apart(strips, run + 1, still);
+      let temperature = path === 'serpentine' ? entering : inlet;
+      for (let order = 0; order < parts; order += 1) {
+        const part = backward ? parts - 1 - order : order;
+        // The foot of the fin where no water cools it.
+        const free = (between * ((before[part] ?? 0) + (after[part] ?? 0) + beside)) / own;
+        const start = temperature;
+        temperature = still + free + (temperature - still - free) * reach;
+        const foot = free - (flow * (temperature - start)) / step / own;
+        moved = Math.max(moved, Math.abs(foot - (mine[part] ?? 0)));
+        mine[part] = foot;
+        line[part] = temperature;
+      }
+      entering = temperature;
+    }
+    if (moved < 1e-6) return { excess, water };
+  }
+  return undefined;
+}
+
+/** K that the plate beside a run would stand over this one's, nothing cooling either; nought past the last. */
+function apart(strips: readonly Strip[], other: number, still: number): number {
+  const neighbour = strips[other];
+  return neighbour ? neighbour.still - still : 0;
+}
+
+/** The same equations solved together: water and foot of each part, run by run. */
+export function solvedAtOnce({ strips, parts, step, between, inlet, path }: Plate): Temperatures {
+  const size = 2 * strips.length * parts;
+  const half = 2 * parts + 1;
+  const wide = 2 * half + 1;
+  const rows = new Float64Array(size * wide);
+  const values = new Float64Array(size);
+  const place = (run: number, part: number) => 2 * (run * parts + part);
+  const put = (row: number, column: number, coefficient: number) => {
+    const at = row * wide + half + column - row;
+    rows[at] = (rows[at] ?? 0) + coefficient;
+  };
+  for (const [run, { flow, still, own, reach, backward }] of strips.entries()) {
+    const share = between / own;
+    const beside = share * (apart(strips, run - 1, still) + apart(strips, run + 1, still));
+    const neighbours = [run - 1, run + 1].filter((other) => strips[other]);
+    // What the foot gives its water, of what it would be without it.
+    const given = (flow * (1 - reach)) / step / own;
+    for (let part = 0; part < parts; part += 1) {
+      const water = place(run, part);
+      const foot = water + 1;
+      put(water, water, 1);
+      put(foot, foot, 1);
+      values[water] = (1 - reach) * (still + beside);
+      values[foot] = (1 - given) * beside - given * still;
+      for (const other of neighbours) {
+        put(water, place(other, part) + 1, -(1 - reach) * share);
+        put(foot, place(other, part) + 1, -(1 - given) * share);
+      }
+      const first = part === (backward ? parts - 1 : 0);
+      const upstream = first
+        ? path === 'serpentine' && run > 0
+          ? place(run - 1, part)
+          : undefined
+        : place(run, part + (backward ? 1 : -1));
+      if (upstream === undefined) {
+        values[water] += reach * inlet;
+        values[foot] += given * inlet;
+      } else {
+        put(water, upstream, -reach);
+        put(foot, upstream, -given);
+      }
+    }
+  }
+  const solution = solveBanded({ size, half, rows, values });
+  const of = (run: number, which: 0 | 1) =>
+    Float64Array.from({ length: parts }, (_, part) => solution[place(run, part) + which] ?? 0);
+  return { excess: strips.map((_, run) => of(run, 1)), water: strips.map((_, run) => of(run, 0)) };
 }
 
 /** W/mK between neighbouring runs, and what each run's own plate takes from its foot. */

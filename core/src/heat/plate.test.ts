@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { evenly } from '../quantity';
 import {
   collectorState,
   efficiencyFactor,
@@ -15,7 +16,9 @@ import {
   steppedFin,
   tubeFilm,
 } from '.';
+import { solveBanded } from './banded';
 import { fairDay, glazedPanel, plainPlate } from './collector.fixture';
+import { plateOf, settledByRounds, solvedAtOnce } from './field';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -231,5 +234,85 @@ describe('heat: the plate part by part along the water', () => {
     const { water, tube } = plateField({ ...query, path: 'serpentine', carried: [30, 30], whole: false });
     expect(water[1]?.[0]).above(water[0]?.[15] as number);
     expect(tube[1]?.[15]).below(tube[1]?.[0] as number);
+  });
+  it('is the same by rounds and at one stroke, however close the tubes, whichever way the water goes', () => {
+    let slow = 0;
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 12 }),
+        any(0.016, 0.2),
+        any(0.2, 60),
+        any(0.01, 2),
+        fc.constantFrom('parallel', 'serpentine'),
+        fc.boolean(),
+        (runs, width, flow, conductance, path, blocked) => {
+          const carried = Array.from({ length: runs }, (_, run) =>
+            blocked && path === 'parallel' && run === 1 ? 0 : flow,
+          );
+          const steps = [{ width: Math.max(0, width - 0.015) / 2, conductance }];
+          const still = carried.map((_, run) => 140 - 3 * run);
+          const plate = plateOf({ ...query, width, steps, carried, path, still, parts: 6 });
+          const byRounds = settledByRounds(plate, 200_000);
+          const atOnce = solvedAtOnce(plate);
+          if (!settledByRounds(plate)) slow += 1;
+          for (const [run, line] of atOnce.water.entries())
+            for (const [part, water] of line.entries()) {
+              expect(byRounds?.water[run]?.[part]).closeTo(water, 2e-3);
+              expect(byRounds?.excess[run]?.[part]).closeTo(atOnce.excess[run]?.[part] as number, 2e-3);
+            }
+        },
+      ),
+      { numRuns: 150 },
+    );
+    expect(slow).above(10);
+  });
+  it('keeps its energy where tubes stand so close that rounds do not settle', () => {
+    const close: FieldQuery = {
+      ...query,
+      width: 0.02,
+      steps: [{ width: 0.0025, conductance: 0.08 }],
+      path: 'serpentine',
+    };
+    const carried = new Array<number>(31).fill(10);
+    const { strips, between, step, parts } = plateOf({ ...close, carried });
+    const { heat, tube } = plateField({ ...close, carried });
+    expect(settledByRounds(plateOf({ ...close, carried }))).equal(undefined);
+    // What leaves through the strips' own loss, and no heat made or lost between neighbours.
+    let gathered = 0;
+    for (const [run, line] of tube.entries())
+      for (const foot of line) {
+        const neighbours = (run > 0 ? 1 : 0) + (run < strips.length - 1 ? 1 : 0);
+        gathered += ((strips[run]?.own ?? 0) - neighbours * between) * (140 - foot) * step;
+      }
+    expect(parts * strips.length).equal(tube.flat().length);
+    expect(heat / gathered).closeTo(1, 1e-6);
+  });
+});
+
+describe('heat: banded systems', () => {
+  it('solves what was multiplied out by hand', () => {
+    // 2x + y = 4, x + 3y + z = 10, y + 4z = 14: x = 1, y = 2, z = 3.
+    const rows = Float64Array.from([0, 2, 1, 1, 3, 1, 1, 4, 0]);
+    const values = Float64Array.from([4, 10, 14]);
+    expect(Array.from(solveBanded({ size: 3, half: 1, rows, values }))).deep.equal([1, 2, 3]);
+  });
+  it('gives back the unknowns of random dominant systems', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 30 }), fc.integer({ min: 0, max: 6 }), fc.integer(), (size, half, seed) => {
+        const next = evenly(seed);
+        const wide = 2 * half + 1;
+        const rows = new Float64Array(size * wide);
+        const unknowns = Float64Array.from({ length: size }, () => next() * 10 - 5);
+        const values = new Float64Array(size);
+        for (let row = 0; row < size; row += 1)
+          for (let column = Math.max(0, row - half); column <= Math.min(size - 1, row + half); column += 1) {
+            const coefficient = row === column ? wide + 1 : next() * 2 - 1;
+            rows[row * wide + half + column - row] = coefficient;
+            values[row] = (values[row] ?? 0) + coefficient * (unknowns[column] ?? 0);
+          }
+        const found = solveBanded({ size, half, rows, values });
+        for (const [index, unknown] of unknowns.entries()) expect(found[index]).closeTo(unknown, 1e-9);
+      }),
+    );
   });
 });

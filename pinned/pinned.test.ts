@@ -1,0 +1,31 @@
+import { familyIds, parseJob } from '@north-pane/core';
+import { expect } from 'chai';
+import { differences, pinnedFiles, readPinned, resultsOf } from './pinned';
+
+describe('the recorded jobs', () => {
+  it('are those of every kind of heater and of the demo', () => {
+    expect(pinnedFiles()).members([...familyIds.map((id) => `${id}.json.br`), 'demo.json.br']);
+    for (const file of pinnedFiles()) expect(readPinned(file), file).length(file === 'demo.json.br' ? 1 : 50);
+  });
+
+  for (const file of pinnedFiles())
+    it(`give what they gave when they were recorded: ${file}`, function () {
+      this.timeout(240_000);
+      for (const { name, job, results } of readPinned(file)) {
+        const parsed = parseJob(job);
+        if (!parsed.ok) throw new Error(`${name}: ${JSON.stringify(parsed.errors)}`);
+        expect(differences(results, resultsOf(parsed.job)), name).deep.equal([]);
+      }
+    });
+
+  it('would show a figure that moved by a billionth, and a word that changed', () => {
+    const [recorded] = readPinned('demo.json.br');
+    const figures = recorded?.results.figures as { usefulHeat: number };
+    const moved = { ...recorded?.results, figures: { ...figures, usefulHeat: figures.usefulHeat * (1 + 3e-9) } };
+    expect(differences(recorded?.results, moved)).length(1);
+    expect(differences(recorded?.results, moved)[0]).match(/^figures\.usefulHeat: /);
+    expect(differences({ words: ['a'] }, { words: ['b'] })).deep.equal(['words.0: "a" -> "b"']);
+    expect(differences({ gain: 1 }, {})).deep.equal(['gain: 1 -> absent']);
+    expect(differences([1, 2], [1])).deep.equal(['1: 2 -> absent']);
+  });
+});

@@ -3,8 +3,8 @@ import { type Family, families } from '../families';
 import type { Habit } from '../quantity';
 import { guidePrices } from '../shop';
 import { type BroadClimateId, broadClimates } from '../sky';
-import { standingAt, zoneAt } from './place';
 import { type Job, jobFormat, jobVersion } from './schema';
+import { standingAt, zoneAt } from './siteDefaults';
 
 /** Ids of every kind of heater. */
 export const familyIds: string[] = Object.keys(families);

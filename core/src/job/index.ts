@@ -1,5 +1,6 @@
 // The job document: its schema and versions, and everything that is worked out from it.
 
+export { asBuilt } from './asBuilt';
 export { loopBoils } from './boiling';
 export type { Change, Conflict } from './changes';
 export { changesBetween, mergeChanges, pathSteps, same, valueAtPath, withValueAt } from './changes';
@@ -53,7 +54,7 @@ export { type MadeFigure, type Making, type Makings, panelMakings } from './maki
 export { type MarkWorth, marksWorth } from './marks';
 export { mountOf, sideOf, usualGust, windOf } from './mount';
 export type { OpenJob } from './open';
-export { asBuilt, openJob } from './open';
+export { openJob } from './open';
 export { jobTemplates, type PaperKind, type PrintContext, paperKinds, printDrawing, printJob } from './papers';
 export type { ParsedJob } from './parse';
 export { parseJob } from './parse';

@@ -1,7 +1,6 @@
 import { memberOf } from '../catalogue';
 import { families, type PanelDesign, type PanelDocument } from '../families';
 import type { PanelGroup } from '../loop';
-import { withValueAt } from './changes';
 import type { Job } from './schema';
 
 /** A job with its panels opened. */
@@ -18,9 +17,4 @@ export function openJob(job: Job): OpenJob {
     design: memberOf(families, 'kind of heater', document.family).open(document as PanelDocument, `panels.${index}`),
   }));
   return { job, panels, groups: panels.map(({ document, design }) => ({ heat: design.heat, count: document.count })) };
-}
-
-/** The job as it was built: what was measured laid over what was drawn. */
-export function asBuilt(job: Job): Job {
-  return job.asBuilt.reduce((built, { path, value }) => withValueAt(built, path, value), { ...job, asBuilt: [] });
 }

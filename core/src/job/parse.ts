@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import { asBuilt } from './open';
+import { asBuilt } from './asBuilt';
 import { type Job, jobFormat, jobSchema, jobVersion } from './schema';
 
 export type ParsedJob = { ok: true; job: Job } | { ok: false; errors: { path: string; message: string }[] };

@@ -1,7 +1,8 @@
 import type { Finding } from '../care';
 import { type Compared, compareReadings, type Plant, type Reading, readingDoubts, type Sensors } from '../proof';
+import { asBuilt } from './asBuilt';
 import { tiltOf } from './conditions';
-import { asBuilt, openJob } from './open';
+import { openJob } from './open';
 import { isPlaced } from './place';
 import type { Job } from './schema';
 

@@ -1,4 +1,7 @@
-import { defaultJob, familyIds, openJob, sideOf, standardChoice, views, writeSvg } from '@north-pane/core';
+import { defaultJob, familyIds } from '@north-pane/core/document';
+import { writeSvg } from '@north-pane/core/draw';
+import { standardChoice, views } from '@north-pane/core/families';
+import { openJob, sideOf } from '@north-pane/core/job';
 
 /**
  * Every view of every kind as it is begun, and of what only some boxes have: looked at by eye once, and compared to the

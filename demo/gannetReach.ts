@@ -1,4 +1,4 @@
-import { beginJob, type Job } from '@north-pane/core';
+import { beginJob, type Job } from '@north-pane/core/document';
 
 /** Gannet Reach sailing shed, made up: showers after races, two harps of the builder's own size on a north-facing roof. */
 export function gannetReach(): Job {

@@ -1,4 +1,9 @@
-import { clearOnPane, type Job, massFlowOf, normals, panelsState, plantOf, readingConditions } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { massFlowOf } from '@north-pane/core/heat';
+import { panelsState } from '@north-pane/core/loop';
+import { clearOnPane, readingConditions } from '@north-pane/core/proof';
+import { plantOf } from '@north-pane/core/proving';
+import { normals } from '@north-pane/core/quantity';
 
 /** J/K of panels and pipe between the two thermometers: how slowly the outlet follows. */
 const lag = 60_000;

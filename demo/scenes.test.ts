@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseJob } from '@north-pane/core';
+import { parseJob } from '@north-pane/core/document';
 import { expect } from 'chai';
 import { demoFiles } from './scenes';
 

@@ -76,8 +76,8 @@ test('a clash is flagged where it is, and its fix mends it', async ({ page }) =>
   await expect(slate(page, 'clashes')).toHaveText(/0/);
 });
 
-test('a figure opens to its makings', async ({ page }) => {
-  await beginJob(page, 'Makings');
+test('a figure opens to its derivations', async ({ page }) => {
+  await beginJob(page, 'Derivations');
   await page.getByRole('button', { name: /^Tube to plate/ }).click();
   await expect(page.getByText('Duffie and Beckman, equation 6.5.18')).toBeVisible();
 });

@@ -45,8 +45,8 @@ test('a wider header shares the water better, and one undo takes it back', async
   await expect(ratio).toHaveText(before ?? '');
 });
 
-test('a figure opens to its makings and both its bands; still figures open too', async ({ page }) => {
-  await beginJob(page, 'Makings');
+test('a figure opens to its derivations and both its bands; still figures open too', async ({ page }) => {
+  await beginJob(page, 'Derivations');
   const gain = page.getByRole('button', { name: /^Gain at design flow/ });
   await expect(gain).toContainText(' to ');
   await gain.click();

@@ -1,4 +1,4 @@
-import { broadMonths, syntheticYear } from '@north-pane/core';
+import { broadMonths, syntheticYear } from '@north-pane/core/sky';
 import type { Page } from '@playwright/test';
 import { accessible, beginJob, expect, saved, stored, test } from './bench';
 

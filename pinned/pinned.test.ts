@@ -1,4 +1,4 @@
-import { familyIds, parseJob } from '@north-pane/core';
+import { familyIds, parseJob } from '@north-pane/core/document';
 import { expect } from 'chai';
 import { differences, pinnedFiles, readPinned, resultsOf } from './pinned';
 

@@ -1,19 +1,12 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, brotliDecompressSync, constants } from 'node:zlib';
-import {
-  evaluateBands,
-  evaluateOpen,
-  type Job,
-  jobFindings,
-  jobParts,
-  jobShop,
-  jobSteps,
-  openJob,
-  panelMakings,
-  type ShopPlan,
-  sayFinding,
-} from '@north-pane/core';
+import { jobSteps } from '@north-pane/core/building';
+import { jobFindings, sayFinding } from '@north-pane/core/cautions';
+import type { Job } from '@north-pane/core/document';
+import { evaluateBands, evaluateOpen, panelDerivations } from '@north-pane/core/figures';
+import { jobParts, jobShop, openJob } from '@north-pane/core/job';
+import type { ShopPlan } from '@north-pane/core/shop';
 
 /** A job with everything that was worked out from it when it was recorded. */
 export interface Pinned {
@@ -43,7 +36,7 @@ export function resultsOf(job: Job): Record<string, unknown> {
     bands: attempt(() => evaluateBands(job, {}, { samples: 16, seed: 1 })),
     derivations: attempt(() => {
       const figures = evaluateOpen(open);
-      return open.panels.map(({ design }, index) => panelMakings(figures, design, index));
+      return open.panels.map(({ design }, index) => panelDerivations(figures, design, index));
     }),
     findings: attempt(() =>
       jobFindings(open).map((finding) => ({ ...finding, words: sayFinding(finding, job.units) })),

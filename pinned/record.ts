@@ -1,6 +1,7 @@
 // Records what random jobs of every kind of heater and the demo give now, over the files of this folder: npm run pin, or
 // npm run pin -- harp for one. A commit that does so says which figure was wrong and why it moved.
-import { defaultJob, families, type Job, parseJob } from '@north-pane/core';
+import { defaultJob, type Job, parseJob } from '@north-pane/core/document';
+import { families } from '@north-pane/core/families';
 import * as fc from 'fast-check';
 import { anyPanel } from '../core/src/families/anyPanel.fixture';
 import { gannetReach } from '../demo/gannetReach';

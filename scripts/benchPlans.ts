@@ -1,13 +1,9 @@
 // Times and gaps of the cut planners, one line of JSON: read by bench.mjs.
-import {
-  defaultJob,
-  editableDimensions,
-  loadSolver,
-  openJob,
-  planLengths,
-  planSheets,
-  sweepDimension,
-} from '@north-pane/core';
+
+import { sweepDimension } from '@north-pane/core/cutting';
+import { defaultJob } from '@north-pane/core/document';
+import { editableDimensions, openJob } from '@north-pane/core/job';
+import { loadSolver, planLengths, planSheets } from '@north-pane/core/shop';
 
 /** Numbers in [0, 1) that are the same on every machine (Numerical Recipes' generator, recalled). */
 function evenly(seed: number): () => number {

@@ -37,6 +37,26 @@ describe('rooms', () => {
       expect(found[0]).match(why);
     });
 
+  it('refuses a station that knows another, and lets it know what both share', () => {
+    expect(plant('web/src/stations/cut/a.tsx', `import { x } from '../size/b';`)).deep.equal([
+      'station cut may not know station size',
+    ]);
+    expect(
+      plant('web/src/stations/cut/a.tsx', `import { x } from '../../parts/b';\nimport { y } from './c';`),
+    ).deep.equal([]);
+  });
+
+  it('refuses a circle, in core and in web, and names all of it', () => {
+    plant('core/src/heat/a.ts', `import { b } from './b';`);
+    plant('core/src/heat/b.ts', `import { c } from './c';`);
+    expect(plant('core/src/heat/c.ts', `import type { a } from './a';`)).deep.equal([
+      `imports in a circle: ${['a', 'b', 'c', 'a'].map((name) => join('core/src/heat', `${name}.ts`)).join(' > ')}`,
+    ]);
+    plant('core/src/heat/c.ts', '');
+    plant('web/src/parts/a/index.tsx', `import { b } from './b';`);
+    expect(plant('web/src/parts/a/b.tsx', `import { a } from '.';`)[0]).match(/in a circle: web/);
+  });
+
   it('lets through what the plan allows', () => {
     expect(plant('core/src/job/a.ts', `import { x } from '../heat';\nimport * as z from 'zod';`)).deep.equal([]);
     expect(plant('web/src/a.ts', `import type { A } from '@north-pane/server/client';`)).deep.equal([]);

@@ -1,15 +1,17 @@
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, relative, resolve, sep } from 'node:path';
 
 /**
- * Enforces the house plan: workspaces only import downwards, core knows nobody outside, and inside core a room imports
- * only rooms above it in this list.
+ * Enforces the house plan: workspaces only import downwards, core knows nobody outside, inside core a room imports only
+ * rooms above it in this list; in web a station knows no other station; and nothing imports in a circle.
  */
 const coreRooms = [
   'quantity',
+  'table',
+  'time',
   'catalogue',
   'care',
-  'plan',
+  'steps',
   'draw',
   'sky',
   'heat',
@@ -24,7 +26,15 @@ const coreRooms = [
   'loop',
   'run',
   'proof',
+  'document',
   'job',
+  'cautions',
+  'figures',
+  'site',
+  'cutting',
+  'building',
+  'proving',
+  'papers',
 ];
 /** Which workspaces each may import, by package or by path. */
 const allowed: Record<string, readonly string[]> = {
@@ -67,17 +77,54 @@ const importPattern = /(?:\bfrom\s*|\bimport\s*\(?\s*|\brequire\s*\(\s*)(['"])([
 /** Every import in a tree that goes against the plan. */
 export function breaches(root: string): Breach[] {
   const found: Breach[] = [];
+  const graph = new Map<string, string[]>();
   for (const workspace of Object.keys(allowed)) {
     const base = join(root, workspace);
     for (const path of sources(base)) {
       const file = relative(root, path);
+      const targets: string[] = [];
       for (const match of readFileSync(path, 'utf8').matchAll(importPattern)) {
         const imports = match[2] ?? '';
         const why = judge(root, workspace, path, imports);
         if (why) found.push({ file, imports, why });
+        const target = imports.startsWith('.') ? fileOf(resolve(dirname(path), imports)) : undefined;
+        if (target) targets.push(relative(root, target));
       }
+      graph.set(file, targets);
     }
   }
+  for (const circle of circles(graph)) {
+    const [file = '', imports = file] = circle;
+    found.push({ file, imports, why: `imports in a circle: ${[...circle, file].join(' > ')}` });
+  }
+  return found;
+}
+
+/** The file that a path without its ending means. */
+function fileOf(path: string): string | undefined {
+  return ['', '.ts', '.tsx', '.mts', '/index.ts', '/index.tsx']
+    .map((ending) => `${path}${ending}`)
+    .find((one) => existsSync(one) && statSync(one).isFile());
+}
+
+/** One circle for each way back that a walk along the imports finds. */
+function circles(graph: ReadonlyMap<string, readonly string[]>): string[][] {
+  const found: string[][] = [];
+  const done = new Set<string>();
+  const trail: string[] = [];
+  const walk = (file: string) => {
+    const back = trail.indexOf(file);
+    if (back >= 0) {
+      found.push(trail.slice(back));
+      return;
+    }
+    if (done.has(file)) return;
+    trail.push(file);
+    for (const next of graph.get(file) ?? []) walk(next);
+    trail.pop();
+    done.add(file);
+  };
+  for (const file of graph.keys()) walk(file);
   return found;
 }
 
@@ -90,7 +137,12 @@ function judge(root: string, workspace: string, path: string, imports: string): 
       if (other === '..' || !(other in allowed)) return `${workspace} reaches outside its workspace`;
       return `${workspace} reaches into ${other} by path; use its package`;
     }
-    return workspace === 'core' ? judgeRooms(relative(root, path).split(sep), target) : undefined;
+    const from = relative(root, path).split(sep);
+    return workspace === 'core'
+      ? judgeRooms(from, target)
+      : workspace === 'web'
+        ? judgeStations(from, target)
+        : undefined;
   }
   const [scope, name] = imports.split('/');
   if (scope === '@north-pane') {
@@ -117,6 +169,11 @@ function judgeRooms(from: readonly string[], to: readonly string[]): string | un
   const there = coreRooms.indexOf(other);
   if (here < 0 || there < 0) return `${here < 0 ? room : other} is no room of the house plan`;
   return there < here ? undefined : `${room} may not know ${other}, which stands below it`;
+}
+
+function judgeStations(from: readonly string[], to: readonly string[]): string | undefined {
+  const [here, there] = [from, to].map((path) => (path[1] === 'src' && path[2] === 'stations' ? path[3] : undefined));
+  return here && there && here !== there ? `station ${here} may not know station ${there}` : undefined;
 }
 
 if (process.argv[1] && resolve(process.argv[1]) === import.meta.filename) {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { letterSetsOf, type PaperFonts } from '@north-pane/core';
+import { letterSetsOf, type PaperFonts } from '@north-pane/core/draw';
 
 const find = createRequire(import.meta.url).resolve;
 const read = (font: string) => readFileSync(find(`@fontsource/${font}-normal.woff`));

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { defaultJob } from '@north-pane/core';
+import { defaultJob } from '@north-pane/core/document';
 import { expect } from 'chai';
 
 const root = join(import.meta.dirname, '../..');

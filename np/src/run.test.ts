@@ -1,4 +1,5 @@
-import { defaultJob, standardChoice } from '@north-pane/core';
+import { defaultJob } from '@north-pane/core/document';
+import { standardChoice } from '@north-pane/core/families';
 import { expect } from 'chai';
 import { paperFonts } from './fonts';
 import { Complaint, run } from './run';

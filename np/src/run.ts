@@ -1,55 +1,20 @@
-import {
-  compareJob,
-  cutListCsv,
-  type Drawing,
-  editableDimensions,
-  evaluateBands,
-  evaluateJob,
-  evaluateOpen,
-  type Habit,
-  type Job,
-  jobAround,
-  jobCooking,
-  jobFindings,
-  jobShop,
-  jobSky,
-  jobStanding,
-  jobSteps,
-  jobStudy,
-  layoutDrawing,
-  makes,
-  monthsOnPane,
-  openJob,
-  type PaperFonts,
-  type PaperSize,
-  paperKinds,
-  paperSizes,
-  parseJob,
-  previewTable,
-  printDrawing,
-  printJob,
-  proposeMapping,
-  provedShop,
-  readReadings,
-  type Sensors,
-  sayFinding,
-  sayPointFully,
-  sayStanding,
-  sayStep,
-  sayVerdict,
-  sayWords,
-  sharesOf,
-  sideOf,
-  siteMakings,
-  skySourceOf,
-  stillFigures,
-  views,
-  wasteFreePoints,
-  waterCheck,
-  workWords,
-  writeDxf,
-  writeSvg,
-} from '@north-pane/core';
+import { jobSteps, sayStep } from '@north-pane/core/building';
+import { jobFindings, sayFinding, serviceMargins } from '@north-pane/core/cautions';
+import { provedShop, sayPointFully, wasteFreePoints } from '@north-pane/core/cutting';
+import { type Job, parseJob } from '@north-pane/core/document';
+import { type Drawing, type PaperFonts, type PaperSize, paperSizes, writeDxf, writeSvg } from '@north-pane/core/draw';
+import { views } from '@north-pane/core/families';
+import { evaluateBands, evaluateJob, evaluateOpen, stillFigures, waterCheck } from '@north-pane/core/figures';
+import { workmanships } from '@north-pane/core/heat';
+import { editableDimensions, jobShop, openJob, sideOf } from '@north-pane/core/job';
+import { cutListCsv, paperKinds, printDrawing, printJob } from '@north-pane/core/papers';
+import { proposeMapping, readReadings, type Sensors, sayVerdict } from '@north-pane/core/proof';
+import { compareJob } from '@north-pane/core/proving';
+import { type Habit, sayWords } from '@north-pane/core/quantity';
+import { layoutDrawing, workWords } from '@north-pane/core/shop';
+import { jobAround, jobSky, jobStanding, jobStudy, siteDerivations, skySourceOf } from '@north-pane/core/site';
+import { monthsOnPane, sayStanding, sharesOf } from '@north-pane/core/sky';
+import { previewTable } from '@north-pane/core/table';
 
 /** What a verb needs of the world outside. */
 export interface World {
@@ -71,11 +36,11 @@ interface Call {
 const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
   figures: ({ job }) => evaluateJob(job),
   bands: ({ job, options }) => {
-    const make = makes.find((one) => one === (options.make ?? 'well made'));
-    if (!make) throw new Complaint(`--make: “${options.make}” is none; there are: ${makes.join(', ')}`);
-    return evaluateBands(job, {}, { seed: Number(options.seed ?? 1), make });
+    const workmanship = workmanships.find((one) => one === (options.make ?? 'well made'));
+    if (!workmanship) throw new Complaint(`--make: “${options.make}” is none; there are: ${workmanships.join(', ')}`);
+    return evaluateBands(job, {}, { seed: Number(options.seed ?? 1), workmanship });
   },
-  cooks: ({ job }) => jobCooking(openJob(job)),
+  cooks: ({ job }) => serviceMargins(openJob(job)),
   still: ({ job }) => {
     const open = openJob(job);
     const figures = evaluateOpen(open);
@@ -169,7 +134,7 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     const study = jobStudy(open, sky);
     const standing = jobStanding(job);
     const months = monthsOnPane(sky, jobAround(open, sky), standing);
-    const { mains, wind } = siteMakings(job.site);
+    const { mains, wind } = siteDerivations(job.site);
     return {
       words: sayStanding(standing, sharesOf(months, study), study),
       weather: skySourceOf(job.site, false),

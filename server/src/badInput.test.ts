@@ -1,4 +1,4 @@
-import { defaultJob } from '@north-pane/core';
+import { defaultJob } from '@north-pane/core/document';
 import { expect } from 'chai';
 import { createJob } from './db/jobs';
 import { type Bench, openBench } from './testing';

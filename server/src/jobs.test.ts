@@ -1,4 +1,4 @@
-import { changesBetween, defaultJob, type Job, pathSteps, withValueAt } from '@north-pane/core';
+import { changesBetween, defaultJob, type Job, pathSteps, withValueAt } from '@north-pane/core/document';
 import { expect } from 'chai';
 import { type Bench, openBench } from './testing';
 

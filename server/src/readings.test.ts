@@ -1,7 +1,8 @@
 import { type ChildProcess, fork } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { defaultJob, type Reading, type Sensors } from '@north-pane/core';
+import { defaultJob } from '@north-pane/core/document';
+import type { Reading, Sensors } from '@north-pane/core/proof';
 import { expect } from 'chai';
 import pg from 'pg';
 import { createJob } from './db/jobs';

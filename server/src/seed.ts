@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseJob, previewTable, proposeMapping, readReadings, sensorsSchema } from '@north-pane/core';
+import { parseJob } from '@north-pane/core/document';
+import { proposeMapping, readReadings, sensorsSchema } from '@north-pane/core/proof';
+import { previewTable } from '@north-pane/core/table';
 import * as z from 'zod';
 import type { Database } from './db/database';
 import { createJob, keepRevision, recordBuild } from './db/jobs';

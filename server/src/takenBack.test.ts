@@ -1,4 +1,5 @@
-import { defaultJob, type Job, type Reading, type Sensors } from '@north-pane/core';
+import { defaultJob, type Job } from '@north-pane/core/document';
+import type { Reading, Sensors } from '@north-pane/core/proof';
 import { expect } from 'chai';
 import { createJob } from './db/jobs';
 import { writeReadings } from './db/readings';

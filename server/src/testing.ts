@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import type { ReadingMapping } from '@north-pane/core';
+import type { ReadingMapping } from '@north-pane/core/proof';
 import pg from 'pg';
 import { createApp } from './app';
 import { createClient } from './client';

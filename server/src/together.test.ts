@@ -1,4 +1,5 @@
-import { changesBetween, defaultJob, type Job, type Reading, type Sensors, withValueAt } from '@north-pane/core';
+import { changesBetween, defaultJob, type Job, withValueAt } from '@north-pane/core/document';
+import type { Reading, Sensors } from '@north-pane/core/proof';
 import { expect } from 'chai';
 import { createJob, findJob, keepRevision, listRevisions, saveChanges, slugOf } from './db/jobs';
 import { sourcesWithReadings, writeOne, writeReadings } from './db/readings';

@@ -1,4 +1,4 @@
-import { changesBetween, defaultJob, type Job, withValueAt } from '@north-pane/core';
+import { changesBetween, defaultJob, type Job, withValueAt } from '@north-pane/core/document';
 import { expect } from 'chai';
 import pg from 'pg';
 import { createJob, findJob } from './db/jobs';

@@ -1,4 +1,4 @@
-import { broadMonths, decodeSeries, encodeSeries, syntheticYear, type WeatherSeries } from '@north-pane/core';
+import { broadMonths, decodeSeries, encodeSeries, syntheticYear, type WeatherSeries } from '@north-pane/core/sky';
 import { expect } from 'chai';
 import { forecastSchema } from './outlook';
 import { type Bench, benchNow, openBench } from './testing';

@@ -5,18 +5,7 @@ import { type HoleSchedule, type Part, type Recess, type Span, timberPiece } fro
 import { type Exit, outerBoard, screwHole } from './box';
 import { sheetParts, stripParts } from './boxSheets';
 import { edgeParts } from './edge';
-import { backLedge, type Frame, type TimberBox } from './timberBox';
-
-/** What the pieces of a box hang on beside its own frame. */
-export interface PartsQuery {
-  prefix: string;
-  railDepth: number;
-  exits: readonly Exit[];
-  /** m between insulation and pane: what an edge strip covers. */
-  hotSpace: number;
-  /** m from the outer face of the low side to each tube: the rails' screws miss them. */
-  tubes: readonly number[];
-}
+import { backLedge, type Frame, type PartsQuery, type TimberBox } from './frame';
 
 export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part[] {
   const { board, cladding, edge, rails, lid } = made;

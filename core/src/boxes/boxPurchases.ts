@@ -2,7 +2,7 @@ import { screwFrom, screwUpTo } from '../catalogue';
 import type { GlazingDesign } from '../glazings';
 import { sized } from '../quantity';
 import { bought, type Purchase, screws } from '../shop';
-import type { Frame, TimberBox } from './timberBox';
+import type { Frame, TimberBox } from './frame';
 
 /** m between screws along the rim of the back, and along the stops of a pane. */
 const screwSpacing = 0.15;

@@ -1,7 +1,6 @@
 import { type HoleSchedule, type Part, type Recess, sheetPiece } from '../shop';
 import { type InsulationPiece, screwHole } from './box';
-import type { PartsQuery } from './boxParts';
-import { backRoom, type Frame, type TimberBox } from './timberBox';
+import { backRoom, type Frame, type PartsQuery, type TimberBox } from './frame';
 
 /** m. A weep hole, screened. */
 const weepHole = 0.008;

@@ -1,5 +1,5 @@
 import type { Finding } from '../care';
-import { entries, entry, materials, type Range, range, type Sheet, sheetMass, type Timber } from '../catalogue';
+import { entries, entry, materials, type Range, range, sheetMass, type Timber } from '../catalogue';
 import type { Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
 import { bearsPane, leastLedge, mostClearance, paneBearing } from './bearing';
@@ -7,12 +7,9 @@ import type { BoxDesign, BoxMember, CornerScrew, Exit } from './box';
 import { boxParts } from './boxParts';
 import { boxPurchases } from './boxPurchases';
 import { insulationPieces } from './boxSheets';
-import { type BentEdge, edgeDevelopment } from './edge';
+import { edgeDevelopment } from './edge';
+import { backLedge, backRoom, type Frame, type TimberBox, type TimberLid } from './frame';
 
-/** m. Rebate along the bottom inner edge that a let-in back lies in. */
-export const backLedge = 0.007;
-/** m. Room round a let-in back, so that it goes in and the damp may swell it. */
-export const backRoom = 0.001;
 /** W/m²K. Still air inside a warm cavity and sheltered air outside: ISO 6946 surface values, rounded. */
 const inner = 8;
 const outer = 15;
@@ -28,35 +25,6 @@ const sideSwing = 0.1;
 const leastBay = 0.06;
 /** m that a lip must reach over the pane to hold it. Judgement. */
 const leastHold = 0.005;
-
-/** What a box of boards is made of. */
-export interface TimberBox {
-  board: Timber;
-  /**
-   * Boards round the outside. With them, or with bent metal, the inner boards stand on the back and the pane lies on their
-   * edges; without either pane and back are let into rebates.
-   */
-  cladding?: Timber;
-  edge?: BentEdge;
-  back: Sheet;
-  insulation: Sheet;
-  state: 'dry' | 'damp';
-  rails: number;
-  /** m that the pane bears on, of a rebate in box or lid; of a clad box it is the inner board less the clearance. */
-  ledge: number;
-  cleat: number;
-  edgeStrip: number;
-  side: 'removable' | 'fixed';
-  handles: number;
-  hanging: 'none' | 'plates';
-  weeps: number;
-  lid: TimberLid | undefined;
-}
-
-export interface TimberLid {
-  timber: Timber;
-  corners: 'mitred' | 'butted';
-}
 
 /** The entries of the catalogue in the place of their ids. */
 export function openTimber<P extends { board: string; back: string; insulation: string }>(parameters: P) {
@@ -77,33 +45,6 @@ export function lidOf({
   lidFrame: string;
 }): TimberLid | undefined {
   return lid === 'bedded' ? undefined : { timber: entry('timber', lidFrame), corners: lid };
-}
-
-/** Sizes that everything else of a box hangs on; m. */
-export interface Frame {
-  inside: { length: number; width: number };
-  outside: { length: number; width: number };
-  opening: { length: number; width: number };
-  wall: number;
-  depth: number;
-  paneTop: number;
-  /** Top of the sides, under a lid if there is one, and as far up as they are whole. */
-  rimTop: number;
-  solid: number;
-  bay: number;
-  /** How far the back reaches under the sides. */
-  backUnder: number;
-  /** Outer board or metal. */
-  clad: number;
-  turned: boolean;
-  /** Pane and gasket; nought without a pane. */
-  seatDepth: number;
-  /** The hollow that the pane lies in: pane and its room all round. */
-  seat: { length: number; width: number };
-  bars: GlazingDesign['bars'];
-  cornerScrews: CornerScrew[];
-  /** From the cold end inside to the middle of each rail. */
-  rails: number[];
 }
 
 /** m from the cold end inside to the middle of each of so many rails, the bays between them alike. */

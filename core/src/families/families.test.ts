@@ -5,8 +5,8 @@ import { entries } from '../catalogue';
 import { writeSvg } from '../draw';
 import { collectorState, efficiencyLine, stagnationTemperature } from '../heat';
 import { fairDay } from '../heat/collector.fixture';
-import { inOrder } from '../plan';
 import { sayWords } from '../quantity';
+import { inOrder } from '../steps';
 import { families, type PanelDocument, standardChoice, views } from '.';
 import { withParameters } from './harp/harp.fixture';
 

@@ -5,9 +5,9 @@ import type { Drawing } from '../draw';
 import type { Fitting } from '../flow';
 import type { WindOnPane } from '../glazings';
 import type { CollectorDescription, PanelPlace } from '../heat';
-import type { Step } from '../plan';
 import type { Habit } from '../quantity';
 import type { Part, Purchase, Template } from '../shop';
+import type { Step } from '../steps';
 
 /** A choice of a shared thing (absorber, box, glazing) in the job document. */
 export interface Chosen {

@@ -4,8 +4,8 @@ import { wordFinding } from '../care';
 import { writeSvg } from '../draw';
 import { collectorState } from '../heat';
 import { fairDay } from '../heat/collector.fixture';
-import { inOrder } from '../plan';
 import type { Part } from '../shop';
+import { inOrder } from '../steps';
 import { type Family, families, views } from '.';
 import { anyPanel } from './anyPanel.fixture';
 

@@ -16,6 +16,5 @@ export const glazings = {
 
 export type { GlazingDesign } from './glazing';
 export { paneBarParts, paneBarPlaces, paneBarSlots } from './paneBars';
-export { glazingWords, type PanePaths, type WindOnPane } from './paneFindings';
-export type { Duration } from './strength';
-export { bears, bending, leafDeflection, rigidityOf, snowLoad } from './strength';
+export { glazingWords, type WindOnPane } from './paneFindings';
+export { bears, bending, leafDeflection, rigidityOf } from './strength';

@@ -3,7 +3,7 @@ import { topLoss } from './losses';
 import { momentsOf, ninetyDeviate } from './spread';
 import { stackFaces } from './stack';
 import { stagnationTemperature } from './steady';
-import { build, type Deviates, type Make, topQuery } from './uncertain';
+import { build, type Deviates, topQuery, type Workmanship } from './uncertain';
 
 /**
  * Places in a panel that have a temperature of their own: the plate with its tubes, joints, paint and sensor; the hot face
@@ -45,10 +45,10 @@ export function layerTemperatures(
   description: CollectorDescription,
   conditions: HeatConditions,
   deviates: Deviates = {},
-  make: Make = 'well made',
+  workmanship: Workmanship = 'well made',
 ): Record<PanelPlace, number> {
-  const plate = stagnationTemperature(description, conditions, deviates, make);
-  const built = build(description, deviates, make);
+  const plate = stagnationTemperature(description, conditions, deviates, workmanship);
+  const built = build(description, deviates, workmanship);
   const top = topLoss(topQuery(built, conditions, plate));
   const faces = top.innerTemperatures;
   const inner = faces[0] ?? conditions.air;

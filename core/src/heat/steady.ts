@@ -13,11 +13,11 @@ import {
   finOf,
   losses,
   lossSum,
-  type Make,
   opticalShare,
+  type Workmanship,
 } from './uncertain';
 
-/** Everything a makings panel can show of one steady state. SI; W for the whole panel where it says heat. */
+/** Everything a derivations panel can show of one steady state. SI; W for the whole panel where it says heat. */
 export interface CollectorState {
   usefulHeat: number;
   outletTemperature: number;
@@ -166,10 +166,10 @@ export function collectorState(
   description: CollectorDescription,
   conditions: HeatConditions,
   deviates: Deviates = {},
-  make: Make = 'well made',
+  workmanship: Workmanship = 'well made',
 ): CollectorState {
   if (!(conditions.massFlow >= leastFlow)) throw new RangeError(`no water flows: ${conditions.massFlow} kg/s`);
-  const built = build(description, deviates, make);
+  const built = build(description, deviates, workmanship);
   const { absorberArea, apertureArea } = description;
   const sun = conditions.irradiance * built.sun;
   const optical = opticalShare(built, conditions);
@@ -238,9 +238,9 @@ export function stagnationTemperature(
   description: CollectorDescription,
   conditions: HeatConditions,
   deviates: Deviates = {},
-  make: Make = 'well made',
+  workmanship: Workmanship = 'well made',
 ): number {
-  const built = build(description, deviates, make);
+  const built = build(description, deviates, workmanship);
   const absorbed = absorbedSun(built, conditions);
   // The loss only rises with the plate, so there is one answer.
   const excess = (plate: number) => lossSum(losses(built, conditions, plate)) - absorbed;
@@ -259,10 +259,10 @@ export interface EfficiencyLine {
 export function efficiencyLine(
   description: CollectorDescription,
   conditions: HeatConditions,
-  make: Make = 'well made',
+  workmanship: Workmanship = 'well made',
 ): EfficiencyLine {
   const at = (rise: number) =>
-    collectorState(description, { ...conditions, inlet: conditions.air + rise }, {}, make).efficiency;
+    collectorState(description, { ...conditions, inlet: conditions.air + rise }, {}, workmanship).efficiency;
   const cold = at(0);
   const warm = at(40);
   return { intercept: cold, slope: ((cold - warm) * conditions.irradiance) / 40 };

@@ -8,7 +8,6 @@ import {
   efficiencyLine,
   freezingAir,
   layerTemperatures,
-  makes,
   paneFromTest,
   panelPlaces,
   roomLoss,
@@ -22,6 +21,7 @@ import {
   topLossOverGaps,
   uncertainInputs,
   valueAt,
+  workmanships,
 } from '.';
 import { fairDay, glazedPanel, plainPlate } from './collector.fixture';
 
@@ -133,25 +133,27 @@ describe('heat: a panel that stands still', () => {
 });
 
 describe('heat: spreads of what is uncertain', () => {
-  it('rise from low to high in both makes, and home-made ones are worse and wider', () => {
+  it('rise from low to high in both workmanships, and home-made ones are worse and wider', () => {
     const well = spreadsOf(glazedPanel());
     const home = spreadsOf(glazedPanel(), 'home-made');
-    for (const make of makes)
+    for (const workmanship of workmanships)
       for (const input of uncertainInputs) {
-        const { low, likely, high } = spreadsOf(glazedPanel(), make)[input];
-        expect(low, `${make} ${input}`).at.most(likely);
-        expect(likely, `${make} ${input}`).at.most(high);
+        const { low, likely, high } = spreadsOf(glazedPanel(), workmanship)[input];
+        expect(low, `${workmanship} ${input}`).at.most(likely);
+        expect(likely, `${workmanship} ${input}`).at.most(high);
       }
     for (const input of ['bond', 'transmittance', 'dirt', 'absorptance', 'plate'] as const)
       expect(home[input].likely).below(well[input].likely);
     for (const input of ['back', 'edge'] as const) expect(home[input].likely).above(well[input].likely);
     expect(home.wind).deep.equal(well.wind);
-    const heat = (make: (typeof makes)[number]) => collectorState(glazedPanel(), fairDay, {}, make).usefulHeat;
+    const heat = (workmanship: (typeof workmanships)[number]) =>
+      collectorState(glazedPanel(), fairDay, {}, workmanship).usefulHeat;
     expect(heat('home-made') / heat('well made')).within(0.8, 0.97);
   });
-  it('give way to what the builder knows, in both makes', () => {
+  it('give way to what the builder knows, in both workmanships', () => {
     const known = { bond: { ...range(3, 4, 5, 'measured', 'log-normal') } };
-    for (const make of makes) expect(spreadsOf(glazedPanel({ known }), make).bond).deep.equal(known.bond);
+    for (const workmanship of workmanships)
+      expect(spreadsOf(glazedPanel({ known }), workmanship).bond).deep.equal(known.bond);
     expect(collectorState(glazedPanel({ known }), fairDay).efficiencyFactor).below(
       collectorState(glazedPanel(), fairDay).efficiencyFactor,
     );
@@ -169,7 +171,7 @@ describe('heat: spreads of what is uncertain', () => {
   });
 });
 
-describe('heat: the sanity envelope, over the tilts and makes of glazed and bare panels', () => {
+describe('heat: the sanity envelope, over the tilts and workmanships of glazed and bare panels', () => {
   for (const tilt of [15, 45, 75])
     it(`tilted ${tilt}°`, () => {
       const line = efficiencyLine(glazedPanel(), { ...fairDay, tilt });

@@ -11,8 +11,8 @@ import { litArea } from './sunlit';
 export type Deviates = Partial<Record<UncertainInput, number>>;
 
 /** Whose panel: as drawn and well made, which a verdict is held against, or as home-made panels typically turn out. */
-export const makes = ['well made', 'home-made'] as const;
-export type Make = (typeof makes)[number];
+export const workmanships = ['well made', 'home-made'] as const;
+export type Workmanship = (typeof workmanships)[number];
 
 /** A plate as bought: rolling tolerance of thin sheet, EN 1652 and EN 485-4, about a twentieth. */
 const plateSpread = range(0.95, 1, 1.05, 'standard');
@@ -49,9 +49,12 @@ function wellMade(description: CollectorDescription): Record<UncertainInput, Ran
 }
 
 /** The spread of every uncertain input of a panel; what the builder knows stands above what is typical. */
-export function spreadsOf(description: CollectorDescription, make: Make = 'well made'): Record<UncertainInput, Range> {
+export function spreadsOf(
+  description: CollectorDescription,
+  workmanship: Workmanship = 'well made',
+): Record<UncertainInput, Range> {
   const spreads = wellMade(description);
-  if (make === 'home-made') {
+  if (workmanship === 'home-made') {
     spreads.bond = description.bondHomeMade;
     for (const [name, [low, likely, high]] of Object.entries(homeMade) as [
       UncertainInput,
@@ -88,8 +91,12 @@ export interface Built {
   sun: number;
 }
 
-export function build(description: CollectorDescription, deviates: Deviates, make: Make = 'well made'): Built {
-  const spreads = spreadsOf(description, make);
+export function build(
+  description: CollectorDescription,
+  deviates: Deviates,
+  workmanship: Workmanship = 'well made',
+): Built {
+  const spreads = spreadsOf(description, workmanship);
   const at = (input: UncertainInput) => valueAt(spreads[input], deviates[input] ?? 0);
   const outermost = description.covers.length - 1;
   const plate = at('plate');

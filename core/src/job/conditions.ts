@@ -1,7 +1,7 @@
+import type { Job } from '../document';
 import type { HeatConditions } from '../heat';
 import { type PanelGroup, totalAperture } from '../loop';
 import { airPressure, clearSkyTemperature, dewPointOf, surroundingsTemperature } from '../sky';
-import type { Job } from './schema';
 
 /** What figures are asked for at; all may be left out. SI, °C. */
 export interface Conditions {

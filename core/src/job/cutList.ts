@@ -1,7 +1,7 @@
+import type { Job } from '../document';
 import { type CutDecisions, type Part, type Purchase, planShop, type ShopPlan } from '../shop';
 import { jobParts } from './jobParts';
 import type { OpenJob } from './open';
-import type { Job } from './schema';
 
 /** Everything to make and buy, and how it comes out of stock. */
 export interface JobShop {

@@ -1,9 +1,9 @@
 import * as z from 'zod';
+import type { Job } from '../document';
+import { pathSteps, withValueAt } from '../document';
 import type { Dimension, Edit } from '../draw';
 import { views } from '../families';
-import { pathSteps, withValueAt } from './changes';
 import { type OpenJob, openJob } from './open';
-import type { Job } from './schema';
 
 /** A dimension that the builder can set. */
 export type Editable = Dimension & { edit: Edit };

@@ -1,7 +1,7 @@
 import { memberOf } from '../catalogue';
+import type { Job } from '../document';
 import { families, type PanelDesign, type PanelDocument } from '../families';
 import type { PanelGroup } from '../loop';
-import type { Job } from './schema';
 
 /** A job with its panels opened. */
 export interface OpenJob {

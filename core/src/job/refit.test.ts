@@ -1,11 +1,9 @@
 import { expect } from 'chai';
-import { pathSteps, withValueAt } from './changes';
-import { beginJob, defaultJob, familyIds } from './defaults';
+import type { Job } from '../document';
+import { beginJob, defaultJob, familyIds, parseJob, pathSteps, withValueAt } from '../document';
 import { type Editable, editableDimensions, openWith } from './dimension';
 import { openJob } from './open';
-import { parseJob } from './parse';
 import { refitDimension, sayBound, sayRefit } from './refit';
-import type { Job } from './schema';
 
 const dimension = (job: Job, id: string): Editable => {
   const found = editableDimensions(openJob(job), 0).find((one) => one.id === id);

@@ -1,12 +1,10 @@
 import { mendsOf } from '../care';
+import type { Job } from '../document';
+import { fieldText, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
 import { type Family, type Field, families, type PanelDocument } from '../families';
 import { formatLength, type Habit } from '../quantity';
-import { pathSteps, valueAtPath, withValueAt } from './changes';
 import { type Editable, editableDimensions, fieldValue } from './dimension';
-import { fieldText } from './fieldText';
 import { openJob } from './open';
-import { parseJob } from './parse';
-import type { Job } from './schema';
 
 /** One way to let a dimension have a size that is beyond its bounds: every field that moves, the dimension's own first. */
 export interface Refit {

@@ -1,5 +1,7 @@
 import { expect } from 'chai';
-import { defaultJob, type Job, jobShop, openJob, parseJob, pathSteps, withValueAt } from '.';
+import { defaultJob, type Job, parseJob, pathSteps, withValueAt } from '../document';
+import { jobShop } from './cutList';
+import { openJob } from './open';
 
 const job = defaultJob('harp');
 const lock = {

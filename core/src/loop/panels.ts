@@ -1,4 +1,4 @@
-import type { CollectorDescription, CollectorState, Deviates, HeatConditions, Make } from '../heat';
+import type { CollectorDescription, CollectorState, Deviates, HeatConditions, Workmanship } from '../heat';
 import { collectorState, fluidState } from '../heat';
 
 /** Panels of a job: each description with how many are alike. */
@@ -43,7 +43,7 @@ export function panelsState(
   connection: Connection,
   conditions: HeatConditions,
   deviates: Deviates = {},
-  make: Make = 'well made',
+  workmanship: Workmanship = 'well made',
 ): PanelsState {
   const aperture = totalAperture(groups);
   const perGroup: CollectorState[] = [];
@@ -54,7 +54,7 @@ export function panelsState(
   for (const group of groups) {
     if (connection === 'parallel') {
       const massFlow = (conditions.massFlow * group.heat.apertureArea) / aperture;
-      const state = collectorState(group.heat, { ...conditions, massFlow }, deviates, make);
+      const state = collectorState(group.heat, { ...conditions, massFlow }, deviates, workmanship);
       perGroup.push(state);
       inlets.push(inlet);
       outlets.push(state.outletTemperature);
@@ -63,7 +63,7 @@ export function panelsState(
     }
     inlets.push(inlet);
     for (let copy = 0; copy < group.count; copy += 1) {
-      const state = collectorState(group.heat, { ...conditions, inlet }, deviates, make);
+      const state = collectorState(group.heat, { ...conditions, inlet }, deviates, workmanship);
       if (copy === 0) perGroup.push(state);
       heat += state.usefulHeat;
       inlet = state.outletTemperature;

@@ -16,14 +16,6 @@ export const mounts = {
 } as const satisfies Record<string, Member<MountMember>>;
 
 export { pinAlong } from './hingedFrame';
-export type { MountDesign, MountedPanel, MountMember } from './mount';
+export type { MountDesign, MountedPanel } from './mount';
 export { bareSide } from './side';
-export {
-  type Exposure,
-  footFriction,
-  gustPressure,
-  guyPull,
-  netCoefficients,
-  type WindLoad,
-  windOn,
-} from './wind';
+export { gustPressure, guyPull, netCoefficients, type WindLoad, windOn } from './wind';

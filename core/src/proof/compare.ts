@@ -1,57 +1,12 @@
 import { type Effect, fluidState, massFlowOf, momentsOf, ninetyDeviate } from '../heat';
 import { totalAperture } from '../loop';
-import { type Drift, driftOf, leastSun, plantCapacity } from './drift';
+import type { Comparison, Judgement, Verdict } from './comparison';
+import { driftOf, leastSun, plantCapacity } from './drift';
 import { verdictLimit } from './effects';
-import { type HiddenFault, hiddenFaults } from './hiding';
-import { type Plant, type Prediction, predictorOf } from './predict';
+import { hiddenFaults } from './hiding';
+import { type Plant, predictorOf } from './predict';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 import { steadyReadings } from './steady';
-
-/** How measured stands to expected, by combined standard uncertainties. */
-export type Judgement = 'agrees' | 'hotter' | 'colder';
-
-export interface Comparison {
-  reading: Reading;
-  predicted: Prediction;
-  /** K, as read, and half of the span that nine in ten lie in. */
-  measuredGain: number;
-  measuredHalf: number;
-  /** K. As read, with the heat that panel and box took up or gave back while their temperature moved. */
-  settledGain: number;
-  /** W, of the settled gain. */
-  measuredHeat: number;
-  /** Heat over the sun on the aperture, measured and predicted, and the plane they lie on: K m²/W. */
-  efficiency: { x: number; measured: number; predicted: number };
-  /** Settled less predicted gain, over its combined standard uncertainty. */
-  score: number;
-  judgement: Judgement;
-  /** At the end of a steady stretch. */
-  steady: boolean;
-  /** Whether it has neighbours by which its drift is known. */
-  drift: Drift;
-  /** Whether a verdict may rest on it (broken cloud said in words may not). */
-  fit: boolean;
-}
-
-export interface Verdict {
-  judgement: Judgement | 'cannot tell';
-  /** Why nothing can be told: no reading that says anything, or too few to know whether it had settled. */
-  reason?: 'nothing' | 'unsettled';
-  /** How many readings it rests on, and whether those were steady. */
-  count: number;
-  steady: boolean;
-  /** K, means over those readings. */
-  measured: number;
-  expected: number;
-  /** K. Nine in ten of sound panels, read with these instruments, fall inside. */
-  low: number;
-  high: number;
-  /** K. Combined standard uncertainty of the mean difference. */
-  uncertainty: number;
-  score: number;
-  /** Faults that would look just like this. */
-  hidden: HiddenFault[];
-}
 
 export interface Compared {
   rows: Comparison[];

@@ -1,21 +1,8 @@
 import { type CollectorDescription, momentsOf, spreadsOf, valueAt } from '../heat';
 import { panelsState } from '../loop';
-import type { Comparison, Verdict } from './compare';
+import { type Comparison, type FaultInput, faults, type HiddenFault, type Verdict } from './comparison';
 import { verdictLimit } from './effects';
 import { type Plant, readingConditions } from './predict';
-
-/** Inputs of which a fault is told in words, and how far the worst of each goes: a factor on its likely value. */
-const faults = { bond: 0.02, transmittance: 0.4, back: 6 } as const;
-export type FaultInput = keyof typeof faults;
-
-/** A fault that the readings cannot tell from a sound panel. */
-export interface HiddenFault {
-  input: FaultInput;
-  /** W/mK, share, times the book value: the worst that would still be taken for what was drawn. */
-  value: number;
-  /** Whether even the worst that is met would not show. */
-  any: boolean;
-}
 
 /** Halvings of the way from sound to worst. */
 const steps = 24;

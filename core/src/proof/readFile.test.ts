@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { previewTable } from '../quantity';
+import { previewTable } from '../table';
 import { proposeMapping, type ReadingMapping, readReadings } from '.';
 
 describe('proof: files', () => {

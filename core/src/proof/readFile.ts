@@ -1,20 +1,7 @@
 import * as z from 'zod';
-import {
-  type DateOrder,
-  habitUnit,
-  isNothing,
-  longestCell,
-  type QuantityKind,
-  quoteCell,
-  readCell,
-  readTable,
-  readWritten,
-  standardOffset,
-  type Table,
-  toSI,
-  unitOf,
-  zoneClock,
-} from '../quantity';
+import { habitUnit, type QuantityKind, toSI, unitOf } from '../quantity';
+import { isNothing, longestCell, quoteCell, readCell, readTable, type Table } from '../table';
+import { type DateOrder, readWritten, standardOffset, zoneClock } from '../time';
 import type { Reading } from './reading';
 
 /** Columns that readings are made of, with the kind of quantity each is. */

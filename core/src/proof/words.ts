@@ -1,6 +1,5 @@
 import { formatNumber, formatQuantity, type Habit } from '../quantity';
-import type { Verdict } from './compare';
-import type { HiddenFault } from './hiding';
+import type { HiddenFault, Verdict } from './comparison';
 
 /** A verdict in words: the figure, the judgement, and what it rests on. */
 export function sayVerdict(

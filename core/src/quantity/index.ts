@@ -1,7 +1,7 @@
 // Units, and reading and writing them as people do. The only place that converts; everything else is SI
 // (metres, kilograms, seconds, pascals, watts; °C for temperatures, degrees for angles).
 
-export type { LengthOptions, LengthReading, Written } from './format';
+export type { LengthOptions } from './format';
 export {
   fineMarks,
   formatChange,
@@ -17,15 +17,10 @@ export {
 export type { Parsed } from './parse';
 export { parseNumber, parseQuantity } from './parse';
 export { parsePitch } from './pitch';
-export type { ParsedPlace } from './place';
 export { formatAim, formatPlace, parsePlace } from './place';
 export { evenly, normals } from './random';
 export { boltSized, measured, sayWords, screwSized, sized } from './sized';
-export type { DecimalMark, Table } from './table';
-export { isNothing, longestCell, previewTable, quoteCell, readCell, readTable } from './table';
-export type { DateOrder, WrittenTime, ZoneClock } from './time';
-export { dayMilliseconds, isZone, readTime, readWritten, standardOffset, wallTime, zoneClock, zoneDoubt } from './time';
-export type { Habit, QuantityKind, Unit } from './units';
+export type { Habit, QuantityKind } from './units';
 export {
   fromSI,
   habitUnit,

@@ -1,4 +1,4 @@
-import { zoneClock } from '../quantity';
+import { zoneClock } from '../time';
 import { atan2, cos, tan } from './angles';
 import { type PathPoint, sunPath } from './path';
 import type { SunPosition } from './sun';

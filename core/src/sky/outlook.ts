@@ -1,4 +1,4 @@
-import { zoneClock } from '../quantity';
+import { zoneClock } from '../time';
 import { clearSkyAt } from './clear';
 import { type HorizonPoint, hidesSun, skylineOf } from './horizon';
 import { cloudFromSun } from './night';

@@ -1,4 +1,12 @@
-import { type Change, type Conflict, type Job, mergeChanges, parseJob, same, valueAtPath } from '@north-pane/core';
+import {
+  type Change,
+  type Conflict,
+  type Job,
+  mergeChanges,
+  parseJob,
+  same,
+  valueAtPath,
+} from '@north-pane/core/document';
 import { and, desc, eq, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { builds, jobs, revisions } from './schema';

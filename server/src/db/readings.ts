@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { columnNames, type Reading, type Sensors, skyWords } from '@north-pane/core';
+import { columnNames, type Reading, type Sensors, skyWords } from '@north-pane/core/proof';
 import { and, count, eq, sql } from 'drizzle-orm';
 import type { PoolClient } from 'pg';
 import { from as copyFrom } from 'pg-copy-streams';

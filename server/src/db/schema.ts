@@ -1,4 +1,5 @@
-import type { Job, Sensors } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import type { Sensors } from '@north-pane/core/proof';
 import {
   customType,
   doublePrecision,

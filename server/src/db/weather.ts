@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
 import { deflate, inflate } from 'node:zlib';
-import { decodeSeries } from '@north-pane/core';
+import { decodeSeries } from '@north-pane/core/sky';
 import { and, asc, eq } from 'drizzle-orm';
 import type { Database } from './database';
 import { jobs, weather } from './schema';

@@ -1,5 +1,5 @@
 import { MessageChannel } from 'node:worker_threads';
-import type { ReadFile } from '@north-pane/core';
+import type { ReadFile } from '@north-pane/core/proof';
 import Piscina from 'piscina';
 import type { ParseTask } from './parseWorker';
 

@@ -1,5 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
-import { type ReadFile, type ReadingMapping, readReadings } from '@north-pane/core';
+import { type ReadFile, type ReadingMapping, readReadings } from '@north-pane/core/proof';
 
 /** A file to be read off the main thread. */
 export interface ParseTask {

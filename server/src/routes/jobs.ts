@@ -1,14 +1,9 @@
-import {
-  beginJob,
-  broadClimateIds,
-  familyIds,
-  type Job,
-  openJob,
-  parseJob,
-  readingEra,
-  workOut,
-  writeSvg,
-} from '@north-pane/core';
+import { beginJob, familyIds, type Job, parseJob } from '@north-pane/core/document';
+import { writeSvg } from '@north-pane/core/draw';
+import { workOut } from '@north-pane/core/figures';
+import { openJob } from '@north-pane/core/job';
+import { readingEra } from '@north-pane/core/proof';
+import { broadClimateIds } from '@north-pane/core/sky';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Database } from '../db/database';

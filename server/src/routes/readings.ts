@@ -1,4 +1,4 @@
-import { mappingSchema, type ReadFile, sensorsSchema, skyWords } from '@north-pane/core';
+import { mappingSchema, type ReadFile, sensorsSchema, skyWords } from '@north-pane/core/proof';
 import { Hono } from 'hono';
 import { stream } from 'hono/streaming';
 import * as z from 'zod';

@@ -1,5 +1,5 @@
 import { zValidator } from '@hono/zod-validator';
-import { BrokenSeries } from '@north-pane/core';
+import { BrokenSeries } from '@north-pane/core/sky';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Database } from '../db/database';

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { zValidator } from '@hono/zod-validator';
-import { climateMonths, syntheticYear, type WeatherSeries } from '@north-pane/core';
+import { climateMonths, syntheticYear, type WeatherSeries } from '@north-pane/core/sky';
 import { Hono } from 'hono';
 import * as z from 'zod';
 

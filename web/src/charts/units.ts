@@ -1,4 +1,4 @@
-import { fromSI, type Habit, habitUnit, type QuantityKind, toSI } from '@north-pane/core';
+import { fromSI, type Habit, habitUnit, type QuantityKind, toSI } from '@north-pane/core/quantity';
 
 /** How a chart writes a quantity: its axis runs in the reader's unit so that its numbers are round there. */
 export interface ChartUnit {

@@ -1,4 +1,4 @@
-import type { Dimension } from '@north-pane/core';
+import type { Dimension } from '@north-pane/core/draw';
 import { expect } from 'chai';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { DimensionMark } from './DimensionMark';

@@ -1,4 +1,5 @@
-import { type Dimension, dimensionLine, direction, formatLength, type Habit } from '@north-pane/core';
+import { type Dimension, dimensionLine, direction } from '@north-pane/core/draw';
+import { formatLength, type Habit } from '@north-pane/core/quantity';
 import { ink } from '../theme/ink';
 import { Grip, type Pull } from './Grip';
 import type { Placing } from './ShapeMark';

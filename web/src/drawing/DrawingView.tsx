@@ -1,16 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import {
-  type Dimension,
-  type Drawing,
-  dimensionLine,
-  extent,
-  type Finding,
-  fineMarks,
-  formatLength,
-  type Habit,
-  type Label,
-  type Shape,
-} from '@north-pane/core';
+import type { Finding } from '@north-pane/core/care';
+import { type Dimension, type Drawing, dimensionLine, extent, type Label, type Shape } from '@north-pane/core/draw';
+import { fineMarks, formatLength, type Habit } from '@north-pane/core/quantity';
 import type { ReactNode } from 'react';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';

@@ -1,4 +1,5 @@
-import { type Dimension, direction, type Habit, toTapeMark } from '@north-pane/core';
+import { type Dimension, direction } from '@north-pane/core/draw';
+import { type Habit, toTapeMark } from '@north-pane/core/quantity';
 import { useRef } from 'react';
 import { ink } from '../theme/ink';
 import { useDrag } from './useDrag';

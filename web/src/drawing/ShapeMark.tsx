@@ -1,4 +1,4 @@
-import type { Layer, Shape } from '@north-pane/core';
+import type { Layer, Shape } from '@north-pane/core/draw';
 import { line } from 'd3';
 import { ink } from '../theme/ink';
 

@@ -1,4 +1,4 @@
-import { fineMarks, formatLength, type Habit } from '@north-pane/core';
+import { fineMarks, formatLength, type Habit } from '@north-pane/core/quantity';
 
 /** The fraction slash: both bundled faces set the figures beside it as a real fraction. */
 const slash = '\u2044';

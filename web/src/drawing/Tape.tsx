@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core';
+import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core/quantity';
 import { type KeyboardEvent, memo, useId, useRef } from 'react';
 import { useSingleKeys } from '../parts/keys';
 import { LengthText } from '../parts/LengthText';

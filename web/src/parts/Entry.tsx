@@ -6,7 +6,7 @@ import {
   parseNumber,
   parseQuantity,
   type QuantityKind,
-} from '@north-pane/core';
+} from '@north-pane/core/quantity';
 import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
 import { showsJob } from './keys';
 import { unseen } from './unseen';

@@ -1,4 +1,4 @@
-import { formatLength, type Habit, type LengthOptions } from '@north-pane/core';
+import { formatLength, type Habit, type LengthOptions } from '@north-pane/core/quantity';
 
 /** A length as the tape reads it, with real fractions. The unit can be left out, and is small in big figures. */
 export function LengthText({

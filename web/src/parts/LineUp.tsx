@@ -1,16 +1,10 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import {
-  type Drawing,
-  evaluateOpen,
-  extent,
-  families,
-  formatMoney,
-  formatQuantity,
-  type Habit,
-  type Job,
-  openJob,
-  type QuantityKind,
-} from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { type Drawing, extent } from '@north-pane/core/draw';
+import { families } from '@north-pane/core/families';
+import { evaluateOpen } from '@north-pane/core/figures';
+import { openJob } from '@north-pane/core/job';
+import { formatMoney, formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
 import { Circle, CircleCheckBig } from 'lucide-react';
 import { useId, useMemo } from 'react';
 import { type Placing, ShapeMark } from '../drawing/ShapeMark';

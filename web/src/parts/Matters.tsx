@@ -1,5 +1,7 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { type Finding, type Habit, mendsOf, sayFinding } from '@north-pane/core';
+import { type Finding, mendsOf } from '@north-pane/core/care';
+import { sayFinding } from '@north-pane/core/cautions';
+import type { Habit } from '@north-pane/core/quantity';
 import { memo } from 'react';
 import { useJob } from '../state/job';
 

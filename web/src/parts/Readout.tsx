@@ -1,5 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { fineMarks, formatLength, formatNumber, formatQuantity, type Habit, type Making } from '@north-pane/core';
+import type { Derivation } from '@north-pane/core/figures';
+import { fineMarks, formatLength, formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { type CSSProperties, memo } from 'react';
 import { ink } from '../theme/ink';
 
@@ -8,10 +9,10 @@ interface ReadoutProps {
   value: string;
   /** Of a panel as drawn and well made. */
   band?: string | undefined;
-  /** Of a typical home-made one; shown with the makings. */
+  /** Of a typical home-made one; shown with the derivations. */
   homeMade?: string | undefined;
-  /** Its makings, when they are shown. */
-  making?: Making | undefined;
+  /** Its derivations, when they are shown. */
+  derivation?: Derivation | undefined;
   habit: Habit;
   onOpen(label: string): void;
 }
@@ -35,11 +36,19 @@ const figure: CSSProperties = {
 const bandStyle: CSSProperties = { fontSize: 14, fontWeight: 500, color: ink('soft') };
 
 /**
- * A figure with its name; opens to its makings. Drawn again only when what it shows changes, and of plain elements: eight
+ * A figure with its name; opens to its derivations. Drawn again only when what it shows changes, and of plain elements: eight
  * of these move at every step of the tape, and each styled component costs a fifth of a millisecond.
  */
-export const Readout = memo(function Readout({ label, value, band, homeMade, making, habit, onOpen }: ReadoutProps) {
-  const open = making !== undefined;
+export const Readout = memo(function Readout({
+  label,
+  value,
+  band,
+  homeMade,
+  derivation,
+  habit,
+  onOpen,
+}: ReadoutProps) {
+  const open = derivation !== undefined;
   return (
     <div style={{ borderBottom: `1px solid ${ink('line')}` }}>
       <button type="button" className="plain-target" aria-expanded={open} onClick={() => onOpen(label)} style={row}>
@@ -49,17 +58,17 @@ export const Readout = memo(function Readout({ label, value, band, homeMade, mak
           {band && <span style={bandStyle}> {band}</span>}
         </span>
       </button>
-      {making && (
+      {derivation && (
         <Box pb="2" pl="3" borderLeftWidth="3px" borderColor="pane" mb="2" fontSize="14px">
-          <Text fontWeight="600">{making.name}</Text>
-          <Text mb="1">{making.formula}</Text>
-          {making.inputs.map((input) => (
+          <Text fontWeight="600">{derivation.name}</Text>
+          <Text mb="1">{derivation.formula}</Text>
+          {derivation.inputs.map((input) => (
             <InputRow key={input.label} label={input.label} text={inputText(input, habit)} />
           ))}
           {band && <InputRow label="nine in ten, as drawn and well made" text={band} />}
           {homeMade && <InputRow label="nine in ten, typical home-made" text={homeMade} />}
           <Text color="soft" fontSize="13px" mt="1">
-            {making.source}
+            {derivation.source}
           </Text>
         </Box>
       )}
@@ -76,7 +85,7 @@ function InputRow({ label, text }: { label: string; text: string }) {
   );
 }
 
-function inputText({ value, kind, digits }: Making['inputs'][number], habit: Habit): string {
+function inputText({ value, kind, digits }: Derivation['inputs'][number], habit: Habit): string {
   if (kind === 'number') return formatNumber(value, digits ?? 2);
   if (kind === 'length') return formatLength(value, habit, fineMarks).text;
   return formatQuantity(kind, value, habit, digits).text;

@@ -1,5 +1,5 @@
 import { Box, Button, Dialog, Text } from '@chakra-ui/react';
-import { formatMoney, formatQuantity, type Habit } from '@north-pane/core';
+import { formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { useBuilds, useTakeBackBuild } from '../state/built';

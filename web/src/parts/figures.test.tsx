@@ -1,5 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
-import { defaultJob, evaluateJob, openJob, panelMakings } from '@north-pane/core';
+import { defaultJob } from '@north-pane/core/document';
+import { evaluateJob, panelDerivations } from '@north-pane/core/figures';
+import { openJob } from '@north-pane/core/job';
 import { expect } from 'chai';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { SvgLength } from '../drawing/SvgLength';
@@ -66,7 +68,7 @@ describe('web: a readout', () => {
   const job = defaultJob('harp');
   const design = openJob(job).panels[0]?.design;
   if (!design) throw new Error('no panel');
-  const making = panelMakings(evaluateJob(job), design, 0).fin;
+  const derivation = panelDerivations(evaluateJob(job), design, 0).fin;
   const draw = (open: boolean) =>
     renderToStaticMarkup(
       <ChakraProvider value={system}>
@@ -76,7 +78,7 @@ describe('web: a readout', () => {
           band="0.95 to 0.97"
           habit="metric"
           onOpen={() => {}}
-          {...(open ? { making } : {})}
+          {...(open ? { derivation } : {})}
         />
       </ChakraProvider>,
     );

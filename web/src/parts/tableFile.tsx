@@ -1,5 +1,6 @@
 import { Box, Input, Text } from '@chakra-ui/react';
-import { formatNumber, previewTable, type Table as WrittenTable } from '@north-pane/core';
+import { formatNumber } from '@north-pane/core/quantity';
+import { previewTable, type Table as WrittenTable } from '@north-pane/core/table';
 import { useState } from 'react';
 import { type ColumnDef, DataTable } from './DataTable';
 

@@ -1,4 +1,4 @@
-import { type Job, sayChanges } from '@north-pane/core';
+import { type Job, sayChanges } from '@north-pane/core/document';
 import { useEffect, useState } from 'react';
 import { unseen } from '../parts/unseen';
 import { useJob } from '../state/job';

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { Job } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect, useRef } from 'react';
 import { Link, useParams } from 'react-router';

@@ -1,4 +1,5 @@
-import { defaultJob, type Habit } from '@north-pane/core';
+import { defaultJob } from '@north-pane/core/document';
+import type { Habit } from '@north-pane/core/quantity';
 import { useCallback } from 'react';
 import { LineUp } from '../parts/LineUp';
 

@@ -1,14 +1,8 @@
 import { Box, Button, Dialog, Flex, Grid, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
-import {
-  type BroadClimateId,
-  broadClimateIds,
-  broadClimates,
-  familyIds,
-  formatPlace,
-  type Habit,
-  parsePlace,
-} from '@north-pane/core';
+import { familyIds } from '@north-pane/core/document';
+import { formatPlace, type Habit, parsePlace } from '@north-pane/core/quantity';
+import { type BroadClimateId, broadClimateIds, broadClimates } from '@north-pane/core/sky';
 import { useMutation } from '@tanstack/react-query';
 import { lazy, type ReactNode, Suspense, useId } from 'react';
 import { type UseFormReturn, useForm, useWatch } from 'react-hook-form';

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Grid, Heading, Image, Text } from '@chakra-ui/react';
-import { formatMoney, formatQuantity, type Habit } from '@north-pane/core';
+import { formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';

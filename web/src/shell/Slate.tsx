@@ -1,13 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import {
-  type Figures,
-  formatChange,
-  formatMoney,
-  formatQuantity,
-  type Habit,
-  signed,
-  volumeFlow,
-} from '@north-pane/core';
+import type { Figures } from '@north-pane/core/figures';
+import { volumeFlow } from '@north-pane/core/heat';
+import { formatChange, formatMoney, formatQuantity, type Habit, signed } from '@north-pane/core/quantity';
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Link } from 'react-router';

@@ -1,5 +1,5 @@
 import { Flex } from '@chakra-ui/react';
-import type { Habit } from '@north-pane/core';
+import type { Habit } from '@north-pane/core/quantity';
 import { SlateButton } from '../parts/SlateButton';
 import { useView } from '../state/view';
 

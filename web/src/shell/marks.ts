@@ -1,4 +1,5 @@
-import { isPlaced, isStepId } from '@north-pane/core';
+import { isPlaced } from '@north-pane/core/site';
+import { isStepId } from '@north-pane/core/steps';
 import { useDerived } from '../state/derived';
 import { useDocument } from '../state/job';
 import { useSources } from '../state/readings';

@@ -1,4 +1,4 @@
-import { type Conflict, changesBetween, type Job, mergeChanges, withValueAt } from '@north-pane/core';
+import { type Conflict, changesBetween, type Job, mergeChanges, withValueAt } from '@north-pane/core/document';
 import { answered, api, queries, Refusal } from './api';
 import { type Kept, useJob } from './job';
 

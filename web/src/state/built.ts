@@ -1,4 +1,5 @@
-import { type Job, withMeasured } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { withMeasured } from '@north-pane/core/proving';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { answered, api, queries } from './api';
 import { saveNow } from './autosave';

@@ -1,4 +1,4 @@
-import { defaultJob, withValueAt } from '@north-pane/core';
+import { defaultJob, withValueAt } from '@north-pane/core/document';
 import { expect } from 'chai';
 import { derive } from './derived';
 

@@ -1,4 +1,5 @@
-import { type Job, type WorkedOut, workOut } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { type WorkedOut, workOut } from '@north-pane/core/figures';
 import { useDocument } from './job';
 
 /** Everything that is worked out from a document, once for each document. */

@@ -1,4 +1,4 @@
-import type { ReadingMapping, Sensors } from '@north-pane/core';
+import type { ReadingMapping, Sensors } from '@north-pane/core/proof';
 import { Refusal } from './api';
 
 /** What came of looking through a file of readings, or of keeping its good rows. */

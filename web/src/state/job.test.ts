@@ -1,4 +1,4 @@
-import { defaultJob, type Job } from '@north-pane/core';
+import { defaultJob, type Job } from '@north-pane/core/document';
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { useJob } from './job';

@@ -1,4 +1,4 @@
-import { type Job, parseJob, pathSteps, withValueAt } from '@north-pane/core';
+import { type Job, parseJob, pathSteps, withValueAt } from '@north-pane/core/document';
 import { create } from 'zustand';
 
 /** What came of a change: nothing is set when it does not make a sound job. */

@@ -1,4 +1,4 @@
-import type { Job } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { create } from 'zustand';
 import { answered, api, queries } from './api';

@@ -1,4 +1,4 @@
-import { defaultJob, pathSteps, withValueAt } from '@north-pane/core';
+import { defaultJob, pathSteps, withValueAt } from '@north-pane/core/document';
 import { expect } from 'chai';
 import { fieldsMoved, revisionBrief, revisionWords } from './moved';
 

@@ -1,4 +1,4 @@
-import { changesBetween, type Job } from '@north-pane/core';
+import { changesBetween, type Job } from '@north-pane/core/document';
 
 /** The last kept revision, and how many fields have changed since. */
 export interface KeptState {

@@ -1,13 +1,6 @@
-import {
-  defaultJob,
-  isProved,
-  jobShop,
-  loadSolver,
-  openJob,
-  proofKey,
-  proveMaterial,
-  withValueAt,
-} from '@north-pane/core';
+import { defaultJob, withValueAt } from '@north-pane/core/document';
+import { jobShop, openJob } from '@north-pane/core/job';
+import { isProved, loadSolver, proofKey, proveMaterial } from '@north-pane/core/shop';
 import { expect } from 'chai';
 import { withProofs } from './proofs';
 

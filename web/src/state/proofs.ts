@@ -1,13 +1,6 @@
-import {
-  isProved,
-  type Job,
-  type MaterialPlan,
-  type Purchase,
-  proofKey,
-  type ShopPlan,
-  sumShop,
-  withSameParts,
-} from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { withSameParts } from '@north-pane/core/figures';
+import { isProved, type MaterialPlan, type Purchase, proofKey, type ShopPlan, sumShop } from '@north-pane/core/shop';
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';

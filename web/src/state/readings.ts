@@ -1,4 +1,4 @@
-import type { Reading, Sensors } from '@north-pane/core';
+import type { Reading, Sensors } from '@north-pane/core/proof';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { answered, api, queries } from './api';
 import { useJob } from './job';

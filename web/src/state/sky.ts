@@ -1,11 +1,5 @@
-import {
-  type PaneSun,
-  type SkySource,
-  type StandingShares,
-  type StandingStudy,
-  sharesOf,
-  skySourceOf,
-} from '@north-pane/core';
+import { type PaneSun, type SkySource, skySourceOf } from '@north-pane/core/site';
+import { type StandingShares, type StandingStudy, sharesOf } from '@north-pane/core/sky';
 import { useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { useHeavy } from '../workers/useHeavy';

@@ -1,4 +1,4 @@
-import type { Habit } from '@north-pane/core';
+import type { Habit } from '@north-pane/core/quantity';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 

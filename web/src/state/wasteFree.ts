@@ -1,4 +1,6 @@
-import type { Habit, Job, WasteFreePoint } from '@north-pane/core';
+import type { WasteFreePoint } from '@north-pane/core/cutting';
+import type { Job } from '@north-pane/core/document';
+import type { Habit } from '@north-pane/core/quantity';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';

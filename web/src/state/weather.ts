@@ -1,4 +1,5 @@
-import { decodeSeries, type Job, type MonthlyClimate, monthlyMeans } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { decodeSeries, type MonthlyClimate, monthlyMeans } from '@north-pane/core/sky';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { answered, api, queries, Refusal, sendForm } from './api';
 import { useJob } from './job';

@@ -6,26 +6,13 @@ import greekExtFont from '@fontsource/source-sans-3/files/source-sans-3-greek-ex
 import textFont from '@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff?url';
 import latinExtFont from '@fontsource/source-sans-3/files/source-sans-3-latin-ext-400-normal.woff?url';
 import vietnameseFont from '@fontsource/source-sans-3/files/source-sans-3-vietnamese-400-normal.woff?url';
-import {
-  editableDimensions,
-  type Habit,
-  type Job,
-  type LetterSet,
-  letterSetsOf,
-  loadSolver,
-  type MaterialPlan,
-  openJob,
-  type PaperKind,
-  type PrintContext,
-  printJob,
-  proveMaterial,
-  type ShopPlan,
-  type Solver,
-  shrinkToSave,
-  stretchToStock,
-  sweepTogether,
-  wasteFreePoints,
-} from '@north-pane/core';
+import { shrinkToSave, stretchToStock, sweepTogether, wasteFreePoints } from '@north-pane/core/cutting';
+import type { Job } from '@north-pane/core/document';
+import { type LetterSet, letterSetsOf } from '@north-pane/core/draw';
+import { editableDimensions, openJob } from '@north-pane/core/job';
+import { type PaperKind, type PrintContext, printJob } from '@north-pane/core/papers';
+import type { Habit } from '@north-pane/core/quantity';
+import { loadSolver, type MaterialPlan, proveMaterial, type ShopPlan, type Solver } from '@north-pane/core/shop';
 import { expose } from 'comlink';
 import binary from 'highs/runtime?url';
 

@@ -1,27 +1,20 @@
+import type { Job } from '@north-pane/core/document';
 import {
-  type BuiltJob,
-  type Conditions,
-  compareBuilt,
-  decodeSeries,
-  designConditions,
   evaluateBands,
   evaluateOpen,
   gapAdvice,
-  type Habit,
-  type Job,
-  jobPaneSun,
-  jobSky,
-  jobStudy,
-  type Make,
   marksWorth,
-  openJob,
   panelBand,
-  type Reading,
-  type Sensors,
-  type SkyYear,
   stillFigures,
   waterCheck,
-} from '@north-pane/core';
+} from '@north-pane/core/figures';
+import type { Workmanship } from '@north-pane/core/heat';
+import { type Conditions, designConditions, openJob } from '@north-pane/core/job';
+import type { Reading, Sensors } from '@north-pane/core/proof';
+import { type BuiltJob, compareBuilt } from '@north-pane/core/proving';
+import type { Habit } from '@north-pane/core/quantity';
+import { jobPaneSun, jobSky, jobStudy } from '@north-pane/core/site';
+import { decodeSeries, type SkyYear } from '@north-pane/core/sky';
 import { expose } from 'comlink';
 
 /** The sky worked up last, for the studies that follow. */
@@ -37,7 +30,7 @@ const curveRises = [0, 10, 20, 30, 40, 50, 60, 70];
 
 /** The band of a panel as drawn and well made, and that of a typical home-made one. */
 function bothBands(job: Job, conditions: Partial<Conditions>, samples: number) {
-  const band = (make: Make) => evaluateBands(job, conditions, { samples, seed: 1, make });
+  const band = (workmanship: Workmanship) => evaluateBands(job, conditions, { samples, seed: 1, workmanship });
   return { 'well made': band('well made'), 'home-made': band('home-made') };
 }
 export type BothBands = ReturnType<typeof bothBands>;

@@ -1,4 +1,4 @@
-import type { Repairs, WeatherMapping, WeatherSite } from '@north-pane/core';
+import type { Repairs, WeatherMapping, WeatherSite } from '@north-pane/core/sky';
 import { proxy, wrap } from 'comlink';
 import type { WeatherLook, WeatherReader } from './weather.worker';
 

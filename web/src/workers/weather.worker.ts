@@ -1,13 +1,13 @@
+import type { Finding } from '@north-pane/core/care';
 import {
   encodeSeries,
-  type Finding,
   type MonthlyClimate,
   monthlyMeans,
   type Repairs,
   readWeather,
   type WeatherMapping,
   type WeatherSite,
-} from '@north-pane/core';
+} from '@north-pane/core/sky';
 import { expose } from 'comlink';
 
 /** What a file came to, without the file. */

@@ -1,7 +1,7 @@
-import type { Step } from '../../plan';
 import { sized } from '../../quantity';
+import type { Step } from '../../steps';
+import { flameBeware, plateSteps, step } from '../kit/steps';
 import { rowOf } from '../plate/layout';
-import { flameBeware, plateSteps, step } from '../plate/steps';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
 import type { HarpParameters } from './parameters';

@@ -1,6 +1,6 @@
-import type { Step } from '../../plan';
 import { measured, sized, weighs } from '../../quantity';
-import { cutStep, lifters, step, testStep } from '../plate/steps';
+import type { Step } from '../../steps';
+import { cutStep, lifters, step, testStep } from '../kit/steps';
 import type { LatticeLayout } from './layout';
 
 export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number): Step[] {

@@ -1,6 +1,6 @@
 import type { Drawing, Shape } from '../../draw';
 import type { View } from '../family';
-import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../plate/cover';
+import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../kit/cover';
 import { detail } from './detail';
 import { canWall, gutter, type TrickleLayout } from './layout';
 import { fieldRange } from './parameters';

@@ -1,6 +1,6 @@
-import type { Step } from '../../plan';
 import { measured, sized } from '../../quantity';
-import { cutStep, step, testStep } from '../plate/steps';
+import type { Step } from '../../steps';
+import { cutStep, step, testStep } from '../kit/steps';
 import { gutter, type TrickleLayout } from './layout';
 
 export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number): Step[] {

@@ -1,4 +1,4 @@
-import { dayMilliseconds, zoneClock } from '../../quantity';
+import { dayMilliseconds, zoneClock } from '../../time';
 import { cos, sin } from '../angles';
 import { type HorizonPoint, hiddenSky, hidesSun, type Skyline, skylineOf } from '../horizon';
 import { type FrontRow, shadeToward, withFrontRow } from '../rows';

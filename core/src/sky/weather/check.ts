@@ -1,5 +1,5 @@
 import type { Finding } from '../../care';
-import { standardOffset, zoneClock } from '../../quantity';
+import { standardOffset, zoneClock } from '../../time';
 import { cos } from '../angles';
 import { clocks, stamps, type WeatherMapping } from './mapping';
 import { monthlyMeans } from './months';

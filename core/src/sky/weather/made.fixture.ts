@@ -1,4 +1,4 @@
-import { zoneClock } from '../../quantity';
+import { zoneClock } from '../../time';
 import { broadMonths } from './climates';
 import type { WeatherSeries } from './series';
 import { syntheticYear } from './synthetic';

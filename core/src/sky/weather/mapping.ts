@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { type DateOrder, readWritten, type Table } from '../../quantity';
+import type { Table } from '../../table';
+import { type DateOrder, readWritten } from '../../time';
 import { weatherQuantities } from './series';
 
 /** How a column's numbers become SI: value = (number + offset) × factor; `perInterval` ones are sums over the interval. */

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { zoneClock } from '../../quantity';
+import { zoneClock } from '../../time';
 import type { WeatherSeries } from './series';
 
 const twelve = (low: number, high: number, unit: string) =>

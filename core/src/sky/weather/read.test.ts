@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { previewTable } from '../../quantity';
+import { previewTable } from '../../table';
 import {
   BrokenSeries,
   decodeSeries,

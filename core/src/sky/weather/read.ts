@@ -1,16 +1,6 @@
 import type { Finding } from '../../care';
-import {
-  isNothing,
-  longestCell,
-  quoteCell,
-  readCell,
-  readTable,
-  readWritten,
-  standardOffset,
-  wallTime,
-  type ZoneClock,
-  zoneClock,
-} from '../../quantity';
+import { isNothing, longestCell, quoteCell, readCell, readTable } from '../../table';
+import { readWritten, standardOffset, wallTime, type ZoneClock, zoneClock } from '../../time';
 import { dewPointOf } from '../night';
 import { checkSeries } from './check';
 import { columnUnit, timeText, type WeatherColumn, type WeatherMapping, weatherColumns } from './mapping';

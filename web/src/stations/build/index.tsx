@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { jobSteps, type Step, sayStep } from '@north-pane/core';
+import { jobSteps, sayStep } from '@north-pane/core/building';
+import type { Step } from '@north-pane/core/steps';
 import { TriangleAlert } from 'lucide-react';
 import { type RefObject, useRef } from 'react';
 import * as z from 'zod';

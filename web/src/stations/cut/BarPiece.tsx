@@ -1,5 +1,5 @@
 import { useDraggable } from '@dnd-kit/core';
-import { formatLength, type Habit } from '@north-pane/core';
+import { formatLength, type Habit } from '@north-pane/core/quantity';
 import { LengthText } from '../../parts/LengthText';
 import { ink } from '../../theme/ink';
 

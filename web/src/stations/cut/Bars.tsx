@@ -12,26 +12,19 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
+import { lockBar, movePiece, releaseMaterial, unlock } from '@north-pane/core/cutting';
+import { formatLength, formatMoney, formatNumber, type Habit, sayWords } from '@north-pane/core/quantity';
 import {
   type Bar,
-  formatLength,
-  formatMoney,
-  formatNumber,
   gapOf,
-  type Habit,
   keptOffcuts,
   type LengthMaterial,
   type LengthPlan,
   leftOut,
-  lockBar,
   type MaterialPlan,
-  movePiece,
-  releaseMaterial,
   ripLines,
-  sayWords,
-  unlock,
   wasteShare,
-} from '@north-pane/core';
+} from '@north-pane/core/shop';
 import { memo, useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TextButton } from '../../parts/TextButton';

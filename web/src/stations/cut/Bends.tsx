@@ -1,5 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { Habit, Part } from '@north-pane/core';
+import type { Habit } from '@north-pane/core/quantity';
+import type { Part } from '@north-pane/core/shop';
 import { LengthText } from '../../parts/LengthText';
 
 /** Lines along which a strip is bent, from one edge, and which way each goes. */

@@ -1,15 +1,8 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import {
-  type BuyLine,
-  buyAmount,
-  buySize,
-  buyUnit,
-  formatMoney,
-  guideForUnpriced,
-  type Habit,
-  type ShopPlan,
-  sayWords,
-} from '@north-pane/core';
+import { guideForUnpriced } from '@north-pane/core/cutting';
+import { buyAmount, buySize, buyUnit } from '@north-pane/core/papers';
+import { formatMoney, type Habit, sayWords } from '@north-pane/core/quantity';
+import type { BuyLine, ShopPlan } from '@north-pane/core/shop';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';

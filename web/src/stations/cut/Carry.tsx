@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import { formatQuantity, type Habit, jobWeights } from '@north-pane/core';
+import { jobWeights } from '@north-pane/core/figures';
+import { formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { Section } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 

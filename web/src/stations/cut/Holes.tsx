@@ -1,5 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Habit, type HoleSchedule, holeReach } from '@north-pane/core';
+import type { Habit } from '@north-pane/core/quantity';
+import { type HoleSchedule, holeReach } from '@north-pane/core/shop';
 import { LengthText } from '../../parts/LengthText';
 
 /** Where the holes of a piece are, from one datum and out from the middle, and what they are drilled with. */

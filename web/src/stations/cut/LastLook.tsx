@@ -1,5 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { type Habit, lastLook, type ShopPlan, sayWords } from '@north-pane/core';
+import { lastLook } from '@north-pane/core/cutting';
+import { type Habit, sayWords } from '@north-pane/core/quantity';
+import type { ShopPlan } from '@north-pane/core/shop';
 import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';

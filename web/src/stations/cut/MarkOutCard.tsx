@@ -1,17 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  diagonalOf,
-  entryName,
-  faceOf,
-  formatNumber,
-  type Habit,
-  type Mate,
-  mateWords,
-  type Part,
-  rowDistances,
-  sayWords,
-  workWords,
-} from '@north-pane/core';
+import { entryName } from '@north-pane/core/catalogue';
+import { formatNumber, type Habit, sayWords } from '@north-pane/core/quantity';
+import { diagonalOf, faceOf, type Mate, mateWords, type Part, rowDistances, workWords } from '@north-pane/core/shop';
 import { memo } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';

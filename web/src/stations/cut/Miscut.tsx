@@ -1,17 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import {
-  type CutMiss,
-  cutMiss,
-  formatLength,
-  formatMoney,
-  formatQuantity,
-  type Habit,
-  isSlip,
-  lockMiscut,
-  type MissFit,
-  type Part,
-  sayWords,
-} from '@north-pane/core';
+import { type CutMiss, cutMiss, isSlip, lockMiscut, type MissFit } from '@north-pane/core/cutting';
+import { formatLength, formatMoney, formatQuantity, type Habit, sayWords } from '@north-pane/core/quantity';
+import type { Part } from '@north-pane/core/shop';
 import { useMemo, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useDerived } from '../../state/derived';

@@ -1,16 +1,8 @@
 import { Box, Button, Dialog, Flex, Text } from '@chakra-ui/react';
-import {
-  buyListCsv,
-  cutListCsv,
-  jobTools,
-  layoutDrawings,
-  type PaperKind,
-  type PaperSize,
-  paperSizes,
-  type ShopPlan,
-  writeDxf,
-  writeSvg,
-} from '@north-pane/core';
+import { jobTools } from '@north-pane/core/building';
+import { type PaperSize, paperSizes, writeDxf, writeSvg } from '@north-pane/core/draw';
+import { buyListCsv, cutListCsv, type PaperKind } from '@north-pane/core/papers';
+import { layoutDrawings, type ShopPlan } from '@north-pane/core/shop';
 import { Download, Printer } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { Choice } from '../../parts/Choice';
@@ -144,7 +136,7 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
                     aria-label={`${name}, PDF`}
                     onClick={() => print(kind)}
                   >
-                    <Download size={15} aria-hidden /> {making === kind ? 'Making it…' : 'PDF'}
+                    <Download size={15} aria-hidden /> {making === kind ? 'Derivation it…' : 'PDF'}
                   </Button>
                 </Flex>
               ),

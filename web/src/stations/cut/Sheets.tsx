@@ -1,21 +1,17 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { findEntry } from '@north-pane/core/catalogue';
+import { lockSheet, unlock } from '@north-pane/core/cutting';
+import { formatLength, formatMoney, formatNumber, type Habit } from '@north-pane/core/quantity';
 import {
   cutOrder,
-  findEntry,
-  formatLength,
-  formatMoney,
-  formatNumber,
-  type Habit,
   leftOut,
-  lockSheet,
   type MaterialPlan,
   type SheetCut,
   type SheetMaterial,
   type SheetPlan,
   sheetOffcuts,
-  unlock,
   wasteShare,
-} from '@north-pane/core';
+} from '@north-pane/core/shop';
 import { memo, useMemo, useState } from 'react';
 import { SvgLength } from '../../drawing/SvgLength';
 import { SvgText } from '../../drawing/SvgText';

@@ -1,5 +1,7 @@
 import { Box, Button, Dialog, Flex, Portal, Text } from '@chakra-ui/react';
-import { entryName, type Habit, type Part, sayWords, workWords } from '@north-pane/core';
+import { entryName } from '@north-pane/core/catalogue';
+import { type Habit, sayWords } from '@north-pane/core/quantity';
+import { type Part, workWords } from '@north-pane/core/shop';
 import { ChevronLeft, ChevronRight, Minus, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';

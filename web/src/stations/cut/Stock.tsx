@@ -1,22 +1,16 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { entryName, saws } from '@north-pane/core/catalogue';
 import {
-  entryName,
   type FieldChanges,
-  formatLength,
-  formatMoney,
-  formatQuantity,
-  type Habit,
-  type Job,
   keepOf,
-  kerfOf,
-  type MaterialPlan,
   putOnShelf,
   recountShelf,
   type Substitute,
-  saws,
-  stuffOf,
   substitutes,
-} from '@north-pane/core';
+} from '@north-pane/core/cutting';
+import type { Job } from '@north-pane/core/document';
+import { formatLength, formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
+import { kerfOf, type MaterialPlan, stuffOf } from '@north-pane/core/shop';
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Choice } from '../../parts/Choice';

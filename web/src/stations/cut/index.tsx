@@ -1,5 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { jobTools, keepOf, matesOf } from '@north-pane/core';
+import { jobTools } from '@north-pane/core/building';
+import { keepOf } from '@north-pane/core/cutting';
+import { matesOf } from '@north-pane/core/shop';
 import { Hammer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';

@@ -1,13 +1,7 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import {
-  type FlowArgument,
-  type FlowPoint,
-  type Fluid,
-  formatNumber,
-  formatQuantity,
-  type Habit,
-  volumeFlow,
-} from '@north-pane/core';
+import type { FlowArgument, FlowPoint } from '@north-pane/core/figures';
+import { type Fluid, volumeFlow } from '@north-pane/core/heat';
+import { formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 
 /** Slow and hot against fast and efficient, in this job's own numbers. */
 export function SlowOrFast(props: { argument: FlowArgument; inlet: number; fluid: Fluid | undefined; habit: Habit }) {

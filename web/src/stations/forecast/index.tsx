@@ -1,18 +1,8 @@
 import { Box, Button, Flex, SimpleGrid, Stack, Text } from '@chakra-ui/react';
-import {
-  curveSlope,
-  designConditions,
-  evaluateOpen,
-  flowArgument,
-  formatNumber,
-  formatQuantity,
-  massFlowOf,
-  openJob,
-  type QuantityKind,
-  specificFlowFor,
-  volumeFlow,
-  workOf,
-} from '@north-pane/core';
+import { curveSlope, evaluateOpen, flowArgument, specificFlowFor, workOf } from '@north-pane/core/figures';
+import { massFlowOf, volumeFlow } from '@north-pane/core/heat';
+import { designConditions, openJob } from '@north-pane/core/job';
+import { formatNumber, formatQuantity, type QuantityKind } from '@north-pane/core/quantity';
 import { useMemo, useRef, useState } from 'react';
 import * as z from 'zod';
 import { Band } from '../../charts/Band';
@@ -119,9 +109,9 @@ export default function Forecast() {
     step: 1 / weather.irradiance,
     onMove: (x) => setWeather({ ...weather, inlet: Math.round(weather.air + x * weather.irradiance) }),
   };
-  const points = (make: keyof BothBands, of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
+  const points = (workmanship: keyof BothBands, of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
     (overFlow.value ?? []).flatMap(({ massFlow, bands }) => {
-      const band = bands[make][of];
+      const band = bands[workmanship][of];
       if (!band) return [];
       return [{ x: flow(massFlow), low: write(band.low), likely: write(band.likely), high: write(band.high) }];
     });
@@ -134,9 +124,9 @@ export default function Forecast() {
   const most = ({ well }: { well: { high: number }[] }, least: number) =>
     Math.max(least, ...well.map((row) => row.high));
   const inlets = overInlet.value ?? [];
-  const curve = (make: keyof BothBands) =>
+  const curve = (workmanship: keyof BothBands) =>
     inlets.flatMap(({ rise, bands }) => {
-      const { efficiency } = bands[make];
+      const { efficiency } = bands[workmanship];
       return efficiency ? [{ x: rise / weather.irradiance, ...efficiency }] : [];
     });
   const line = { well: curve('well made'), home: curve('home-made') };

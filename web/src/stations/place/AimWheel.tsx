@@ -1,4 +1,4 @@
-import { formatAim, formatNumber } from '@north-pane/core';
+import { formatAim, formatNumber } from '@north-pane/core/quantity';
 import { SvgText } from '../../drawing/SvgText';
 import { useDrag } from '../../drawing/useDrag';
 import { sliderKeys } from '../../parts/sliderKeys';

@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import { type BroadClimateId, broadClimateIds, broadClimates, type Job, likelyClimate } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { type BroadClimateId, broadClimateIds, broadClimates, likelyClimate } from '@north-pane/core/sky';
 import { Choice } from '../../parts/Choice';
 import { useJob } from '../../state/job';
 import { useKeptWeather, useTakeKept } from '../../state/weather';

@@ -1,5 +1,7 @@
 import { Box, Button, SimpleGrid, Text } from '@chakra-ui/react';
-import { compassBearing, formatNumber, type Habit, type Job, magneticDeclination } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { formatNumber, type Habit } from '@north-pane/core/quantity';
+import { compassBearing, magneticDeclination } from '@north-pane/core/sky';
 import { useMemo } from 'react';
 import { Entry } from '../../parts/Entry';
 import { memoOn } from '../../parts/memoOn';

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { formatQuantity, formatRough, type Habit, type MonthlyClimate, monthNames } from '@north-pane/core';
+import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
+import { type MonthlyClimate, monthNames } from '@north-pane/core/sky';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';

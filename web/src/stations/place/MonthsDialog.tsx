@@ -1,6 +1,7 @@
 import { Button, Dialog, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type Habit, type MonthlyClimate, monthlySchema, monthNames, type QuantityKind } from '@north-pane/core';
+import type { Habit, QuantityKind } from '@north-pane/core/quantity';
+import { type MonthlyClimate, monthlySchema, monthNames } from '@north-pane/core/sky';
 import { Controller, type FieldPath, useForm } from 'react-hook-form';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';

@@ -1,5 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { formatAim, type Job, monthNames, type StandingStudy, sayMonths } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { formatAim } from '@north-pane/core/quantity';
+import { monthNames, type StandingStudy, sayMonths } from '@north-pane/core/sky';
 import { memoOn } from '../../parts/memoOn';
 import { useJob } from '../../state/job';
 

@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { monthNames, type OffPoint, type StandingShares, type StandingStudy } from '@north-pane/core';
+import { monthNames, type OffPoint, type StandingShares, type StandingStudy } from '@north-pane/core/sky';
 import { line } from 'd3';
 import { Chart, type Scales } from '../../charts/Chart';
 import { memoOn } from '../../parts/memoOn';

@@ -1,14 +1,8 @@
 import { Box, Button, Flex, SimpleGrid, Text } from '@chakra-ui/react';
-import {
-  formatQuantity,
-  formatRough,
-  type Habit,
-  type Job,
-  jobStanding,
-  judgeOutlook,
-  monthNames,
-  type OutlookDay,
-} from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
+import { jobStanding } from '@north-pane/core/site';
+import { judgeOutlook, monthNames, type OutlookDay } from '@north-pane/core/sky';
 import { CircleCheck, CircleDashed, CircleSlash2 } from 'lucide-react';
 import { useMemo } from 'react';
 import { useOutlook } from '../../state/sky';

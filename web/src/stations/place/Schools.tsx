@@ -1,14 +1,6 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import {
-  formatAim,
-  formatNumber,
-  formatRough,
-  type Habit,
-  type SchoolResult,
-  type StandingStudy,
-  sayMonths,
-  seasonMonths,
-} from '@north-pane/core';
+import { formatAim, formatNumber, formatRough, type Habit } from '@north-pane/core/quantity';
+import { type SchoolResult, type StandingStudy, sayMonths, seasonMonths } from '@north-pane/core/sky';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { memoOn } from '../../parts/memoOn';
 

@@ -1,4 +1,4 @@
-import { type HorizonPoint, horizonAt, withHorizonPoint } from '@north-pane/core';
+import { type HorizonPoint, horizonAt, withHorizonPoint } from '@north-pane/core/sky';
 import { useRef } from 'react';
 import { useDrag } from '../../drawing/useDrag';
 import { ink } from '../../theme/ink';

@@ -1,5 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { formatQuantity, formatRough, type Habit, monthNames, type PaneSun, perDay } from '@north-pane/core';
+import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
+import type { PaneSun } from '@north-pane/core/site';
+import { monthNames, perDay } from '@north-pane/core/sky';
 import { memo, useId } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';

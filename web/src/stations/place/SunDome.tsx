@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { hourMarks, type Job, paneEdge, sunPath, sunPosition, sunTimes, yearPaths } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { hourMarks, paneEdge, sunPath, sunPosition, sunTimes, yearPaths } from '@north-pane/core/sky';
 import { memo, useMemo } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';

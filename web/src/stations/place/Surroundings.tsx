@@ -1,21 +1,9 @@
 import { Box, Button, chakra, Flex, SimpleGrid, Text } from '@chakra-ui/react';
-import {
-  exposures,
-  formatNumber,
-  formatQuantity,
-  grounds,
-  type Habit,
-  hiddenHours,
-  type Job,
-  jobMonths,
-  type Making,
-  monthNames,
-  parseHorizon,
-  parsePitch,
-  type SkySource,
-  siteMakings,
-  writeHorizon,
-} from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import type { Derivation } from '@north-pane/core/figures';
+import { formatNumber, formatQuantity, type Habit, parsePitch } from '@north-pane/core/quantity';
+import { jobMonths, type SkySource, siteDerivations } from '@north-pane/core/site';
+import { exposures, grounds, hiddenHours, monthNames, parseHorizon, writeHorizon } from '@north-pane/core/sky';
 import { type ReactNode, useMemo, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
@@ -256,39 +244,39 @@ function Optional(props: {
 function HereSectionDrawn({ job, habit }: { job: Job; habit: Habit }) {
   const set = useSet();
   const [open, setOpen] = useState<string | undefined>(undefined);
-  const { mains, sky, wind } = siteMakings(job.site);
+  const { mains, sky, wind } = siteDerivations(job.site);
   const temperature = (value: number) => formatQuantity('temperature', value, habit, 0).text;
   const speed = (value: number) => formatQuantity('speed', value, habit);
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
-  const rows: { label: string; value: string; band?: string; making: Making }[] = [
+  const rows: { label: string; value: string; band?: string; derivation: Derivation }[] = [
     {
       label: 'Mains water',
       value: `${temperature(Math.min(...mains.values))} to ${temperature(Math.max(...mains.values))}`,
-      making: mains.making,
+      derivation: mains.derivation,
     },
     {
       label: 'Night sky, clear to overcast',
       value: `${temperature(mean(sky.clear))} to ${temperature(mean(sky.overcast))}`,
-      making: sky.making,
+      derivation: sky.derivation,
     },
     {
       label: 'Wind at the panel',
       value: speed(wind.likely).text,
       band: `${speed(wind.low).number} to ${speed(wind.high).number}`,
-      making: wind.making,
+      derivation: wind.derivation,
     },
   ];
   const measured = job.site.mains;
   const estimate = { coldest: Math.round(Math.min(...mains.values)), warmest: Math.round(Math.max(...mains.values)) };
   return (
     <Section title="Water, sky and wind here" aside="over the year">
-      {rows.map(({ label, value, band, making }) => (
+      {rows.map(({ label, value, band, derivation }) => (
         <Readout
           key={label}
           label={label}
           value={value}
           {...(band ? { band } : {})}
-          {...(open === label ? { making } : {})}
+          {...(open === label ? { derivation } : {})}
           habit={habit}
           onOpen={(name) => setOpen(open === name ? undefined : name)}
         />

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { noonSun } from '@north-pane/core';
+import { noonSun } from '@north-pane/core/sky';
 import { memo } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useDrag } from '../../drawing/useDrag';

@@ -5,12 +5,12 @@ import {
   columnWords,
   stampInWords,
   stamps,
-  type Table,
   type WeatherColumn,
   type WeatherProposal,
   weatherColumns,
   weatherUnits,
-} from '@north-pane/core';
+} from '@north-pane/core/sky';
+import type { Table } from '@north-pane/core/table';
 import { Choice } from '../../parts/Choice';
 
 type Mapping = WeatherProposal['mapping'];

@@ -1,15 +1,14 @@
 import { Box, Button, Dialog, Flex, Input, Stack, Text } from '@chakra-ui/react';
+import type { Finding } from '@north-pane/core/care';
+import type { Job } from '@north-pane/core/document';
+import { formatNumber, type Habit } from '@north-pane/core/quantity';
 import {
-  type Finding,
-  formatNumber,
-  type Habit,
-  type Job,
   proposeWeather,
   type Repairs,
   sayWeather,
   type WeatherMapping,
   type WeatherProposal,
-} from '@north-pane/core';
+} from '@north-pane/core/sky';
 import { useEffect, useRef, useState } from 'react';
 import { Frame } from '../../parts/Frame';
 import { RefusedLines, type TableFile, TableFileEntry, TablePreview } from '../../parts/tableFile';

@@ -1,5 +1,8 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import { formatPlace, type Habit, isPlaced, type Job, namePlace, parsePlace, zoneDoubt } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { formatPlace, type Habit, parsePlace } from '@north-pane/core/quantity';
+import { isPlaced, namePlace } from '@north-pane/core/site';
+import { zoneDoubt } from '@north-pane/core/time';
 import { useMemo } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';

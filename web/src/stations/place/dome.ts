@@ -1,4 +1,4 @@
-import type { SunPosition } from '@north-pane/core';
+import type { SunPosition } from '@north-pane/core/sky';
 
 /** The sky from above: north up, the horizon at the rim, straight up in the middle; height above the horizon is even. */
 export interface Dome {

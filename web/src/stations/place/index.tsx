@@ -1,14 +1,7 @@
 import { Box, Flex, Grid, SimpleGrid, Text } from '@chakra-ui/react';
-import {
-  formatAim,
-  formatPlace,
-  type Habit,
-  isPlaced,
-  jobStanding,
-  parsePitch,
-  type StandingStudy,
-  sayStanding,
-} from '@north-pane/core';
+import { formatAim, formatPlace, type Habit, parsePitch } from '@north-pane/core/quantity';
+import { isPlaced, jobStanding } from '@north-pane/core/site';
+import { type StandingStudy, sayStanding } from '@north-pane/core/sky';
 import { useEffect, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { Section } from '../../parts/Section';

@@ -1,4 +1,4 @@
-import type { HorizonPoint } from '@north-pane/core';
+import type { HorizonPoint } from '@north-pane/core/sky';
 import { useMemo, useRef } from 'react';
 import { create } from 'zustand';
 import { useDocument, useJob } from '../../state/job';

@@ -1,5 +1,7 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import { type Found, formatNumber, foundOf, uncertainWords, withoutFound } from '@north-pane/core';
+import { uncertainWords } from '@north-pane/core/figures';
+import { type Found, foundOf, withoutFound } from '@north-pane/core/proving';
+import { formatNumber } from '@north-pane/core/quantity';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../../parts/Section';
 import { useDocument, useJob } from '../../state/job';

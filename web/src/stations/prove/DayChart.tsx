@@ -1,5 +1,6 @@
 import { tz } from '@date-fns/tz';
-import { type Comparison, formatNumber, type Habit } from '@north-pane/core';
+import type { Comparison } from '@north-pane/core/proof';
+import { formatNumber, type Habit } from '@north-pane/core/quantity';
 import { Band } from '../../charts/Band';
 import { Chart, type Scales } from '../../charts/Chart';
 import { chartUnit } from '../../charts/units';

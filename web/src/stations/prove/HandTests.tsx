@@ -1,20 +1,9 @@
 import { Box, Button, Dialog, Flex, Grid, Text } from '@chakra-ui/react';
-import {
-  bondTest,
-  type Found,
-  fineMarks,
-  formatLength,
-  formatNumber,
-  type Habit,
-  type OpenJob,
-  openJob,
-  paneTest,
-  plateTest,
-  type QuantityKind,
-  type TestBench,
-  uncertainWords,
-  withFound,
-} from '@north-pane/core';
+import { uncertainWords } from '@north-pane/core/figures';
+import type { TestBench } from '@north-pane/core/heat';
+import { type OpenJob, openJob } from '@north-pane/core/job';
+import { bondTest, type Found, paneTest, plateTest, withFound } from '@north-pane/core/proving';
+import { fineMarks, formatLength, formatNumber, type Habit, type QuantityKind } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';

@@ -3,14 +3,11 @@ import {
   type ColumnName,
   columnKinds,
   columnNames,
-  formatCount,
-  formatNumber,
   proposeMapping,
-  type QuantityKind,
   type ReadingMapping,
   type Sensors,
-  unitSymbols,
-} from '@north-pane/core';
+} from '@north-pane/core/proof';
+import { formatCount, formatNumber, type QuantityKind, unitSymbols } from '@north-pane/core/quantity';
 import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Choice } from '../../parts/Choice';

@@ -1,4 +1,5 @@
-import { type Comparison, formatNumber } from '@north-pane/core';
+import type { Comparison } from '@north-pane/core/proof';
+import { formatNumber } from '@north-pane/core/quantity';
 import { Chart } from '../../charts/Chart';
 import { SvgText } from '../../drawing/SvgText';
 import { ink } from '../../theme/ink';

@@ -1,20 +1,18 @@
 import { Box, Button, Dialog, SimpleGrid, Stack, Text } from '@chakra-ui/react';
+import type { Finding } from '@north-pane/core/care';
+import { sayFinding } from '@north-pane/core/cautions';
+import type { Job } from '@north-pane/core/document';
 import {
-  compareJob,
-  type Finding,
-  type Habit,
-  type Job,
-  jobDoubts,
   parseFlow,
-  type QuantityKind,
   type Reading,
   type Sensors,
-  sayFinding,
   sayVerdict,
   skyWords,
   type WindWord,
   windWords,
-} from '@north-pane/core';
+} from '@north-pane/core/proof';
+import { compareJob, jobDoubts } from '@north-pane/core/proving';
+import type { Habit, QuantityKind } from '@north-pane/core/quantity';
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Controller, type FieldPath, useForm, useWatch } from 'react-hook-form';

@@ -1,6 +1,7 @@
 import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
 import { tz } from '@date-fns/tz';
-import { formatCount, formatQuantity, type Habit, type Reading } from '@north-pane/core';
+import type { Reading } from '@north-pane/core/proof';
+import { formatCount, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';

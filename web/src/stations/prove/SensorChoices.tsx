@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { flowMeters, type Sensors, sunMeters, thermometers } from '@north-pane/core';
+import { flowMeters, type Sensors, sunMeters, thermometers } from '@north-pane/core/proof';
 import { Choice } from '../../parts/Choice';
 
 const named = <V extends string>(values: readonly V[]) => values.map((value) => ({ value, words: value }));

@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
 import { tz } from '@date-fns/tz';
-import { type Comparison, formatCount, formatNumber, type Sensors, sayVerdict, sensorsSchema } from '@north-pane/core';
+import { type Comparison, type Sensors, sayVerdict, sensorsSchema } from '@north-pane/core/proof';
+import { formatCount, formatNumber } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';

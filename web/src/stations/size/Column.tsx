@@ -1,5 +1,6 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import { formatQuantity, panelMakings } from '@north-pane/core';
+import { panelDerivations } from '@north-pane/core/figures';
+import { formatQuantity } from '@north-pane/core/quantity';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Matters } from '../../parts/Matters';
 import { FoldingSection, goToSection } from '../../parts/Section';
@@ -89,7 +90,7 @@ function Does({ bench }: { bench: Bench | undefined }) {
       <Figures
         panel={mine}
         bands={bench?.bands}
-        makings={opened ? panelMakings(figures, panel.design, at) : undefined}
+        derivations={opened ? panelDerivations(figures, panel.design, at) : undefined}
         opened={opened}
         habit={habit}
         onOpen={toggleReadout}

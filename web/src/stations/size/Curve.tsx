@@ -1,5 +1,6 @@
 import { Box, Text } from '@chakra-ui/react';
-import { designConditions, formatNumber, formatQuantity, type Habit } from '@north-pane/core';
+import { designConditions } from '@north-pane/core/job';
+import { formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { Band } from '../../charts/Band';
 import { Chart } from '../../charts/Chart';
 import { chartUnit } from '../../charts/units';

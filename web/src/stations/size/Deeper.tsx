@@ -1,5 +1,7 @@
 import { Text } from '@chakra-ui/react';
-import { evaluateOpen, type Habit, openJob, stillMakings } from '@north-pane/core';
+import { evaluateOpen, stillDerivations } from '@north-pane/core/figures';
+import { openJob } from '@north-pane/core/job';
+import type { Habit } from '@north-pane/core/quantity';
 import { memo, type ReactNode } from 'react';
 import { FoldingSection } from '../../parts/Section';
 import { useJob } from '../../state/job';
@@ -33,11 +35,11 @@ export const Deeper = memo(
     onChoose(id: string): void;
   }) {
     const { bench, index, opened, habit, onOpen, onChoose } = props;
-    const makings = () => {
+    const derivations = () => {
       const job = useJob.getState().document;
       if (!job) return undefined;
       const open = openJob(job);
-      return stillMakings(open, evaluateOpen(open), index);
+      return stillDerivations(open, evaluateOpen(open), index);
     };
     const setHeader = (path: string, id: string) => useJob.getState().change(`panels.${index}.${path}`, id);
     return (
@@ -47,7 +49,7 @@ export const Deeper = memo(
             {(still) => (
               <Still
                 still={still}
-                makings={isStillReadout(opened) ? makings() : undefined}
+                derivations={isStillReadout(opened) ? derivations() : undefined}
                 opened={opened}
                 habit={habit}
                 onOpen={onOpen}

@@ -1,15 +1,10 @@
 import { Button, Flex } from '@chakra-ui/react';
-import {
-  type Cooking,
-  type Drawing,
-  type Finding,
-  formatLength,
-  formatQuantity,
-  type Habit,
-  plateAtWork,
-  sayFinding,
-  sideOf,
-} from '@north-pane/core';
+import type { Finding } from '@north-pane/core/care';
+import { type ServiceMargin, sayFinding } from '@north-pane/core/cautions';
+import type { Drawing } from '@north-pane/core/draw';
+import { plateAtWork } from '@north-pane/core/heat';
+import { sideOf } from '@north-pane/core/job';
+import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo, type ReactNode, useDeferredValue, useMemo } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import type { Pull } from '../../drawing/Grip';
@@ -19,10 +14,10 @@ import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
-import { Cooks } from './Cooks';
 import { Paths } from './Paths';
 import { PlateLegend, PlateShade } from './PlateShade';
 import { RiserBars } from './RiserBars';
+import { ServiceMargins } from './ServiceMargins';
 import { TypeIn } from './TypeIn';
 import {
   chooseDimension,
@@ -271,14 +266,20 @@ export function SunPaths() {
 }
 
 /** What cooks in this panel, and in the loop: a frame behind the drawing, which must not wait for it. */
-export function PanelCooks() {
+export function PanelServiceMargins() {
   const habit = useHabit();
-  const { cooking } = useDerived();
+  const { margins } = useDerived();
   const { at } = useBenchPanel();
-  return <CooksOf cooking={useDeferredValue(cooking)} panel={at} habit={habit} />;
+  return <ServiceMarginsOf margins={useDeferredValue(margins)} panel={at} habit={habit} />;
 }
 
-const CooksOf = memo(function CooksOf(props: { cooking: readonly Cooking[]; panel: number; habit: Habit }) {
-  const { cooking, panel, habit } = props;
-  return <Cooks cooking={cooking.filter((one) => one.panel === panel || one.panel === undefined)} habit={habit} />;
+const ServiceMarginsOf = memo(function ServiceMarginsOf(props: {
+  margins: readonly ServiceMargin[];
+  panel: number;
+  habit: Habit;
+}) {
+  const { margins, panel, habit } = props;
+  return (
+    <ServiceMargins margins={margins.filter((one) => one.panel === panel || one.panel === undefined)} habit={habit} />
+  );
 });

@@ -1,18 +1,11 @@
-import {
-  formatIn,
-  formatNumber,
-  formatQuantity,
-  type Habit,
-  type MadeFigure,
-  type Makings,
-  type PanelFigures,
-} from '@north-pane/core';
+import type { Derivations, DerivedFigure, PanelFigures } from '@north-pane/core/figures';
+import { formatIn, formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { Readout } from '../../parts/Readout';
 import type { BothBands } from '../../workers/heavy.worker';
 
 interface Row {
   label: string;
-  figure: MadeFigure;
+  figure: DerivedFigure;
   /** Nothing where the panel cannot be worked out so far. */
   value(panel: PanelFigures, habit: Habit): string | undefined;
   /** Panels that have it at all. */
@@ -96,20 +89,20 @@ const rows: Row[] = [
   },
 ];
 
-/** The figures of a panel, each opening to its makings and both its bands. */
+/** The figures of a panel, each opening to its derivations and both its bands. */
 export function Figures(props: {
   panel: PanelFigures;
   bands: BothBands | undefined;
-  makings: Makings | undefined;
+  derivations: Derivations | undefined;
   opened: string | undefined;
   habit: Habit;
   onOpen(label: string): void;
 }) {
-  const { panel, bands, makings, opened, habit, onOpen } = props;
+  const { panel, bands, derivations, opened, habit, onOpen } = props;
   const shown = rows.filter(({ only }) => only?.(panel) ?? true);
   return shown.map(({ label, figure, value, band }) => {
-    const span = (make: keyof BothBands) => {
-      const found = band && bands?.[make][band.of];
+    const span = (workmanship: keyof BothBands) => {
+      const found = band && bands?.[workmanship][band.of];
       return found ? `${band.write(found.low, habit)} to ${band.write(found.high, habit)}` : undefined;
     };
     return (
@@ -119,7 +112,7 @@ export function Figures(props: {
         value={value(panel, habit) ?? 'cannot be worked out'}
         band={span('well made')}
         homeMade={opened === label ? span('home-made') : undefined}
-        making={opened === label ? makings?.[figure] : undefined}
+        derivation={opened === label ? derivations?.[figure] : undefined}
         habit={habit}
         onOpen={onOpen}
       />

@@ -1,5 +1,6 @@
 import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
-import { changeKind, type Job, type PanelDocument } from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { changeKind, type PanelDocument } from '@north-pane/core/families';
 import { useCallback, useState } from 'react';
 import { Frame } from '../../parts/Frame';
 import { LineUp } from '../../parts/LineUp';

@@ -1,5 +1,7 @@
 import { Flex, Text } from '@chakra-ui/react';
-import { formatQuantity, type Habit, hottestStart, type Job } from '@north-pane/core';
+import { hottestStart } from '@north-pane/core/catalogue';
+import type { Job } from '@north-pane/core/document';
+import { formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice';
 import { TickBox } from '../../parts/TickBox';

@@ -4,11 +4,11 @@ import {
   type Field,
   families,
   fieldsOf,
-  type Habit,
-  mounts,
   type PanelDocument,
   standardChoice,
-} from '@north-pane/core';
+} from '@north-pane/core/families';
+import { mounts } from '@north-pane/core/mounts';
+import type { Habit } from '@north-pane/core/quantity';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';

@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import { formatLength, formatQuantity, type GapAdvice, type Habit, type MarkWorth } from '@north-pane/core';
+import type { GapAdvice, MarkWorth } from '@north-pane/core/figures';
+import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { ink } from '../../theme/ink';
 
 /** Which dimension gains most by a mark of the tape, and whether it is worth one. */

@@ -1,4 +1,5 @@
-import { type CollectorState, formatNumber } from '@north-pane/core';
+import type { CollectorState } from '@north-pane/core/heat';
+import { formatNumber } from '@north-pane/core/quantity';
 import { ink } from '../../theme/ink';
 
 const ways: { way: keyof CollectorState['paths']; words: string; fill: string; text: string }[] = [

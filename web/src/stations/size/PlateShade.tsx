@@ -1,4 +1,6 @@
-import { type Drawing, formatQuantity, type Habit, type PlateAtWork } from '@north-pane/core';
+import type { Drawing } from '@north-pane/core/draw';
+import type { PlateAtWork } from '@north-pane/core/heat';
+import { formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { useId } from 'react';
 import type { Placing } from '../../drawing/ShapeMark';
 import { heatInk } from '../../theme/ink';

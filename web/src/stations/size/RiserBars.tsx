@@ -1,4 +1,4 @@
-import type { Drawing } from '@north-pane/core';
+import type { Drawing } from '@north-pane/core/draw';
 import type { Placing } from '../../drawing/ShapeMark';
 import { ink } from '../../theme/ink';
 

@@ -1,13 +1,8 @@
 import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
-import {
-  formatNumber,
-  type Habit,
-  type Job,
-  type OpenJob,
-  type UncertainRow,
-  uncertainRows,
-  uncertainWords,
-} from '@north-pane/core';
+import type { Job } from '@north-pane/core/document';
+import { type UncertainRow, uncertainRows, uncertainWords } from '@north-pane/core/figures';
+import type { OpenJob } from '@north-pane/core/job';
+import { formatNumber, type Habit } from '@north-pane/core/quantity';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
 import { Frame } from '../../parts/Frame';

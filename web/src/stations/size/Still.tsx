@@ -1,4 +1,5 @@
-import { formatQuantity, type Habit, type Making, type StillFigures } from '@north-pane/core';
+import type { Derivation, StillFigures } from '@north-pane/core/figures';
+import { formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { Readout } from '../../parts/Readout';
 
 const rows: {
@@ -42,12 +43,12 @@ export function isStillReadout(label: string | undefined): boolean {
 /** What the panel does when nothing flows, by day and by night. */
 export function Still(props: {
   still: StillFigures;
-  makings: Record<keyof StillFigures, Making> | undefined;
+  derivations: Record<keyof StillFigures, Derivation> | undefined;
   opened: string | undefined;
   habit: Habit;
   onOpen(label: string): void;
 }) {
-  const { still, makings, opened, habit, onOpen } = props;
+  const { still, derivations, opened, habit, onOpen } = props;
   return rows
     .filter(({ only }) => only?.(still) ?? true)
     .map(({ label, figure, value }) => (
@@ -55,7 +56,7 @@ export function Still(props: {
         key={label}
         label={label}
         value={value(still, habit)}
-        making={opened === label ? makings?.[figure] : undefined}
+        derivation={opened === label ? derivations?.[figure] : undefined}
         habit={habit}
         onOpen={onOpen}
       />

@@ -1,5 +1,6 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { type Editable, type Habit, type Refit, refitDimension, sayBound, sayRefit } from '@north-pane/core';
+import { type Editable, type Refit, refitDimension, sayBound, sayRefit } from '@north-pane/core/job';
+import type { Habit } from '@north-pane/core/quantity';
 import { useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useReturnFocus } from '../../parts/useReturnFocus';

@@ -1,13 +1,6 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import {
-  formatLength,
-  formatQuantity,
-  type Habit,
-  type StockFit,
-  sayFit,
-  sayPointFully,
-  type WasteFreePoint,
-} from '@north-pane/core';
+import { type StockFit, sayFit, sayPointFully, type WasteFreePoint } from '@north-pane/core/cutting';
+import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { useEffect, useRef, useState } from 'react';
 import { FoldingSection } from '../../parts/Section';
 import { useHabit } from '../../state/habit';

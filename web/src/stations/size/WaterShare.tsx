@@ -1,5 +1,6 @@
 import { Text } from '@chakra-ui/react';
-import { formatNumber, formatQuantity, type Habit, type WaterCheck } from '@north-pane/core';
+import type { WaterCheck } from '@north-pane/core/figures';
+import { formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { ink } from '../../theme/ink';
 
 /** How the risers share the water, which header would share it better, and what a blocked riser does. */

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { formatQuantity, sayPoint } from '@north-pane/core';
+import { sayPoint } from '@north-pane/core/cutting';
+import { formatQuantity } from '@north-pane/core/quantity';
 import { type ReactNode, useEffect, useLayoutEffect, useMemo } from 'react';
 import { Tape } from '../../drawing/Tape';
 import { usePhone } from '../../parts/usePhone';
@@ -8,7 +9,7 @@ import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useSweep, useWasteFree } from '../../state/wasteFree';
 import { Column } from './Column';
-import { PanelCooks, Plan, ShadeSwitch, SunPaths, UnderPlan } from './Drawings';
+import { PanelServiceMargins, Plan, ShadeSwitch, SunPaths, UnderPlan } from './Drawings';
 import { TypeIn } from './TypeIn';
 import { benchFor, heldOf, isShown, setDimension, setTyping, showPanel, useBenchPanel, useBenchView } from './view';
 
@@ -53,7 +54,7 @@ export default function Size() {
               <UnderPlan />
             </Box>
             <Box w={{ base: '100%', lg: '276px' }} flexShrink={0} contain="layout style">
-              <PanelCooks />
+              <PanelServiceMargins />
             </Box>
           </Flex>
         </Flex>

@@ -1,15 +1,8 @@
-import {
-  type Dimension,
-  type Drawing,
-  type Edit,
-  fieldValue,
-  type Habit,
-  type PanelDesign,
-  type PanelFigures,
-  sayBound,
-  type View,
-  views,
-} from '@north-pane/core';
+import type { Dimension, Drawing, Edit } from '@north-pane/core/draw';
+import { type PanelDesign, type View, views } from '@north-pane/core/families';
+import type { PanelFigures } from '@north-pane/core/figures';
+import { fieldValue, sayBound } from '@north-pane/core/job';
+import type { Habit } from '@north-pane/core/quantity';
 import { create } from 'zustand';
 import { useDerived } from '../../state/derived';
 import { useJob } from '../../state/job';
@@ -22,7 +15,7 @@ interface BenchView {
   /** Id of the dimension in hand. */
   chosen: string;
   typing: boolean;
-  /** Label of the readout that shows its makings. */
+  /** Label of the readout that shows its derivations. */
   opened: string | undefined;
   /** The plan shows how warm the plate is. */
   shaded: boolean;

@@ -1,0 +1,1 @@
+export { jobSteps, jobTools, sayStep } from './steps';

@@ -1,0 +1,11 @@
+import { boilingPoint } from '../heat';
+import type { OpenJob } from '../job';
+import { airPressure } from '../sky';
+
+/** Pa over the air's pressure at which a closed loop's relief valve opens: the usual 3 bar. */
+export const reliefPressure = 3e5;
+
+/** °C at which water in the loop boils: in the open, or against the relief valve. The one boiling point of a job. */
+export function loopBoils({ job }: OpenJob): number {
+  return boilingPoint(airPressure(job.site.elevation) + (job.loop.pressurised ? reliefPressure : 0));
+}

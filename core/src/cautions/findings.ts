@@ -1,0 +1,139 @@
+import { type Finding, type Wording, type Words, wordFinding } from '../care';
+import { families } from '../families';
+import type { OpenJob } from '../job';
+import { absentWords, mountFindings, mountWords, paneWindFindings } from '../job';
+import { doubtWords } from '../proof';
+import type { Habit } from '../quantity';
+import { hasSize } from '../shop';
+import { growthFindings, growthWords } from './growth';
+import { safetyFindings, safetyWords } from './safety';
+import { placeWords, type ServiceMargin, serviceMargins } from './serviceMargins';
+
+/** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
+export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = serviceMargins(open)): Finding[] {
+  const { job } = open;
+  const cooks = margins.filter(({ margin }) => margin < 0);
+  const loop = cooks.filter(({ panel }) => panel === undefined);
+  const panels = open.panels.flatMap(({ design }, index): Finding[] => [
+    ...design.findings,
+    ...design.parts
+      .filter((part) => !hasSize(part))
+      .map(
+        (part): Finding => ({
+          code: 'piece-without-size',
+          severity: 'clash',
+          path: `panels.${index}`,
+          values: { name: part.name, size: part.kind === 'length' ? part.length : Math.min(part.width, part.height) },
+        }),
+      ),
+    ...cooks.filter(({ panel, path }) => panel === index && path).map(overheatedFinding),
+    ...cooks
+      .filter(({ panel, joint }) => panel === index && joint)
+      .map(
+        ({ name, limit, sees, high }): Finding => ({
+          code: 'solder-melts',
+          severity: 'caution',
+          path: `panels.${index}`,
+          values: { name, limit, sees, high },
+        }),
+      ),
+    ...(job.loop.kind === 'drain-back' && !design.drains.empties
+      ? [
+          {
+            code: 'panel-holds-water',
+            severity: 'caution',
+            path: `panels.${index}.turned`,
+            values: { how: design.drains.how },
+          } as const,
+        ]
+      : []),
+    ...(job.loop.pressurised && design.water.weakPoint
+      ? [
+          {
+            code: 'weak-under-pressure',
+            severity: 'stop',
+            path: 'loop.pressurised',
+            values: { what: design.water.weakPoint },
+          } as const,
+        ]
+      : []),
+  ]);
+  return [
+    ...panels,
+    ...safetyFindings(open),
+    ...paneWindFindings(open),
+    ...growthFindings(open, margins),
+    ...mountFindings(open),
+    ...loop.map(overheatedFinding),
+  ];
+}
+
+/** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
+function overheatedFinding({ name, place, limit, sees, high, path }: ServiceMargin): Finding {
+  return {
+    code: path === 'loop.glycol' ? 'glycol-cooks' : place === 'loop' ? 'loop-cooks' : 'material-cooks',
+    severity: 'caution',
+    path: path ?? 'panels',
+    values: { name, place: placeWords[place], limit, sees, high },
+  };
+}
+
+const jobWords: Record<string, Words> = {
+  'panel-holds-water': (values) => ({
+    headline: 'the panel does not drain',
+    detail: `The loop drains back when the pump stops, but as this panel lies ${values.text('how')}: it freezes there.`,
+    remedy:
+      'Take a kind that runs empty, risers up the slope with 2 % of fall in the headers, or a filled loop with glycol.',
+  }),
+  ...absentWords,
+  ...doubtWords,
+  ...safetyWords,
+  ...growthWords,
+  ...mountWords,
+  'piece-without-size': (values, say) => ({
+    headline: `${values.text('name').toLowerCase()} has no length`,
+    detail: `As drawn it comes to ${say.length(values.number('size'))}: nothing is left of it to cut.`,
+    remedy: 'Draw what stands at its ends farther apart, or take a thinner tube or a shorter fitting.',
+  }),
+  'glycol-cooks': (values, say) => ({
+    headline: 'the glycol turns acid when it stands',
+    detail: `In a panel that stands still in full sun it meets ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; above ${say.quantity('temperature', values.number('limit'), 0)} it breaks down, and eats tube and joint.`,
+    remedy:
+      'Keep the pump running or the pane covered while nobody draws water, test the fluid every year, or take a loop that drains back.',
+  }),
+  'material-cooks': (values, say) => ({
+    headline: `${values.text('name')} cooks`,
+    detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    remedy: 'Take a material that stands the heat. A panel left dry in the sun gets this hot on the first day.',
+  }),
+  'solder-melts': (values, say) => ({
+    headline: `${values.text('name')} would melt`,
+    detail: `Dry in full sun the joints reach ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; that solder begins to melt at ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    remedy: 'Solder with tin and 5 % antimony, or braze, and keep the panel from standing dry in the sun.',
+  }),
+  'loop-cooks': (values, say) => ({
+    headline: `${values.text('name')} cooks`,
+    detail: `When the panel boils dry its steam pushes water of ${say.quantity('temperature', values.number('sees'), 0)} back down the loop; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    remedy:
+      'Run copper for the metres next to the panel, on both sides, and keep plastic behind them. Your local code says how far.',
+  }),
+  'weak-under-pressure': (values) => ({
+    headline: `${values.text('what')} under mains pressure`,
+    detail:
+      'A riser let into a drilled header is a butt of wall thickness, no capillary joint; bolted sheets bow and tear at their bolts. They hold an open, low-pressure loop and no more.',
+    remedy:
+      'Keep this panel off mains pressure, or build one whose joints are rated for it. Your local code and a licensed plumber stand above this.',
+  }),
+};
+
+/** Words of every finding that a job can have. */
+export const allWords: Readonly<Record<string, Words>> = Object.assign(
+  {},
+  ...Object.values(families).map((family) => family.words),
+  jobWords,
+);
+
+/** A finding in words, in the builder's habit. Throws UnworthyFinding. */
+export function sayFinding(finding: Finding, habit: Habit): Wording {
+  return wordFinding(finding, allWords, habit);
+}

@@ -1,0 +1,3 @@
+export { loopBoils } from './boiling';
+export { allWords, jobFindings, sayFinding } from './findings';
+export { placeWords, type ServiceMargin, serviceMargins } from './serviceMargins';

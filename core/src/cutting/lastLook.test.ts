@@ -1,0 +1,55 @@
+import { expect } from 'chai';
+import { defaultJob, familyIds, type Job, withValueAt } from '../document';
+import { jobShop, openJob } from '../job';
+import { lastLook } from './lastLook';
+
+function looks(job: Job) {
+  const open = openJob(job);
+  return lastLook(open, jobShop(open).plan);
+}
+const ids = (job: Job) => looks(job).map(({ id }) => id);
+
+describe('job: a last look before the saw', () => {
+  const job = defaultJob('harp');
+  it('asks for the pane, a dry fit and the saw, with the sizes that are drawn', () => {
+    expect(ids(job)).include.members(['panel-a/look/pane', 'panel-a/look/riser', 'look/kerf/timber']);
+    const pane = looks(job).find(({ id }) => id === 'panel-a/look/pane');
+    expect(pane?.words).include('⟦2⟧').include('⟦1.1⟧');
+  });
+  it('holds what was found right until it is another', () => {
+    const pane = looks(job).find(({ id }) => id === 'panel-a/look/pane');
+    const found = withValueAt(job, ['decisions', 'checks'], { 'panel-a/look/pane': pane?.value });
+    const settled = (one: Job) => looks(one).find(({ id }) => id === 'panel-a/look/pane')?.settled;
+    expect(settled(found)).equal(true);
+    const path = ['panels', 0, 'glazing', 'parameters', 'length'];
+    expect(settled(withValueAt(found, path, 2.01))).equal(false);
+  });
+  it('asks for no kerf where nothing is lost, and for no fit that was tried', () => {
+    const kerfs = { tube: 0, timber: 0, sheet: 0 };
+    expect(ids(withValueAt(job, ['shop', 'kerfs'], kerfs)).some((id) => id.startsWith('look/kerf'))).equal(false);
+    const snake = defaultJob('serpentine');
+    expect(ids(snake)).include('panel-a/look/bend');
+    const dry = ['panels', 0, 'parameters'];
+    const tried = withValueAt(withValueAt(snake, [...dry, 'dryStub'], 0.03), [...dry, 'dryPitch'], 0.11);
+    expect(ids(tried)).not.include('panel-a/look/bend');
+  });
+  it('says what no stock holds, and a clash on the bench; no tick mends these', () => {
+    const short = withValueAt(
+      job,
+      ['shop', 'without'],
+      job.shop.sold.filter((one) => 'length' in one && one.length > 2).map(({ id }) => id),
+    );
+    const open = looks(short).filter((one) => one.open);
+    expect(open.length).above(0);
+    expect(open.every(({ settled }) => !settled)).equal(true);
+    const clash = withValueAt(job, ['panels', 0, 'parameters', 'entry'], 0.02);
+    expect(ids(clash)).include('panel-a/look/clash');
+  });
+  it('has words without loose ends for every kind of heater', () => {
+    for (const family of familyIds)
+      for (const { words } of looks(defaultJob(family)))
+        expect(words, family)
+          .match(/^[^.]+$|⟦/)
+          .not.match(/undefined|NaN/);
+  });
+});

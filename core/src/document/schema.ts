@@ -1,0 +1,303 @@
+import * as z from 'zod';
+import { loopPipeIds } from '../catalogue';
+import { chosenProblems, families, type PanelDocument } from '../families';
+import { uncertainInputs } from '../heat';
+import { mounts } from '../mounts';
+import { climateSchema } from '../sky';
+import { isZone } from '../time';
+
+export const jobFormat = 'north-pane/job';
+export const jobVersion = 1;
+
+/** kg/s per m². Below it a panel stands still; above it no pump of this kind goes. */
+export const leastSpecificFlow = 5e-4;
+export const mostSpecificFlow = 0.2;
+
+const id = z
+  .string()
+  .regex(/^[a-z][a-z0-9-]{0,40}$/, 'must be small letters, digits and dashes, beginning with a letter');
+const name = z.string().trim().min(1, 'must not be empty').max(120, 'must be at most 120 characters');
+const money = z.number().min(0, 'a price is not below 0').max(1e6, 'a price is at most 1 000 000');
+const metres = z.number().gt(0, 'must be above 0').max(100, 'must be at most 100 m');
+const share = z.number().min(0, 'must be 0 to 1').max(1, 'must be 0 to 1');
+const celsius = z.number().min(-60, 'must be at least -60 °C').max(200, 'must be at most 200 °C');
+
+const chosen = z.strictObject({ kind: z.string(), parameters: z.record(z.string(), z.unknown()) });
+
+/** Low, likely and high in the unit of the input; factors for plate, back, edge, wind and sun. */
+const knownSpread = z
+  .strictObject({
+    low: z.number().gt(0, 'must be above 0').max(1e4),
+    likely: z.number().gt(0, 'must be above 0').max(1e4),
+    high: z.number().gt(0, 'must be above 0').max(1e4),
+    spread: z.enum(['normal', 'log-normal']),
+    kind: z.enum(['standard', 'data sheet', 'textbook', 'trade', 'judgement', 'measured']),
+  })
+  .refine(({ low, likely, high }) => low <= likely && likely <= high, 'low, likely and high must rise');
+
+const panel = z
+  .strictObject({
+    id,
+    family: z.string(),
+    parameters: z.record(z.string(), z.unknown()),
+    absorber: chosen.optional(),
+    box: chosen.optional(),
+    glazing: chosen.optional(),
+    mount: chosen.optional(),
+    count: z.int('must be a whole number').min(1, 'must be at least 1').max(24, 'must be at most 24'),
+    turned: z.boolean(),
+    /** Spreads of uncertain inputs that stand above the catalogue's, by input. */
+    known: z.partialRecord(z.enum(uncertainInputs), knownSpread).optional(),
+  })
+  .superRefine((value, context) => {
+    const family = Object.hasOwn(families, value.family) ? families[value.family as keyof typeof families] : undefined;
+    if (!family) {
+      context.addIssue({
+        code: 'custom',
+        path: ['family'],
+        message: `“${value.family}” is no kind of heater here; known: ${Object.keys(families).join(', ')}`,
+      });
+      return;
+    }
+    if (value.mount)
+      for (const problem of chosenProblems(mounts, 'mount', value.mount))
+        context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
+    for (const problem of family.problems(value as PanelDocument))
+      context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
+  });
+
+const aimDegrees = z.number('must be a number').min(0, 'aim is 0 to 360').lt(360, 'aim is 0 to below 360');
+const tiltDegrees = z.number('must be a number').min(0, 'tilt is 0 to 90').max(90, 'tilt is 0 to 90');
+const mainsCelsius = z
+  .number('must be a number')
+  .min(0, 'mains water is 0 to 40 °C')
+  .max(40, 'mains water is 0 to 40 °C');
+const monthList = z.array(z.int().min(1).max(12)).max(12);
+
+const site = z.strictObject({
+  latitude: z.number('must be a number').min(-90, 'latitude is -90 to 90').max(90, 'latitude is -90 to 90'),
+  longitude: z.number('must be a number').min(-180, 'longitude is -180 to 180').max(180, 'longitude is -180 to 180'),
+  /** Set while nobody has named the place: latitude and longitude are those of somewhere like it. */
+  unnamed: z.literal(true).optional(),
+  /** m. */
+  elevation: z.number('must be a number').min(-450, 'at least -450 m').max(6000, 'at most 6 000 m'),
+  /** IANA time zone of the site. */
+  zone: z
+    .string()
+    .max(64, 'no such time zone; write it as Region/City')
+    .refine(isZone, 'no such time zone; write it as Region/City'),
+  /** The one source of tilt and aim. Degrees; aim clockwise from true north. */
+  standing: z.strictObject({
+    aim: aimDegrees,
+    tilts: z
+      .array(
+        z.strictObject({
+          name,
+          tilt: tiltDegrees,
+          months: monthList.optional(),
+        }),
+      )
+      .min(1, 'one tilt at least'),
+    /** m. A row of the same panels before this one: how far on the ground from foot to foot, and how much higher its foot. */
+    front: z
+      .strictObject({
+        spacing: z.number().min(0.2, 'rows are 0.2 to 50 m apart').max(50, 'rows are 0.2 to 50 m apart'),
+        rise: z.number().min(-20, 'at most 20 m lower').max(20, 'at most 20 m higher'),
+      })
+      .optional(),
+    /** Degrees. The roof as it was found, to compare with. */
+    roof: z.strictObject({ tilt: tiltDegrees, aim: aimDegrees }).optional(),
+  }),
+  /** Degrees. The skyline, straight from point to point. */
+  horizon: z
+    .array(z.strictObject({ azimuth: z.number().min(0).max(360), elevation: z.number().min(0).max(90) }))
+    .max(360, 'at most 360 points of the skyline'),
+  exposure: z.strictObject({ windShare: share, albedo: share }),
+  /** What the weather is taken from; the commonest kind at the latitude when nothing is said. */
+  climate: climateSchema.nullable(),
+  /** °C of the mains as measured; by the air when nothing is said. */
+  mains: z
+    .strictObject({ coldest: mainsCelsius, warmest: mainsCelsius })
+    .refine(({ coldest, warmest }) => coldest <= warmest, {
+      message: 'the coldest is not above the warmest',
+      path: ['coldest'],
+    })
+    .nullable(),
+  /** Degrees that the compass needle points east of true north, as the builder has it from a map; by the model without. */
+  declination: z.number().min(-180, 'declination is -180 to 180').max(180, 'declination is -180 to 180').optional(),
+  /** m/s. Strongest gust that the stand is looked at under; 40 when nothing is said. */
+  gust: z.number().min(10, 'a gust is 10 to 80 m/s').max(80, 'a gust is 10 to 80 m/s').optional(),
+  /** Hottest clear hour where it is known. */
+  hottest: z.strictObject({ air: celsius, irradiance: z.number().min(200).max(1400) }).nullable(),
+});
+
+const lengthOrSheet = [
+  z.strictObject({ id: z.string(), item: z.string(), price: money, length: metres }),
+  z.strictObject({ id: z.string(), item: z.string(), price: money, width: metres, height: metres }),
+] as const;
+const count = z.int().min(0).max(999);
+const onHand = [
+  z.strictObject({ id: z.string(), item: z.string(), count, length: metres }),
+  z.strictObject({ id: z.string(), item: z.string(), count, width: metres, height: metres }),
+] as const;
+const optionalSize = { length: metres.optional(), width: metres.optional(), height: metres.optional() };
+const trim = z.number().min(0, 'a trim is 0 to 100 mm').max(0.1, 'a trim is 0 to 100 mm');
+const kerf = z.number().min(0, 'a kerf is 0 to 10 mm').max(0.01, 'a kerf is 0 to 10 mm');
+
+const partIds = z.array(z.string()).min(1).max(500);
+const lock = { id, item: z.string(), stock: z.string(), price: money, onHand: z.boolean() };
+const lockKinds = [
+  z.strictObject({
+    ...lock,
+    length: metres,
+    pieces: z
+      .array(z.strictObject({ part: z.string(), length: metres }))
+      .min(1)
+      .max(500),
+  }),
+  z.strictObject({
+    ...lock,
+    width: metres,
+    height: metres,
+    placed: z
+      .array(
+        z.strictObject({
+          id: z.string(),
+          x: z.number().min(0).max(100),
+          y: z.number().min(0).max(100),
+          width: metres,
+          height: metres,
+          turned: z.boolean(),
+        }),
+      )
+      .min(1)
+      .max(500),
+  }),
+] as const;
+
+/** The job document: the only design state there is. SI throughout. */
+export const jobSchema = z.strictObject({
+  format: z.literal(jobFormat, 'this is not a North Pane job'),
+  version: z.literal(jobVersion),
+  name,
+  units: z.enum(['metric', 'imperial']),
+  currency: z.string().min(1).max(4),
+  site,
+  need: z.strictObject({
+    kind: z.enum(['showers', 'washing', 'growing', 'pool', 'other']),
+    /** m³. */
+    volumePerDay: z.number().min(0).max(100),
+    target: celsius,
+    drinking: z.boolean(),
+    frost: z.boolean(),
+    /** Months, 1 to 12, in which the water is wanted most; all year when left out. */
+    months: monthList.optional(),
+  }),
+  panels: z.array(panel).min(1, 'a job has at least one panel').max(12),
+  stores: z.array(z.strictObject({ id, kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) })),
+  loop: z.strictObject({
+    kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath']),
+    connection: z.enum(['parallel', 'series']),
+    /** kg/s per m² of aperture. */
+    specificFlow: z
+      .number()
+      .min(leastSpecificFlow, 'flow is at least 0.000 5 kg/s per m²: less is a panel that stands still')
+      .max(mostSpecificFlow, 'flow is at most 0.2 kg/s per m²'),
+    /** Under mains pressure, or open to the air somewhere. */
+    pressurised: z.boolean(),
+    /** Propylene glycol in the loop, share by mass; plain water when left out. */
+    glycol: z.number().min(0, 'glycol is 0 to 60 %').max(0.6, 'glycol is 0 to 60 %').optional(),
+    /** What the pipes between panels and store are made of, where it is settled. */
+    pipe: z.enum(loopPipeIds).optional(),
+    /** What is planned in the loop for safety; not planned when left out. A new temperature-and-pressure relief valve. */
+    relief: z.boolean().optional(),
+    /** An expansion vessel. */
+    expansion: z.boolean().optional(),
+    /** A thermostatic mixing valve before the taps. */
+    mixing: z.boolean().optional(),
+    /** What is drawn off is heated in a coil, and not the store's own water. */
+    coil: z.boolean().optional(),
+    /** A double wall and a backflow preventer between loop and mains. */
+    backflow: z.boolean().optional(),
+    /** A controller that does not start the pump onto a plate above 90 °C. */
+    cutout: z.boolean().optional(),
+    /** A check valve, or a drop of the pipe, that keeps the store from falling into the panel by night. */
+    check: z.boolean().optional(),
+  }),
+  shop: z.strictObject({
+    prices: z.record(z.string(), money),
+    sold: z.array(z.union(lengthOrSheet)),
+    onHand: z.array(z.union(onHand)),
+    /** m lost at a cut, by what is cut; tracks as tube when left out. */
+    kerfs: z.strictObject({
+      tube: kerf,
+      timber: kerf,
+      /** Of wood; metal sheet and insulation have their own, nought where left out: snips and knives part without loss. */
+      sheet: kerf,
+      metal: kerf.optional(),
+      insulation: kerf.optional(),
+      track: kerf.optional(),
+      bar: kerf.optional(),
+    }),
+    /** m cut off each end of a length to square it. */
+    trims: z
+      .strictObject({
+        tube: trim.optional(),
+        timber: trim.optional(),
+        track: trim.optional(),
+        bar: trim.optional(),
+      })
+      .optional(),
+    /** m. Smallest offcut worth keeping. */
+    keep: z.number().min(0, 'at least 0').max(5, 'at most 5 m').optional(),
+    /** Ids of lengths and sheets on the list that are not to be had just now. */
+    without: z.array(z.string()).max(999).optional(),
+    spares: z.strictObject({ consumables: share }),
+    /** Ids of lines of the buy list, and tools, that the builder has already. */
+    have: z.array(z.string()).max(999).optional(),
+    /** What went out of the shed and what came back. */
+    ledger: z
+      .array(
+        z.strictObject({
+          at: z.iso.datetime('a time is written like 2026-05-01T12:00:00Z'),
+          what: z.enum(['taken', 'returned']),
+          item: z.string(),
+          count,
+          ...optionalSize,
+        }),
+      )
+      .max(5000, 'at most 5 000 lines of the ledger')
+      .optional(),
+  }),
+  decisions: z.strictObject({
+    /** Pieces made, by part id: how many are ticked off. */
+    ticks: z.record(z.string(), count),
+    /** Codes of cautions that the builder has acknowledged. */
+    acknowledged: z.array(z.string()),
+    /** Bars laid out by hand, over the planner's head. */
+    overrules: z
+      .array(z.strictObject({ id, item: z.string(), stock: z.string(), pieces: partIds }))
+      .max(200)
+      .optional(),
+    /** Bars and sheets that are cut, as they were cut. */
+    locks: z.array(z.union(lockKinds)).max(400).optional(),
+    /** What was looked at before the saw, by its id: what it was when it was found right. */
+    checks: z.record(z.string(), z.string().max(200)).optional(),
+    /** Pieces that come off one bar, by part id: those of one word together. */
+    ties: z.record(z.string(), name).optional(),
+  }),
+  asBuilt: z.array(
+    z.strictObject({
+      path: z.array(z.union([z.string(), z.number()])).min(1),
+      value: z.unknown(),
+      source: z.string(),
+    }),
+  ),
+});
+
+export type Job = z.infer<typeof jobSchema>;
+
+/** JSON Schema of the document, for those who write jobs with other tools. Family parameters are open in it. */
+export function jobJsonSchema(): unknown {
+  return z.toJSONSchema(jobSchema, { unrepresentable: 'any', io: 'input' });
+}

@@ -1,0 +1,62 @@
+import { loopBoils } from '../cautions';
+import type { OpenJob } from '../job';
+import { type Conditions, heatConditions } from '../job';
+import { hottestOutlet, panelsState } from '../loop';
+
+/** The job at one flow; SI. */
+export interface FlowPoint {
+  /** kg/s. */
+  massFlow: number;
+  gain: number;
+  usefulHeat: number;
+  efficiency: number;
+  /** °C, mean of the warmest panel. */
+  plate: number;
+}
+
+/** The quarrel of slow and hot against fast and efficient, in this job's own numbers. */
+export interface FlowArgument {
+  /** Absent at a flow with which the water would boil. */
+  slow?: FlowPoint;
+  now?: FlowPoint;
+  fast?: FlowPoint;
+  /** °C at which water in this loop boils. */
+  boils: number;
+  /** kg/s for each m² of pane, as it stands. */
+  specificFlow: number;
+}
+
+/** Shares of the flow as it stands that are held against it. */
+const sides = { slow: 0.3, now: 1, fast: 3 };
+
+export function flowArgument(open: OpenJob, given: Partial<Conditions>): FlowArgument {
+  const { job, groups } = open;
+  const conditions = heatConditions(job, groups, given);
+  const boils = loopBoils(open);
+  const at = (side: keyof typeof sides): Partial<FlowArgument> => {
+    const massFlow = conditions.massFlow * sides[side];
+    const state = panelsState(groups, job.loop.connection, { ...conditions, massFlow });
+    if (hottestOutlet(state) > boils) return {};
+    const { gain, usefulHeat, efficiency, perGroup } = state;
+    const plate = Math.max(...perGroup.map((one) => one.plateTemperature));
+    return { [side]: { massFlow, gain, usefulHeat, efficiency, plate } };
+  };
+  return { ...at('slow'), ...at('now'), ...at('fast'), boils, specificFlow: job.loop.specificFlow };
+}
+
+/** The loop's kg/s per m² that gives a flow through the whole job, from the flow that it gives now; to a millionth. */
+export function specificFlowFor(wanted: number, now: { massFlow: number; specificFlow: number }): number {
+  return Math.round(((now.specificFlow * wanted) / now.massFlow) * 1e6) / 1e6;
+}
+
+/** W/m²K. Fall of an efficiency curve between its first point and a later one. */
+export function curveSlope(
+  curve: readonly { rise: number; efficiency: number }[],
+  irradiance: number,
+  to: number,
+): number {
+  const [first] = curve;
+  const later = curve[to];
+  if (!first || !later || later.rise === first.rise) return 0;
+  return ((first.efficiency - later.efficiency) * irradiance) / (later.rise - first.rise);
+}

@@ -1,0 +1,106 @@
+import { type Finding, gravestFirst } from '../care';
+import { jobFindings, type ServiceMargin, serviceMargins } from '../cautions';
+import type { Job } from '../document';
+import { same } from '../document';
+import { attempt, cutDecisions, jobParts, jobShop, type OpenJob, openJob } from '../job';
+import { type Part, type Purchase, planShop, type ShopPlan } from '../shop';
+import { evaluateOpen, type Figures } from './evaluate';
+
+/** Everything that is worked out from a document at once. */
+export interface WorkedOut {
+  open: OpenJob;
+  parts: Part[];
+  purchases: Purchase[];
+  plan: ShopPlan;
+  figures: Figures;
+  /** Every material against the heat it meets, tightest first. */
+  margins: ServiceMargin[];
+  /** What is to be looked at, and what cannot be worked out, the gravest first. */
+  findings: Finding[];
+}
+
+/** What of a job stands no different when only prices, stock, locks and ticks have changed: all but the money. */
+interface Design {
+  open: OpenJob;
+  list: { parts: Part[]; purchases: Purchase[] } | undefined;
+  figures: Figures;
+  margins: ServiceMargin[];
+  /** What is to be looked at in the design, and what of it cannot be worked out. */
+  findings: Finding[];
+}
+
+/**
+ * Works out a job, each thing by itself: what cannot be worked out is a finding at its place, and all the rest stands.
+ *
+ * @param before of the same job a moment ago: what does not hang on the fields that have changed since is taken over
+ */
+export function workOut(job: Job, before?: WorkedOut): WorkedOut {
+  const kept = before && sameDesign(before.open.job, job) ? designs.get(before) : undefined;
+  const design = kept ? { ...kept, open: { ...kept.open, job } } : workOutDesign(job);
+  const { open, list } = design;
+  const absent: Finding[] = [];
+  const plan =
+    kept && before && sameShop(before.open.job, job)
+      ? before.plan
+      : list && attempt('cost', 'panels', absent, () => withSameParts(jobShop(open, list).plan, before?.plan));
+  const { cost: _, ...figures } = design.figures;
+  const worked: WorkedOut = {
+    open,
+    parts: list?.parts ?? [],
+    purchases: list?.purchases ?? [],
+    plan: plan ?? planShop([], [], job.shop, cutDecisions({ ...job, decisions: { ticks: {}, acknowledged: [] } })),
+    figures: { ...figures, ...(plan ? { cost: plan.cost } : {}), unpriced: plan?.unpriced ?? [] },
+    margins: design.margins,
+    findings: absent.length === 0 ? design.findings : gravestFirst([...absent, ...design.findings]),
+  };
+  designs.set(worked, design);
+  return worked;
+}
+
+/** A plan in which every material and every line that came out as before is the same object as before: whoever draws it need not draw it anew. */
+export function withSameParts(plan: ShopPlan, before: ShopPlan | undefined): ShopPlan {
+  if (!before) return plan;
+  const known = new Map<string, unknown>([
+    ...before.materials.map((material) => [`material ${material.item}`, material] as const),
+    ...before.buy.map((line) => [`line ${line.id}`, line] as const),
+  ]);
+  const last = <T>(key: string, now: T): T => {
+    const then = known.get(key);
+    return same(then, now) ? (then as T) : now;
+  };
+  return {
+    ...plan,
+    materials: plan.materials.map((material) => last(`material ${material.item}`, material)),
+    buy: plan.buy.map((line) => last(`line ${line.id}`, line)),
+  };
+}
+
+/** The design under what was worked out, for the next time. */
+const designs = new WeakMap<WorkedOut, Design>();
+
+function workOutDesign(job: Job): Design {
+  const open = openJob(job);
+  const absent: Finding[] = [];
+  const list = attempt('cost', 'panels', absent, () => jobParts(open));
+  const margins = attempt('limits', 'panels', absent, () => serviceMargins(open)) ?? [];
+  const figures = evaluateOpen(open, {}, null);
+  const found = attempt('matters', 'panels', absent, () => jobFindings(open, margins)) ?? [];
+  return { open, list, figures, margins, findings: gravestFirst([...figures.absent, ...absent, ...found]) };
+}
+
+/** Fields of a job on which nothing of the design hangs. */
+const besides: ReadonlySet<string> = new Set(['shop', 'decisions', 'name', 'currency']);
+
+/** Whether two documents have the same design: their fields are the same objects, as copies with one field set share the rest. */
+function sameDesign(a: Job, b: Job): boolean {
+  return (Object.keys({ ...a, ...b }) as (keyof Job)[]).every((field) => besides.has(field) || a[field] === b[field]);
+}
+
+function sameShop(a: Job, b: Job): boolean {
+  return (
+    a.shop === b.shop &&
+    a.decisions.locks === b.decisions.locks &&
+    a.decisions.overrules === b.decisions.overrules &&
+    a.decisions.ties === b.decisions.ties
+  );
+}

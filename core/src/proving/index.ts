@@ -1,0 +1,2 @@
+export { bondTest, type Found, foundOf, paneTest, plateTest, withFound, withMeasured, withoutFound } from './handTests';
+export { type BuiltJob, compareBuilt, compareJob, jobDoubts, plantOf } from './prove';

@@ -1,0 +1,14 @@
+export {
+  isPlaced,
+  jobAround,
+  jobMonths,
+  jobPaneSun,
+  jobSky,
+  jobStanding,
+  jobStudy,
+  namePlace,
+  type PaneSun,
+  type SkySource,
+  siteDerivations,
+  skySourceOf,
+} from './place';

@@ -1,0 +1,2 @@
+export { inOrder } from './order';
+export { isStepId, type Step, stepId } from './step';

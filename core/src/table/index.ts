@@ -1,0 +1,1 @@
+export { isNothing, longestCell, previewTable, quoteCell, readCell, readTable, type Table } from './table';

@@ -1,6 +1,6 @@
 import { sized } from '../../quantity';
 import type { PanelDesign } from '../family';
-import { plateDesign } from '../kit/design';
+import { plateDesign } from '../plate/design';
 import { layingRoom } from '../plate/findings';
 import { downToMillimetre, fitRuns } from '../plate/fit';
 import { definePlateFamily } from '../plateFamily';

@@ -5,7 +5,8 @@ import { type CollectorDescription, fluidState, openArea, type Sunlit } from '..
 import { sized, weighs } from '../../quantity';
 import { bought, type Purchase, screws } from '../../shop';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
-import { areasOf, blackPaint, massOf, primer } from '../kit/design';
+import { blackPaint, primer } from '../kit/paint';
+import { areasOf, massOf } from '../kit/totals';
 import { boltTemplate } from './boltTemplate';
 import { latticeDrawing } from './drawing';
 import { type LatticeLayout, layOut } from './layout';

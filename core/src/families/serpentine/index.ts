@@ -2,7 +2,7 @@ import { bore } from '../../catalogue';
 import { sized } from '../../quantity';
 import { tubeMass } from '../../shop';
 import type { PanelDesign } from '../family';
-import { plateDesign } from '../kit/design';
+import { plateDesign } from '../plate/design';
 import { layingRoom } from '../plate/findings';
 import { downToMillimetre, fitRuns } from '../plate/fit';
 import { plateHeat } from '../plate/heat';

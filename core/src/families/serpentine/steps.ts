@@ -1,7 +1,8 @@
 import { sized } from '../../quantity';
 import type { Step } from '../../steps';
-import { flameBeware, plateSteps, step } from '../kit/steps';
+import { step } from '../kit/steps';
 import { rowOf } from '../plate/layout';
+import { flameBeware, plateSteps } from '../plate/steps';
 import type { PlateBuild } from '../plateFamily';
 import type { SerpentineLayout } from './layout';
 import type { SerpentineParameters } from './parameters';

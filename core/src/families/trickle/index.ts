@@ -3,7 +3,7 @@ import { dirt, entries, entry, materials, range, rimSpread, serviceLimits } from
 import { glazingWords } from '../../glazings';
 import { type CollectorDescription, fluidState, openArea, type Sunlit } from '../../heat';
 import { type Family, fieldsOf, type PanelDesign, type PanelDocument, problemsOf } from '../family';
-import { areasOf, massOf } from '../kit/design';
+import { areasOf, massOf } from '../kit/totals';
 import { trickleDrawing } from './drawing';
 import { layOut, longestPane, shortestPane, type TrickleLayout, wetted } from './layout';
 import { standardTrickle, trickleParameters, withSideBoard } from './parameters';

@@ -12,7 +12,7 @@ import {
   sheetPiece,
   timberPiece,
 } from '../../shop';
-import { blackPaint, primer } from '../kit/design';
+import { blackPaint, primer } from '../kit/paint';
 import { canWall, gutter, type TrickleLayout } from './layout';
 
 /** m. Clearance hole of a 4 mm screw, of a feed tube of 8 mm and of the gutter's outlet of 20 mm. */

@@ -2,8 +2,10 @@ import { entry, materials, serviceLimits } from '../../catalogue';
 import type { CollectorDescription } from '../../heat';
 import { bought, type Part, type Purchase } from '../../shop';
 import type { GrowingThing, MaterialInPanel, PanelDesign } from '../family';
-import { hotSpace, type PlateLayout, rowOf } from '../plate/layout';
+import { primer } from '../kit/paint';
+import { areasOf, massOf } from '../kit/totals';
 import type { PlateBuild } from '../plateFamily';
+import { hotSpace, type PlateLayout, rowOf } from './layout';
 
 /** Everything in a panel of tubes on a plate that must stand its heat, and where. */
 function plateMaterials(build: PlateBuild<unknown>, layout: PlateLayout, paintId: string): MaterialInPanel[] {
@@ -86,44 +88,6 @@ function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): NonNullabl
     ],
     ...layout.stack,
   };
-}
-
-/** kg of parts and purchases. */
-export function massOf(parts: readonly Part[], purchases: readonly Purchase[]): number {
-  return (
-    parts.reduce((sum, part) => sum + part.mass * part.count, 0) + purchases.reduce((sum, one) => sum + one.mass, 0)
-  );
-}
-
-/** The areas of a panel by its heat. */
-export function areasOf(heat: CollectorDescription): PanelDesign['areas'] {
-  return { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea };
-}
-
-/** L of flat black paint for an area: two coats, 10 m² to the litre. */
-export function blackPaint(prefix: string, area: number): Purchase {
-  return bought(prefix, {
-    id: 'black',
-    name: 'Flat black paint',
-    quantity: (2 * area) / 10,
-    unit: 'L',
-    priceKey: 'paint',
-    rule: 'two coats',
-    mass: 0.2,
-  });
-}
-
-/** L of primer and etch for an area: 12 m² to the litre. */
-export function primer(prefix: string, area: number): Purchase {
-  return bought(prefix, {
-    id: 'primer',
-    name: 'Etch primer',
-    quantity: area / 12,
-    unit: 'L',
-    priceKey: 'primer',
-    rule: 'one thin coat on bright metal, before the black',
-    mass: 0.05,
-  });
 }
 
 /** m of sensor wire in a panel, to the first joint box outside. */

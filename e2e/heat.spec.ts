@@ -144,7 +144,7 @@ test('slow and hot against fast and efficient is told in numbers, and glycol tak
   await beginJob(page, 'Slow or fast', 'forecast');
   const argument = page.getByRole('region', { name: 'Slow and hot against fast and efficient' });
   await expect(argument).toContainText(/hotter than now, and \d+ % less heat/);
-  await expect(argument).toContainText(/Three times the flow for \d+ % more heat/);
+  await expect(argument).toContainText(/3 times the flow for \d+ % more heat/);
   const heat = page.getByText(/of heat, \d+ % of the sun on the pane/).locator('xpath=preceding-sibling::p[1]');
   const before = await heat.textContent();
   const glycol = page.getByLabel('Glycol in the loop, % by mass');

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { type Finding, gravestFirst, sayIn, UnworthyFinding, type Words, wordFinding } from '.';
+import { type Finding, gravestFirst, isClash, sayIn, UnworthyFinding, type Words, wordFinding } from '.';
 
 const table: Record<string, Words> = {
   short: (values, say) => ({
@@ -14,6 +14,13 @@ const finding: Finding = {
   path: 'panels.0',
   values: { by: 0.0254, what: 'board', heat: 100 },
 };
+
+describe('care: how grave a finding is', () => {
+  it('keeps a job from being built by clashes and dangers alone', () => {
+    const severities = ['stop', 'clash', 'caution', 'note'] as const;
+    expect(severities.filter((severity) => isClash({ severity }))).deep.equal(['stop', 'clash']);
+  });
+});
 
 describe('care: findings in words', () => {
   it('speak in the builder’s own units', () => {

@@ -24,6 +24,11 @@ export function mendsOf({ path, fix, also = [] }: Finding): { path: string; valu
   return fix === undefined ? [] : [{ path, value: fix }, ...also];
 }
 
+/** Whether a finding keeps the job from being built as drawn: it clashes, or it is a danger to people. */
+export function isClash({ severity }: Pick<Finding, 'severity'>): boolean {
+  return severity === 'clash' || severity === 'stop';
+}
+
 const gravity: readonly Severity[] = ['stop', 'clash', 'caution', 'note'];
 
 /** The gravest first; those of one gravity keep their order. */

@@ -1,4 +1,4 @@
 // What a finding is, and how it is put into words. The rules that look at a whole job come later in the list of rooms.
 
 export type { Finding, Wording, Words } from './finding';
-export { gravestFirst, mendsOf, sayIn, UnworthyFinding, wordFinding } from './finding';
+export { gravestFirst, isClash, mendsOf, sayIn, UnworthyFinding, wordFinding } from './finding';

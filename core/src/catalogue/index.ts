@@ -12,7 +12,7 @@ export { choiceField, countField, entryField, fieldMeta, lengthField, rangesOf }
 export type { Pane } from './glazing';
 export { dirt, rimSpread } from './glazing';
 export type { ServiceLimit, SolderAlloy } from './limits';
-export { hottestStart, loopPipeIds, loopPipes, serviceLimits, solderHolds } from './limits';
+export { hottestStart, loopPipeIds, loopPipes, serviceLimits, solderHolds, solderRatedTo } from './limits';
 export type { Material } from './materials';
 export { materials } from './materials';
 export type { Member } from './member';

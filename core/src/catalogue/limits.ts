@@ -49,6 +49,9 @@ export const loopPipeIds = Object.keys(loopPipes) as [LoopPipe, ...LoopPipe[]];
 
 export type SolderAlloy = 'tin-lead' | 'tin-antimony';
 
+/** °C above which no soft-soldered joint has a pressure rating: the table of them ends at 250 °F. */
+export const solderRatedTo = 121;
+
 /** Pa that a soldered capillary fitting up to 28 mm holds, by °C. */
 const ratings: Record<SolderAlloy, readonly (readonly [temperature: number, pressure: number])[]> = {
   // psi at 100, 150, 200 and 250 °F.
@@ -56,13 +59,13 @@ const ratings: Record<SolderAlloy, readonly (readonly [temperature: number, pres
     [38, 200],
     [66, 150],
     [93, 100],
-    [121, 85],
+    [solderRatedTo, 85],
   ],
   'tin-antimony': [
     [38, 1090],
     [66, 625],
     [93, 505],
-    [121, 270],
+    [solderRatedTo, 270],
   ],
 };
 const psi = 6894.757;

@@ -1,3 +1,4 @@
+import { isClash } from '../care';
 import type { OpenJob } from '../job';
 import { sized } from '../quantity';
 import { isPane, leftOut, type ShopPlan, stuffOf } from '../shop';
@@ -34,7 +35,7 @@ export function lastLook(open: OpenJob, plan: ShopPlan): LookItem[] {
   const nameOf = (part: string) => (names.get(part) ?? part).toLowerCase();
   return [
     ...open.panels.flatMap(({ document, design }): LookItem[] => {
-      const clashes = design.findings.filter(({ severity }) => severity === 'clash' || severity === 'stop').length;
+      const clashes = design.findings.filter(isClash).length;
       const size = paneOf(document.glazing?.parameters);
       const paned = design.purchases.some(isPane);
       return [

@@ -115,6 +115,21 @@ export interface MaterialInPanel {
   path?: string;
 }
 
+/** m. What lies in a panel from the pane down, and the depth that its box offers. */
+export interface Stack {
+  needed: number;
+  available: number;
+}
+
+/** m that a stack may lack: wool and gaskets give that much. Judgement. */
+const stackGives = 0.0005;
+
+/** m by which a stack does not go into its box; nought where it does. */
+export function stackShortfall({ needed, available }: Stack): number {
+  const short = needed - available;
+  return short > stackGives ? short : 0;
+}
+
 /** One panel, parsed and bound: all that the stations ask of it. */
 export interface PanelDesign {
   areas: { aperture: number; absorber: number; gross: number };
@@ -128,7 +143,7 @@ export interface PanelDesign {
   /** m and kg/m³. The plate, as drawn. */
   plate: { thickness: number; density: number };
   /** Layers of the panel from the pane down, m each, and what the box offers. */
-  stack?: { layers: { name: string; thickness: number }[]; needed: number; available: number };
+  stack?: Stack & { layers: { name: string; thickness: number }[] };
   /** For one panel; a job with several alike makes them so many times. */
   parts: Part[];
   purchases: Purchase[];

@@ -12,7 +12,7 @@ export type {
   View,
   WaterDescription,
 } from './family';
-export { chosenProblems, fieldsOf, views } from './family';
+export { chosenProblems, fieldsOf, stackShortfall, views } from './family';
 export { lifters } from './kit/steps';
 export { standardChoice } from './plateFamily';
 export { families } from './registry';

@@ -27,14 +27,14 @@ export interface FlowArgument {
 }
 
 /** Shares of the flow as it stands that are held against it. */
-const sides = { slow: 0.3, now: 1, fast: 3 };
+export const comparedFlows = { slow: 0.3, now: 1, fast: 3 } as const;
 
 export function flowArgument(open: OpenJob, given: Partial<Conditions>): FlowArgument {
   const { job, groups } = open;
   const conditions = heatConditions(job, groups, given);
   const boils = loopBoils(open);
-  const at = (side: keyof typeof sides): Partial<FlowArgument> => {
-    const massFlow = conditions.massFlow * sides[side];
+  const at = (side: keyof typeof comparedFlows): Partial<FlowArgument> => {
+    const massFlow = conditions.massFlow * comparedFlows[side];
     const state = panelsState(groups, job.loop.connection, { ...conditions, massFlow });
     if (hottestOutlet(state) > boils) return {};
     const { gain, usefulHeat, efficiency, perGroup } = state;

@@ -1,3 +1,14 @@
+export {
+  type BothBands,
+  bandsOverFlow,
+  bandsOverInlet,
+  bothBands,
+  efficiencyCurve,
+  flowReach,
+  inletAt,
+  reducedTemperature,
+  riseReach,
+} from './bandCurves';
 export { type Derivation, type Derivations, type DerivedFigure, panelDerivations } from './derivations';
 export {
   evaluateBands,
@@ -9,8 +20,16 @@ export {
   panelBand,
   workOf,
 } from './evaluate';
-export { curveSlope, type FlowArgument, type FlowPoint, flowArgument, specificFlowFor } from './flowArgument';
+export {
+  comparedFlows,
+  curveSlope,
+  type FlowArgument,
+  type FlowPoint,
+  flowArgument,
+  specificFlowFor,
+} from './flowArgument';
 export { type GapAdvice, gapAdvice } from './gap';
+export { type JobSummary, jobSummary } from './jobSummary';
 export { type MarkWorth, marksWorth } from './marks';
 export { type StillFigures, stillDerivations, stillFigures } from './still';
 export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty';

@@ -1,4 +1,4 @@
-import { type HeaderEvenness, headersCompared, manifoldFlow, narrowestEven } from '../flow';
+import { type HeaderEvenness, headersCompared, manifoldFlow, narrowestEven, unevenness } from '../flow';
 import { plateAtWork } from '../heat';
 import type { OpenJob } from '../job';
 import { manifoldQuery } from '../job';
@@ -47,7 +47,7 @@ export function waterCheck(open: OpenJob, figures: Figures, index: number): Wate
   );
   return {
     areaRatio: water.headerBore ** 2 / (water.risers * water.riserBore ** 2),
-    unevenness: Math.max(...figure.riserShares) / Math.max(1e-9, Math.min(...figure.riserShares)),
+    unevenness: unevenness(figure.riserShares),
     spread: Math.max(...ends) - Math.min(...ends),
     cost: even > 0 ? Math.max(0, 1 - uneven.heat / even) : 0,
     headers: compared.map((one, place) => {

@@ -11,9 +11,18 @@ import {
   type ManifoldQuery,
   manifoldFlow,
   narrowestEven,
+  unevenness,
 } from '.';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+describe('flow: unevenness', () => {
+  it('is most over least, whatever the order, and finite where a riser stands still', () => {
+    expect(unevenness([0.2, 0.5, 0.3])).closeTo(2.5, 1e-12);
+    expect(unevenness([0.25, 0.25, 0.25, 0.25])).equal(1);
+    expect(unevenness([0.5, 0, 0.5])).within(1e8, 1e9);
+  });
+});
 
 describe('flow: fittings (recalled: Hooper’s two-K method, 1981)', () => {
   it('worked by hand: an elbow of one inch at Re 1 000 is 800/1 000 + 0.4 × 2', () => {

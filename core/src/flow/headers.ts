@@ -13,6 +13,11 @@ export interface HeaderEvenness {
   shares: number[];
 }
 
+/** Most over least of the flows of some branches; a branch that stands still makes it very large, not endless. */
+export function unevenness(shares: readonly number[]): number {
+  return Math.max(...shares) / Math.max(1e-9, Math.min(...shares));
+}
+
 /** Each header bore with what the network makes of it, all else alike. */
 export function headersCompared(query: ManifoldQuery, bores: readonly number[]): HeaderEvenness[] {
   return bores.map((bore) => {
@@ -21,7 +26,7 @@ export function headersCompared(query: ManifoldQuery, bores: readonly number[]):
     return {
       bore,
       areaRatio: bore ** 2 / (query.risers * query.riserBore ** 2),
-      unevenness: Math.max(...open) / Math.max(1e-9, Math.min(...open)),
+      unevenness: unevenness(open),
       pressureDrop,
       shares: fractions,
     };

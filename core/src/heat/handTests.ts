@@ -17,6 +17,11 @@ function scatter(values: readonly number[]): number {
   return Math.sqrt(square / values.length);
 }
 
+/** K that two touches of a probe on the same spot differ by. Judgement. */
+export const probeRepeatability = 0.3;
+/** kg. Smallest step of a kitchen scale. */
+export const kitchenScaleStep = 0.001;
+
 /** Long-wave emittance of a plate not yet painted: copper or aluminium, tarnished. Judgement, 0.05 bright to 0.3. */
 export const bareEmittance = 0.15;
 

@@ -12,7 +12,15 @@ export type { Fluid } from './fluids';
 export { airState, boilingPoint, fluidState, glycolFreezing, massFlowOf, steamPressure, volumeFlow } from './fluids';
 export { bestGap, topLossOverGaps } from './gap';
 export type { BondReading, PaneReading, PlateWeighing, TestBench } from './handTests';
-export { bareEmittance, bondFromTest, paneFromTest, roomLoss, thicknessByWeight } from './handTests';
+export {
+  bareEmittance,
+  bondFromTest,
+  kitchenScaleStep,
+  paneFromTest,
+  probeRepeatability,
+  roomLoss,
+  thicknessByWeight,
+} from './handTests';
 export type { PanelPlace } from './layers';
 export { hottestDeviates, layerTemperatures, panelPlaces } from './layers';
 export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';

@@ -1,4 +1,4 @@
-import { mendsOf } from '../care';
+import { isClash, mendsOf } from '../care';
 import type { Job } from '../document';
 import { fieldText, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
 import { type Family, type Field, families, type PanelDocument } from '../families';
@@ -19,8 +19,6 @@ function upToMillimetre(metres: number): number {
 }
 
 type Moves = ReadonlyMap<string, unknown>;
-
-const severe = (severity: string) => severity === 'clash' || severity === 'stop';
 
 /**
  * Ways in which the rest of a panel can follow a dimension to a size beyond its bounds: counts and pitches that fill a smaller pane,
@@ -74,7 +72,7 @@ function withMoves(job: Job, index: number, moves: Moves): Job {
 /** Codes of what clashes in a panel; one that cannot be opened clashes in every way. */
 function clashesOf(job: Job, index: number): string[] {
   const design = openJob(job).panels[index]?.design;
-  return (design?.findings ?? []).filter(({ severity }) => severe(severity)).map(({ code }) => code);
+  return (design?.findings ?? []).filter(isClash).map(({ code }) => code);
 }
 
 /** Sets of fields that could follow, each as a whole. */

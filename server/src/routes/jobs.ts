@@ -1,6 +1,6 @@
 import { beginJob, familyIds, type Job, parseJob } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
-import { workOut } from '@north-pane/core/figures';
+import { jobSummary } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import { readingEra } from '@north-pane/core/proof';
 import { broadClimateIds } from '@north-pane/core/sky';
@@ -67,32 +67,6 @@ const buildBody = z.strictObject({
 /** A job document is some tens of kilobytes. */
 const small = limitBody(2);
 
-/** What the shelf shows of a job without opening it. A job that cannot be worked out says why, and harms no other. */
-function summary(document: Job) {
-  const plain = {
-    name: document.name,
-    units: document.units,
-    currency: document.currency,
-    latitude: document.site.latitude,
-    longitude: document.site.longitude,
-    panels: document.panels.reduce((sum, panel) => sum + (panel.count || 1), 0),
-  };
-  try {
-    const { figures, findings } = workOut(document);
-    return {
-      ...plain,
-      apertureArea: figures.apertureArea,
-      gain: figures.gain,
-      cost: figures.cost,
-      clashes: findings.filter(({ severity }) => severity === 'clash' || severity === 'stop').length,
-      trouble: undefined,
-    };
-  } catch (error) {
-    const trouble = error instanceof Error ? error.message.slice(0, 200) : 'unknown';
-    return { ...plain, apertureArea: undefined, gain: undefined, cost: undefined, clashes: 1, trouble };
-  }
-}
-
 /** The plan of a job's first panel without words or sizes; nothing where it cannot be drawn. */
 function planOf(document: Job): string | undefined {
   try {
@@ -115,7 +89,7 @@ export function jobRoutes(database: Database) {
           id: job.id,
           version: job.version,
           updatedAt: job.updatedAt.toISOString(),
-          ...summary(job.document),
+          ...jobSummary(job.document),
         })),
       );
     })

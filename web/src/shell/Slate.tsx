@@ -1,4 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import { isClash } from '@north-pane/core/care';
 import type { Figures } from '@north-pane/core/figures';
 import { volumeFlow } from '@north-pane/core/heat';
 import { formatChange, formatMoney, formatQuantity, type Habit, signed } from '@north-pane/core/quantity';
@@ -47,7 +48,7 @@ function cells(
     volumeFlow(figures.massFlow, figures.conditions.inlet, figures.conditions.fluid),
     habit,
   ).text;
-  const clashes = findings.filter((one) => one.severity === 'clash' || one.severity === 'stop').length;
+  const clashes = findings.filter(isClash).length;
   const cautions = findings.filter((one) => one.severity === 'caution').length;
   const moved = (of: (figures: Figures) => number | undefined): number => {
     const [now, then] = [of(figures), kept ? of(kept.figures) : undefined];

@@ -1,6 +1,9 @@
 import type { Job } from '@north-pane/core/document';
 import {
-  evaluateBands,
+  bandsOverFlow,
+  bandsOverInlet,
+  bothBands,
+  efficiencyCurve,
   evaluateOpen,
   gapAdvice,
   marksWorth,
@@ -8,8 +11,7 @@ import {
   stillFigures,
   waterCheck,
 } from '@north-pane/core/figures';
-import type { Workmanship } from '@north-pane/core/heat';
-import { type Conditions, designConditions, openJob } from '@north-pane/core/job';
+import { openJob } from '@north-pane/core/job';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { type BuiltJob, compareBuilt } from '@north-pane/core/proving';
 import type { Habit } from '@north-pane/core/quantity';
@@ -25,16 +27,6 @@ function skyOf(key: string, site: Job['site'], series: Uint8Array | undefined): 
   return lastSky.sky;
 }
 
-/** K of inlet over air at which the bench's efficiency curve is worked out. */
-const curveRises = [0, 10, 20, 30, 40, 50, 60, 70];
-
-/** The band of a panel as drawn and well made, and that of a typical home-made one. */
-function bothBands(job: Job, conditions: Partial<Conditions>, samples: number) {
-  const band = (workmanship: Workmanship) => evaluateBands(job, conditions, { samples, seed: 1, workmanship });
-  return { 'well made': band('well made'), 'home-made': band('home-made') };
-}
-export type BothBands = ReturnType<typeof bothBands>;
-
 /** What was worked out, or why it cannot be. */
 export type Told<T> = { value: T } | { trouble: string };
 
@@ -49,7 +41,7 @@ function told<T>(work: () => T): Told<T> {
 const heavy = {
   /** All that the bench shows of one panel beyond its figures, each thing by itself. */
   bench: (job: Job, index: number, habit: Habit) => {
-    const bands = told(() => bothBands(job, {}, 120));
+    const bands = told(() => bothBands(job));
     const open = openJob(job);
     const figures = evaluateOpen(open);
     const mine = figures.perPanel[index];
@@ -63,24 +55,13 @@ const heavy = {
         const band = panelBand('value' in bands ? bands.value['well made'] : {}, figures, index);
         return band ? marksWorth(open, index, habit, band) : [];
       }),
-      curve: told(() =>
-        curveRises.map((rise) => {
-          const air = designConditions.air;
-          const { efficiency } = evaluateBands(job, { inlet: air + rise }, { samples: 40, seed: 1 });
-          return { rise, efficiency };
-        }),
-      ),
+      curve: told(() => efficiencyCurve(job)),
     };
   },
   /** Gain and heat over flows, with their bands at each. */
-  overFlow: (job: Job, conditions: Partial<Conditions>, flows: readonly number[]) =>
-    flows.map((massFlow) => ({ massFlow, bands: bothBands(job, { ...conditions, massFlow }, 60) })),
+  overFlow: bandsOverFlow,
   /** Efficiency over inlets above air, with its bands at each. */
-  overInlet: (job: Job, conditions: Partial<Conditions>, rises: readonly number[]) =>
-    rises.map((rise) => {
-      const inlet = (conditions.air ?? designConditions.air) + rise;
-      return { rise, bands: bothBands(job, { ...conditions, inlet }, 60) };
-    }),
+  overInlet: bandsOverInlet,
   /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */
   pane: (key: string, job: Job, series: Uint8Array | undefined) =>
     jobPaneSun(openJob(job), skyOf(key, job.site, series)),

@@ -1,5 +1,6 @@
 import { type Exit, leastCleat } from '../../boxes';
 import type { Finding, Words } from '../../care';
+import { stackShortfall } from '../family';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
 
@@ -35,9 +36,9 @@ export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): 
       at: { x: layout.plateSpan.to, y: box.outside.width / 2 },
       fix: Math.ceil((layout.airGap + paneRoom - layout.metalToPane) * 1000) / 1000,
     });
-  const short = layout.stack.needed - layout.stack.available;
-  const deeper = short > 0.0005 ? box.deeper(layout.stack.needed) : undefined;
-  if (short > 0.0005)
+  const short = stackShortfall(layout.stack);
+  const deeper = short > 0 ? box.deeper(layout.stack.needed) : undefined;
+  if (short > 0)
     found.push({
       code: 'board-too-shallow',
       severity: 'clash',

@@ -1,5 +1,5 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
-import type { FlowArgument, FlowPoint } from '@north-pane/core/figures';
+import { comparedFlows, type FlowArgument, type FlowPoint } from '@north-pane/core/figures';
 import { type Fluid, volumeFlow } from '@north-pane/core/heat';
 import { formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 
@@ -33,7 +33,7 @@ export function SlowOrFast(props: { argument: FlowArgument; inlet: number; fluid
       words:
         fast &&
         now &&
-        `Three times the flow for ${more(fast, now)} % more heat, and water only ${difference(fast.gain)} warmer a pass.`,
+        `${formatNumber(comparedFlows.fast)} times the flow for ${more(fast, now)} % more heat, and water only ${difference(fast.gain)} warmer a pass.`,
     },
   ];
   return (

@@ -1,5 +1,16 @@
 import { Box, Button, Flex, SimpleGrid, Stack, Text } from '@chakra-ui/react';
-import { curveSlope, evaluateOpen, flowArgument, specificFlowFor, workOf } from '@north-pane/core/figures';
+import {
+  type BothBands,
+  curveSlope,
+  evaluateOpen,
+  flowArgument,
+  flowReach,
+  inletAt,
+  reducedTemperature,
+  riseReach,
+  specificFlowFor,
+  workOf,
+} from '@north-pane/core/figures';
 import { massFlowOf, volumeFlow } from '@north-pane/core/heat';
 import { designConditions, openJob } from '@north-pane/core/job';
 import { formatNumber, formatQuantity, type QuantityKind } from '@north-pane/core/quantity';
@@ -15,7 +26,6 @@ import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
-import type { BothBands } from '../../workers/heavy.worker';
 import { useHeavy } from '../../workers/useHeavy';
 import { SlowOrFast } from './SlowOrFast';
 
@@ -35,12 +45,6 @@ const limits: Record<keyof Weather, { label: string; kind: QuantityKind; low: nu
   inlet: { label: 'Water in', kind: 'temperature', low: 1, high: 90 },
   wind: { label: 'Wind at the panel', kind: 'speed', low: 0, high: 15 },
 };
-
-/** Flows looked at, up to three times the one that the axis was laid out for. */
-const flowShares = [0.2, 0.3, 0.4, 0.5, 0.65, 0.8, 1, 1.25, 1.5, 1.8, 2.2, 2.6, 3];
-const mostShare = 3;
-/** K of inlet over air. */
-const rises = [0, 8, 16, 24, 32, 40, 48, 56, 64];
 
 /** How hot and how much: gain and heat against flow at a chosen sun and air, and the panel's efficiency line. */
 export default function Forecast() {
@@ -62,9 +66,8 @@ export default function Forecast() {
   const changed = (Object.keys(usual) as (keyof Weather)[]).some((name) => weather[name] !== usual[name]);
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
   const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
-  const flows = flowShares.map((share) => (share / mostShare) * span);
-  const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, flows));
-  const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather, rises));
+  const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, span));
+  const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather));
 
   const text = (kind: QuantityKind, value: number) => formatQuantity(kind, value, habit).text;
   const latest = useRef<number | undefined>(undefined);
@@ -104,10 +107,10 @@ export default function Forecast() {
   const pullInlet: PointPull = {
     label: 'Water in at the design point',
     words: text('temperature', weather.inlet),
-    low: (limits.inlet.low - weather.air) / weather.irradiance,
-    high: Math.min(limits.inlet.high - weather.air, rises[rises.length - 1] ?? 0) / weather.irradiance,
-    step: 1 / weather.irradiance,
-    onMove: (x) => setWeather({ ...weather, inlet: Math.round(weather.air + x * weather.irradiance) }),
+    low: reducedTemperature({ ...weather, inlet: limits.inlet.low }),
+    high: reducedTemperature({ ...weather, inlet: Math.min(limits.inlet.high, weather.air + riseReach) }),
+    step: reducedTemperature({ ...weather, inlet: weather.air + 1 }),
+    onMove: (x) => setWeather({ ...weather, inlet: Math.round(inletAt(x, weather)) }),
   };
   const points = (workmanship: keyof BothBands, of: 'gain' | 'usefulHeat', write: (value: number) => number) =>
     (overFlow.value ?? []).flatMap(({ massFlow, bands }) => {
@@ -127,7 +130,7 @@ export default function Forecast() {
   const curve = (workmanship: keyof BothBands) =>
     inlets.flatMap(({ rise, bands }) => {
       const { efficiency } = bands[workmanship];
-      return efficiency ? [{ x: rise / weather.irradiance, ...efficiency }] : [];
+      return efficiency ? [{ x: reducedTemperature({ ...weather, inlet: weather.air + rise }), ...efficiency }] : [];
     });
   const line = { well: curve('well made'), home: curve('home-made') };
   const slope = curveSlope(
@@ -258,7 +261,7 @@ export default function Forecast() {
         >
           <Chart
             label="Efficiency against water in less air over sun, with its band"
-            xDomain={[0, (rises[rises.length - 1] ?? 64) / weather.irradiance]}
+            xDomain={[0, reducedTemperature({ ...weather, inlet: weather.air + riseReach })]}
             yDomain={[0, 0.8]}
             xTitle="(water in less air) / sun, K m²/W"
             yTitle="efficiency on the pane"
@@ -271,12 +274,7 @@ export default function Forecast() {
                 <Band points={line.home} scales={scales} aside />
                 <Band points={line.well} scales={scales} />
                 {work && (
-                  <DesignPoint
-                    scales={scales}
-                    x={(weather.inlet - weather.air) / weather.irradiance}
-                    y={work.efficiency}
-                    pull={pullInlet}
-                  />
+                  <DesignPoint scales={scales} x={reducedTemperature(weather)} y={work.efficiency} pull={pullInlet} />
                 )}
               </>
             )}
@@ -297,9 +295,9 @@ export default function Forecast() {
  * was pulled stays where it was put.
  */
 function useSpan(massFlow: number): number {
-  const span = useRef(mostShare * massFlow);
+  const span = useRef(flowReach * massFlow);
   const share = massFlow / span.current;
-  if (!(share > 0.1 && share < 0.85)) span.current = mostShare * massFlow;
+  if (!(share > 0.1 && share < 0.85)) span.current = flowReach * massFlow;
   return span.current;
 }
 

@@ -1,6 +1,6 @@
 import { Box, Button, Dialog, Flex, Grid, Text } from '@chakra-ui/react';
 import { uncertainWords } from '@north-pane/core/figures';
-import type { TestBench } from '@north-pane/core/heat';
+import { kitchenScaleStep, probeRepeatability, type TestBench } from '@north-pane/core/heat';
 import { type OpenJob, openJob } from '@north-pane/core/job';
 import { bondTest, type Found, paneTest, plateTest, withFound } from '@north-pane/core/proving';
 import { fineMarks, formatLength, formatNumber, type Habit, type QuantityKind } from '@north-pane/core/quantity';
@@ -41,11 +41,6 @@ interface Test {
   nothing: string;
 }
 
-/** K that two touches of a probe on the same spot differ by. Judgement. */
-const probe = 0.3;
-/** kg. Smallest step of a kitchen scale. */
-const scale = 0.001;
-
 const tests: Test[] = [
   {
     name: 'Bond',
@@ -62,7 +57,7 @@ const tests: Test[] = [
         open,
         index,
         rows.map(({ tube = 0, plate = 0, room = 0 }) => ({ tube, plate, room })),
-        probe,
+        probeRepeatability,
         bench,
       ),
     nothing: 'The tube must be at least as warm as the plate, and the plate warmer than the room.',
@@ -93,7 +88,7 @@ const tests: Test[] = [
       if (!design || !row) return undefined;
       const { mass = 0, length = 0, width = 0 } = row;
       const { thickness, density } = design.plate;
-      const found = plateTest({ mass, length, width, density, resolution: scale }, thickness);
+      const found = plateTest({ mass, length, width, density, resolution: kitchenScaleStep }, thickness);
       if (!found) return undefined;
       return { ...found, words: `${formatNumber(1000 * found.thickness.likely, 2)} mm thick` };
     },

@@ -2,6 +2,7 @@ import { Button, Flex } from '@chakra-ui/react';
 import type { Finding } from '@north-pane/core/care';
 import { type ServiceMargin, sayFinding } from '@north-pane/core/cautions';
 import type { Drawing } from '@north-pane/core/draw';
+import { stackShortfall } from '@north-pane/core/families';
 import { plateAtWork } from '@north-pane/core/heat';
 import { sideOf } from '@north-pane/core/job';
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
@@ -185,7 +186,7 @@ function SectionDrawing() {
   const { panel, section } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const { stack } = panel.design;
-  const short = stack ? stack.needed - stack.available : 0;
+  const short = stack ? stackShortfall(stack) : 0;
   const size = (metres: number) => formatLength(metres, habit).text;
   return (
     <>
@@ -210,12 +211,12 @@ function SectionDrawing() {
             top: 0,
             right: 0,
             fontSize: 14,
-            color: ink(short > 0.0005 ? 'ochreText' : 'soft'),
-            fontWeight: short > 0.0005 ? 600 : 400,
+            color: ink(short > 0 ? 'ochreText' : 'soft'),
+            fontWeight: short > 0 ? 600 : 400,
           }}
         >
           stack {size(stack.needed)} of {size(stack.available)}:{' '}
-          {short > 0.0005 ? `${size(short)} short` : `${size(-short)} to spare`}
+          {short > 0 ? `${size(short)} short` : `${size(Math.max(0, stack.available - stack.needed))} to spare`}
         </p>
       )}
     </>

@@ -1,7 +1,7 @@
-import type { Derivations, DerivedFigure, PanelFigures } from '@north-pane/core/figures';
+import type { BothBands, Derivations, DerivedFigure, PanelFigures } from '@north-pane/core/figures';
+import { unevenness } from '@north-pane/core/flow';
 import { formatIn, formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { Readout } from '../../parts/Readout';
-import type { BothBands } from '../../workers/heavy.worker';
 
 interface Row {
   label: string;
@@ -55,7 +55,7 @@ const rows: Row[] = [
     label: 'Riser flow, least to most',
     figure: 'riserFlow',
     only: ({ riserShares }) => riserShares.length > 0,
-    value: ({ riserShares }) => `1 : ${formatNumber(Math.max(...riserShares) / Math.min(...riserShares), 2)}`,
+    value: ({ riserShares }) => `1 : ${formatNumber(unevenness(riserShares), 2)}`,
   },
   {
     label: 'Flow, each strip',

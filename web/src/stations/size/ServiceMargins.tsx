@@ -1,5 +1,5 @@
 import { Box, Dialog, Text } from '@chakra-ui/react';
-import { loopPipes } from '@north-pane/core/catalogue';
+import { loopPipes, solderRatedTo } from '@north-pane/core/catalogue';
 import { placeWords, type ServiceMargin } from '@north-pane/core/cautions';
 import { formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo, useState } from 'react';
@@ -218,7 +218,7 @@ function LoopPipe() {
 }
 
 function jointWords({ holds }: NonNullable<ServiceMargin['joint']>, habit: Habit): string {
-  const heat = formatQuantity('temperature', 121, habit, 0).text;
+  const heat = formatQuantity('temperature', solderRatedTo, habit, 0).text;
   return holds === undefined
     ? `above ${heat} no soft-soldered joint has a pressure rating: the panel must be open to the air then`
     : `a capillary fitting still holds ${formatQuantity('pressure', holds, habit).text}; a drilled header far less`;

@@ -1,0 +1,43 @@
+import { isClash } from '../care';
+import type { Job } from '../document';
+import { workOut } from './workOut';
+
+/** What stands on a shelf of jobs about one of them. SI. */
+export interface JobSummary {
+  name: string;
+  units: Job['units'];
+  currency: string;
+  latitude: number;
+  longitude: number;
+  /** Heaters of all groups. */
+  panels: number;
+  apertureArea: number | undefined;
+  gain: number | undefined;
+  cost: number | undefined;
+  /** Findings that keep it from being built as drawn. */
+  clashes: number;
+  /** Why nothing of it can be worked out. */
+  trouble: string | undefined;
+}
+
+const longestTrouble = 200;
+
+/** The summary of a document; one that cannot be worked out has the reason for it instead of figures, and breaks nothing else. */
+export function jobSummary(job: Job): JobSummary {
+  const plain = {
+    name: job.name,
+    units: job.units,
+    currency: job.currency,
+    latitude: job.site.latitude,
+    longitude: job.site.longitude,
+    panels: job.panels.reduce((sum, panel) => sum + (panel.count || 1), 0),
+  };
+  try {
+    const { figures, findings } = workOut(job);
+    const { apertureArea, gain, cost } = figures;
+    return { ...plain, apertureArea, gain, cost, clashes: findings.filter(isClash).length, trouble: undefined };
+  } catch (error) {
+    const trouble = error instanceof Error ? error.message.slice(0, longestTrouble) : 'unknown';
+    return { ...plain, apertureArea: undefined, gain: undefined, cost: undefined, clashes: 1, trouble };
+  }
+}

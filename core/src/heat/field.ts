@@ -128,8 +128,8 @@ export interface Plate {
   path: FieldQuery['path'];
 }
 
-/** The plate by rounds along the water; undefined when it has not settled after `most` of them. */
-export function settledByRounds(plate: Plate, most = rounds): Temperatures | undefined {
+/** The plate by rounds along the water; undefined when after `most` of them one still moves it by `within` K. */
+export function settledByRounds(plate: Plate, most = rounds, within = 1e-6): Temperatures | undefined {
   const { strips, parts, step, between, inlet, path } = plate;
   const excess = strips.map(() => new Float64Array(parts));
   const water = strips.map(() => new Float64Array(parts).fill(inlet));
@@ -158,7 +158,7 @@ export function settledByRounds(plate: Plate, most = rounds): Temperatures | und
       }
       entering = temperature;
     }
-    if (moved < 1e-6) return { excess, water };
+    if (moved < within) return { excess, water };
   }
   return undefined;
 }

@@ -252,13 +252,14 @@ describe('heat: the plate part by part along the water', () => {
           const steps = [{ width: Math.max(0, width - 0.015) / 2, conductance }];
           const still = carried.map((_, run) => 140 - 3 * run);
           const plate = plateOf({ ...query, width, steps, carried, path, still, parts: 6 });
-          const byRounds = settledByRounds(plate, 200_000);
+          // A round that moves little is far from the end where tubes stand close: these go on until hardly anything moves.
+          const byRounds = settledByRounds(plate, 1_000_000, 1e-11);
           const atOnce = solvedAtOnce(plate);
           if (!settledByRounds(plate)) slow += 1;
           for (const [run, line] of atOnce.water.entries())
             for (const [part, water] of line.entries()) {
-              expect(byRounds?.water[run]?.[part]).closeTo(water, 2e-3);
-              expect(byRounds?.excess[run]?.[part]).closeTo(atOnce.excess[run]?.[part] as number, 2e-3);
+              expect(byRounds?.water[run]?.[part]).closeTo(water, 1e-5);
+              expect(byRounds?.excess[run]?.[part]).closeTo(atOnce.excess[run]?.[part] as number, 1e-5);
             }
         },
       ),

@@ -4,7 +4,7 @@ import { boltSized } from '../quantity';
 import type { HoleSchedule } from '../shop';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { anchorField, fixings, piece, timberField } from './piece';
-import { bar, panelPoints, panelSide } from './side';
+import { bar, crossRails, panelPoints, panelSide } from './side';
 
 /** m. How far in from its edges a panel is held, how far a skid goes past its legs, and the least short side of a leg. */
 const overhang = 0.15;
@@ -177,15 +177,7 @@ function stand(timber: Timber, wanted: number, panel: MountedPanel): Omit<MountD
       title: `Side of ${prefix}`,
       shapes: [
         ...panelSide({ ...panel, tilt, low, base: front.x + base + 0.1 }),
-        ...places.map((place) =>
-          bar(
-            'rail',
-            `${prefix}/stand-rail`,
-            at(place - width / 2, -thickness / 2),
-            at(place + width / 2, -thickness / 2),
-            thickness,
-          ),
-        ),
+        ...crossRails(prefix, timber, places, at),
         ...(['front', 'rear'] as const).map((which) => {
           const top = which === 'front' ? front : rear;
           const short = top.y - slant / 2;

@@ -4,7 +4,7 @@ import { sized } from '../quantity';
 import type { HoleSchedule } from '../shop';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { anchorField, fixings, piece, timberField } from './piece';
-import { bar, panelPoints } from './side';
+import { bar, panelOutline, panelPoints } from './side';
 
 /** m. Hinge in from the low edge of the panel; the base goes past it by so much, and past its last pin. */
 const hingeIn = 0.05;
@@ -173,14 +173,7 @@ function frame(timber: Timber, wanted: number, pin: number, panel: MountedPanel)
     side: {
       title: `Side of ${prefix}`,
       shapes: [
-        {
-          kind: 'path',
-          layer: 'timber',
-          part: `${prefix}/side-low`,
-          closed: true,
-          points: [at(0), at(upslope), at(upslope, panel.depth), at(0, panel.depth)],
-        },
-        { kind: 'line', layer: 'pane', part: `${prefix}/pane`, from: at(0, panel.depth), to: at(upslope, panel.depth) },
+        ...panelOutline(panel, at),
         { kind: 'line', layer: 'note', from: { x: -0.2, y: 0 }, to: { x: hinge.x + base + 0.25, y: 0 } },
         bar(
           'rail',

@@ -3,7 +3,7 @@ import { countField, defineMember, entry, lengthField, type Timber } from '../ca
 import { boltSized, sized } from '../quantity';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { fixings, piece, timberField } from './piece';
-import { bar, panelPoints, panelSide } from './side';
+import { bar, crossRails, panelOutline, panelPoints } from './side';
 
 /** m. How far in from the panel's ends its rails lie. */
 const railIn = 0.25;
@@ -85,17 +85,9 @@ function standoff(
     side: {
       title: `Side of ${prefix}`,
       shapes: [
-        ...panelSide({ ...panel, tilt, low: 0.4, base: 0 }).slice(0, 2),
+        ...panelOutline(panel, at),
         { kind: 'line', layer: 'note', from: foot(-beyond), to: foot(upslope + beyond) },
-        ...rails.map((along) =>
-          bar(
-            'rail',
-            `${prefix}/stand-rail`,
-            at(along - timber.width / 2, -timber.thickness / 2),
-            at(along + timber.width / 2, -timber.thickness / 2),
-            timber.thickness,
-          ),
-        ),
+        ...crossRails(prefix, timber, rails, at),
         ...rails.map((along) =>
           bar('fixing', `${prefix}/stand-bracket`, foot(along), at(along, -timber.thickness), 0.008),
         ),

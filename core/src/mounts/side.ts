@@ -14,17 +14,11 @@ export function panelPoints(query: { upslope: number; depth: number; tilt: numbe
   return { foot: at(0), at };
 }
 
-/** The box of a panel from the side with its pane on top, and the ground under it. */
-export function panelSide(query: {
-  prefix: string;
-  upslope: number;
-  depth: number;
-  tilt: number;
-  low: number;
-  base: number;
-}): Shape[] {
-  const { at } = panelPoints(query);
-  const { prefix, upslope, depth } = query;
+/** The box of a panel from the side with its pane on top; `at` gives its places along the slope and over it. */
+export function panelOutline(
+  { prefix, upslope, depth }: { prefix: string; upslope: number; depth: number },
+  at: (along: number, over?: number) => Point,
+): Shape[] {
   return [
     {
       kind: 'path',
@@ -34,13 +28,46 @@ export function panelSide(query: {
       points: [at(0), at(upslope), at(upslope, depth), at(0, depth)],
     },
     { kind: 'line', layer: 'pane', part: `${prefix}/pane`, from: at(0, depth), to: at(upslope, depth) },
+  ];
+}
+
+/** The same with the ground under it. */
+export function panelSide(query: {
+  prefix: string;
+  upslope: number;
+  depth: number;
+  tilt: number;
+  low: number;
+  base: number;
+}): Shape[] {
+  const { at } = panelPoints(query);
+  return [
+    ...panelOutline(query, at),
     {
       kind: 'line',
       layer: 'note',
       from: { x: -0.2, y: 0 },
-      to: { x: Math.max(query.base, upslope * Math.cos((query.tilt * Math.PI) / 180)) + 0.25, y: 0 },
+      to: { x: Math.max(query.base, query.upslope * Math.cos((query.tilt * Math.PI) / 180)) + 0.25, y: 0 },
     },
   ];
+}
+
+/** The rails across under a panel, cut through, the middle of each so far up the slope; m. */
+export function crossRails(
+  prefix: string,
+  { width, thickness }: { width: number; thickness: number },
+  places: readonly number[],
+  at: (along: number, over?: number) => Point,
+): Shape[] {
+  return places.map((place) =>
+    bar(
+      'rail',
+      `${prefix}/stand-rail`,
+      at(place - width / 2, -thickness / 2),
+      at(place + width / 2, -thickness / 2),
+      thickness,
+    ),
+  );
 }
 
 /** A bar between two points, so thick, as a closed path. */

@@ -3,7 +3,7 @@ import { countField, defineMember, entry, lengthField, type Timber } from '../ca
 import { boltSized } from '../quantity';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { fixings, piece, timberField } from './piece';
-import { bar, panelPoints, panelSide } from './side';
+import { bar, crossRails, panelPoints, panelSide } from './side';
 
 /** m. Edge of the panel to what holds it. */
 const holdIn = 0.1;
@@ -89,15 +89,7 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
       shapes: [
         ...panelSide({ ...panel, tilt, low, base: wall }),
         { kind: 'line', layer: 'note', from: { x: wall, y: 0 }, to: { x: wall, y: head.y + 0.4 } },
-        ...[holdIn, upslope - holdIn].map((place) =>
-          bar(
-            'rail',
-            `${prefix}/stand-rail`,
-            at(place - width / 2, -thickness / 2),
-            at(place + width / 2, -thickness / 2),
-            thickness,
-          ),
-        ),
+        ...crossRails(prefix, timber, [holdIn, upslope - holdIn], at),
         bar(
           'rail',
           `${prefix}/stand-plate`,

@@ -8,6 +8,9 @@ export const backLedge = 0.007;
 /** m. Room round a let-in back, so that it goes in and the damp may swell it. */
 export const backRoom = 0.001;
 
+/** m between two rails: less holds no insulation. Judgement. */
+export const leastBay = 0.06;
+
 /** What a box of boards is made of. */
 export interface TimberBox {
   board: Timber;

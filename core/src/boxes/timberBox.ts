@@ -1,14 +1,13 @@
-import type { Finding } from '../care';
 import { entries, entry, materials, type Range, range, sheetMass, type Timber } from '../catalogue';
 import type { Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
-import { bearsPane, leastLedge, mostClearance, paneBearing } from './bearing';
-import type { BoxDesign, BoxMember, CornerScrew, Exit } from './box';
+import type { BoxDesign, BoxMember, CornerScrew } from './box';
+import { boxFindings, mendBearing } from './boxFindings';
 import { boxParts } from './boxParts';
 import { boxPurchases } from './boxPurchases';
 import { insulationPieces } from './boxSheets';
 import { edgeDevelopment } from './edge';
-import { backLedge, backRoom, type Frame, type TimberBox, type TimberLid } from './frame';
+import { backLedge, backRoom, type Frame, leastBay, type TimberBox, type TimberLid } from './frame';
 
 /** W/m²K. Still air inside a warm cavity and sheltered air outside: ISO 6946 surface values, rounded. */
 const inner = 8;
@@ -21,10 +20,6 @@ const asBuilt: Record<'dry' | 'damp', Range> = {
 /** Share of the plate's swing that insulation and sides swing with it: a straight fall through the wool is half, and half of that for its delay. */
 const woolSwing = 0.25;
 const sideSwing = 0.1;
-/** m between two rails: less holds no insulation. Judgement. */
-const leastBay = 0.06;
-/** m that a lip must reach over the pane to hold it. Judgement. */
-const leastHold = 0.005;
 
 /** The entries of the catalogue in the place of their ids. */
 export function openTimber<P extends { board: string; back: string; insulation: string }>(parameters: P) {
@@ -255,155 +250,4 @@ function handlesOf(count: number, outside: { length: number; width: number }): P
 /** A fifth in from the ends: a long thing hung there bends least (its Bessel points, rounded). */
 function hangersOf({ length, width }: { length: number; width: number }): Point[] {
   return [0.2, 0.8].flatMap((x) => [0.1, 0.9].map((y) => ({ x: x * length, y: y * width })));
-}
-
-/** m. A cleat that takes a screw, and a slice of insulation that holds together. Judgement. */
-export const leastCleat = 0.012;
-const leastStrip = 0.005;
-/** m that the wall outside a rebate keeps, that a lid keeps under its rebate, and that its frame keeps inside of it. Judgement: less splits. */
-const leastRim = 0.003;
-const leastUnder = 0.006;
-
-/** The widest ledge that board or lid gives; of boards that the pane lies on, their own thickness. */
-function widestLedge({ board, lid, cladding, edge }: TimberBox): number {
-  if (lid) return lid.timber.width - 2 * leastUnder;
-  return cladding || edge ? board.thickness : board.thickness - leastRim;
-}
-
-/** Whether the ledge is a choice and not the thickness of a board. */
-function choosesLedge({ lid, cladding, edge }: TimberBox): boolean {
-  return lid !== undefined || !(cladding || edge);
-}
-
-function mendBearing(made: TimberBox, clearance: number, path: string): { path: string; value: number }[] | undefined {
-  if (bearsPane(choosesLedge(made) ? made.ledge : made.board.thickness, clearance)) return [];
-  const value = leastLedge(clearance);
-  if (!choosesLedge(made) || value > widestLedge(made) + 1e-9) return undefined;
-  return [{ path: `${path}.box.parameters.ledge`, value }];
-}
-
-/** What holds the pane: its bearing in the middle and slid aside, the wall left beside the rebate, the lid left under it. */
-function seatFindings(made: TimberBox, frame: Frame, glazing: GlazingDesign, path: string): Finding[] {
-  if (!glazing.cover) return [];
-  const { board, lid } = made;
-  const { clearance } = glazing;
-  const widest = widestLedge(made);
-  const found: Finding[] = [];
-  const at = { x: frame.outside.length / 2, y: frame.wall / 2 };
-  const ledge = choosesLedge(made) ? made.ledge : board.thickness;
-  if (choosesLedge(made) && made.ledge > widest + 1e-9)
-    found.push({
-      code: 'ledge-too-wide',
-      severity: 'clash',
-      path: `${path}.box.parameters.ledge`,
-      values: { ledge: made.ledge, most: widest },
-      at,
-      fix: Math.floor(widest * 2000 + 1e-6) / 2000,
-    });
-  else if (!bearsPane(ledge, clearance)) {
-    const { centred, slid } = paneBearing(ledge, clearance);
-    const [mend] = mendBearing(made, clearance, path) ?? [];
-    found.push({
-      code: 'pane-falls-in',
-      severity: 'clash',
-      path: mend?.path ?? `${path}.glazing.parameters.clearance`,
-      values: {
-        ledge,
-        clearance,
-        centred: Math.max(0, centred),
-        slid: Math.max(0, slid),
-        least: leastLedge(clearance),
-      },
-      at,
-      fix: mend?.value ?? Math.max(0.001, mostClearance(Math.min(widest, ledge))),
-    });
-  }
-  if (lid && lid.timber.thickness < glazing.seatDepth + leastUnder - 1e-9) {
-    const needed = glazing.seatDepth + leastUnder;
-    const [thicker] = entries('timber')
-      .filter((one) => one.tape === lid.timber.tape && one.width < 0.06 && one.thickness >= needed - 1e-9)
-      .sort((a, b) => a.thickness - b.thickness);
-    found.push({
-      code: 'lid-too-thin',
-      severity: 'clash',
-      path: `${path}.box.parameters.lidFrame`,
-      values: { lid: lid.timber.thickness, seat: glazing.seatDepth, needed },
-      at,
-      ...(thicker ? { fix: thicker.id } : {}),
-    });
-  }
-  return found;
-}
-
-function boxFindings(
-  made: TimberBox,
-  frame: Frame,
-  glazing: GlazingDesign,
-  path: string,
-  exits: readonly Exit[],
-): Finding[] {
-  const { cladding, edge, board } = made;
-  const at = (name: string) => `${path}.box.parameters.${name}`;
-  const found: Finding[] = [];
-  if (cladding && cladding.width < frame.rimTop - 1e-9)
-    found.push({
-      code: 'cladding-too-narrow',
-      severity: 'clash',
-      path: at('cladding'),
-      values: { board: cladding.width, needed: frame.rimTop },
-    });
-  const mostRails = Math.max(0, Math.floor((frame.inside.length - leastBay) / (leastBay + board.thickness) + 1e-9));
-  if (made.rails > mostRails)
-    found.push({
-      code: 'rails-fill-box',
-      severity: 'clash',
-      path: at('rails'),
-      values: { rails: made.rails, most: mostRails },
-      at: { x: frame.outside.length / 2, y: frame.outside.width / 2 },
-      fix: mostRails,
-    });
-  for (const [field, least] of [
-    ['cleat', leastCleat],
-    ['edgeStrip', leastStrip],
-  ] as const)
-    if (made[field] > 0 && made[field] < least - 1e-9)
-      found.push({
-        code: 'too-thin-to-cut',
-        severity: 'clash',
-        path: at(field),
-        values: { what: field === 'cleat' ? 'corner cleat' : 'edge strip', size: made[field], least },
-        fix: 0,
-      });
-  found.push(...seatFindings(made, frame, glazing, path));
-  const through = exits.find(({ side }) => side === 'low' || side === 'high');
-  if (through && made.side === 'fixed')
-    found.push({
-      code: 'array-cannot-go-in',
-      severity: 'clash',
-      path: at('side'),
-      values: {},
-      at: { x: through.along, y: through.side === 'low' ? frame.wall / 2 : frame.outside.width - frame.wall / 2 },
-    });
-  if (edge && glazing.cover) {
-    const { thickness } = edge.sheet;
-    const hold = edge.lip - thickness - glazing.clearance;
-    const most = board.thickness + thickness;
-    if (hold < leastHold - 1e-9)
-      found.push({
-        code: 'lip-misses-pane',
-        severity: 'clash',
-        path: at('lip'),
-        values: { lip: edge.lip, least: thickness + glazing.clearance + leastHold },
-        fix: Math.ceil((thickness + glazing.clearance + leastHold) * 1000) / 1000,
-      });
-    else if (edge.lip > most + 1e-9)
-      found.push({
-        code: 'lip-shades-plate',
-        severity: 'caution',
-        path: at('lip'),
-        values: { lip: edge.lip, most },
-        fix: Math.floor(most * 1000) / 1000,
-      });
-  }
-  return found;
 }

@@ -9,9 +9,22 @@ import {
   type LengthQuery,
   wasteOf,
 } from './bars';
+import {
+  costs,
+  type Generated,
+  generate,
+  type Length,
+  leastSlice,
+  type Model,
+  type Pattern,
+  patternsOf,
+  roundUp,
+  rows,
+  slack,
+} from './columns';
 import { consolidateOffcuts } from './consolidateOffcuts';
 import { planLoose } from './lengths';
-import { fillings, type Wanted, worthiest } from './patterns';
+import { fillings } from './patterns';
 import { loadSolver, type Solver } from './solver';
 import { tieUp } from './ties';
 
@@ -32,24 +45,8 @@ const mostFillings = 3000;
 const mostModelled = 250;
 /** Bars of a part that is planned again by itself. */
 const partBars = 8;
-/** s below which nothing is begun any more, and steps of one search for a filling. */
-const leastSlice = 0.01;
-const searchSteps = 60_000;
-/** Rounds of new fillings, and columns beyond which set-ups are not thinned out. */
-const mostRounds = 200;
+/** Columns beyond which set-ups are not thinned out. */
 const mostThinned = 160;
-
-/** One way to cut one kind of bar. */
-interface Pattern {
-  stock: Choice;
-  take: number[];
-}
-
-/** A length with the ids that want it, so that pieces alike are one thing to the plan. */
-interface Length extends Wanted {
-  length: number;
-  ids: string[];
-}
 
 /**
  * The cheapest plan of pieces on bars, and the proof of it (Gilmore and Gomory 1961). Fillings of a bar are made as their shadow
@@ -71,7 +68,7 @@ export async function planLengths(query: LengthQuery, options: ExactOptions = {}
 }
 
 async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthPlan> {
-  const fast = tidied(planLoose(query), query);
+  const fast = consolidated(planLoose(query), query);
   options.onProgress?.(fast);
   const stock = choices(query);
   const longest = Math.max(0, ...stock.map(({ room }) => room));
@@ -96,7 +93,7 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
   let complete = !short;
   const take = (whole: Whole | undefined) => {
     if (!whole || whole.patterns.some((one, index) => one.stock.id === slack && (whole.counts[index] ?? 0) > 0)) return;
-    const plan = tidied(planOf(whole, lengths, query, tooLong), query);
+    const plan = consolidated(planOf(whole, lengths, query, tooLong), query);
     const dearer = plan.cost > best.cost + 1e-6;
     const noSimpler = plan.cost > best.cost - 1e-6 && plan.bars.length >= best.bars.length;
     if (complete && (dearer || noSimpler)) return;
@@ -164,7 +161,7 @@ async function searched(
 }
 
 /** A plan with its offcuts gathered, each bar by itself first. */
-function tidied(plan: LengthPlan, query: LengthQuery): LengthPlan {
+function consolidated(plan: LengthPlan, query: LengthQuery): LengthPlan {
   const stock = new Map(choices(query).map((one) => [one.id, one]));
   const each = plan.bars.flatMap(({ stock: id, count, pieces }) => {
     const one = stock.get(id);
@@ -179,15 +176,6 @@ function barsOf(
 ): Pick<LengthPlan, 'bars' | 'cost' | 'waste'> {
   const bars = gather(filled, kerf, trim);
   return { bars, cost: filled.reduce((sum, bar) => sum + bar.stock.price, 0), waste: wasteOf(bars, stock) };
-}
-
-/** What every model is made of. */
-interface Model {
-  lengths: readonly Length[];
-  stock: readonly Choice[];
-  solve: Solver;
-  /** Money that every price is a whole number of; nought where there is none. */
-  unit: number;
 }
 
 function gatherLengths(pieces: readonly LengthPiece[], kerf: number, longest: number): Length[] {
@@ -211,101 +199,6 @@ function everyPattern(lengths: readonly Length[], stock: readonly Choice[]): Pat
     patterns.push(...ways.map((take) => ({ stock: one, take })));
   }
   return patterns;
-}
-
-/** Rows of the model: each length as often as it is wanted, each bar as often as it is to be had. */
-function rows(patterns: readonly Pattern[], lengths: readonly Length[], stock: readonly Choice[]): string[] {
-  const terms = (of: (pattern: Pattern) => number) =>
-    patterns.flatMap((pattern, index) => (of(pattern) > 0 ? [`${of(pattern)} x${index}`] : [])).join('\n + ');
-  return [
-    ...lengths.map(({ count }, place) => ` d${place}: ${terms(({ take }) => take[place] ?? 0)} >= ${count}`),
-    ...stock.flatMap(({ left }, place) => {
-      const sum = terms((pattern) => (pattern.stock === stock[place] ? 1 : 0));
-      return Number.isFinite(left) && sum ? [` s${place}: ${sum} <= ${left}`] : [];
-    }),
-  ];
-}
-
-function costs(patterns: readonly Pattern[]): string {
-  return patterns.map(({ stock }, index) => `${stock.price} x${index}`).join('\n + ');
-}
-
-/** The fillings that a plan is made of. */
-function patternsOf(plan: LengthPlan, lengths: readonly Length[], stock: readonly Choice[]): Pattern[] {
-  const placeOf = new Map(lengths.map(({ length }, place) => [Math.round(length * 1e7), place]));
-  return plan.bars.flatMap((bar) => {
-    const one = stock.find(({ id }) => id === bar.stock);
-    const take = lengths.map(() => 0);
-    for (const { length } of bar.pieces) {
-      const place = placeOf.get(Math.round(length * 1e7)) ?? -1;
-      if (place >= 0) take[place] = (take[place] ?? 0) + 1;
-    }
-    return one ? [{ stock: one, take }] : [];
-  });
-}
-
-const slack = ' slack';
-
-/** A piece that is left out, at a price that nobody pays: with these there is a plan to begin with where too little seems to be had. */
-function slackPatterns(lengths: readonly Length[], stock: readonly Choice[]): Pattern[] {
-  const price = 1000 * (1 + Math.ceil(Math.max(0, ...stock.map((one) => one.price))));
-  const none: Choice = { id: slack, length: 0, price, room: 0, left: Number.POSITIVE_INFINITY };
-  return lengths.map((_, place) => ({ stock: none, take: lengths.map((__, other) => (other === place ? 1 : 0)) }));
-}
-
-/** Fillings worth having, how often the linear plan takes each, and its cost where the search was whole. */
-interface Generated {
-  patterns: Pattern[];
-  shares: number[];
-  bound?: number;
-}
-
-/** Fillings as their shadow prices call for them, until no other one would make the linear plan cheaper. */
-function generate(
-  { lengths, stock, solve, unit }: Model,
-  fast: LengthPlan,
-  short: boolean,
-  left: () => number,
-): Generated {
-  const patterns: Pattern[] = [];
-  const known = new Set<string>();
-  const add = (pattern: Pattern): boolean => {
-    const key = `${pattern.stock.id}|${pattern.take.join()}`;
-    if (known.has(key)) return false;
-    known.add(key);
-    patterns.push(pattern);
-    return true;
-  };
-  for (const pattern of patternsOf(fast, lengths, stock)) add(pattern);
-  if (short) for (const pattern of slackPatterns(lengths, stock)) add(pattern);
-  const endless = stock.every(({ left }) => left === Number.POSITIVE_INFINITY);
-  let shares: number[] = [];
-  let bound: number | undefined;
-  for (let round = 0; round < mostRounds && left() > leastSlice; round += 1) {
-    const solved = solve(
-      `Minimize\n obj: ${costs(patterns)}\nSubject To\n${rows(patterns, lengths, stock).join('\n')}\nEnd`,
-      left(),
-    );
-    if (solved.status !== 'Optimal') break;
-    shares = patterns.map((_, index) => solved.columns.get(`x${index}`) ?? 0);
-    const worths = lengths.map((_, place) => solved.duals.get(`d${place}`) ?? 0);
-    let cheaper = false;
-    let whole = true;
-    let ratio = 1;
-    stock.forEach((one, place) => {
-      const filling = worthiest(lengths, worths, one.room, left() > leastSlice ? searchSteps : 1);
-      whole &&= filling.whole;
-      if (filling.worth > 1e-9) ratio = Math.min(ratio, one.price / filling.worth);
-      const reduced = one.price - (solved.duals.get(`s${place}`) ?? 0) - filling.worth;
-      if (reduced < -1e-7 && add({ stock: one, take: filling.take })) cheaper = true;
-    });
-    // A search cut short proves nothing.
-    if (!cheaper) return { patterns, shares, ...(whole ? { bound: solved.objective } : {}) };
-    // Shadow prices scaled until no filling is worth more than its bar are a bound already (Farley 1990).
-    if (whole && endless) bound = Math.max(bound ?? 0, solved.objective * ratio);
-    if (!short && bound !== undefined && roundUp(bound, unit) >= fast.cost - 1e-6) break;
-  }
-  return { patterns, shares, ...(bound === undefined ? {} : { bound }) };
 }
 
 /** The linear plan's whole bars, and what is left over planned at once. */
@@ -428,9 +321,4 @@ function priceUnit(stock: readonly Choice[]): number {
   if (cents.some((price) => Math.abs(price - Math.round(price)) > 1e-6)) return 0;
   const measure = (a: number, b: number): number => (b === 0 ? a : measure(b, a % b));
   return cents.map(Math.round).reduce(measure, 0) / 100;
-}
-
-/** Money that prices can add up to and that is not below a bound. */
-function roundUp(bound: number, unit: number): number {
-  return unit > 0 ? Math.ceil(bound / unit - 1e-6) * unit : bound;
 }

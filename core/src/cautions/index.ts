@@ -1,3 +1,5 @@
+// Rules over the whole job: what clashes, what the heat does to materials, growth, pressure, steam, scalding.
+
 export { loopBoils } from './boiling';
 export { allWords, jobFindings, sayFinding } from './findings';
 export { placeWords, type ServiceMargin, serviceMargins } from './serviceMargins';

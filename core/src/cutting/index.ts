@@ -1,3 +1,6 @@
+// What the builder decides about stock: locked cuts, miscuts, what to look at before the saw, sizes that waste
+// nothing, substitutes.
+
 export { type CutMiss, cutMiss, isSlip, type MissFit } from './cutMiss';
 export {
   type FieldChanges,

@@ -1,3 +1,5 @@
+// The job document: its schema and versions, defaults, edits by path and how they merge, what changed in words.
+
 export { asBuilt } from './asBuilt';
 export {
   type Change,

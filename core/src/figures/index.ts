@@ -1,3 +1,5 @@
+// What a job does: figures with their bands and derivations, curves, still panels, and everything worked out at once.
+
 export {
   type BothBands,
   bandsOverFlow,

@@ -1,3 +1,5 @@
+// A document opened: its heaters bound, conditions, dimensions, the pieces of the whole job and the plan of its stock.
+
 export { absentWords, attempt } from './attempt';
 export {
   type Conditions,

@@ -1,3 +1,5 @@
+// How the pane stands and under what sky, judged for this job.
+
 export {
   isPlaced,
   jobAround,

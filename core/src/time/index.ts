@@ -1,3 +1,5 @@
+// Clocks of zones, and times as people write them.
+
 export {
   type DateOrder,
   dayMilliseconds,

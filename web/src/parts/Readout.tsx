@@ -9,9 +9,9 @@ interface ReadoutProps {
   value: string;
   /** Of a panel as drawn and well made. */
   band?: string | undefined;
-  /** Of a typical home-made one; shown with the derivations. */
+  /** Of a typical home-made one; shown with the derivation. */
   homeMade?: string | undefined;
-  /** Its derivations, when they are shown. */
+  /** Its derivation, when it is shown. */
   derivation?: Derivation | undefined;
   habit: Habit;
   onOpen(label: string): void;
@@ -36,7 +36,7 @@ const figure: CSSProperties = {
 const bandStyle: CSSProperties = { fontSize: 14, fontWeight: 500, color: ink('soft') };
 
 /**
- * A figure with its name; opens to its derivations. Drawn again only when what it shows changes, and of plain elements: eight
+ * A figure with its name; opens to its derivation. Drawn again only when what it shows changes, and of plain elements: eight
  * of these move at every step of the tape, and each styled component costs a fifth of a millisecond.
  */
 export const Readout = memo(function Readout({

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { type Family, families, type PanelDocument, views } from '..';
-import type { Typed } from './box.fixture';
 import { buildable } from './buildable.fixture';
+import type { Typed } from './list.fixture';
 import { CutList } from './list.fixture';
 import { things } from './named.fixture';
 import { buildHarp, buildSerpentine } from './plates.fixture';

@@ -1,6 +1,9 @@
 import { findEntry } from '../../catalogue';
 import { type Part, type Purchase, sectionOf } from '../../shop';
 
+/** What the builder has typed that no piece shows: how far tubes stand out, the radius of a bend, a gasket. */
+export type Typed = Record<string, unknown>;
+
 /** A cut list to be asked for its pieces by their role, counting what is used of each. */
 export class CutList {
   readonly used = new Map<string, number>();

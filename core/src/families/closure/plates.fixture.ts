@@ -1,7 +1,7 @@
 import { bore, drillFor, elbowFor, entry, teeFor } from '../../catalogue';
 import type { HoleSchedule, Part } from '../../shop';
-import { type BuiltBox, buildBox, type Typed } from './box.fixture';
-import { type CutList, diameterOf, lengthOf, thicknessOf } from './list.fixture';
+import { type BuiltBox, buildBox } from './box.fixture';
+import { type CutList, diameterOf, lengthOf, type Typed, thicknessOf } from './list.fixture';
 import { pierced, type Rod, tiny } from './solids.fixture';
 
 const mm = (metres: number) => `${(metres * 1000).toFixed(1)} mm`;

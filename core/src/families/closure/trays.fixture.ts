@@ -1,7 +1,6 @@
 import { entry } from '../../catalogue';
 import type { Part } from '../../shop';
-import type { Typed } from './box.fixture';
-import { type CutList, lengthOf, orderedSize, thicknessOf } from './list.fixture';
+import { type CutList, lengthOf, orderedSize, type Typed, thicknessOf } from './list.fixture';
 import {
   bearingArea,
   clashesOf,

@@ -137,5 +137,5 @@ interface FiguresLike {
   dryMass: number;
   wetMass: number;
   cost?: number;
-  perPanel: unknown[];
+  perHeater: unknown[];
 }

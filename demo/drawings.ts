@@ -1,6 +1,6 @@
 import { defaultJob, familyIds } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
-import { standardChoice, views } from '@north-pane/core/families';
+import { standardChoice } from '@north-pane/core/families';
 import { openJob, sideOf } from '@north-pane/core/job';
 
 /**
@@ -14,7 +14,8 @@ export function drawings(): Record<string, string> {
     const open = openJob(defaultJob(family));
     const design = open.panels[0]?.design;
     if (!design) continue;
-    for (const view of views) files[`drawings/${family}-${view}.svg`] = writeSvg(design.drawing(view), { habit });
+    for (const [view, { draw }] of Object.entries(design.drawings))
+      files[`drawings/${family}-${view}.svg`] = writeSvg(draw(), { habit });
   }
   const job = defaultJob('harp');
   const [panel] = job.panels;
@@ -29,8 +30,8 @@ export function drawings(): Record<string, string> {
       },
     ],
   });
-  const development = bent.panels[0]?.design.development;
-  if (development) files['drawings/folded-edge-bent.svg'] = writeSvg(development(), { habit });
+  const edge = bent.panels[0]?.design.drawings.bent;
+  if (edge) files['drawings/folded-edge-bent.svg'] = writeSvg(edge.draw(), { habit });
   files['drawings/hinged-frame-side.svg'] = writeSvg(sideOf(bent, 0), { habit });
   return files;
 }

@@ -1,9 +1,9 @@
 import type { Job } from '@north-pane/core/document';
-import { massFlowOf } from '@north-pane/core/heat';
-import { panelsState } from '@north-pane/core/loop';
+import { heatersState } from '@north-pane/core/loop';
 import { clearOnPane, readingConditions } from '@north-pane/core/proof';
 import { plantOf } from '@north-pane/core/proving';
 import { normals } from '@north-pane/core/quantity';
+import { massFlowOf, spreadOf } from '@north-pane/core/thermal';
 
 /** J/K of panels and pipe between the two thermometers: how slowly the outlet follows. */
 const lag = 60_000;
@@ -57,13 +57,10 @@ export function gannetReadings(job: Job, seed: number): string {
   const plant = plantOf(job);
   const built = {
     ...plant,
-    groups: plant.groups.map(({ heat, count }) => ({
-      count,
-      heat: {
-        ...heat,
-        covers: heat.covers.map((cover) => ({ ...cover, transmittance: { ...cover.transmittance, likely: 0.7 } })),
-      },
-    })),
+    groups: plant.groups.map(({ thermal, count }) => {
+      const pane = spreadOf(thermal, 'transmittance');
+      return { count, thermal: pane ? thermal.knowing({ transmittance: { ...pane, likely: 0.7 } }) : thermal };
+    }),
   };
   const normal = normals(seed);
   const lines = ['time,water in °C,water out °C,air °C,sun on pane W/m²,flow L/min,wind m/s'];
@@ -85,7 +82,7 @@ export function gannetReadings(job: Job, seed: number): string {
       const running = irradiance > 120;
       const reading = { time, inlet, outlet: inlet, air, flow, irradiance, wind };
       const conditions = running ? readingConditions(built, reading) : undefined;
-      const steady = conditions ? panelsState(built.groups, built.connection, conditions).gain : 0;
+      const steady = conditions ? (heatersState(built.groups, built.connection, conditions).gain ?? 0) : 0;
       const follow = 1 - Math.exp((-step * 4180 * massFlowOf(flow, inlet)) / lag);
       gain += (steady - gain) * (running ? follow : 1);
       const written = [

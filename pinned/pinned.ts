@@ -4,7 +4,7 @@ import { brotliCompressSync, brotliDecompressSync, constants } from 'node:zlib';
 import { jobSteps } from '@north-pane/core/building';
 import { jobFindings, sayFinding } from '@north-pane/core/cautions';
 import type { Job } from '@north-pane/core/document';
-import { evaluateBands, evaluateOpen, panelDerivations } from '@north-pane/core/figures';
+import { evaluateBands, evaluateOpen, heaterDerivations } from '@north-pane/core/figures';
 import { jobParts, jobShop, openJob } from '@north-pane/core/job';
 import type { ShopPlan } from '@north-pane/core/shop';
 
@@ -36,7 +36,7 @@ export function resultsOf(job: Job): Record<string, unknown> {
     bands: attempt(() => evaluateBands(job, {}, { samples: 16, seed: 1 })),
     derivations: attempt(() => {
       const figures = evaluateOpen(open);
-      return open.panels.map(({ design }, index) => panelDerivations(figures, design, index));
+      return open.panels.map(({ design }, index) => heaterDerivations(figures, design, index));
     }),
     findings: attempt(() =>
       jobFindings(open).map((finding) => ({ ...finding, words: sayFinding(finding, job.units) })),

@@ -19,14 +19,14 @@ describe('rooms', () => {
   };
 
   const refused: [file: string, text: string, why: RegExp][] = [
-    ['core/src/heat/a.ts', `import { x } from '../job';`, /heat may not know job/],
-    ['core/src/sky/a.ts', `export * from '../heat/fin';`, /sky may not know heat/],
-    ['core/src/heat/a.ts', `import { x } from '..';`, /front door/],
-    ['core/src/heat/a.ts', `import fs from 'node:fs';`, /core may not use node:fs/],
-    ['core/src/heat/a.ts', `const d3 = await import("d3");`, /core may not use d3/],
-    ['core/src/heat/a.ts', `import { x } from '../../../web/src/a';`, /by path/],
-    ['core/src/heat/a.ts', `import { x } from '@north-pane/server/client';`, /core may not know server/],
-    ['core/src/den/a.ts', `import { x } from '../heat';`, /no room/],
+    ['core/src/thermal/a.ts', `import { x } from '../job';`, /thermal may not know job/],
+    ['core/src/sky/a.ts', `export * from '../thermal/fin';`, /sky may not know thermal/],
+    ['core/src/thermal/a.ts', `import { x } from '..';`, /front door/],
+    ['core/src/thermal/a.ts', `import fs from 'node:fs';`, /core may not use node:fs/],
+    ['core/src/thermal/a.ts', `const d3 = await import("d3");`, /core may not use d3/],
+    ['core/src/thermal/a.ts', `import { x } from '../../../web/src/a';`, /by path/],
+    ['core/src/thermal/a.ts', `import { x } from '@north-pane/server/client';`, /core may not know server/],
+    ['core/src/den/a.ts', `import { x } from '../thermal';`, /no room/],
     ['server/src/a.ts', `import { x } from '@north-pane/web';`, /server may not know web/],
     ['web/src/a.tsx', `import { x } from '@north-pane/server/src/db';`, /only through its client/],
   ];
@@ -47,18 +47,18 @@ describe('rooms', () => {
   });
 
   it('refuses a circle, in core and in web, and names all of it', () => {
-    plant('core/src/heat/a.ts', `import { b } from './b';`);
-    plant('core/src/heat/b.ts', `import { c } from './c';`);
-    expect(plant('core/src/heat/c.ts', `import type { a } from './a';`)).deep.equal([
-      `imports in a circle: ${['a', 'b', 'c', 'a'].map((name) => join('core/src/heat', `${name}.ts`)).join(' > ')}`,
+    plant('core/src/thermal/a.ts', `import { b } from './b';`);
+    plant('core/src/thermal/b.ts', `import { c } from './c';`);
+    expect(plant('core/src/thermal/c.ts', `import type { a } from './a';`)).deep.equal([
+      `imports in a circle: ${['a', 'b', 'c', 'a'].map((name) => join('core/src/thermal', `${name}.ts`)).join(' > ')}`,
     ]);
-    plant('core/src/heat/c.ts', '');
+    plant('core/src/thermal/c.ts', '');
     plant('web/src/parts/a/index.tsx', `import { b } from './b';`);
     expect(plant('web/src/parts/a/b.tsx', `import { a } from '.';`)[0]).match(/in a circle: web/);
   });
 
   it('lets through what the plan allows', () => {
-    expect(plant('core/src/job/a.ts', `import { x } from '../heat';\nimport * as z from 'zod';`)).deep.equal([]);
+    expect(plant('core/src/job/a.ts', `import { x } from '../thermal';\nimport * as z from 'zod';`)).deep.equal([]);
     expect(plant('web/src/a.ts', `import type { A } from '@north-pane/server/client';`)).deep.equal([]);
   });
 });

@@ -7,6 +7,7 @@ import { dirname, join, relative, resolve, sep } from 'node:path';
  */
 const coreRooms = [
   'quantity',
+  'readout',
   'table',
   'time',
   'catalogue',
@@ -14,8 +15,8 @@ const coreRooms = [
   'steps',
   'draw',
   'sky',
-  'heat',
-  'flow',
+  'thermal',
+  'hydraulic',
   'shop',
   'absorbers',
   'glazings',

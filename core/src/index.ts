@@ -3,7 +3,9 @@
 
 export { defaultJob, familyIds, type Job, parseJob } from './document';
 export { evaluateBands, evaluateJob } from './figures';
-export { manifoldFlow, pressureDrop } from './flow';
+export { manifoldFlow, pressureDrop } from './hydraulic';
+export { planLengths, planSheets } from './shop';
+export { clearSky, incidenceAngle, splitGlobal, sunPosition, tiltedIrradiance } from './sky';
 export {
   coverOptics,
   efficiencyFactor,
@@ -11,6 +13,4 @@ export {
   heatRemovalFactor,
   topLoss,
   tubeFilm,
-} from './heat';
-export { planLengths, planSheets } from './shop';
-export { clearSky, incidenceAngle, splitGlobal, sunPosition, tiltedIrradiance } from './sky';
+} from './thermal';

@@ -16,11 +16,11 @@ import {
   withValueAt,
 } from './document';
 import { families } from './families';
-import { panelDerivations } from './figures';
-import { wholeBands, wholeFigures } from './figures/whole.fixture';
-import { efficiencyLine } from './heat';
+import { heaterDerivations } from './figures';
+import { given, wholeBands, wholeFigures } from './figures/whole.fixture';
 import { heatConditions, jobShop, openJob, stagnationConditions } from './job';
 import { buyListCsv, cutListCsv } from './papers';
+import { flatOf, lineOf } from './thermal/flat/flat.fixture';
 
 const job = defaultJob('harp');
 const set = (path: string, value: unknown): Job => withValueAt(job, pathSteps(path), value);
@@ -167,15 +167,16 @@ describe('job: figures', () => {
         const open = openJob(one);
         const group = open.groups[0];
         if (!group) throw new Error('no panel');
+        const flat = flatOf(group.thermal).description;
         // Battens and gutters between strips catch no sun: an envelope on aperture says nothing of them.
-        if (group.heat.absorberArea < 0.9 * group.heat.apertureArea) continue;
+        if (flat.absorberArea < 0.9 * flat.apertureArea) continue;
         // It is an envelope of panels under glass: a film lets the warmth of the plate out.
-        if (group.heat.covers[0]?.longWave) continue;
+        if (flat.covers[0]?.longWave) continue;
         seen += 1;
-        const line = efficiencyLine(group.heat, heatConditions(one, open.groups, {}));
+        const line = lineOf(group.thermal, heatConditions(one, open.groups, {}));
         // Against the mean of the water, as laboratories give it: F′ in the place of F_R.
-        const { state } = wholeFigures(one).perPanel[0] ?? {};
-        const toMean = (state?.efficiencyFactor ?? 1) / (state?.heatRemovalFactor ?? 1);
+        const { terms } = given(wholeFigures(one).perHeater[0]).work.state;
+        const toMean = given(terms.efficiencyFactor) / given(terms.heatRemovalFactor);
         expect(line.intercept * toMean, `${id} ${units}`).within(0.68, 0.78);
         expect(line.slope * toMean).within(4.5, 7);
         expect(wholeFigures(one).stagnationTemperature).within(120, 155);
@@ -215,7 +216,7 @@ describe('job: figures', () => {
     const open = openJob(job);
     const design = open.panels[0]?.design;
     if (!design) throw new Error('no panel');
-    for (const derivation of Object.values(panelDerivations(figures, design, 0))) {
+    for (const derivation of Object.values(heaterDerivations(figures, design, 0))) {
       expect(derivation.source, derivation.name).not.equal('');
       for (const input of derivation.inputs)
         expect(Number.isFinite(input.value), `${derivation.name}: ${input.label}`).equal(true);

@@ -3,29 +3,25 @@ import * as fc from 'fast-check';
 import { range } from './catalogue';
 import { jobFindings, loopBoils, sayFinding, serviceMargins } from './cautions';
 import { asBuilt, defaultJob, type Job, parseJob, withValueAt } from './document';
+import { waterCheck } from './families/harp/sections';
 import {
   curveSlope,
   evaluateOpen,
   flowArgument,
-  gapAdvice,
+  heaterSections,
   marksWorth,
+  sectionOf,
   specificFlowFor,
-  stillDerivations,
   stillFigures,
   uncertainRows,
-  uncertainWords,
-  waterCheck,
 } from './figures';
 import { given, wholeBands, wholeFigures } from './figures/whole.fixture';
-import { stagnationTemperature } from './heat';
+import type { ManifoldModel } from './hydraulic';
 import { nightConditions, openJob } from './job';
-import { bondTest, foundOf, paneTest, plateTest, withFound, withMeasured, withoutFound } from './proving';
-
-/** A value that has to be there. */
-function must<T>(value: T | undefined): T {
-  if (value === undefined) throw new Error('nothing there');
-  return value;
-}
+import { foundOf, handTestsOf, withFound, withMeasured, withoutFound } from './proving';
+import type { Section } from './readout';
+import { type PlateModel, stagnationTemperature } from './thermal';
+import { thicknessByWeight } from './thermal/handTests';
 
 const harp = (): Job => defaultJob('harp');
 const set = (job: Job, path: string, value: unknown): Job =>
@@ -34,6 +30,12 @@ const set = (job: Job, path: string, value: unknown): Job =>
     path.split('.').map((step) => (/^\d+$/.test(step) ? Number(step) : step)),
     value,
   );
+
+/** Readouts of a heater that stands still. */
+function stillSection(open: ReturnType<typeof openJob>) {
+  const section = sectionOf(heaterSections(open, evaluateOpen(open), 0), 'still');
+  return section?.kind === 'figures' ? section.readouts : [];
+}
 
 describe('job: what cooks', () => {
   it('asks every material of a panel, tightest first, at the heat of its own place', () => {
@@ -128,7 +130,7 @@ describe('job: a panel that stands still', () => {
     expect(nightConditions(harp(), 10).irradiance).equal(0);
   });
   it('opens to its derivations, with numbers throughout', () => {
-    for (const derivation of Object.values(stillDerivations(open, figures, 0))) {
+    for (const derivation of stillSection(open).map(({ derivation }) => given(derivation))) {
       expect(derivation.source).not.equal('');
       for (const { value, label } of derivation.inputs)
         expect(Number.isFinite(value), `${derivation.name} ${label}`).equal(true);
@@ -139,31 +141,41 @@ describe('job: a panel that stands still', () => {
 describe('job: how a panel shares its water', () => {
   const open = openJob(harp());
   const figures = evaluateOpen(open);
-  const check = must(waterCheck(open, figures, 0));
+  const checkOf = (job: typeof open) => {
+    const { design } = given(job.panels[0]);
+    const work = given(evaluateOpen(job).perHeater[0]?.work);
+    return waterCheck(design.thermal as PlateModel, design.hydraulic as ManifoldModel, {
+      ...work,
+      water: given(work.water),
+    });
+  };
+  const check = checkOf(open);
+  const headers = given(sectionOf(heaterSections(open, figures, 0), 'headers')) as Section & { kind: 'choices' };
   it('tells evenness beside the rule of thumb, and what unevenness costs', () => {
-    const shares = figures.perPanel[0]?.riserShares ?? [];
+    const shares = figures.perHeater[0]?.branches ?? [];
     expect(check.unevenness).closeTo(Math.max(...shares) / Math.min(...shares), 1e-9);
     expect(check.areaRatio).within(0.1, 1);
     expect(check.spread).within(0.1, 15);
     expect(check.cost).within(0, 0.02);
   });
   it('offers headers of the same shop, the drawn one among them, as wide as advised', () => {
-    expect(check.headers.filter(({ chosen }) => chosen)).length(1);
-    expect(check.headers.filter(({ advised }) => advised)).length(1);
-    const drawn = check.headers.find(({ chosen }) => chosen);
-    expect(drawn?.unevenness).closeTo(check.unevenness, 1e-9);
-    const bores = check.headers.map(({ bore }) => bore);
-    expect(bores).deep.equal([...new Set(bores)].sort((a, b) => a - b));
-    const wider = openJob(set(harp(), `panels.0.${check.headerPath}`, check.headers[check.headers.length - 1]?.id));
-    expect(must(waterCheck(wider, evaluateOpen(wider), 0)).unevenness).below(check.unevenness);
+    expect(headers.choices.filter(({ chosen }) => chosen)).length(1);
+    expect(headers.choices.filter(({ advised }) => advised)).length(1);
+    const drawn = headers.choices.find(({ chosen }) => chosen);
+    expect(drawn?.value.value).closeTo(check.unevenness, 1e-9);
+    // Wider headers stand further down, and feed more evenly.
+    const evenness = headers.choices.map(({ value }) => value.value);
+    expect(evenness).deep.equal([...evenness].sort((a, b) => b - a));
+    const widest = headers.choices[headers.choices.length - 1]?.set;
+    expect(checkOf(openJob(set(harp(), `panels.0.${headers.path}`, widest))).unevenness).below(check.unevenness);
   });
   it('loses about its strip to a blocked riser, whose plate then stands hot', () => {
-    const risers = figures.perPanel[0]?.riserShares.length ?? 1;
+    const risers = figures.perHeater[0]?.branches.length ?? 1;
     expect(check.blocked.cost).within(0.8 / risers, 1.1 / risers);
-    expect(check.blocked.plate).above((figures.perPanel[0]?.state?.plateTemperature ?? 0) + 40);
+    expect(check.blocked.plate).above((figures.perHeater[0]?.work?.state.places.plate ?? 0) + 40);
     // Never hotter than the same plate standing still in the same weather: about 95 °C, where a straight line from the
     // working point would put 113.
-    const still = stagnationTemperature(given(open.panels[0]).design.heat, figures.conditions);
+    const still = stagnationTemperature(given(open.panels[0]).design.thermal, figures.conditions);
     expect(check.blocked.plate).within(still - 8, still + 1e-6);
     expect(still).within(88, 102);
   });
@@ -172,7 +184,7 @@ describe('job: how a panel shares its water', () => {
 describe('job: what a mark of the tape is worth', () => {
   it('only names dimensions that gain, each by a mark inside its limits, best first', () => {
     const open = openJob(harp());
-    const heat = evaluateOpen(open).perPanel[0]?.usefulHeat ?? 0;
+    const heat = evaluateOpen(open).perHeater[0]?.usefulHeat ?? 0;
     const rows = marksWorth(open, 0, 'metric', { low: heat * 0.9, likely: heat, high: heat * 1.05 });
     expect(rows.length).above(0);
     for (const row of rows) {
@@ -190,10 +202,10 @@ describe('job: what a mark of the tape is worth', () => {
   it('is true: the job changed by that mark gives that much more', () => {
     const job = harp();
     const open = openJob(job);
-    const before = evaluateOpen(open).perPanel[0]?.usefulHeat ?? 0;
+    const before = evaluateOpen(open).perHeater[0]?.usefulHeat ?? 0;
     const row = marksWorth(open, 0, 'metric', { low: 0, likely: 1, high: 2 }).find(({ id }) => id === 'air-gap');
     if (!row) throw new Error('the air gap gains nothing here');
-    const after = wholeFigures(set(job, 'panels.0.parameters.airGap', row.next)).perPanel[0]?.usefulHeat ?? 0;
+    const after = wholeFigures(set(job, 'panels.0.parameters.airGap', row.next)).perHeater[0]?.usefulHeat ?? 0;
     expect(after - before).closeTo(row.perMark, 1e-6);
   });
 });
@@ -226,7 +238,13 @@ describe('job: two bands', () => {
 
 describe('job: hand tests laid over the design as built', () => {
   const open = openJob(harp());
-  const bond = bondTest(open, 0, [{ tube: 58, plate: 54, room: 20 }], 0.3, { painted: true, backOpen: false });
+  const bench = { painted: true, backOpen: false };
+  const foundBy = (id: string, rows: Record<string, number>[], lies = bench) => {
+    const { input, test } = given(handTestsOf(open, 0).find((one) => one.test.id === id));
+    const found = test.settle(rows, lies);
+    return found && { input, ...found };
+  };
+  const bond = foundBy('bond', [{ tube: 58, plate: 54, room: 20 }]);
   it('change what was built and not what is drawn', () => {
     if (!bond) throw new Error('no bond');
     expect(bond.value.likely).within(5, 12);
@@ -237,13 +255,13 @@ describe('job: hand tests laid over the design as built', () => {
   });
   it('asks how the panel lay: bare metal gives away less, an open back more, and the bond with them', () => {
     const found = (painted: boolean, backOpen: boolean) =>
-      given(bondTest(open, 0, [{ tube: 58, plate: 54, room: 20 }], 0.3, { painted, backOpen })).value.likely;
+      given(foundBy('bond', [{ tube: 58, plate: 54, room: 20 }], { painted, backOpen })).value.likely;
     // By hand: 5 W/m²K of air above and 5.8 of black radiation; a bare face 0.9; an under face 2.4 of air and 0.9.
     expect(found(false, false) / found(true, false)).within(0.5, 0.62);
     expect(found(true, true) / found(true, false)).within(1.2, 1.45);
   });
   it('stand together, the newest of a kind in the place of the old', () => {
-    const pane = paneTest([{ bare: 0.4, behind: 0.34 }]);
+    const pane = foundBy('pane', [{ bare: 0.4, behind: 0.34 }]);
     if (!bond || !pane) throw new Error('no value');
     let job = { ...harp(), asBuilt: withFound(harp(), 0, bond, 'bond test') };
     job = { ...job, asBuilt: withFound(job, 0, pane, 'pane test') };
@@ -255,10 +273,21 @@ describe('job: hand tests laid over the design as built', () => {
     expect(asBuilt(job).panels[0]?.known?.bond?.likely).equal(25);
   });
   it('turn a weight into a share of the drawn thickness', () => {
-    const found = plateTest({ mass: 0.4, length: 0.5, width: 0.4, density: 8940, resolution: 0.001 }, 0.0003);
-    expect(found?.thickness.likely).closeTo(0.4 / (8940 * 0.2), 1e-12);
+    const row = { mass: 0.4, length: 0.5, width: 0.4 };
+    const found = foundBy('plate', [row]);
+    expect(thicknessByWeight({ ...row, density: 8940, resolution: 0.001 })?.likely).closeTo(0.4 / (8940 * 0.2), 1e-12);
     expect(found?.value.likely).closeTo(0.4 / (8940 * 0.2) / 0.0003, 1e-9);
-    expect(plateTest({ mass: 0.4, length: 0, width: 0.4, density: 8940, resolution: 0.001 }, 0.0003)).equal(undefined);
+    expect(found?.words).equal('0.22 mm thick, drawn 0.30 mm');
+    expect(foundBy('plate', [{ ...row, length: 0 }])).equal(undefined);
+  });
+  it('are those of the heater: a wetted sheet has no bond to test, a bare one no pane', () => {
+    const tests = (job: Job) => handTestsOf(openJob(job), 0).map(({ test }) => test.id);
+    expect(tests(harp())).deep.equal(['bond', 'pane', 'plate']);
+    expect(tests(set(defaultJob('lattice'), 'panels.0.parameters.cover', 'none'))).deep.equal([]);
+    for (const { test } of handTestsOf(open, 0)) {
+      expect(test.how).match(/\.$/);
+      expect(test.settle([], bench), test.id).equal(undefined);
+    }
   });
   it('are refused where they make no job, with the reason', () => {
     const broken = { ...harp(), asBuilt: [{ path: ['panels', 0, 'known'], value: { bond: 3 }, source: 'x' }] };
@@ -288,7 +317,7 @@ describe('job: slow and hot against fast and efficient', () => {
     expect(now.usefulHeat).closeTo(wholeFigures(harp()).usefulHeat, 1e-9);
     expect([slow.gain > now.gain, now.gain > fast.gain]).deep.equal([true, true]);
     expect([slow.usefulHeat < now.usefulHeat, now.usefulHeat < fast.usefulHeat]).deep.equal([true, true]);
-    expect(slow.plate).above(fast.plate);
+    expect(slow.body).above(fast.body);
   });
   it('solves a typed flow back to the loop’s own figure', () => {
     const twice = specificFlowFor(2 * now.massFlow, { massFlow: now.massFlow, specificFlow });
@@ -306,10 +335,11 @@ describe('job: slow and hot against fast and efficient', () => {
     expect(curveSlope([], 800, 1)).equal(0);
   });
   it('names the shallow best of the gap under the pane beside the one drawn', () => {
-    const gap = gapAdvice(open, evaluateOpen(open), 0);
-    expect(gap?.drawn.gap).equal(0.025);
-    expect(gap?.best.gap).within(0.008, 0.02);
-    expect(gap?.best.flux).below(gap?.drawn.flux ?? 0);
+    const gap = given(sectionOf(heaterSections(open, evaluateOpen(open), 0), 'gap')) as Section & { kind: 'choices' };
+    const [best, drawn] = gap.choices;
+    expect(drawn?.set).equal(0.025);
+    expect(best?.set).within(0.008, 0.02);
+    expect(best?.value.value).below(drawn?.value.value ?? 0);
   });
 });
 
@@ -318,7 +348,7 @@ describe('job: spreads as they are shown', () => {
     const known = { bond: { low: 3, likely: 4, high: 5, spread: 'log-normal', kind: 'measured' } };
     const rows = uncertainRows(openJob(set(harp(), 'panels.0.known', known)), 0);
     expect(rows.filter(({ own }) => own).map(({ input }) => input)).deep.equal(['bond']);
-    for (const { input } of rows) expect(uncertainWords[input].name).not.equal('');
+    for (const { name } of rows) expect(name).not.equal('');
   });
   it('come off again one by one, and fit no panel that is gone', () => {
     const bond = { input: 'bond' as const, value: range(4, 5, 6, 'measured') };
@@ -344,8 +374,8 @@ describe('job: a panel in the cold', () => {
         fc.double({ min: 0, max: 200, noNaN: true }),
         fc.double({ min: 1e-4, max: 0.01, noNaN: true }),
         (inlet, air, irradiance, massFlow) => {
-          const [panel] = evaluateOpen(open, { inlet, air, irradiance, massFlow, wind: 4 }).perPanel;
-          const shares = panel?.riserShares ?? [];
+          const [panel] = evaluateOpen(open, { inlet, air, irradiance, massFlow, wind: 4 }).perHeater;
+          const shares = panel?.branches ?? [];
           expect(shares.reduce((sum, share) => sum + share, 0)).closeTo(1, 1e-9);
         },
       ),

@@ -62,7 +62,7 @@ describe('job: anywhere in the whole range of everything', () => {
           // A figure is there and sound, or it is not there.
           for (const [name, value] of Object.entries(figures))
             if (typeof value === 'number') expect(Number.isFinite(value), name).equal(true);
-          for (const panel of figures.perPanel)
+          for (const panel of figures.perHeater)
             for (const [name, value] of Object.entries(panel))
               if (typeof value === 'number') expect(Number.isFinite(value), name).equal(true);
           expect(figures.apertureArea).above(0);

@@ -68,7 +68,7 @@ describe('np', () => {
     expect((await json('cooks job.json'))[0]).keys('panel', 'name', 'place', 'sees', 'high', 'limit', 'margin');
     expect((await json('still job.json'))[0]).include({ panel: 'panel-a' });
     expect((await json('still job.json'))[0].boils).within(600, 7200);
-    expect((await json('water job.json'))[0].unevenness).within(1, 3);
+    expect((await json('water job.json'))[0].riserFlow).within(1, 3);
   });
   it('draws', async () => {
     expect(await np('draw job.json --view section --format svg')).match(/^<svg/);

@@ -3,9 +3,14 @@ import { jobFindings, sayFinding, serviceMargins } from '@north-pane/core/cautio
 import { provedShop, sayPointFully, wasteFreePoints } from '@north-pane/core/cutting';
 import { type Job, parseJob } from '@north-pane/core/document';
 import { type Drawing, type PaperFonts, type PaperSize, paperSizes, writeDxf, writeSvg } from '@north-pane/core/draw';
-import { views } from '@north-pane/core/families';
-import { evaluateBands, evaluateJob, evaluateOpen, stillFigures, waterCheck } from '@north-pane/core/figures';
-import { workmanships } from '@north-pane/core/heat';
+import {
+  evaluateBands,
+  evaluateJob,
+  evaluateOpen,
+  heaterSections,
+  sectionOf,
+  stillFigures,
+} from '@north-pane/core/figures';
 import { editableDimensions, jobShop, openJob, sideOf } from '@north-pane/core/job';
 import { cutListCsv, paperKinds, printDrawing, printJob } from '@north-pane/core/papers';
 import { proposeMapping, readReadings, type Sensors, sayVerdict } from '@north-pane/core/proof';
@@ -15,6 +20,7 @@ import { layoutDrawing, workWords } from '@north-pane/core/shop';
 import { jobAround, jobSky, jobStanding, jobStudy, siteDerivations, skySourceOf } from '@north-pane/core/site';
 import { monthsOnPane, sayStanding, sharesOf } from '@north-pane/core/sky';
 import { previewTable } from '@north-pane/core/table';
+import { workmanships } from '@north-pane/core/thermal';
 
 /** What a verb needs of the world outside. */
 export interface World {
@@ -40,7 +46,7 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     if (!workmanship) throw new Complaint(`--make: “${options.make}” is none; there are: ${workmanships.join(', ')}`);
     return evaluateBands(job, {}, { seed: Number(options.seed ?? 1), workmanship });
   },
-  cooks: ({ job }) => serviceMargins(openJob(job)),
+  cooks: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
   still: ({ job }) => {
     const open = openJob(job);
     const figures = evaluateOpen(open);
@@ -49,7 +55,18 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
   water: ({ job }) => {
     const open = openJob(job);
     const figures = evaluateOpen(open);
-    return open.panels.map(({ document }, index) => ({ panel: document.id, ...waterCheck(open, figures, index) }));
+    return open.panels.map(({ document }, index) => {
+      const { water } = figures.perHeater[index]?.work ?? {};
+      const hydraulic = open.panels[index]?.design.hydraulic;
+      const own = water && hydraulic ? hydraulic.readouts(water.at, water.state) : [];
+      const headers = sectionOf(heaterSections(open, figures, index), 'headers');
+      return {
+        panel: document.id,
+        ...water?.state,
+        ...Object.fromEntries(own.map(({ id, values }) => [id, values[0]])),
+        ...(headers ? { headers: inUnits(headers, job.units) } : {}),
+      };
+    });
   },
   parts: ({ job }) =>
     jobShop(openJob(job)).parts.map((part) => ({
@@ -109,9 +126,8 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     if (!panel) throw new Complaint('panels: the job has none');
     const { design } = panel;
     const drawings: Record<string, (() => Drawing) | undefined> = {
-      ...Object.fromEntries(views.map((one) => [one, () => design.drawing(one)])),
+      ...Object.fromEntries(Object.entries(design.drawings).map(([id, { draw }]) => [id, draw])),
       side: () => sideOf(open, 0),
-      ...(design.development ? { bent: design.development } : {}),
     };
     const drawing = Object.hasOwn(drawings, view) ? drawings[view]?.() : undefined;
     if (!drawing)
@@ -173,6 +189,13 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     };
   },
 };
+
+/** A value with every sentence in it in the reader's units. */
+function inUnits<T>(value: T, habit: Habit): T {
+  return JSON.parse(JSON.stringify(value), (_, one: unknown) =>
+    typeof one === 'string' ? sayWords(one, habit) : one,
+  ) as T;
+}
 
 /** Options that a verb knows; any other is a slip of the caller's. */
 const known: Readonly<Record<string, readonly string[]>> = {

@@ -1,7 +1,7 @@
 import type { Finding } from '../care';
 import type { Range, Tool, Tube } from '../catalogue';
-import type { CollectorDescription } from '../heat';
 import type { Part, Purchase } from '../shop';
+import type { PlateStrip } from '../thermal';
 
 /** The tubes a plate lies on. */
 export interface TubeRow {
@@ -30,7 +30,7 @@ export interface AbsorberDesign {
   work: { does: readonly string[]; needs: readonly Tool[]; beware: readonly string[] };
   on(row: TubeRow): {
     /** The plate as heat sees it. */
-    plate: CollectorDescription['plate'];
+    plate: PlateStrip;
     /** m. Least pitch at which neighbours do not overlap. */
     leastPitch: number;
     /** W/mK. */
@@ -50,7 +50,7 @@ export interface AbsorberDesign {
 }
 
 /** A plate of one thickness, a strip of it on each tube, the tube under it. */
-export function evenPlate(width: number, tube: Tube, conductance: number): CollectorDescription['plate'] {
+export function evenPlate(width: number, tube: Tube, conductance: number): PlateStrip {
   const beside = Math.max(0, (width - tube.outerDiameter) / 2);
   return { width, steps: [{ width: beside, conductance }], mount: 'under', whole: false };
 }

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { entry } from '../catalogue';
-import { steppedFin } from '../heat';
 import { sayWords } from '../quantity';
 import { type Part, workWords } from '../shop';
+import { steppedFin } from '../thermal';
 import { absorbers, type TubeRow } from '.';
 import { lapCount, lapSteps } from './nestedFins';
 

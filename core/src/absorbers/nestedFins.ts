@@ -11,8 +11,8 @@ import {
   serviceLimits,
   type Tube,
 } from '../catalogue';
-import type { FinStep } from '../heat';
 import { sized } from '../quantity';
+import type { FinStep } from '../thermal';
 import type { AbsorberDesign } from './absorber';
 
 const bonds: Record<'greased' | 'dry', Range> = {

@@ -2,8 +2,8 @@ import type { Finding } from '../care';
 import type { Range, Tool } from '../catalogue';
 import type { Drawing, Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
-import type { ThermalStack } from '../heat';
 import type { Part, Purchase } from '../shop';
+import type { ThermalStack } from '../thermal';
 
 /** m. Clearance hole of a 4 mm screw. */
 export const screwHole = 0.0045;

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { glazings } from '../glazings';
-import { stackConductance } from '../heat';
+import { stackConductance } from '../thermal';
 import { boxes } from '.';
 
 const glazing = (parameters: Record<string, unknown> = {}) =>

@@ -1,6 +1,6 @@
-import { boilingPoint } from '../heat';
 import type { OpenJob } from '../job';
 import { airPressure } from '../sky';
+import { boilingPoint } from '../thermal';
 
 /** Pa over the air's pressure at which a closed loop's relief valve opens: the usual 3 bar. */
 export const reliefPressure = 3e5;

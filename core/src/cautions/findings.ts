@@ -7,7 +7,7 @@ import type { Habit } from '../quantity';
 import { hasSize } from '../shop';
 import { growthFindings, growthWords } from './growth';
 import { safetyFindings, safetyWords } from './safety';
-import { placeWords, type ServiceMargin, serviceMargins } from './serviceMargins';
+import { type ServiceMargin, serviceMargins } from './serviceMargins';
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
 export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = serviceMargins(open)): Finding[] {
@@ -37,23 +37,23 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
           values: { name, limit, sees, high },
         }),
       ),
-    ...(job.loop.kind === 'drain-back' && !design.drains.empties
+    ...(job.loop.kind === 'drain-back' && design.hydraulic && !design.hydraulic.drains.empties
       ? [
           {
             code: 'panel-holds-water',
             severity: 'caution',
             path: `panels.${index}.turned`,
-            values: { how: design.drains.how },
+            values: { how: design.hydraulic.drains.how },
           } as const,
         ]
       : []),
-    ...(job.loop.pressurised && design.water.weakPoint
+    ...(job.loop.pressurised && design.hydraulic?.weakPoint
       ? [
           {
             code: 'weak-under-pressure',
             severity: 'stop',
             path: 'loop.pressurised',
-            values: { what: design.water.weakPoint },
+            values: { what: design.hydraulic.weakPoint },
           } as const,
         ]
       : []),
@@ -69,12 +69,12 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
 }
 
 /** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
-function overheatedFinding({ name, place, limit, sees, high, path }: ServiceMargin): Finding {
+function overheatedFinding({ name, place, words, limit, sees, high, path }: ServiceMargin): Finding {
   return {
     code: path === 'loop.glycol' ? 'glycol-cooks' : place === 'loop' ? 'loop-cooks' : 'material-cooks',
     severity: 'caution',
     path: path ?? 'panels',
-    values: { name, place: placeWords[place], limit, sees, high },
+    values: { name, place: words, limit, sees, high },
   };
 }
 

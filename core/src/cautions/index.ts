@@ -2,4 +2,4 @@
 
 export { loopBoils } from './boiling';
 export { allWords, jobFindings, sayFinding } from './findings';
-export { placeWords, type ServiceMargin, serviceMargins } from './serviceMargins';
+export { type ServiceMargin, serviceMargins } from './serviceMargins';

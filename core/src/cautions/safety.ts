@@ -1,8 +1,8 @@
 import type { Finding, Words } from '../care';
 import { hottestStart } from '../catalogue';
-import { freezingAir, glycolFreezing, stagnationTemperature } from '../heat';
 import type { OpenJob } from '../job';
 import { nightConditions, stagnationConditions } from '../job';
+import { freezingAir, glycolFreezing, stagnationTemperature } from '../thermal';
 import { loopBoils } from './boiling';
 
 /** °C. A shower's store is heated to this now and then, or legionella lives in it: WHO, Legionella and the prevention of legionellosis (2007). */
@@ -57,7 +57,7 @@ function night(open: OpenJob): Finding[] {
   // By itself the store stands above its panel, and the cold stays below.
   if ((loop.kind !== 'pumped-direct' && loop.kind !== 'pumped-coil') || loop.check) return [];
   const falls = open.panels.map(
-    ({ design }) => clearNight - stagnationTemperature(design.heat, nightConditions(job, clearNight)),
+    ({ design }) => clearNight - stagnationTemperature(design.thermal, nightConditions(job, clearNight)),
   );
   return [
     found({ code: 'night-siphon', severity: 'caution', path: 'loop.check', fix: true }, { below: Math.max(...falls) }),
@@ -80,8 +80,8 @@ function frost(open: OpenJob): Finding[] {
       : [];
   return open.panels.flatMap(({ design }, index): Finding[] => {
     // What runs empty by itself when the pump stops holds nothing that freezes.
-    if ((loop.kind === 'drain-back' && design.drains.empties) || design.water.kind === 'film') return [];
-    const air = freezingAir(design.heat, (one) => nightConditions(job, one));
+    if ((loop.kind === 'drain-back' && design.hydraulic?.drains.empties) || design.thermal.runsDry) return [];
+    const air = freezingAir(design.thermal, (one) => nightConditions(job, one));
     return [
       found(
         { code: 'plain-water-freezes', severity: 'caution', path: 'loop.glycol', fix: 0.4 },
@@ -96,7 +96,10 @@ function pressure(open: OpenJob): Finding[] {
   const { job } = open;
   const { loop } = job;
   if (!loop.pressurised) return [];
-  const volume = open.panels.reduce((sum, { design, document }) => sum + design.water.volume * document.count, 0);
+  const volume = open.panels.reduce(
+    (sum, { design, document }) => sum + (design.hydraulic?.volume ?? 0) * document.count,
+    0,
+  );
   const barrel = job.stores.find(({ kind }) => kind === 'barrel');
   const plastic = loop.pipe !== undefined && loop.pipe !== 'copper' ? loop.pipe : undefined;
   return [
@@ -140,7 +143,7 @@ function heat(open: OpenJob): Finding[] {
   const { job } = open;
   const { loop, need } = job;
   const dry = stagnationConditions(job);
-  const plates = open.panels.map(({ design }) => stagnationTemperature(design.heat, dry));
+  const plates = open.panels.map(({ design }) => stagnationTemperature(design.thermal, dry));
   const plate = Math.max(...plates);
   const pumped = loop.kind === 'pumped-direct' || loop.kind === 'pumped-coil' || loop.kind === 'drain-back';
   const washed = need.kind === 'showers' || need.kind === 'washing';
@@ -238,7 +241,7 @@ function metals(open: OpenJob): Finding[] {
 function store(open: OpenJob): Finding[] {
   const { job } = open;
   const volume = job.stores.reduce((sum, one) => sum + one.volume, 0);
-  const area = open.groups.reduce((sum, { heat: { apertureArea }, count }) => sum + apertureArea * count, 0);
+  const area = open.groups.reduce((sum, { thermal: { apertureArea }, count }) => sum + apertureArea * count, 0);
   const per = (1000 * volume) / Math.max(1e-6, area);
   const barrel = job.loop.kind === 'thermosiphon' ? job.stores.find(({ kind }) => kind === 'barrel') : undefined;
   const pool = job.need.kind === 'pool';

@@ -1,7 +1,7 @@
 import { loopPipes, type ServiceLimit, type SolderAlloy, serviceLimits, solderHolds } from '../catalogue';
-import { hottestDeviates, layerTemperatures, type PanelPlace } from '../heat';
 import type { OpenJob } from '../job';
 import { stagnationConditions } from '../job';
+import { type Boundary, bodyTemperature, type Deviates, hottestDeviates, type ThermalModel } from '../thermal';
 import { loopBoils } from './boiling';
 
 /** One material and the heat it meets in a dry panel on the hottest clear hour; °C, K. */
@@ -9,7 +9,12 @@ export interface ServiceMargin {
   /** Index of the panel, or nothing for the loop. */
   panel: number | undefined;
   name: string;
-  place: PanelPlace | 'joint' | 'loop';
+  /** Id of the place where it sits; `joint` and `loop` besides those of the heater. */
+  place: string;
+  /** What the place is called in a sentence and in a narrow column, and its number from the sun inward. */
+  words: string;
+  short: string;
+  order: number;
   /** What it will see, and the upper edge of the band of that: the hottest that one panel in twenty still exceeds. */
   sees: number;
   high: number;
@@ -23,8 +28,19 @@ export interface ServiceMargin {
   joint?: { alloy: SolderAlloy; holds: number | undefined };
 }
 
+/** The solder of a heater lies with its tubes; the loop behind everything. */
+const joints = { words: 'joints', short: 'joints' };
+const pipes = { words: 'pipes of the loop, under steam', short: 'loop, steam' };
+const behindAll = 1000;
+
+/** A heater dry in that sun: °C by place, as it is likely and at the upper edge of its band. */
+function dryPlaces(thermal: ThermalModel, boundary: Boundary) {
+  const at = (deviates: Deviates) => thermal.state({ ...boundary, massFlow: 0 }, deviates);
+  return { likely: at({}), worst: at(hottestDeviates(thermal, boundary)) };
+}
+
 /**
- * Every material of the panels and, where it is known, of the loop against the heat it will meet: dry in the site's hottest
+ * Every material of the heaters and, where it is known, of the loop against the heat it will meet: dry in the site's hottest
  * clear hour, nothing flowing; the loop when steam pushes its boiling water back down the pipes. Least margin first.
  */
 export function serviceMargins(open: OpenJob): ServiceMargin[] {
@@ -32,23 +48,35 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
   const conditions = stagnationConditions(job);
   let hottest = { sees: conditions.air, high: conditions.air };
   const rows = open.panels.flatMap(({ design }, panel): ServiceMargin[] => {
-    const at = layerTemperatures(design.heat, conditions);
-    const worst = layerTemperatures(design.heat, conditions, hottestDeviates(design.heat, conditions));
-    hottest = { sees: Math.max(hottest.sees, at.plate), high: Math.max(hottest.high, worst.plate) };
-    return design.materials.map(({ name, place, limit, path, joint }) => {
-      const sees = at[place];
-      const high = Math.max(sees, worst[place]);
-      return {
-        panel,
-        name,
-        place: joint ? 'joint' : place,
-        sees,
-        high,
-        limit,
-        margin: limit - high,
-        ...(path ? { path } : {}),
-        ...(joint ? { joint: { alloy: joint, holds: solderHolds(joint, high) } } : {}),
-      };
+    const { thermal, materials } = design;
+    const { likely, worst } = dryPlaces(thermal, conditions);
+    hottest = {
+      sees: Math.max(hottest.sees, bodyTemperature(thermal, likely)),
+      high: Math.max(hottest.high, bodyTemperature(thermal, worst)),
+    };
+    return materials.flatMap(({ name, place, limit, path, joint }): ServiceMargin[] => {
+      const sees = likely.places[place];
+      const order = thermal.places.findIndex(({ id }) => id === place);
+      const here = thermal.places[order];
+      if (sees === undefined || !here) throw new RangeError(`${name} lies at no place of its heater: ${place}`);
+      const high = Math.max(sees, worst.places[place] ?? sees);
+      const { words, short } = joint ? joints : here;
+      return [
+        {
+          panel,
+          name,
+          place: joint ? 'joint' : place,
+          words,
+          short,
+          order: joint ? order + 0.5 : order,
+          sees,
+          high,
+          limit,
+          margin: limit - high,
+          ...(path ? { path } : {}),
+          ...(joint ? { joint: { alloy: joint, holds: solderHolds(joint, high) } } : {}),
+        },
+      ];
     });
   });
   const { loop, stores } = job;
@@ -60,6 +88,8 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
     panel: undefined,
     name,
     place: 'loop',
+    ...pipes,
+    order: behindAll,
     ...meets,
     limit,
     margin: limit - meets.high,
@@ -67,21 +97,16 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
   });
   if (loop.pipe) rows.push(inLoop(loopPipes[loop.pipe], 'loop.pipe'));
   if (barrel >= 0) rows.push(inLoop(serviceLimits.barrel, `stores.${barrel}.kind`));
-  // What falls back into its tank when the pump stops is not there to be cooked.
+  // What falls back into its tank when the pump stops is not there to be cooked. It stands in the heater, at its hottest.
   if (loop.glycol && loop.kind !== 'drain-back')
-    rows.push({ ...inLoop(serviceLimits.glycol, 'loop.glycol', hottest), place: 'plate' });
+    rows.push(glycolMargin(open, inLoop(serviceLimits.glycol, 'loop.glycol', hottest)));
   return rows.sort((a, b) => a.margin - b.margin);
 }
 
-/** What a place is called. */
-export const placeWords: Record<ServiceMargin['place'], string> = {
-  plate: 'plate and tubes',
-  joint: 'joints',
-  insulation: 'hot face of the insulation',
-  back: 'back, inside',
-  side: 'sides, inside',
-  'inner pane': 'pane',
-  'outer pane': 'outer pane',
-  bearing: 'where the pane bears',
-  loop: 'pipes of the loop, under steam',
-};
+/** The glycol stands where its heater is hottest: at the body of the first. */
+function glycolMargin({ panels: [first] }: OpenJob, margin: ServiceMargin): ServiceMargin {
+  const thermal = first?.design.thermal;
+  const order = thermal?.places.findIndex(({ id }) => id === thermal.body) ?? -1;
+  const body = thermal?.places[order];
+  return body ? { ...margin, place: body.id, words: body.words, short: body.short, order } : margin;
+}

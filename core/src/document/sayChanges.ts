@@ -1,4 +1,4 @@
-import { type Family, families, fieldsOf, type PanelDocument } from '../families';
+import { type Family, families, fieldsOf, type HeaterDocument } from '../families';
 import { mounts } from '../mounts';
 import { formatNumber, formatQuantity, type Habit } from '../quantity';
 import { type Change, changesBetween } from './changes';
@@ -68,7 +68,7 @@ function plainText(path: string, value: unknown, habit: Habit): string | undefin
 /** A change of one field of a panel, by the field's own name. */
 function panelChange(before: Job, after: Job, change: Change, habit: Habit): string {
   const [, index = 0, ...rest] = change.path;
-  const panel = (after.panels[Number(index)] ?? before.panels[Number(index)]) as PanelDocument | undefined;
+  const panel = (after.panels[Number(index)] ?? before.panels[Number(index)]) as HeaterDocument | undefined;
   const place = rest.join('.');
   if (!panel || place === '') return 'Panels';
   if (place === 'count') return `Panels alike: ${change.before} to ${change.after}`;

@@ -1,7 +1,6 @@
 import * as z from 'zod';
 import { loopPipeIds } from '../catalogue';
-import { chosenProblems, families, type PanelDocument } from '../families';
-import { uncertainInputs } from '../heat';
+import { chosenProblems, type Family, families, type HeaterDocument } from '../families';
 import { mounts } from '../mounts';
 import { climateSchema } from '../sky';
 import { isZone } from '../time';
@@ -35,6 +34,23 @@ const knownSpread = z
   })
   .refine(({ low, likely, high }) => low <= likely && likely <= high, 'low, likely and high must rise');
 
+let inputIds: ReadonlySet<string> | undefined;
+
+/** Ids of the uncertain inputs of all kinds of heater: one that a heater lost with a change of kind may stay, a slip of the pen may not. */
+function knownInputIds(): ReadonlySet<string> {
+  inputIds ??= new Set(
+    Object.values<Family>(families).flatMap((family) =>
+      family.open({ id: 'any', ...family.standard('metric') }, '').thermal.inputs.map(({ id: input }) => input),
+    ),
+  );
+  return inputIds;
+}
+
+const inputId = z.string().refine((value) => knownInputIds().has(value), {
+  error: ({ input }) =>
+    `“${String(input)}” is nothing uncertain of a heater; known: ${[...knownInputIds()].join(', ')}`,
+});
+
 const panel = z
   .strictObject({
     id,
@@ -47,7 +63,7 @@ const panel = z
     count: z.int('must be a whole number').min(1, 'must be at least 1').max(24, 'must be at most 24'),
     turned: z.boolean(),
     /** Spreads of uncertain inputs that stand above the catalogue's, by input. */
-    known: z.partialRecord(z.enum(uncertainInputs), knownSpread).optional(),
+    known: z.record(inputId, knownSpread).optional(),
   })
   .superRefine((value, context) => {
     const family = Object.hasOwn(families, value.family) ? families[value.family as keyof typeof families] : undefined;
@@ -62,7 +78,7 @@ const panel = z
     if (value.mount)
       for (const problem of chosenProblems(mounts, 'mount', value.mount))
         context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
-    for (const problem of family.problems(value as PanelDocument))
+    for (const problem of family.problems(value as HeaterDocument))
       context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
   });
 

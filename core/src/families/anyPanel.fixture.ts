@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { type Family, type PanelDocument, standardChoice } from '.';
+import { type Family, type HeaterDocument, standardChoice } from '.';
 
 type Values = Record<string, unknown>;
 const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
@@ -13,8 +13,8 @@ function anyValue(field: ReturnType<Family['fields']>[number]): fc.Arbitrary<unk
 }
 
 /** A panel of a family with kinds of absorber, box and pane, and every parameter of all of them, anywhere in its range. */
-export function anyPanel(family: Family): fc.Arbitrary<PanelDocument> {
-  const base: PanelDocument = { id: 'p', ...family.standard('metric') };
+export function anyPanel(family: Family): fc.Arbitrary<HeaterDocument> {
+  const base: HeaterDocument = { id: 'p', ...family.standard('metric') };
   const kinds = family.fields(base).filter(({ path }) => path.endsWith('.kind'));
   return fc
     .tuple(fc.boolean(), ...kinds.map((field) => anyValue(field)))
@@ -24,7 +24,7 @@ export function anyPanel(family: Family): fc.Arbitrary<PanelDocument> {
         const [name = ''] = path.split('.');
         panel[name] = standardChoice(name as 'box', String(chosen[index]), 'metric');
       });
-      return panel as unknown as PanelDocument;
+      return panel as unknown as HeaterDocument;
     })
     .chain((panel) => {
       const fields = family.fields(panel).filter(({ path }) => !path.endsWith('.kind'));
@@ -35,7 +35,7 @@ export function anyPanel(family: Family): fc.Arbitrary<PanelDocument> {
           if (head === 'parameters') (made.parameters as Values)[name] = values[index];
           else if (made[head]?.parameters) made[head].parameters[inner] = values[index];
         });
-        return made as unknown as PanelDocument;
+        return made as unknown as HeaterDocument;
       });
     });
 }

@@ -1,11 +1,11 @@
 import { memberOf } from '../catalogue';
 import type { Habit } from '../quantity';
-import type { Family, PanelDocument } from './family';
+import type { Family, HeaterDocument } from './family';
 import { families } from './registry';
 
 /** A panel made over into another kind, with what came along and what did not, in words. */
 export interface ChangedKind {
-  panel: PanelDocument;
+  panel: HeaterDocument;
   kept: string[];
   left: string[];
 }
@@ -14,11 +14,11 @@ export interface ChangedKind {
  * Makes a panel of another kind out of one: pane, box, absorber, count, and every size of the same name come along where
  * the new kind has them and takes them; the rest is fitted to the pane. Throws UnknownMember on an unknown kind.
  */
-export function changeKind(panel: PanelDocument, familyId: string, habit: Habit): ChangedKind {
+export function changeKind(panel: HeaterDocument, familyId: string, habit: Habit): ChangedKind {
   const before: Family = memberOf<Family>(families, 'kind of heater', panel.family);
   const after: Family = memberOf<Family>(families, 'kind of heater', familyId);
   const labels = new Map(before.fields(panel).map(({ path, meta }) => [path, meta.label]));
-  let made: PanelDocument = { id: panel.id, ...after.standard(habit), count: panel.count };
+  let made: HeaterDocument = { id: panel.id, ...after.standard(habit), count: panel.count };
   const kept: string[] = ['how many'];
   const left: string[] = [];
   for (const name of ['glazing', 'box', 'absorber'] as const) {

@@ -1,13 +1,14 @@
 import * as z from 'zod';
 import type { Finding, Words } from '../care';
-import { fieldMeta, type SolderAlloy } from '../catalogue';
+import { fieldMeta, type Range, type SolderAlloy } from '../catalogue';
 import type { Drawing } from '../draw';
-import type { Fitting } from '../flow';
 import type { WindOnPane } from '../glazings';
-import type { CollectorDescription, PanelPlace } from '../heat';
+import type { HydraulicModel, WaterAt, WaterState } from '../hydraulic';
 import type { Habit } from '../quantity';
+import type { SectionSource } from '../readout';
 import type { Part, Purchase, Template } from '../shop';
 import type { Step } from '../steps';
+import type { Boundary, ThermalModel, ThermalState } from '../thermal';
 
 /** A choice of a shared thing (absorber, box, glazing) in the job document. */
 export interface Chosen {
@@ -16,7 +17,7 @@ export interface Chosen {
 }
 
 /** A panel as the job document holds it. */
-export interface PanelDocument {
+export interface HeaterDocument {
   id: string;
   family: string;
   parameters: Record<string, unknown>;
@@ -30,65 +31,27 @@ export interface PanelDocument {
   /** Risers lie across the slope instead of up it. */
   turned: boolean;
   /** Spreads of uncertain inputs that the builder knows better than the catalogue. */
-  known?: CollectorDescription['known'];
+  known?: Readonly<Record<string, Range>> | undefined;
 }
 
-/** From above, cut across, and one place of it that must be right, at full size. */
-export const views = ['plan', 'section', 'detail'] as const;
-export type View = (typeof views)[number];
-
-/** What water meets in a panel, whatever way it goes. */
-interface WaterInPanel {
-  /** m³. */
-  volume: number;
-  /** What gives under mains pressure, in words that fit “… under mains pressure”; nothing where it may stand there. */
-  weakPoint: string | undefined;
+/** A view of a heater that its family draws. */
+export interface DrawnView {
+  /** What the view is called, short, and how it shows the heater. */
+  name: string;
+  words: string;
+  draw(): Drawing;
+  /** Metal laid flat before it is bent: printed at full size when it is asked for. */
+  flat?: true;
 }
 
-/** Risers side by side between two headers. */
-export interface ManifoldWater extends WaterInPanel {
-  kind: 'manifold';
-  risers: number;
-  /** m. */
-  riserLength: number;
-  riserBore: number;
-  headerBore: number;
-  pitch: number;
-  connection: 'diagonal' | 'same-side';
-  /** Headers that could be taken, the one that is, and the panel's field that holds it. */
-  headers: { choices: { id: string; name: string; bore: number }[]; chosen: string; path: string };
-}
-
-/** One long way through all of it. */
-export interface SerialWater extends WaterInPanel {
-  kind: 'serial';
-  /** m. */
-  bore: number;
-  length: number;
-  bends: { fitting: Fitting; count: number };
-}
-
-/** A thin layer between two sheets, from one corner to the other. */
-export interface SlotWater extends WaterInPanel {
-  kind: 'slot';
-  /** m. Along the flow, across it, and between the sheets. */
-  length: number;
-  breadth: number;
-  gap: number;
-}
-
-/** A film that runs down open strips: nothing to press against but the lift to their heads. */
-export interface FilmWater extends WaterInPanel {
-  kind: 'film';
-  strips: number;
-}
-
-export type WaterDescription = ManifoldWater | SerialWater | SlotWater | FilmWater;
+/** Views by id in the order in which they are looked at; `plan` is the one that stands for the heater. */
+export type DrawnViews = { plan: DrawnView } & Record<string, DrawnView>;
 
 /** Something that grows when it is hot, and the room it has for that. */
 export interface GrowingThing {
   name: string;
-  place: PanelPlace;
+  /** Id of a place of the thermal model. */
+  place: string;
   /** m. */
   length: number;
   /** 1/K. */
@@ -106,7 +69,8 @@ export interface GrowingThing {
 /** Something that has a temperature it can stand, and where in the panel it sits. */
 export interface MaterialInPanel {
   name: string;
-  place: PanelPlace;
+  /** Id of a place of the thermal model. */
+  place: string;
   /** °C. */
   limit: number;
   /** Soft-soldered joints, by their solder: what pressure they hold is asked too. */
@@ -130,25 +94,31 @@ export function stackShortfall({ needed, available }: Stack): number {
   return short > stackGives ? short : 0;
 }
 
-/** One panel, parsed and bound: all that the stations ask of it. */
-export interface PanelDesign {
+/** A working point of a heater: what it meets, and what heat and water do there. */
+export interface HeaterAtWork {
+  boundary: Boundary;
+  state: ThermalState;
+  water?: { at: WaterAt; state: WaterState };
+}
+
+/** One heater, parsed and bound: all that the stations ask of it. */
+export interface HeaterDesign {
   areas: { aperture: number; absorber: number; gross: number };
   /** m. Outside of the panel along its risers and across them. */
   outside: { length: number; width: number; depth: number };
   /** How many runs of tube or strips it has, and what they are called. */
   runs: { count: number; words: string };
-  drawing(view: View): Drawing;
-  /** Bent metal laid flat, for a panel that has any. */
-  development?(): Drawing;
-  /** m and kg/m³. The plate, as drawn. */
-  plate: { thickness: number; density: number };
+  drawings: DrawnViews;
   /** Layers of the panel from the pane down, m each, and what the box offers. */
   stack?: Stack & { layers: { name: string; thickness: number }[] };
   /** For one panel; a job with several alike makes them so many times. */
   parts: Part[];
   purchases: Purchase[];
-  heat: CollectorDescription;
-  water: WaterDescription;
+  thermal: ThermalModel;
+  /** None: water is carried to it. */
+  hydraulic?: HydraulicModel;
+  /** What only this kind can show of a working point. */
+  sections?(work: HeaterAtWork): SectionSource[];
   materials: MaterialInPanel[];
   growth: GrowingThing[];
   findings: Finding[];
@@ -167,8 +137,6 @@ export interface PanelDesign {
   wettedMetal: 'copper' | 'zinc' | 'aluminium';
   /** What of it makes its water unfit to drink whatever is done, in words; nothing where lead-free joints are enough. */
   neverDrunk?: string;
-  /** Whether it empties by itself when it lies as drawn, and how. */
-  drains: { empties: boolean; how: string };
   /** kg. */
   dryMass: number;
 }
@@ -182,7 +150,7 @@ export interface Field {
 }
 
 /** What is wrong with a panel document: path in the panel, and what to do. */
-export interface PanelProblem {
+export interface HeaterProblem {
   path: (string | number)[];
   message: string;
 }
@@ -194,14 +162,14 @@ export interface Family {
   /** A loop that a new job begins with: one that runs empty when the pump stops, or one that stays filled with glycol. Empty when left out. */
   standardLoop?: 'filled';
   /** A complete panel to begin with. */
-  standard(habit: Habit): Omit<PanelDocument, 'id'>;
+  standard(habit: Habit): Omit<HeaterDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */
-  fit?(panel: PanelDocument): PanelDocument;
+  fit?(panel: HeaterDocument): HeaterDocument;
   /** Empty when the panel can be opened. */
-  problems(panel: PanelDocument): PanelProblem[];
-  fields(panel: PanelDocument): Field[];
+  problems(panel: HeaterDocument): HeaterProblem[];
+  fields(panel: HeaterDocument): Field[];
   /** Parses once and returns the bound design. `path` is the panel's own in the job. Throws ZodError. */
-  open(panel: PanelDocument, path: string): PanelDesign;
+  open(panel: HeaterDocument, path: string): HeaterDesign;
   words: Readonly<Record<string, Words>>;
 }
 
@@ -215,7 +183,7 @@ export function fieldsOf(schema: z.ZodObject, prefix: string, values: Record<str
 }
 
 /** Problems of one set of parameters by its schema. */
-export function problemsOf(schema: z.ZodObject, path: string[], values: unknown): PanelProblem[] {
+export function problemsOf(schema: z.ZodObject, path: string[], values: unknown): HeaterProblem[] {
   const parsed = schema.safeParse(values);
   if (parsed.success) return [];
   return parsed.error.issues.map((issue) => ({
@@ -229,7 +197,7 @@ export function chosenProblems(
   registry: Readonly<Record<string, { schema: z.ZodObject }>>,
   name: string,
   chosen: Chosen,
-): PanelProblem[] {
+): HeaterProblem[] {
   const member = Object.hasOwn(registry, chosen.kind) ? registry[chosen.kind] : undefined;
   if (!member)
     return [{ path: [name, 'kind'], message: `${name} must be one of: ${Object.keys(registry).join(', ')}` }];

@@ -2,17 +2,16 @@
 
 export { changeKind } from './changeKind';
 export type {
+  DrawnView,
+  DrawnViews,
   Family,
   Field,
   GrowingThing,
-  ManifoldWater,
-  PanelDesign,
-  PanelDocument,
-  SerialWater,
-  View,
-  WaterDescription,
+  HeaterAtWork,
+  HeaterDesign,
+  HeaterDocument,
 } from './family';
-export { chosenProblems, fieldsOf, stackShortfall, views } from './family';
+export { chosenProblems, fieldsOf, stackShortfall } from './family';
 export { lifters } from './kit/steps';
 export { standardChoice } from './plateFamily';
 export { families } from './registry';

@@ -4,7 +4,6 @@ import { type BoxMember, boxes, boxWords } from '../boxes';
 import type { Words } from '../care';
 import { type FieldMeta, type Member, memberOf } from '../catalogue';
 import { type GlazingDesign, glazings, glazingWords } from '../glazings';
-import type { CollectorDescription } from '../heat';
 import type { Habit } from '../quantity';
 import {
   type Chosen,
@@ -12,9 +11,9 @@ import {
   type Family,
   type Field,
   fieldsOf,
-  type PanelDesign,
-  type PanelDocument,
-  type PanelProblem,
+  type HeaterDesign,
+  type HeaterDocument,
+  type HeaterProblem,
   problemsOf,
 } from './family';
 
@@ -27,7 +26,7 @@ export interface PlateBuild<P> {
   box: BoxMember;
   glazing: GlazingDesign;
   turned: boolean;
-  known: CollectorDescription['known'];
+  known: HeaterDocument['known'];
 }
 
 const shared = { absorber: absorbers, box: boxes, glazing: glazings } as const;
@@ -63,18 +62,18 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
     glazing: keyof typeof glazings;
     turned: boolean;
   };
-  design(build: PlateBuild<z.infer<S>>): PanelDesign;
+  design(build: PlateBuild<z.infer<S>>): HeaterDesign;
   /** Parameters with which tubes and plate fill the box round the pane. */
   fit(build: PlateBuild<z.infer<S>>): Partial<z.infer<S>>;
   words: Readonly<Record<string, Words>>;
   standardLoop?: Family['standardLoop'];
 }): Family {
-  const chosen = (panel: PanelDocument, name: Shared): Chosen => {
+  const chosen = (panel: HeaterDocument, name: Shared): Chosen => {
     const found = panel[name];
     if (!found) throw new TypeError(`panel ${panel.id} has no ${name}`);
     return found;
   };
-  const opened = (panel: PanelDocument, path: string): PlateBuild<z.infer<S>> => {
+  const opened = (panel: HeaterDocument, path: string): PlateBuild<z.infer<S>> => {
     const part = (name: Shared) => chosen(panel, name);
     return {
       id: panel.id,
@@ -110,7 +109,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
       };
     },
     problems: (panel) => {
-      const problems: PanelProblem[] = problemsOf(family.schema, ['parameters'], panel.parameters);
+      const problems: HeaterProblem[] = problemsOf(family.schema, ['parameters'], panel.parameters);
       for (const name of sharedNames) {
         const part = panel[name];
         if (!part) problems.push({ path: [name], message: `A ${family.name} needs its ${name}.` });

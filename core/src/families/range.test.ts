@@ -2,11 +2,11 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { wordFinding } from '../care';
 import { writeSvg } from '../draw';
-import { collectorState } from '../heat';
-import { fairDay } from '../heat/collector.fixture';
 import type { Part } from '../shop';
 import { inOrder } from '../steps';
-import { type Family, families, views } from '.';
+import { workingOf } from '../thermal/flat/flat.fixture';
+import { fairDay } from '../thermal/plate/collector.fixture';
+import { type Family, families } from '.';
 import { anyPanel } from './anyPanel.fixture';
 
 function sizesOf(part: Part): number[] {
@@ -22,7 +22,7 @@ describe('families: anywhere in the whole range of every parameter', () => {
           const panel = filled && family.fit ? family.fit(drawn) : drawn;
           expect(family.problems(panel)).deep.equal([]);
           const design = family.open(panel, 'panels.0');
-          const { parts, purchases, findings, heat, areas, water } = design;
+          const { parts, purchases, findings, thermal, areas, hydraulic } = design;
           const clashes = findings.filter(({ severity }) => severity === 'clash');
           for (const part of parts) {
             expect(part.count, part.id).above(0);
@@ -44,23 +44,21 @@ describe('families: anywhere in the whole range of every parameter', () => {
             expect(`${words.headline}${words.detail}${words.remedy}`).not.match(/NaN|undefined|Infinity/);
             if (typeof finding.fix === 'number') expect(Number.isFinite(finding.fix), finding.code).equal(true);
           }
-          for (const view of views)
-            expect(writeSvg(design.drawing(view), { habit: 'metric' })).not.match(/NaN|undefined|Infinity/);
-          if (design.development)
-            expect(writeSvg(design.development(), { habit: 'imperial' })).not.match(/NaN|undefined|Infinity/);
+          for (const { draw } of Object.values(design.drawings))
+            expect(writeSvg(draw(), { habit: 'metric' })).not.match(/NaN|undefined|Infinity/);
           expect(inOrder(design.steps()).length).equal(design.steps().length);
           // What clashes is worked out all the same: no design takes in more than what falls through its opening.
-          const state = collectorState(heat, { ...fairDay, massFlow: 0.02 * Math.max(0.01, heat.apertureArea) });
-          expect(state.absorbed).at.most(fairDay.irradiance * heat.apertureArea * (1 + 1e-9));
+          const state = workingOf(thermal, { ...fairDay, massFlow: 0.02 * Math.max(0.01, thermal.apertureArea) });
+          expect(state.absorbed).at.most(fairDay.irradiance * thermal.apertureArea * (1 + 1e-9));
           expect(state.usefulHeat).at.most(state.absorbed * (1 + 1e-6) + 1e-6);
           if (clashes.length > 0) return;
-          expect(water.volume).above(0);
+          expect(hydraulic?.volume).above(0);
           expect(areas.aperture).above(0);
           expect(areas.gross).at.least(areas.aperture * (1 - 1e-9));
           // Never more than what falls on it, and all of it goes somewhere.
           expect(state.efficiency).below(1);
           const { water: toWater, optical, top, back, edge } = state.paths;
-          const sun = fairDay.irradiance * heat.apertureArea;
+          const sun = fairDay.irradiance * thermal.apertureArea;
           expect(toWater + optical + top + back + edge).closeTo(sun, 1e-5 * sun);
         }),
         { numRuns: 150 },

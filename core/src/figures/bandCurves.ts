@@ -1,7 +1,7 @@
 import type { Job } from '../document';
-import { type Workmanship, workmanships } from '../heat';
 import { type Conditions, designConditions } from '../job';
-import { type Bands, evaluateBands } from './evaluate';
+import { type Workmanship, workmanships } from '../thermal';
+import { type Bands, evaluateBands } from './bands';
 
 /** Bands of a job as drawn and well made, and those of a typical home-made one. */
 export type BothBands = Record<Workmanship, Bands>;

@@ -1,33 +1,13 @@
 import type { Finding } from '../care';
 import { loopBoils } from '../cautions';
 import { type Job, mostSpecificFlow } from '../document';
-import { evenEnough, headersCompared } from '../flow';
-import {
-  type CollectorState,
-  type Deviates,
-  fluidState,
-  type HeatConditions,
-  stagnationTemperature,
-  steamLoss,
-  uncertainInputs,
-  volumeFlow,
-  type Workmanship,
-} from '../heat';
-import {
-  attempt,
-  type Conditions,
-  heatConditions,
-  jobShop,
-  manifoldQuery,
-  type OpenJob,
-  openJob,
-  stagnationConditions,
-  type WaterAt,
-  waterAtWork,
-} from '../job';
-import { hottestOutlet, type PanelsState, panelsState, totalAperture } from '../loop';
-import { normals } from '../quantity';
+import type { HeaterAtWork } from '../families';
+import type { WaterAt } from '../hydraulic';
+import { attempt, type Conditions, heatConditions, jobShop, type OpenJob, openJob, stagnationConditions } from '../job';
+import { type HeatersState, heatersState, hottestOutlet, totalAperture } from '../loop';
 import type { ShopPlan } from '../shop';
+import { type Boundary, fluidState, isFlowing, stagnationTemperature, type ThermalState } from '../thermal';
+import { type StandingState, standingTogether, usualExposure } from './standing';
 
 /** What a panel or a job does at its working point. Absent together: where one cannot be worked out, none can. */
 export interface WorkFigures {
@@ -38,7 +18,7 @@ export interface WorkFigures {
 }
 
 /** Figures of one panel of a group, at its own share of the flow. What has no meaning, or cannot be worked out, is absent. */
-export interface PanelFigures extends Partial<WorkFigures> {
+export interface HeaterFigures extends Partial<WorkFigures> {
   id: string;
   count: number;
   apertureArea: number;
@@ -55,12 +35,10 @@ export interface PanelFigures extends Partial<WorkFigures> {
   pressureDrop?: number;
   /** Pa by which warm water in it lifts itself: it helps the pump. Absent where nothing warms on a rise. */
   lift?: number;
-  /** m³/s down each strip, and W that steam carries from an open film to the cover; for films alone. */
-  stripFlow?: number;
-  steam?: number;
-  /** Share of the flow in each riser, from the inlet; none where all of it goes one way. */
-  riserShares: number[];
-  state?: CollectorState;
+  /** Share of the flow in each branch, from the inlet; none where all of it goes one way. */
+  branches: readonly number[];
+  /** What it meets, and what heat and water do; absent where the balance does not settle. */
+  work?: HeaterAtWork;
 }
 
 /** Figures of the whole job. SI; meanings as in the house plan. What cannot be worked out is absent and told in `absent`. */
@@ -79,8 +57,10 @@ export interface Figures extends Partial<WorkFigures> {
   /** Pa of friction, and of the lift of warm water. Absent where no panel has one. */
   pressureDrop?: number;
   lift?: number;
-  conditions: HeatConditions;
-  perPanel: PanelFigures[];
+  conditions: Boundary;
+  /** s that the heaters stand in the sun, where nothing flows: heat is then a mean, gain and outlet are those at the end. */
+  exposure?: number;
+  perHeater: HeaterFigures[];
   /** Why a figure is not there. */
   absent: Finding[];
 }
@@ -102,52 +82,49 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   const conditions = heatConditions(job, groups, given);
   const dry = stagnationConditions(job);
   const whole = workingPoint(open, conditions, absent);
-  const aperture = totalAperture(groups);
-  let inlet = conditions.inlet;
-  const perPanel = panels.map((panel, index): PanelFigures => {
+  const exposure = given.exposure ?? usualExposure;
+  const standing = isFlowing(conditions)
+    ? undefined
+    : coolStanding(open, absent, () => standingTogether(groups, conditions, exposure));
+  const perHeater = panels.map((panel, index): HeaterFigures => {
     const { document, design } = panel;
-    const { heat, water, areas } = design;
+    const { thermal, hydraulic, areas } = design;
     const path = `panels.${index}`;
-    const share = job.loop.connection === 'parallel' ? heat.apertureArea / aperture : 1;
-    const massFlow = conditions.massFlow * share;
-    const state = whole?.perGroup[index];
-    const here = { ...conditions, inlet: whole?.inlets[index] ?? inlet, massFlow };
-    inlet = here.inlet;
-    const flow = state && flowOf(panel, path, absent, { ...here, ...state, massFlow });
-    const waterMass = water.volume * fluidState(conditions.fluid ?? 'water', conditions.inlet).density;
-    const steam = state && attempt('steam', path, absent, () => steamLoss(heat, here, state.plateTemperature));
-    const stagnation = attempt('dry', path, absent, () => stagnationTemperature(heat, dry));
+    const at = whole?.perGroup[index];
+    const boundary = at?.boundary ?? ownBoundary(open, conditions, index);
+    const work = at && workOfHeater(panel, path, absent, at);
+    const stands = standing?.perGroup[index];
+    const waterVolume = hydraulic?.volume ?? 0;
+    const waterMass = waterVolume * fluidState(conditions.fluid ?? 'water', conditions.inlet).density;
+    const stagnation = attempt('dry', path, absent, () => stagnationTemperature(thermal, dry));
     return {
       id: document.id,
       count: document.count,
       apertureArea: areas.aperture,
       absorberArea: areas.absorber,
       grossArea: areas.gross,
-      massFlow,
-      inlet: here.inlet,
-      ...(state ? { ...workFigures(state), state } : {}),
+      massFlow: boundary.massFlow,
+      inlet: boundary.inlet,
+      ...(stands ? workFigures(stands) : at ? workFigures(at.state) : {}),
+      ...(work ? { work } : {}),
       ...(stagnation === undefined ? {} : { stagnationTemperature: stagnation }),
-      waterVolume: water.volume,
+      waterVolume,
       dryMass: design.dryMass,
       wetMass: design.dryMass + waterMass,
-      ...(flow?.pressureDrop === undefined ? {} : { pressureDrop: flow.pressureDrop }),
-      ...(flow?.lift === undefined ? {} : { lift: flow.lift }),
-      ...(water.kind === 'film'
-        ? { stripFlow: volumeFlow(massFlow / water.strips, conditions.inlet, conditions.fluid) }
-        : {}),
-      ...(steam === undefined ? {} : { steam }),
-      riserShares: flow?.shares ?? [],
+      ...(work?.water?.state.drop === undefined ? {} : { pressureDrop: work.water.state.drop }),
+      ...(work?.water?.state.lift === undefined ? {} : { lift: work.water.state.lift }),
+      branches: work?.water?.state.branches ?? [],
     };
   });
-  const sum = (of: (panel: PanelFigures) => number) =>
-    perPanel.reduce((total, panel) => total + panel.count * of(panel), 0);
+  const sum = (of: (panel: HeaterFigures) => number) =>
+    perHeater.reduce((total, panel) => total + panel.count * of(panel), 0);
   const plan = shop === undefined ? attempt('cost', 'panels', absent, () => jobShop(open).plan) : shop;
-  const stagnations = perPanel.flatMap(({ stagnationTemperature: one }) => (one === undefined ? [] : [one]));
+  const stagnations = perHeater.flatMap(({ stagnationTemperature: one }) => (one === undefined ? [] : [one]));
   return {
     apertureArea: sum((panel) => panel.apertureArea),
     absorberArea: sum((panel) => panel.absorberArea),
     grossArea: sum((panel) => panel.grossArea),
-    ...(whole ? workFigures(whole) : {}),
+    ...(standing ? workFigures(standing) : whole ? workFigures(whole) : {}),
     ...(stagnations.length > 0 ? { stagnationTemperature: Math.max(...stagnations) } : {}),
     waterVolume: sum((panel) => panel.waterVolume),
     dryMass: sum((panel) => panel.dryMass),
@@ -155,12 +132,31 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     ...(plan ? { cost: plan.cost } : {}),
     unpriced: plan?.unpriced ?? [],
     massFlow: conditions.massFlow,
-    ...togetherOf(perPanel, job.loop.connection, 'pressureDrop'),
-    ...togetherOf(perPanel, job.loop.connection, 'lift'),
+    ...togetherOf(perHeater, job.loop.connection, 'pressureDrop'),
+    ...togetherOf(perHeater, job.loop.connection, 'lift'),
     conditions,
-    perPanel,
+    ...(standing ? { exposure } : {}),
+    perHeater,
     absent,
   };
+}
+
+/** Heaters that stand still; nothing where their water would boil before the exposure is over. */
+function coolStanding<T extends StandingState>(
+  open: OpenJob,
+  absent: Finding[],
+  work: () => T | undefined,
+): T | undefined {
+  const standing = attempt('gain', 'loop.specificFlow', absent, work);
+  const boils = loopBoils(open);
+  if (!standing || standing.outletTemperature <= boils) return standing;
+  absent.push({
+    code: 'outlet-boils',
+    severity: 'stop',
+    path: 'loop.specificFlow',
+    values: { outlet: standing.outletTemperature, boils, flow: 0 },
+  });
+  return undefined;
 }
 
 /** W and money by which one design differs from another; nothing where either cannot be worked out. */
@@ -178,15 +174,26 @@ export function workOf(figures: Partial<WorkFigures>): WorkFigures | undefined {
     : { usefulHeat, gain, outletTemperature, efficiency };
 }
 
-function workFigures({ usefulHeat, gain, outletTemperature, efficiency }: WorkFigures): WorkFigures {
-  return { usefulHeat, gain, outletTemperature, efficiency };
+/** The figures of a working point, those that it has: where nothing flows there is no outlet. */
+export function workFigures(state: HeatersState | ThermalState | StandingState): Partial<WorkFigures> {
+  const { usefulHeat, gain, outletTemperature, efficiency } = state;
+  return gain === undefined || outletTemperature === undefined
+    ? {}
+    : { usefulHeat, gain, outletTemperature, efficiency };
+}
+
+/** What one heater would meet: its share of the flow in parallel, all of it in series. */
+function ownBoundary({ job, groups }: OpenJob, whole: Boundary, index: number): Boundary {
+  const aperture = groups[index]?.thermal.apertureArea ?? 0;
+  const share = job.loop.connection === 'parallel' ? aperture / totalAperture(groups) : 1;
+  return { ...whole, massFlow: whole.massFlow * share };
 }
 
 /** The working point of all panels; nothing where the balance does not settle or water would leave a panel as steam. */
-function workingPoint(open: OpenJob, conditions: HeatConditions, absent: Finding[]): PanelsState | undefined {
+function workingPoint(open: OpenJob, conditions: Boundary, absent: Finding[]): HeatersState | undefined {
   const { job, groups } = open;
   const whole = attempt('gain', 'loop.specificFlow', absent, () =>
-    panelsState(groups, job.loop.connection, conditions),
+    heatersState(groups, job.loop.connection, conditions),
   );
   if (!whole) return undefined;
   const boils = loopBoils(open);
@@ -203,37 +210,41 @@ function workingPoint(open: OpenJob, conditions: HeatConditions, absent: Finding
   return undefined;
 }
 
-/** The water of one panel; where its network does not settle, what header would feed it. */
-function flowOf(
-  { document, design: { water } }: OpenJob['panels'][number],
+/** Heat and water of one heater; where its network does not settle, what would let it is among the findings. */
+function workOfHeater(
+  { design: { hydraulic } }: OpenJob['panels'][number],
   path: string,
   absent: Finding[],
-  at: WaterAt,
-): ReturnType<typeof waterAtWork> | undefined {
+  { boundary, state }: HeatersState['perGroup'][number],
+): HeaterAtWork {
+  if (!hydraulic || state.outletTemperature === undefined) return { boundary, state };
+  const at: WaterAt = {
+    massFlow: boundary.massFlow,
+    inlet: boundary.inlet,
+    temperature: (boundary.inlet + state.outletTemperature) / 2,
+    ...(boundary.fluid ? { fluid: boundary.fluid } : {}),
+    tilt: boundary.tilt,
+    heat: state.usefulHeat,
+  };
   const trouble: Finding[] = [];
-  const flow = attempt('flow', path, trouble, () => waterAtWork(water, document.turned, at));
+  const water = attempt('flow', path, trouble, () => hydraulic.state(at));
   const [found] = trouble;
-  if (found && water.kind === 'manifold') {
-    const query = manifoldQuery(water, document.turned, at);
-    const feeds = water.headers.choices.flatMap((choice) => {
-      const compared = attempt('flow', path, [], () => headersCompared(query, [choice.bore])) ?? [];
-      return compared.map((one) => ({ ...one, id: choice.id }));
-    });
-    const fix = feeds.find(({ unevenness }) => unevenness <= evenEnough)?.id;
-    absent.push({ ...found, path: `${path}.${water.headers.path}`, ...(fix === undefined ? {} : { fix }) });
+  if (found && hydraulic.mend) {
+    const { path: field, ...fix } = hydraulic.mend(at);
+    absent.push({ ...found, path: `${path}.${field}`, ...fix });
   } else absent.push(...trouble);
-  return flow;
+  return water ? { boundary, state, water: { at, state: water } } : { boundary, state };
 }
 
 /** K below boiling at which a mended flow leaves the water. */
 const boilMargin = 10;
 
 /** The loop's flow with which no panel's outlet comes near boiling, doubled until it does not; nothing where none does. */
-function coolFlow(open: OpenJob, conditions: HeatConditions, boils: number): number | undefined {
+function coolFlow(open: OpenJob, conditions: Boundary, boils: number): number | undefined {
   const { job, groups } = open;
   for (let times = 2; job.loop.specificFlow * times <= mostSpecificFlow; times *= 2) {
     const massFlow = conditions.massFlow * times;
-    if (hottestOutlet(panelsState(groups, job.loop.connection, { ...conditions, massFlow })) <= boils - boilMargin)
+    if (hottestOutlet(heatersState(groups, job.loop.connection, { ...conditions, massFlow })) <= boils - boilMargin)
       return Math.ceil(job.loop.specificFlow * times * 1e4) / 1e4;
   }
   return undefined;
@@ -241,7 +252,7 @@ function coolFlow(open: OpenJob, conditions: HeatConditions, boils: number): num
 
 /** What the panels drop, or lift, together: the most of those side by side, the sum of those in a row. */
 function togetherOf(
-  panels: readonly PanelFigures[],
+  panels: readonly HeaterFigures[],
   connection: 'parallel' | 'series',
   figure: 'pressureDrop' | 'lift',
 ): Partial<Record<typeof figure, number>> {
@@ -255,75 +266,4 @@ function togetherOf(
       ? Math.max(...all.map((one) => one.value))
       : all.reduce((sum, one) => sum + one.value * one.count, 0);
   return { [figure]: value };
-}
-
-/** About nine in ten of what may be met lies between `low` and `high`. */
-export interface Band {
-  low: number;
-  likely: number;
-  high: number;
-}
-
-/** The band of one panel's heat: its share of that of the job. Nothing where there is no working point. */
-export function panelBand(bands: Bands, figures: Figures, index: number): Band | undefined {
-  const { usefulHeat: whole } = figures;
-  const mine = figures.perPanel[index]?.usefulHeat;
-  const band = bands.usefulHeat;
-  if (!band || mine === undefined || !whole) return undefined;
-  const share = mine / whole;
-  return { low: band.low * share, likely: band.likely * share, high: band.high * share };
-}
-
-const banded = ['usefulHeat', 'gain', 'outletTemperature', 'efficiency', 'stagnationTemperature'] as const;
-export type BandedFigure = (typeof banded)[number];
-/** Bands by figure; those that have no meaning at the conditions are absent. */
-export type Bands = Partial<Record<BandedFigure, Band>>;
-
-/**
- * Bands of the figures that the uncertain inputs move: bond, pane, dirt, paint, plate, back, rim, wind at the panel and
- * sun, each drawn from its spread. For a panel as drawn and well made likely is the figure itself; for a home-made one, the
- * median of the draws.
- *
- * @param options.samples 200 by default
- * @param options.seed the same seed gives the same bands
- * @param options.workmanship well made when left out
- */
-export function evaluateBands(
-  job: Job,
-  conditions: Partial<Conditions> = {},
-  options: { samples?: number; seed?: number; workmanship?: Workmanship } = {},
-): Bands {
-  const open = openJob(job);
-  const at = heatConditions(job, open.groups, conditions);
-  const dry = stagnationConditions(job);
-  const boils = loopBoils(open);
-  const samples = Math.max(20, options.samples ?? 200);
-  const normal = normals(options.seed ?? 1);
-  const workmanship = options.workmanship ?? 'well made';
-  const figures = (deviates: Deviates): Partial<Record<BandedFigure, number>> => {
-    const state = panelsState(open.groups, job.loop.connection, at, deviates, workmanship);
-    const stagnation = open.groups.map(({ heat }) => stagnationTemperature(heat, dry, deviates, workmanship));
-    return {
-      // Water that leaves as steam has no gain.
-      ...(hottestOutlet(state) <= boils ? workFigures(state) : {}),
-      stagnationTemperature: Math.max(...stagnation),
-    };
-  };
-  const likely = figures({});
-  const rows = Array.from({ length: samples }, () => {
-    const deviates: Deviates = {};
-    for (const input of uncertainInputs) deviates[input] = normal();
-    return figures(deviates);
-  });
-  const bands: Bands = {};
-  for (const name of banded) {
-    const drawn = likely[name];
-    if (drawn === undefined) continue;
-    const sorted = rows.flatMap((row) => row[name] ?? []).sort((a, b) => a - b);
-    const quantile = (share: number) => sorted[Math.round(share * (sorted.length - 1))] ?? drawn;
-    // Of a home-made panel nobody has drawn the likely one: it is the middle of what turns out.
-    const middle = workmanship === 'well made' ? drawn : quantile(0.5);
-    bands[name] = { low: Math.min(quantile(0.05), middle), likely: middle, high: Math.max(quantile(0.95), middle) };
-  }
-  return bands;
 }

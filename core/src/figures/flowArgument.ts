@@ -1,7 +1,8 @@
 import { loopBoils } from '../cautions';
 import type { OpenJob } from '../job';
 import { type Conditions, heatConditions } from '../job';
-import { hottestOutlet, panelsState } from '../loop';
+import { heatersState, hottestOutlet } from '../loop';
+import { bodyTemperature } from '../thermal';
 
 /** The job at one flow; SI. */
 export interface FlowPoint {
@@ -10,8 +11,8 @@ export interface FlowPoint {
   gain: number;
   usefulHeat: number;
   efficiency: number;
-  /** °C, mean of the warmest panel. */
-  plate: number;
+  /** °C, mean of the warmest heater's absorber. */
+  body: number;
 }
 
 /** The quarrel of slow and hot against fast and efficient, in this job's own numbers. */
@@ -35,11 +36,16 @@ export function flowArgument(open: OpenJob, given: Partial<Conditions>): FlowArg
   const boils = loopBoils(open);
   const at = (side: keyof typeof comparedFlows): Partial<FlowArgument> => {
     const massFlow = conditions.massFlow * comparedFlows[side];
-    const state = panelsState(groups, job.loop.connection, { ...conditions, massFlow });
-    if (hottestOutlet(state) > boils) return {};
-    const { gain, usefulHeat, efficiency, perGroup } = state;
-    const plate = Math.max(...perGroup.map((one) => one.plateTemperature));
-    return { [side]: { massFlow, gain, usefulHeat, efficiency, plate } };
+    const state = heatersState(groups, job.loop.connection, { ...conditions, massFlow });
+    if (state.gain === undefined || hottestOutlet(state) > boils) return {};
+    const { gain = 0, usefulHeat, efficiency, perGroup } = state;
+    const body = Math.max(
+      ...perGroup.map((one, index) => {
+        const thermal = groups[index]?.thermal;
+        return thermal ? bodyTemperature(thermal, one.state) : Number.NEGATIVE_INFINITY;
+      }),
+    );
+    return { [side]: { massFlow, gain, usefulHeat, efficiency, body } };
   };
   return { ...at('slow'), ...at('now'), ...at('fast'), boils, specificFlow: job.loop.specificFlow };
 }

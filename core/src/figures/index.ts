@@ -1,5 +1,6 @@
 // What a job does: figures with their bands and derivations, curves, still panels, and everything worked out at once.
 
+export { type Assessment, assess, type DeepSection, deepSections, heaterSections, sectionOf } from './assess';
 export {
   type BothBands,
   bandsOverFlow,
@@ -11,17 +12,8 @@ export {
   reducedTemperature,
   riseReach,
 } from './bandCurves';
-export { type Derivation, type Derivations, type DerivedFigure, panelDerivations } from './derivations';
-export {
-  evaluateBands,
-  evaluateJob,
-  evaluateOpen,
-  type Figures,
-  figureChange,
-  type PanelFigures,
-  panelBand,
-  workOf,
-} from './evaluate';
+export { type Band, type Bands, evaluateBands, heaterBand } from './bands';
+export { evaluateJob, evaluateOpen, type Figures, figureChange, type HeaterFigures, workOf } from './evaluate';
 export {
   comparedFlows,
   curveSlope,
@@ -30,11 +22,10 @@ export {
   flowArgument,
   specificFlowFor,
 } from './flowArgument';
-export { type GapAdvice, gapAdvice } from './gap';
 export { type JobSummary, jobSummary } from './jobSummary';
 export { type MarkWorth, marksWorth } from './marks';
-export { type StillFigures, stillDerivations, stillFigures } from './still';
-export { type UncertainRow, uncertainRows, uncertainWords } from './uncertainty';
-export { type WaterCheck, waterCheck } from './waterCheck';
+export { bandOf, heaterDerivations, heaterReadouts } from './readouts';
+export { type StillFigures, stillFigures } from './still';
+export { type UncertainRow, uncertainRows } from './uncertainty';
 export { jobWeights } from './weights';
 export { type WorkedOut, withSameParts, workOut } from './workOut';

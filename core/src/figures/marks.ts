@@ -1,9 +1,9 @@
 import type { Job } from '../document';
 import { pathSteps, withValueAt } from '../document';
-import { collectorState } from '../heat';
 import { heatConditions, type OpenJob, openJob } from '../job';
+import { heatersState } from '../loop';
 import { type Habit, nudgeLength } from '../quantity';
-import type { Band } from './evaluate';
+import type { Band } from './bands';
 
 /** What one mark of the tape on a dimension does to the heat of its panel. */
 export interface MarkWorth {
@@ -40,15 +40,16 @@ export function marksWorth(open: OpenJob, index: number, habit: Habit, band: Ban
     const again = openJob(changed);
     const design = again.panels[index]?.design ?? panel.design;
     const conditions = heatConditions(changed, again.groups, {});
-    const flow = conditions.massFlow / Math.max(1, job.loop.connection === 'parallel' ? panelsAlike(again) : 1);
+    // What the heater really gets: its share of the flow, and its inlet where others stand before it.
+    const at = heatersState(again.groups, changed.loop.connection, conditions).perGroup[index];
     return {
-      heat: collectorState(design.heat, { ...conditions, massFlow: flow }).usefulHeat,
+      heat: at?.state.usefulHeat ?? 0,
       clashes: design.findings.length,
       aperture: design.areas.aperture,
     };
   };
   const now = heatOf(job);
-  const dimensions = (['plan', 'section'] as const).flatMap((view) => panel.design.drawing(view).dimensions);
+  const dimensions = ['plan', 'section'].flatMap((view) => panel.design.drawings[view]?.draw().dimensions ?? []);
   const half = (band.high - band.low) / 2;
   const rows = dimensions.flatMap((dimension): MarkWorth[] => {
     const { edit } = dimension;
@@ -78,9 +79,4 @@ export function marksWorth(open: OpenJob, index: number, habit: Habit, band: Ban
     return [{ id, label, value, next: best.next, perMark: best.heat - now.heat, inAll, last, worth: inAll > half }];
   });
   return rows.sort((a, b) => b.perMark - a.perMark);
-}
-
-/** Panels of a job, all alike counted. */
-function panelsAlike({ groups }: OpenJob): number {
-  return groups.reduce((sum, { count }) => sum + count, 0);
 }

@@ -32,7 +32,7 @@ export function jobWeights({ panels }: OpenJob, figures: Figures): Weights[] {
       panel: document.id,
       count: document.count,
       dry,
-      wet: figures.perPanel[index]?.wetMass ?? dry,
+      wet: figures.perHeater[index]?.wetMass ?? dry,
       ...(pane > 0 ? { pane, unglazed: dry - pane } : {}),
       heaviest,
       lifters: lifters(dry),

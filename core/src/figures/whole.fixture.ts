@@ -1,11 +1,12 @@
 import type { Job } from '../document';
 import type { Conditions } from '../job';
-import { evaluateBands, evaluateJob, type Figures, type PanelFigures, type WorkFigures } from './evaluate';
+import { evaluateBands } from './bands';
+import { evaluateJob, type Figures, type HeaterFigures, type WorkFigures } from './evaluate';
 
-type Whole = Omit<Figures, 'perPanel'> &
-  WorkFigures & { stagnationTemperature: number; cost: number; perPanel: WholePanel[] };
-type WholePanel = PanelFigures &
-  WorkFigures & { stagnationTemperature: number; state: NonNullable<PanelFigures['state']> };
+type Whole = Omit<Figures, 'perHeater'> &
+  WorkFigures & { stagnationTemperature: number; cost: number; perHeater: WholePanel[] };
+type WholePanel = HeaterFigures &
+  WorkFigures & { stagnationTemperature: number; work: NonNullable<HeaterFigures['work']> };
 
 /** A value that a test takes for granted. */
 export function given<T>(value: T | undefined): T {

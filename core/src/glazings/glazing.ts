@@ -1,7 +1,7 @@
 import type { Finding } from '../care';
 import type { Pane } from '../catalogue';
-import type { CollectorDescription } from '../heat';
 import type { Purchase } from '../shop';
+import type { FlatDescription } from '../thermal';
 import type { PanePaths, WindOnPane } from './paneFindings';
 
 /** A pane in its seat, or the open top of a bare panel. */
@@ -13,7 +13,7 @@ export interface GlazingDesign {
   /** m. Pane and gasket: how deep the rebate must be. */
   seatDepth: number;
   /** As heat meets it; the gap below it is the panel's. Nothing over a bare panel. */
-  cover: Omit<CollectorDescription['covers'][number], 'gap'> | undefined;
+  cover: Omit<FlatDescription['covers'][number], 'gap'> | undefined;
   /** 1/K. How it grows. */
   expansion: number;
   /** °C. */

@@ -1,7 +1,7 @@
 import type { Job } from '../document';
-import type { HeatConditions } from '../heat';
-import { type PanelGroup, totalAperture } from '../loop';
+import { type HeaterGroup, totalAperture } from '../loop';
 import { airPressure, clearSkyTemperature, dewPointOf, surroundingsTemperature } from '../sky';
+import type { Boundary } from '../thermal';
 
 /** What figures are asked for at; all may be left out. SI, °C. */
 export interface Conditions {
@@ -19,8 +19,10 @@ export interface Conditions {
   wind: number;
   /** °C. */
   inlet: number;
-  /** kg/s through the whole job; the loop's own when left out. */
+  /** kg/s through the whole job; the loop's own when left out. With 0 all heaters stand still. */
   massFlow?: number;
+  /** s that heaters that stand still lie in the sun; four hours when left out. */
+  exposure?: number;
 }
 
 export const designConditions: Conditions = {
@@ -61,17 +63,17 @@ function surroundings(
 }
 
 /** kg/s. The flow that the job is designed for. */
-export function designFlow(job: Job, groups: readonly PanelGroup[]): number {
+export function designFlow(job: Job, groups: readonly HeaterGroup[]): number {
   // In series all the water goes through every panel: one panel's area sets it.
   const area =
     job.loop.connection === 'parallel'
       ? totalAperture(groups)
-      : Math.max(...groups.map((group) => group.heat.apertureArea));
+      : Math.max(...groups.map((group) => group.thermal.apertureArea));
   return job.loop.specificFlow * area;
 }
 
-export function heatConditions(job: Job, groups: readonly PanelGroup[], given: Partial<Conditions>): HeatConditions {
-  const { skyTemperature, massFlow, ...conditions } = { ...designConditions, ...given };
+export function heatConditions(job: Job, groups: readonly HeaterGroup[], given: Partial<Conditions>): Boundary {
+  const { skyTemperature, massFlow, exposure: _, ...conditions } = { ...designConditions, ...given };
   return {
     ...conditions,
     groundShare,
@@ -83,7 +85,7 @@ export function heatConditions(job: Job, groups: readonly PanelGroup[], given: P
 }
 
 /** The site's hottest clear hour where it is known, else the usual one. Not the caller's conditions. */
-export function stagnationConditions(job: Job): HeatConditions {
+export function stagnationConditions(job: Job): Boundary {
   const { irradiance, air } = job.site.hottest ?? stagnation;
   return {
     irradiance,
@@ -100,7 +102,7 @@ export function stagnationConditions(job: Job): HeatConditions {
 }
 
 /** A clear, still night at an air temperature. */
-export function nightConditions(job: Job, air: number): HeatConditions {
+export function nightConditions(job: Job, air: number): Boundary {
   return {
     irradiance: 0,
     beamShare: 0,

@@ -2,7 +2,6 @@ import * as z from 'zod';
 import type { Job } from '../document';
 import { pathSteps, withValueAt } from '../document';
 import type { Dimension, Edit } from '../draw';
-import { views } from '../families';
 import { type OpenJob, openJob } from './open';
 
 /** A dimension that the builder can set. */
@@ -12,8 +11,8 @@ export type Editable = Dimension & { edit: Edit };
 export function editableDimensions(open: OpenJob, index: number): Editable[] {
   const panel = open.panels[index];
   const seen = new Set<string>();
-  return views
-    .flatMap((view) => panel?.design.drawing(view).dimensions ?? [])
+  return Object.values(panel?.design.drawings ?? {})
+    .flatMap((view) => view.draw().dimensions)
     .flatMap((dimension) => {
       const { edit } = dimension;
       if (!edit || seen.has(edit.path)) return [];

@@ -13,6 +13,5 @@ export { cutDecisions, type JobShop, jobShop } from './cutList';
 export { type Editable, editableDimensions, fieldValue, openWith, withDimension } from './dimension';
 export { jobParts } from './jobParts';
 export { mountFindings, mountOf, mountWords, paneWindFindings, sideOf, windOf } from './mount';
-export { manifoldQuery, type WaterAt, waterAtWork } from './network';
 export { type OpenJob, openJob } from './open';
 export { type Refit, refitDimension, sayBound, sayRefit } from './refit';

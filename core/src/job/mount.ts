@@ -1,7 +1,6 @@
 import type { Finding, Words } from '../care';
 import { memberOf } from '../catalogue';
 import type { Drawing } from '../draw';
-import { fluidState } from '../heat';
 import {
   bareSide,
   gustPressure,
@@ -15,6 +14,7 @@ import {
 } from '../mounts';
 import { measured, weighs } from '../quantity';
 import type { Purchase } from '../shop';
+import { fluidState } from '../thermal';
 import { tiltOf } from './conditions';
 import type { OpenJob } from './open';
 
@@ -34,7 +34,7 @@ function mounted({ job, panels }: OpenJob, index: number): MountedPanel {
     upslope: turned ? width : length,
     across: turned ? length : width,
     depth,
-    mass: panel.design.dryMass + panel.design.water.volume * fluidState('water', 20).density,
+    mass: panel.design.dryMass + (panel.design.hydraulic?.volume ?? 0) * fluidState('water', 20).density,
     tilts: job.site.standing.tilts,
   };
 }

@@ -1,20 +1,24 @@
 import { memberOf } from '../catalogue';
 import type { Job } from '../document';
-import { families, type PanelDesign, type PanelDocument } from '../families';
-import type { PanelGroup } from '../loop';
+import { families, type HeaterDesign, type HeaterDocument } from '../families';
+import type { HeaterGroup } from '../loop';
 
 /** A job with its panels opened. */
 export interface OpenJob {
   job: Job;
-  panels: { document: PanelDocument; design: PanelDesign }[];
-  groups: PanelGroup[];
+  panels: { document: HeaterDocument; design: HeaterDesign }[];
+  groups: HeaterGroup[];
 }
 
 /** Opens every panel. The job has been through `parseJob`. */
 export function openJob(job: Job): OpenJob {
   const panels = job.panels.map((document, index) => ({
-    document: document as PanelDocument,
-    design: memberOf(families, 'kind of heater', document.family).open(document as PanelDocument, `panels.${index}`),
+    document: document as HeaterDocument,
+    design: memberOf(families, 'kind of heater', document.family).open(document as HeaterDocument, `panels.${index}`),
   }));
-  return { job, panels, groups: panels.map(({ document, design }) => ({ heat: design.heat, count: document.count })) };
+  return {
+    job,
+    panels,
+    groups: panels.map(({ document, design }) => ({ thermal: design.thermal, count: document.count })),
+  };
 }

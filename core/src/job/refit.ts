@@ -1,7 +1,7 @@
 import { isClash, mendsOf } from '../care';
 import type { Job } from '../document';
 import { fieldText, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
-import { type Family, type Field, families, type PanelDocument } from '../families';
+import { type Family, type Field, families, type HeaterDocument } from '../families';
 import { formatLength, type Habit } from '../quantity';
 import { type Editable, editableDimensions, fieldValue } from './dimension';
 import { openJob } from './open';
@@ -30,7 +30,7 @@ type Moves = ReadonlyMap<string, unknown>;
  * @returns none where nothing that the builder owns makes it fit
  */
 export function refitDimension(job: Job, index: number, dimension: Editable, size: number, habit: Habit): Refit[] {
-  const panel = job.panels[index] as PanelDocument | undefined;
+  const panel = job.panels[index] as HeaterDocument | undefined;
   if (!panel) return [];
   const family: Family = families[panel.family as keyof typeof families];
   const { edit } = dimension;
@@ -85,7 +85,7 @@ function candidates(
   own: Moves,
 ): Moves[] {
   const moved = withMoves(job, index, own);
-  const panel = moved.panels[index] as PanelDocument;
+  const panel = moved.panels[index] as HeaterDocument;
   const sets: Moves[] = [];
   // What fills the pane: counts, pitches and lengths.
   const filled = attemptFit(family, panel);
@@ -116,7 +116,7 @@ function candidates(
   return value === size ? [] : sets;
 }
 
-function attemptFit(family: Family, panel: PanelDocument): PanelDocument | undefined {
+function attemptFit(family: Family, panel: HeaterDocument): HeaterDocument | undefined {
   try {
     return family.fit?.(panel);
   } catch {
@@ -142,7 +142,7 @@ function sameMoves(a: Moves, b: Moves): boolean {
   return a.size === b.size && [...a].every(([path, value]) => b.get(path) === value);
 }
 
-function wordsOf(family: Family, panel: PanelDocument, moves: Moves, own: Moves, habit: Habit): string[] {
+function wordsOf(family: Family, panel: HeaterDocument, moves: Moves, own: Moves, habit: Habit): string[] {
   const fields: readonly Field[] = family.fields(panel);
   return [...moves].flatMap(([path, next]) => {
     if (own.has(path)) return [];

@@ -1,4 +1,4 @@
-// Circuits: how the panels of a job hang together.
+// Circuits: how the heaters of a job hang together.
 
-export type { Connection, PanelGroup, PanelsState } from './panels';
-export { hottestOutlet, panelsState, totalAperture } from './panels';
+export type { Connection, HeaterGroup, HeatersState } from './heaters';
+export { heatersState, hottestOutlet, totalAperture } from './heaters';

@@ -9,13 +9,13 @@ const around = 26;
 /** Scales to which a drawing is brought down: what a rule reads. */
 const scales = [1, 2, 5, 10, 20, 25, 50, 100];
 
-/** Every panel cut across, from the side on its mount, and the place that must be right, each on a sheet that lies. */
+/** Every view of every heater beside its plan, and the heater from the side on its mount, each on a sheet that lies. */
 export function drawingPages(print: Print, open: OpenJob): void {
   open.panels.forEach(({ document, design }, index) => {
     const mount = mountOf(open, index);
     const name = document.count > 1 ? `${document.count} × ${document.id}` : document.id;
-    drawingPage(print, 'Section', `${name}, cut across`, design.drawing('section'));
-    drawingPage(print, 'Detail', `${name}, the place that must be right`, design.drawing('detail'));
+    for (const [id, view] of Object.entries(design.drawings))
+      if (id !== 'plan' && !view.flat) drawingPage(print, view.name, `${name}, ${view.words}`, view.draw());
     drawingPage(print, 'Side', mount ? `${name} on its mount` : `${name} from the side`, sideOf(open, index));
   });
 }

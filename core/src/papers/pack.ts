@@ -117,7 +117,7 @@ function cover(print: Print, open: OpenJob, plan: ShopPlan): void {
     print.y -= 1.5;
   }
   for (const { document, design } of open.panels) {
-    const drawing = design.drawing('plan');
+    const drawing = design.drawings.plan.draw();
     const box = extent(drawing);
     const room = { width: print.right - print.left - 24, height: Math.min(110, print.y - print.bottom - 22) };
     if (room.height < 60) {

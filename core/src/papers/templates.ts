@@ -9,20 +9,22 @@ export function jobTemplates({ panels }: OpenJob, parts: readonly Part[]): Templ
   return merged([...parts.flatMap(partTemplates), ...panels.flatMap(({ design }) => design.templates?.() ?? [])]);
 }
 
-/** The bent edges of a job at full size: dozens of sheets, printed when asked for. */
+/** Metal of a job that is bent, flat at full size: dozens of sheets, printed when asked for. */
 export function edgeTemplates({ panels }: OpenJob): Template[] {
   return merged(
     panels.flatMap(({ document, design }) =>
-      design.development
-        ? [
-            {
-              id: `${document.id}/bent-edge`,
-              name: 'Bent edge, laid flat',
-              words: ['lay it on the strip from the end and prick through the ends of every bend line and notch'],
-              drawing: { ...design.development(), dimensions: [], labels: [] },
-            },
-          ]
-        : [],
+      Object.entries(design.drawings).flatMap(([id, view]): Template[] =>
+        view.flat
+          ? [
+              {
+                id: `${document.id}/${id}`,
+                name: `${view.name}, laid flat`,
+                words: ['lay it on the strip from the end and prick through the ends of every bend line and notch'],
+                drawing: { ...view.draw(), dimensions: [], labels: [] },
+              },
+            ]
+          : [],
+      ),
     ),
   );
 }

@@ -1,5 +1,5 @@
-import { type Effect, fluidState, massFlowOf, momentsOf, ninetyDeviate } from '../heat';
 import { totalAperture } from '../loop';
+import { type Effect, fluidState, massFlowOf, momentsOf, ninetyDeviate } from '../thermal';
 import type { Comparison, Judgement, Verdict } from './comparison';
 import { driftOf, leastSun, plantCapacity } from './drift';
 import { verdictLimit } from './effects';

@@ -48,15 +48,14 @@ export interface Verdict {
   hidden: HiddenFault[];
 }
 
-/** Inputs of which a fault is told in words, and how far the worst of each goes: a factor on its likely value. */
-export const faults = { bond: 0.02, transmittance: 0.4, back: 6 } as const;
-export type FaultInput = keyof typeof faults;
-
 /** A fault that the readings cannot tell from a sound panel. */
 export interface HiddenFault {
-  input: FaultInput;
-  /** W/mK, share, times the book value: the worst that would still be taken for what was drawn. */
+  /** Id of the input. */
+  input: string;
+  /** In the input's unit: the worst that would still be taken for what was drawn. */
   value: number;
   /** Whether even the worst that is met would not show. */
   any: boolean;
+  /** What it would be. */
+  words: string;
 }

@@ -1,11 +1,12 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { wordFinding } from '../care';
-import { glazedPanel } from '../heat/collector.fixture';
+import { plateModel } from '../thermal';
+import { glazedPanel } from '../thermal/plate/collector.fixture';
 import { doubtWords, type Plant, type Reading, readingDoubts, skyWords } from '.';
 
 const plant: Plant = {
-  groups: [{ heat: glazedPanel(), count: 2 }],
+  groups: [{ thermal: plateModel(glazedPanel()), count: 2 }],
   connection: 'parallel',
   latitude: 52.3,
   longitude: -1.9,

@@ -1,6 +1,6 @@
 import type { Finding, Words } from '../care';
-import { fluidState } from '../heat';
 import { sunPosition } from '../sky';
+import { fluidState } from '../thermal';
 import { clearOnPane, type Plant } from './predict';
 import { type Reading, skyShares } from './reading';
 

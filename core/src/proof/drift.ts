@@ -1,4 +1,4 @@
-import type { PanelGroup } from '../loop';
+import type { HeaterGroup } from '../loop';
 import { silence } from './steady';
 
 /** How fast a panel's temperature moved at a reading. */
@@ -18,9 +18,9 @@ const enoughInside = 5;
 export const leastSun = 300;
 
 /** J/K of panels with their water and the share of their boxes that swings with them. */
-export function plantCapacity(groups: readonly PanelGroup[]): number {
+export function plantCapacity(groups: readonly HeaterGroup[]): number {
   return groups.reduce(
-    (sum, { heat: { capacity }, count }) => sum + (capacity.dry + capacity.water + capacity.box) * count,
+    (sum, { thermal: { capacity }, count }) => sum + (capacity.dry + capacity.water + capacity.box) * count,
     0,
   );
 }

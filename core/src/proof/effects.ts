@@ -1,6 +1,5 @@
-import type { Deviates, Effect, HeatConditions } from '../heat';
-import { uncertainInputs } from '../heat';
-import type { PanelsState } from '../loop';
+import type { HeatersState } from '../loop';
+import type { Boundary, Deviates, Effect } from '../thermal';
 
 /**
  * K by which each cause moves what is measured against what is predicted, at one standard uncertainty to either side, by its name. The
@@ -19,27 +18,31 @@ export interface InstrumentErrors {
 /**
  * What every uncertain input of the panels and every instrument does to a gain.
  *
+ * @param inputs ids of the uncertain inputs of all heaters
  * @param state of the panels at changed conditions and deviates
  */
 export function effectsOf(
-  conditions: HeatConditions,
+  inputs: Iterable<string>,
+  conditions: Boundary,
   errors: InstrumentErrors,
-  state: (change: Partial<HeatConditions>, deviates?: Deviates) => PanelsState,
+  state: (change: Partial<Boundary>, deviates?: Deviates) => HeatersState,
 ): Effects {
-  const likely = state({}).gain;
+  const gain = (change: Partial<Boundary>, deviates?: Deviates) => state(change, deviates).gain ?? 0;
+  const likely = gain({});
   const effects: Record<string, Effect> = {};
-  for (const input of uncertainInputs) {
+  for (const input of inputs) {
+    // The sun errs by its instrument.
     if (input === 'sun') continue;
     effects[input] = {
-      up: state({}, { [input]: 1 }).gain - likely,
-      down: state({}, { [input]: -1 }).gain - likely,
+      up: gain({}, { [input]: 1 }) - likely,
+      down: gain({}, { [input]: -1 }) - likely,
     };
   }
   const { difference, flow, sun } = errors;
   // An instrument that shows too much has the truth below what it shows.
-  const sunBy = (share: number) => state({ irradiance: conditions.irradiance * (1 + share) }).gain - likely;
+  const sunBy = (share: number) => gain({ irradiance: conditions.irradiance * (1 + share) }) - likely;
   effects[`sun: ${sun.name}`] = { up: sunBy(sun.up), down: sunBy(-sun.down) };
-  const flowBy = (share: number) => state({ massFlow: conditions.massFlow * (1 + share) }).gain - likely;
+  const flowBy = (share: number) => gain({ massFlow: conditions.massFlow * (1 + share) }) - likely;
   effects[`flow: ${flow.name}`] = { up: flowBy(flow.error), down: flowBy(-flow.error) };
   effects[`thermometers: ${difference.name}`] = { up: difference.error, down: -difference.error };
   return effects;

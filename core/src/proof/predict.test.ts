@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { range } from '../catalogue';
-import { glazedPanel } from '../heat/collector.fixture';
+import { plateModel } from '../thermal';
+import { glazedPanel } from '../thermal/plate/collector.fixture';
 import {
   compareReadings,
   flowMeters,
@@ -18,7 +19,7 @@ import {
 } from '.';
 
 const plant: Plant = {
-  groups: [{ heat: glazedPanel(), count: 2 }],
+  groups: [{ thermal: plateModel(glazedPanel()), count: 2 }],
   connection: 'parallel',
   latitude: 52.3,
   longitude: -1.9,
@@ -120,7 +121,7 @@ describe('proof: prediction', () => {
     };
     const loose: Plant = {
       ...plant,
-      groups: [{ count: 2, heat: glazedPanel({ bond: range(1, 4, 12, 'judgement', 'log-normal') }) }],
+      groups: [{ count: 2, thermal: plateModel(glazedPanel({ bond: range(1, 4, 12, 'judgement', 'log-normal') })) }],
     };
     expect(half(loose)).above(half(plant));
     const { irradiance: _, ...blind } = noon;

@@ -1,5 +1,4 @@
-import { type Deviates, type Fluid, type HeatConditions, massFlowOf, momentsOf, ninetyDeviate } from '../heat';
-import { type Connection, type PanelGroup, panelsState } from '../loop';
+import { type Connection, type HeaterGroup, heatersState } from '../loop';
 import {
   airPressure,
   clearSky,
@@ -11,12 +10,13 @@ import {
   surroundingsTemperature,
   tiltedIrradiance,
 } from '../sky';
+import { type Boundary, type Deviates, type Fluid, massFlowOf, momentsOf, ninetyDeviate } from '../thermal';
 import { type Effects, effectsOf, type InstrumentErrors } from './effects';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 
 /** What a prediction needs of a job. */
 export interface Plant {
-  groups: readonly PanelGroup[];
+  groups: readonly HeaterGroup[];
   connection: Connection;
   latitude: number;
   longitude: number;
@@ -64,7 +64,7 @@ export function clearOnPane(
 }
 
 /** Conditions of a reading, with the sun worked out where it was said in words. Undefined when no sun is known. */
-export function readingConditions(plant: Plant, reading: Reading): HeatConditions | undefined {
+export function readingConditions(plant: Plant, reading: Reading): Boundary | undefined {
   const clear = clearOnPane(plant, reading.time);
   const word = reading.sky ? skyShares[reading.sky] : undefined;
   const irradiance = reading.irradiance ?? (word ? word.likely * clear.total : undefined);
@@ -114,7 +114,7 @@ function instrumentsOf(reading: Reading, sensors: Sensors): InstrumentErrors {
 /** Shares and K within which two readings are so alike that what errs in one errs in proportion in the other. */
 const alike = { irradiance: 0.1, massFlow: 0.05, inlet: 3, air: 4, incidence: 6, wind: 0.5 };
 
-function alikeAt(a: HeatConditions, b: HeatConditions): boolean {
+function alikeAt(a: Boundary, b: Boundary): boolean {
   const near = (x: number, y: number, share: number) => Math.abs(x - y) <= share * Math.max(Math.abs(x), Math.abs(y));
   return (
     near(a.irradiance, b.irradiance, alike.irradiance) &&
@@ -132,7 +132,7 @@ const leastGain = 0.5;
 const mostKnown = 200;
 
 interface Known {
-  conditions: HeatConditions;
+  conditions: Boundary;
   gain: number;
   effects: Effects;
 }
@@ -149,33 +149,34 @@ export interface Predictor {
  */
 export function predictorOf(plant: Plant): Predictor {
   const known = new Map<string, Known[]>();
+  const inputs = new Set(plant.groups.flatMap(({ thermal }) => thermal.inputs.map(({ id }) => id)));
   return {
     predict(reading, sensors) {
       const conditions = readingConditions(plant, reading);
       if (!conditions || conditions.massFlow < 1e-5 || conditions.irradiance < 1) return undefined;
-      const state = (change: Partial<HeatConditions>, deviates: Deviates = {}) =>
-        panelsState(plant.groups, plant.connection, { ...conditions, ...change }, deviates);
-      const likely = state({});
+      const state = (change: Partial<Boundary>, deviates: Deviates = {}) =>
+        heatersState(plant.groups, plant.connection, { ...conditions, ...change }, deviates);
+      const { gain, outletTemperature: outlet, usefulHeat: heat } = state({});
+      if (gain === undefined || outlet === undefined) return undefined;
       const instruments = instrumentsOf(reading, sensors);
       const key = `${sensors.thermometers} ${sensors.flow} ${instruments.sun.name}`;
       const list = known.get(key) ?? [];
       known.set(key, list);
-      const like = likely.gain > leastGain ? list.find((one) => alikeAt(one.conditions, conditions)) : undefined;
-      const effects = like ? scaled(like.effects, likely.gain / like.gain) : effectsOf(conditions, instruments, state);
-      if (!like && likely.gain > leastGain && list.length < mostKnown)
-        list.push({ conditions, gain: likely.gain, effects });
+      const like = gain > leastGain ? list.find((one) => alikeAt(one.conditions, conditions)) : undefined;
+      const effects = like ? scaled(like.effects, gain / like.gain) : effectsOf(inputs, conditions, instruments, state);
+      if (!like && gain > leastGain && list.length < mostKnown) list.push({ conditions, gain, effects });
       const drawn = Object.entries(effects).filter(([name]) => !/^(flow|thermometers):/.test(name));
       const { mean, variance } = momentsOf(drawn.map(([, effect]) => effect));
-      const middle = likely.gain + mean;
+      const middle = gain + mean;
       const half = ninetyDeviate * Math.sqrt(variance);
       return {
         irradiance: conditions.irradiance,
         incidence: conditions.incidence,
-        outlet: likely.outletTemperature,
-        gain: likely.gain,
-        heat: likely.usefulHeat,
-        low: Math.min(likely.gain, middle - half),
-        high: Math.max(likely.gain, middle + half),
+        outlet,
+        gain,
+        heat,
+        low: Math.min(gain, middle - half),
+        high: Math.max(gain, middle + half),
         effects,
       };
     },

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { entry } from '../catalogue';
-import { glazedPanel } from '../heat/collector.fixture';
-import { panelsState } from '../loop';
+import { heatersState } from '../loop';
+import { plateModel } from '../thermal';
+import { glazedPanel } from '../thermal/plate/collector.fixture';
 import {
   clearOnPane,
   compareReadings,
@@ -34,7 +35,10 @@ function readings(count: number, factor: number, change: Partial<Reading> = {}):
     };
     const conditions = readingConditions(plant, bare);
     if (!conditions) throw new Error('no sun');
-    return { ...bare, outlet: bare.inlet + factor * panelsState(plant.groups, 'parallel', conditions).gain };
+    return {
+      ...bare,
+      outlet: bare.inlet + factor * (heatersState(plant.groups, 'parallel', conditions).gain ?? Number.NaN),
+    };
   });
 }
 
@@ -90,11 +94,11 @@ describe('proof: measured against predicted', () => {
     // A panel with that very bond gives a gain that is still taken for a sound one; with half of it no longer.
     const withBond = (value: number) => {
       const known = { bond: { low: value, likely: value, high: value, spread: 'normal', kind: 'measured' } } as const;
-      const built: Plant = { ...plant, groups: [{ count: 1, heat: glazedPanel({ known }) }] };
+      const built: Plant = { ...plant, groups: [{ count: 1, thermal: plateModel(glazedPanel({ known })) }] };
       const seen = readings(12, 1).map((one) => {
         const conditions = readingConditions(built, one);
         if (!conditions) throw new Error('no sun');
-        return { ...one, outlet: one.inlet + panelsState(built.groups, 'parallel', conditions).gain };
+        return { ...one, outlet: one.inlet + (heatersState(built.groups, 'parallel', conditions).gain ?? Number.NaN) };
       });
       return compareReadings(stood(plant), seen, sensors).verdict.judgement;
     };
@@ -102,7 +106,7 @@ describe('proof: measured against predicted', () => {
     expect(withBond(good.bond / 4)).equal('colder');
   });
   it('holds each reading against the plant that stood at its time', () => {
-    const bare: Plant = { ...plant, groups: [{ count: 1, heat: glazedPanel({ covers: [] }) }] };
+    const bare: Plant = { ...plant, groups: [{ count: 1, thermal: plateModel(glazedPanel({ covers: [] })) }] };
     const [first, second] = readings(2, 1);
     if (!first || !second) throw new Error('no readings');
     const builds = [
@@ -134,9 +138,11 @@ describe('proof: measured against predicted', () => {
       groups: [
         {
           count: 1,
-          heat: glazedPanel({
-            covers: glazedPanel().covers.map((cover) => ({ ...cover, transmittance: { ...clear, likely: 0.7 } })),
-          }),
+          thermal: plateModel(
+            glazedPanel({
+              covers: glazedPanel().covers.map((cover) => ({ ...cover, transmittance: { ...clear, likely: 0.7 } })),
+            }),
+          ),
         },
       ],
     };

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { ninetyDeviate } from '../heat';
+import { ninetyDeviate } from '../thermal';
 
 /** What a builder can say of the sky without an instrument. */
 export const skyWords = ['clear', 'thin cloud', 'broken cloud', 'overcast'] as const;

@@ -1,6 +1,5 @@
-import type { CollectorDescription } from '../heat';
-import { valueAt } from '../heat';
-import { glazedPanel } from '../heat/collector.fixture';
+import { type PlateDescription, plateModel, valueAt } from '../thermal';
+import { glazedPanel } from '../thermal/plate/collector.fixture';
 import { type Plant, type Reading, readingConditions, type Sensors, sensorErrors, skyShares } from '.';
 
 /** What `clear` may mean. */
@@ -16,7 +15,7 @@ const fourth = (celsius: number) => (celsius + 273.15) ** 4;
  * Draws one panel and its instruments, and lets it run. With the sun in words it is a clear day, as clear as that word may mean. */
 export function soundReadings(query: {
   plant: Plant;
-  heat: CollectorDescription;
+  heat: PlateDescription;
   sensors: Sensors;
   normal: () => number;
   start: number;
@@ -143,7 +142,7 @@ export function soundReadings(query: {
 
 /** One glazed panel that looks at the summer noon from the reach. */
 export const reachPlant: Plant = {
-  groups: [{ heat: glazedPanel(), count: 1 }],
+  groups: [{ thermal: plateModel(glazedPanel()), count: 1 }],
   connection: 'parallel',
   latitude: -40.9,
   longitude: 172.9,

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import { glazedPanel } from '../heat/collector.fixture';
 import { normals } from '../quantity';
+import { glazedPanel } from '../thermal/plate/collector.fixture';
 import { clearOnPane, compareReadings, flowMeters, type Sensors, sunMeters, thermometers, type Verdict } from '.';
 import { reachNoon as noon, reachPlant as plant, soundReadings } from './soundPanel.fixture';
 

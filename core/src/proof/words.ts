@@ -39,14 +39,7 @@ export function sayVerdict(
 
 /** What a fault would have to be to look like this, each alone. */
 function sayHidden(hidden: readonly HiddenFault[]): string {
-  const says: Record<HiddenFault['input'], (fault: HiddenFault) => string> = {
-    bond: ({ value, any }) =>
-      any ? 'hardly any bond at all' : `a bond of ${formatNumber(value, value < 10 ? 1 : 0)} W/mK`,
-    transmittance: ({ value }) => `a pane that passes ${formatNumber(100 * value)} % of the sun`,
-    back: ({ value, any }) =>
-      any ? 'soaked insulation' : `a back that loses ${formatNumber(value, 1)} times its book value`,
-  };
-  const list = hidden.map((fault) => says[fault.input](fault));
+  const list = hidden.map(({ words }) => words);
   const last = list.pop() ?? '';
   return `What could still hide: ${list.length > 0 ? `${list.join(', ')} or ${last}` : last} would look like this.`;
 }

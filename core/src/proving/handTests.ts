@@ -1,72 +1,22 @@
 import type { Range } from '../catalogue';
 import type { Job } from '../document';
-import {
-  type BondReading,
-  bareEmittance,
-  bondFromTest,
-  type PaneReading,
-  type PlateWeighing,
-  paneFromTest,
-  type TestBench,
-  thicknessByWeight,
-} from '../heat';
 import type { OpenJob } from '../job';
+import type { HandTest } from '../thermal';
 
 type Known = NonNullable<Job['panels'][number]['known']>;
 
 /** A value found by hand, ready to be laid over the design as built. */
 export interface Found {
-  input: 'bond' | 'transmittance' | 'plate';
+  /** Id of the uncertain input that it settles. */
+  input: string;
   value: Range;
 }
 
-/**
- * The bond of a panel from a touch probe, before it is boxed.
- *
- * @param probe K by which two touches of it differ
- * @param bench whether the face is painted yet, and whether air reaches the back: a bare back gives away nearly as much again
- */
-export function bondTest(
-  open: OpenJob,
-  index: number,
-  readings: readonly BondReading[],
-  probe: number,
-  bench: TestBench,
-): Found | undefined {
-  const { heat, outside } = panelOf(open, index);
-  const value = bondFromTest({
-    readings,
-    probe,
-    width: heat.plate.width,
-    tubeDiameter: heat.tube.outerDiameter,
-    steps: heat.plate.steps,
-    emittance: bench.painted ? heat.emittance.likely : bareEmittance,
-    ...(bench.backOpen ? { back: bareEmittance } : {}),
-    side: heat.absorberArea / (2 * (outside.length + outside.width)),
-  });
-  return value && { input: 'bond', value };
-}
-
-/** The pane of a panel from a small solar cell. */
-export function paneTest(readings: readonly PaneReading[]): Found | undefined {
-  const value = paneFromTest(readings);
-  return value && { input: 'transmittance', value };
-}
-
-/**
- * The plate of a panel from a piece on a scale: how thick it is beside how thick it was bought, and the thickness itself.
- *
- * @param thickness m, as drawn
- */
-export function plateTest(weighing: PlateWeighing, thickness: number): (Found & { thickness: Range }) | undefined {
-  const found = thicknessByWeight(weighing);
-  if (!found) return undefined;
-  const share = (value: number) => value / thickness;
-  return {
-    input: 'plate',
-    value: { ...found, low: share(found.low), likely: share(found.likely), high: share(found.high) },
-    thickness: found,
-  };
+/** Tests by hand that settle an uncertain input of a heater, as its model has them. */
+export function handTestsOf(open: OpenJob, index: number): { input: string; test: HandTest }[] {
+  const panel = open.panels[index];
+  if (!panel) throw new RangeError(`no heater ${index}`);
+  return panel.design.thermal.inputs.flatMap(({ id, handTest }) => (handTest ? [{ input: id, test: handTest }] : []));
 }
 
 /** The job's as-built list with a value found by hand laid over a panel; an older value of the same input makes room. */
@@ -102,10 +52,4 @@ export function foundOf(job: Job, index: number): { values: Known; source: strin
 
 function knownPath(index: number): (string | number)[] {
   return ['panels', index, 'known'];
-}
-
-function panelOf(open: OpenJob, index: number) {
-  const panel = open.panels[index];
-  if (!panel) throw new RangeError(`no panel ${index}`);
-  return panel.design;
 }

@@ -1,8 +1,8 @@
 import type { Job } from '../document';
 import { standingAt, zoneAt } from '../document';
-import type { Derivation } from '../figures';
 import type { OpenJob } from '../job';
 import { tiltOf } from '../job';
+import type { Derivation } from '../readout';
 import {
   type Around,
   around,

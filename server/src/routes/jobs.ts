@@ -72,7 +72,7 @@ function planOf(document: Job): string | undefined {
   try {
     const [panel] = openJob(document).panels;
     return (
-      panel && writeSvg({ ...panel.design.drawing('plan'), dimensions: [], labels: [] }, { habit: document.units })
+      panel && writeSvg({ ...panel.design.drawings.plan.draw(), dimensions: [], labels: [] }, { habit: document.units })
     );
   } catch {
     // Why is told on the shelf, beside the job.

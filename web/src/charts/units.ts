@@ -15,3 +15,13 @@ export function chartUnit(kind: QuantityKind, habit: Habit): ChartUnit {
 
 /** Differences have no offset; efficiencies and the like have no unit. */
 export const plain: ChartUnit = { symbol: '', write: (value) => value, read: (value) => value };
+
+/** The unit of an axis with what stands beside it: `water in above air, K`. */
+export function axisUnit(
+  { title, kind }: { title: string; kind: QuantityKind | 'number' },
+  habit: Habit,
+): ChartUnit & { title: string } {
+  if (kind === 'number') return { ...plain, title };
+  const unit = chartUnit(kind, habit);
+  return { ...unit, title: `${title}, ${unit.symbol}` };
+}

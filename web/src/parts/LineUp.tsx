@@ -53,7 +53,14 @@ export function LineUp(props: {
       Object.values(families).map(({ id, name, meaning }) => {
         const job = jobOf(id);
         const open = openJob(job);
-        return { id, name, meaning, job, figures: evaluateOpen(open), plan: open.panels[0]?.design.drawing('plan') };
+        return {
+          id,
+          name,
+          meaning,
+          job,
+          figures: evaluateOpen(open),
+          plan: open.panels[0]?.design.drawings.plan.draw(),
+        };
       }),
     [jobOf],
   );

@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { Derivation } from '@north-pane/core/figures';
-import { fineMarks, formatLength, formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
+import type { Habit } from '@north-pane/core/quantity';
+import { type Derivation, sayMeasured } from '@north-pane/core/readout';
 import { type CSSProperties, memo } from 'react';
 import { ink } from '../theme/ink';
 
@@ -63,7 +63,7 @@ export const Readout = memo(function Readout({
           <Text fontWeight="600">{derivation.name}</Text>
           <Text mb="1">{derivation.formula}</Text>
           {derivation.inputs.map((input) => (
-            <InputRow key={input.label} label={input.label} text={inputText(input, habit)} />
+            <InputRow key={input.label} label={input.label} text={sayMeasured(input, habit)} />
           ))}
           {band && <InputRow label="nine in ten, as drawn and well made" text={band} />}
           {homeMade && <InputRow label="nine in ten, typical home-made" text={homeMade} />}
@@ -83,10 +83,4 @@ function InputRow({ label, text }: { label: string; text: string }) {
       <Text whiteSpace="nowrap">{text}</Text>
     </Flex>
   );
-}
-
-function inputText({ value, kind, digits }: Derivation['inputs'][number], habit: Habit): string {
-  if (kind === 'number') return formatNumber(value, digits ?? 2);
-  if (kind === 'length') return formatLength(value, habit, fineMarks).text;
-  return formatQuantity(kind, value, habit, digits).text;
 }

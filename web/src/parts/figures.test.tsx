@@ -1,6 +1,6 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { defaultJob } from '@north-pane/core/document';
-import { evaluateJob, panelDerivations } from '@north-pane/core/figures';
+import { evaluateJob, heaterDerivations } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import { expect } from 'chai';
 import { renderToStaticMarkup } from 'react-dom/server';
@@ -53,7 +53,7 @@ describe('web: lengths as a tape reads them', () => {
 
 describe('web: where the sun goes', () => {
   it('is told for those who cannot see it, in shares that add up to a hundred', () => {
-    const state = evaluateJob(defaultJob('harp')).perPanel[0]?.state;
+    const state = evaluateJob(defaultJob('harp')).perHeater[0]?.work?.state;
     if (!state) throw new Error('no panel');
     const markup = renderToStaticMarkup(<Paths sun="800 W/m²" paths={state.paths} />);
     const told = /aria-label="([^"]*)"/.exec(markup)?.[1] ?? '';
@@ -68,7 +68,7 @@ describe('web: a readout', () => {
   const job = defaultJob('harp');
   const design = openJob(job).panels[0]?.design;
   if (!design) throw new Error('no panel');
-  const derivation = panelDerivations(evaluateJob(job), design, 0).fin;
+  const derivation = heaterDerivations(evaluateJob(job), design, 0).fin;
   const draw = (open: boolean) =>
     renderToStaticMarkup(
       <ChakraProvider value={system}>

@@ -1,8 +1,8 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { isClash } from '@north-pane/core/care';
 import type { Figures } from '@north-pane/core/figures';
-import { volumeFlow } from '@north-pane/core/heat';
 import { formatChange, formatMoney, formatQuantity, type Habit, signed } from '@north-pane/core/quantity';
+import { volumeFlow } from '@north-pane/core/thermal';
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Link } from 'react-router';

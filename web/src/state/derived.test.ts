@@ -17,7 +17,7 @@ describe('web: what is worked out from a document', () => {
     expect(more.figures.waterVolume).above(now.figures.waterVolume);
     expect(more.findings.map((finding) => finding.code)).deep.equal(['array-too-wide']);
     const tubes = (derived: typeof now) =>
-      derived.open.panels[0]?.design.drawing('plan').shapes.filter((shape) => shape.layer === 'tube').length;
+      derived.open.panels[0]?.design.drawings.plan.draw().shapes.filter((shape) => shape.layer === 'tube').length;
     expect([tubes(now), tubes(more)]).deep.equal([12, 13]);
   });
   it('costs the plan that it shows', () => {

@@ -3,13 +3,11 @@ import {
   bandsOverFlow,
   bandsOverInlet,
   bothBands,
-  efficiencyCurve,
+  deepSections,
   evaluateOpen,
-  gapAdvice,
+  heaterBand,
+  heaterSections,
   marksWorth,
-  panelBand,
-  stillFigures,
-  waterCheck,
 } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import type { Reading, Sensors } from '@north-pane/core/proof';
@@ -39,23 +37,18 @@ function told<T>(work: () => T): Told<T> {
 }
 
 const heavy = {
-  /** All that the bench shows of one panel beyond its figures, each thing by itself. */
+  /** All that the bench shows of one heater beyond its figures, each thing by itself. */
   bench: (job: Job, index: number, habit: Habit) => {
     const bands = told(() => bothBands(job));
     const open = openJob(job);
     const figures = evaluateOpen(open);
-    const mine = figures.perPanel[index];
     return {
       bands: 'value' in bands ? bands.value : undefined,
-      efficiency: mine?.efficiency,
-      still: told(() => stillFigures(open, figures, index)),
-      water: told(() => waterCheck(open, figures, index)),
-      gap: told(() => gapAdvice(open, figures, index)),
+      sections: deepSections(heaterSections(open, figures, index)),
       marks: told(() => {
-        const band = panelBand('value' in bands ? bands.value['well made'] : {}, figures, index);
+        const band = heaterBand('value' in bands ? bands.value['well made'] : {}, figures, index);
         return band ? marksWorth(open, index, habit, band) : [];
       }),
-      curve: told(() => efficiencyCurve(job)),
     };
   },
   /** Gain and heat over flows, with their bands at each. */

@@ -1,29 +1,29 @@
 import * as fc from 'fast-check';
 import { mendsOf } from '../../care';
 import { evenly } from '../../quantity';
-import { type Family, type PanelDesign, type PanelDocument, standardChoice } from '..';
+import { type Family, type HeaterDesign, type HeaterDocument, standardChoice } from '..';
 import { anyPanel } from '../anyPanel.fixture';
 
 /** Rounds of mending that a panel is given before it is let go. */
 const rounds = 14;
 
-function setAt(panel: PanelDocument, path: string, value: unknown): PanelDocument {
+function setAt(panel: HeaterDocument, path: string, value: unknown): HeaterDocument {
   const copy = JSON.parse(JSON.stringify(panel)) as Record<string, unknown>;
   const steps = path.split('.');
   const last = steps.pop() ?? '';
   const holder = steps.reduce((node, step) => node[step] as Record<string, unknown>, copy);
   holder[last] = value;
-  return copy as unknown as PanelDocument;
+  return copy as unknown as HeaterDocument;
 }
 
 /** The panel with what it says would mend it done, as long as it clashes; nothing where that does not end. */
 export function mended(
   family: Family,
-  drawn: PanelDocument,
-): { panel: PanelDocument; design: PanelDesign } | undefined {
+  drawn: HeaterDocument,
+): { panel: HeaterDocument; design: HeaterDesign } | undefined {
   let panel = drawn;
   for (let round = 0; round < rounds; round += 1) {
-    let design: PanelDesign;
+    let design: HeaterDesign;
     try {
       design = family.open(panel, 'panels.0');
     } catch {
@@ -48,8 +48,8 @@ export function buildable(
   family: Family,
   count: number,
   seed: number,
-): { panel: PanelDocument; design: PanelDesign }[] {
-  const found: { panel: PanelDocument; design: PanelDesign }[] = [];
+): { panel: HeaterDocument; design: HeaterDesign }[] {
+  const found: { panel: HeaterDocument; design: HeaterDesign }[] = [];
   const tries = 80 * count;
   const wild = fc.sample(anyPanel(family), { seed, numRuns: Math.ceil(tries / 4) });
   const random = evenly(seed);
@@ -81,9 +81,9 @@ function attempt<T>(make: () => T): T | undefined {
 const strides = [1, 2, 3, 5, 7, 11, 13];
 
 /** A standard panel of either habit with every choice made by its turn and lengths and counts moved by chance, by up to a quarter. */
-function nearStandard(family: Family, turn: number, random: () => number): PanelDocument {
+function nearStandard(family: Family, turn: number, random: () => number): HeaterDocument {
   const habit = turn % 2 === 0 ? 'metric' : 'imperial';
-  let panel: PanelDocument = { id: 'p', ...family.standard(habit), turned: turn % 3 === 0 };
+  let panel: HeaterDocument = { id: 'p', ...family.standard(habit), turned: turn % 3 === 0 };
   const kinds = family.fields(panel).filter(({ path }) => path.endsWith('.kind'));
   kinds.forEach(({ path, meta, value }, place) => {
     const [name = ''] = path.split('.');

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { type Family, families, type PanelDocument, views } from '..';
+import { type Family, families, type HeaterDocument } from '..';
 import { buildable } from './buildable.fixture';
 import type { Typed } from './list.fixture';
 import { CutList } from './list.fixture';
@@ -19,7 +19,7 @@ const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => s
 };
 
 /** Everything that was typed for a panel, its box and its pane too. */
-function typedIn({ parameters, box, glazing }: PanelDocument): Typed {
+function typedIn({ parameters, box, glazing }: HeaterDocument): Typed {
   return { ...box?.parameters, ...glazing?.parameters, ...parameters };
 }
 
@@ -38,9 +38,7 @@ describe('closure: a panel put together again from its cut list alone', () => {
       this.timeout(Math.max(20_000, designs * 500));
       for (const { panel, design } of buildable(family, designs, seed)) {
         const drawn = new Set(
-          [...views.map((view) => design.drawing(view)), ...(design.development ? [design.development()] : [])].flatMap(
-            ({ shapes }) => shapes.flatMap((shape) => shape.part ?? []),
-          ),
+          Object.values(design.drawings).flatMap((view) => view.draw().shapes.flatMap((shape) => shape.part ?? [])),
         );
         const listed = new Set([...design.parts, ...design.purchases].map(({ id }) => id));
         expect(

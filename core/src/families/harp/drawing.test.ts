@@ -1,16 +1,23 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { extent, type Shape } from '../../draw';
+import { type Drawing, extent, type Shape } from '../../draw';
 import { withParameters } from './harp.fixture';
 
 type Rect = Extract<Shape, { kind: 'rect' }>;
 const rects = (shapes: readonly Shape[], layer: Shape['layer']): Rect[] =>
   shapes.filter((shape): shape is Rect => shape.kind === 'rect' && shape.layer === layer);
 
+/** One view of a design, drawn. */
+function viewOf({ drawings }: ReturnType<typeof withParameters>, view: string): Drawing {
+  const found = drawings[view];
+  if (!found) throw new Error(`no view ${view}`);
+  return found.draw();
+}
+
 describe('harp: the plan is the layout', () => {
   const change = { riserCount: 10, pitch: 0.106, riserClear: 1.88 };
   const design = withParameters(change);
-  const plan = design.drawing('plan');
+  const plan = design.drawings.plan.draw();
   it('draws a tube for every riser, a pitch apart, as long as its cut', () => {
     const tubes = rects(plan.shapes, 'tube').sort((a, b) => a.y - b.y);
     expect(tubes).length(10);
@@ -27,7 +34,7 @@ describe('harp: the plan is the layout', () => {
     expect((hot?.y ?? 0) + (hot?.height ?? 0)).closeTo(1.124 + 0.05, 1e-9);
   });
   it('draws both headers out of one side when they are to come out there', () => {
-    const same = withParameters({ ...change, connection: 'same-side' }).drawing('plan');
+    const same = withParameters({ ...change, connection: 'same-side' }).drawings.plan.draw();
     for (const header of rects(same.shapes, 'header')) expect(header.y).closeTo(-0.05, 1e-9);
   });
   it('puts the inlet’s words at the cold header and the outlet’s at the hot one', () => {
@@ -47,14 +54,14 @@ describe('harp: the plan is the layout', () => {
   });
   it('measures what it draws: each dimension is as long as it says', () => {
     for (const view of ['plan', 'section'] as const)
-      for (const { from, to, value, id } of design.drawing(view).dimensions)
+      for (const { from, to, value, id } of viewOf(design, view).dimensions)
         expect(Math.hypot(to.x - from.x, to.y - from.y), id).closeTo(value, 1e-9);
   });
 });
 
 describe('harp: the section is the stack', () => {
   const design = withParameters({});
-  const section = design.drawing('section');
+  const section = viewOf(design, 'section');
   const one = (layer: Shape['layer']) => rects(section.shapes, layer)[0];
   it('lays back, insulation, tubes and pane on one another without overlap', () => {
     const back = one('back');
@@ -93,7 +100,7 @@ describe('harp: the section is the stack', () => {
         fc.double({ min: 0.008, max: 0.08, noNaN: true }),
         (riserCount, pitch, riserClear, airGap) => {
           for (const view of ['plan', 'section'] as const) {
-            const box = extent(withParameters({ riserCount, pitch, riserClear, airGap }).drawing(view));
+            const box = extent(viewOf(withParameters({ riserCount, pitch, riserClear, airGap }), view));
             for (const side of Object.values(box)) expect(Number.isFinite(side)).equal(true);
             expect(box.width).above(0);
             expect(box.height).above(0);

@@ -1,17 +1,19 @@
 import { sized } from '../../quantity';
-import type { PanelDesign } from '../family';
-import { plateDesign } from '../plate/design';
+import { plateModel } from '../../thermal';
+import type { HeaterDesign } from '../family';
+import { plateDesign, plateViews } from '../plate/design';
 import { layingRoom } from '../plate/findings';
 import { downToMillimetre, fitRuns } from '../plate/fit';
 import { definePlateFamily } from '../plateFamily';
 import { harpDrawing } from './drawing';
 import { harpFindings, harpWords } from './findings';
-import { harpHeat } from './heat';
+import { harpHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { harpParameters, standardHarp } from './parameters';
 import { harpParts } from './parts';
+import { harpSections } from './sections';
 import { harpSteps } from './steps';
-import { harpWater } from './water';
+import { harpDescription } from './thermal';
 
 /** Parallel risers between two headers, on a plate, in a glazed box. */
 export const harp = definePlateFamily({
@@ -39,15 +41,15 @@ export const harp = definePlateFamily({
       closedEnd: Math.max(0.01, Math.min(build.parameters.closedEnd, downToMillimetre(side))),
     };
   },
-  design: (build): PanelDesign => {
+  design: (build): HeaterDesign => {
     const layout = layOut(build);
-    const water = harpWater(layout);
-    const heat = harpHeat(build, layout, water.volume);
+    const hydraulic = harpHydraulic(build, layout);
+    const thermal = plateModel(harpDescription(build, layout, hydraulic.volume));
     const { parts, purchases } = harpParts(build, layout);
     const { parameters, riserCut } = layout;
     const common = plateDesign(build, layout, {
       paint: parameters.paint,
-      heat,
+      description: thermal.description,
       parts,
       purchases,
       grows: { length: riserCut, field: 'riserClear' },
@@ -61,12 +63,15 @@ export const harp = definePlateFamily({
           words: `cut one riser at ${sized(riserCut)} and dry-fit it in both headers; only then set the stop and cut the rest`,
         },
       ],
-      drawing: (view) => harpDrawing[view](build, layout),
-      water,
+      drawings: plateViews(build, layout, {
+        plan: () => harpDrawing.plan(build, layout),
+        section: () => harpDrawing.section(build, layout),
+        detail: () => harpDrawing.detail(build, layout),
+      }),
+      thermal,
+      hydraulic,
+      sections: (work) => harpSections(thermal, hydraulic, work),
       findings: harpFindings(build, layout),
-      drains: build.turned
-        ? { empties: true, how: 'with the whole panel tipped 2 % toward the cold header, so that no riser lies level' }
-        : { empties: true, how: 'into the cold header, tipped 2 % toward its way out' },
       steps: () => harpSteps(build, layout, common.dryMass),
     };
   },

@@ -40,8 +40,8 @@ describe('harp of tees', () => {
   });
   it('drills no header, and may stand under mains pressure', () => {
     expect(design.parts.filter(({ id }) => id.startsWith('panel-a/header')).some(({ holes }) => holes)).equal(false);
-    expect(design.water.weakPoint).equal(undefined);
-    expect(withParameters(base).water.weakPoint).not.equal(undefined);
+    expect(design.hydraulic?.weakPoint).equal(undefined);
+    expect(withParameters(base).hydraulic?.weakPoint).not.equal(undefined);
   });
   it('asks for more box: a tee is thicker than its header', () => {
     expect(design.stack?.needed ?? 0).above(withParameters(base).stack?.needed ?? 0);
@@ -70,8 +70,8 @@ describe('harp of tees', () => {
             lengthOf(made.parts, 'header-closed') +
             (riserCount - 1) * lengthOf(made.parts, 'header-piece') +
             riserCount * 2 * teeFor(0.028, 0.015).runLaying;
-          const drawn = made
-            .drawing('plan')
+          const drawn = made.drawings.plan
+            .draw()
             .shapes.flatMap((shape) =>
               shape.kind === 'rect' && /header-(open|closed|piece)$/.test(shape.part ?? '') ? [shape] : [],
             );
@@ -110,8 +110,8 @@ describe('harp: what moves and what must be missed', () => {
           // From the edge of the back, 6 under the side.
           const screws = back?.positions.map((at) => at - 0.006) ?? [];
           expect(screws.length).within(1, 4);
-          const tubes = made
-            .drawing('plan')
+          const tubes = made.drawings.plan
+            .draw()
             .shapes.flatMap((shape) =>
               shape.kind === 'rect' && shape.part === 'panel-a/riser' ? [shape.y + shape.height / 2 - 0.019] : [],
             );

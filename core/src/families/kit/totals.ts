@@ -1,6 +1,6 @@
-import type { CollectorDescription } from '../../heat';
 import type { Part, Purchase } from '../../shop';
-import type { PanelDesign } from '../family';
+import type { FlatDescription } from '../../thermal';
+import type { HeaterDesign } from '../family';
 
 /** kg of parts and purchases. */
 export function massOf(parts: readonly Part[], purchases: readonly Purchase[]): number {
@@ -9,7 +9,7 @@ export function massOf(parts: readonly Part[], purchases: readonly Purchase[]): 
   );
 }
 
-/** The areas of a panel by its heat. */
-export function areasOf(heat: CollectorDescription): PanelDesign['areas'] {
+/** The areas of a heater by its thermal description. */
+export function areasOf(heat: FlatDescription): HeaterDesign['areas'] {
   return { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea };
 }

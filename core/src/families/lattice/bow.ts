@@ -1,4 +1,4 @@
-import { risingRoot } from '../../heat';
+import { risingRoot } from '../../thermal';
 
 /** A sheet held by a square grid of bolts; SI. */
 export interface HeldSheet {

@@ -1,5 +1,5 @@
 import type { Drawing, Shape } from '../../draw';
-import type { View } from '../family';
+import type { DrawnViews } from '../family';
 import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../kit/cover';
 import { detail } from './detail';
 import type { LatticeLayout } from './layout';
@@ -330,7 +330,11 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
   };
 }
 
-export function latticeDrawing(view: View, prefix: string, layout: LatticeLayout): Drawing {
-  if (view === 'detail') return detail(prefix, layout);
-  return view === 'plan' ? plan(prefix, layout) : section(prefix, layout);
+/** The views of a lattice. */
+export function latticeViews(prefix: string, layout: LatticeLayout): DrawnViews {
+  return {
+    plan: { name: 'Plan', words: 'from above', draw: () => plan(prefix, layout) },
+    section: { name: 'Section', words: 'cut across', draw: () => section(prefix, layout) },
+    detail: { name: 'Full size', words: 'the place that must be right', draw: () => detail(prefix, layout) },
+  };
 }

@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { slotDrop } from '../../flow';
-import { slotFilm } from '../../heat';
+import { slotDrop } from '../../hydraulic';
+import { slotFilm } from '../../thermal';
+import { workingOf } from '../../thermal/flat/flat.fixture';
+import { fairDay } from '../../thermal/plate/collector.fixture';
 import { families } from '..';
 import { boltLoad, bowUnder, type HeldSheet, mostPressure, pressureFor } from './bow';
 import { byDifferences, bySeries, leastSquares } from './heldPlate.fixture';
@@ -110,7 +112,7 @@ describe('lattice: a panel worked by hand', () => {
   it('holds what is wetted times the gap: 1.682 m² of gasket and bow', () => {
     expect(layout.wetted).closeTo(1.89 * 0.89, 1e-9);
     expect(layout.gap).closeTo(0.002 + layout.atMiddle.bow, 1e-12);
-    expect(open().water.volume).closeTo(layout.wetted * layout.gap, 1e-12);
+    expect(open().hydraulic?.volume).closeTo(layout.wetted * layout.gap, 1e-12);
   });
   it('counts bolts, four washers each in the grid, and gasket once round', () => {
     const quantity = (id: string) => open().purchases.find((one) => one.id === `panel-a/${id}`)?.quantity;
@@ -139,7 +141,7 @@ describe('lattice: a panel worked by hand', () => {
 describe('lattice: under a raised barrel', () => {
   it('bows more and holds more water the higher the barrel stands', () => {
     expect(laid({ head: 2 }).atFoot.bow).above(laid({ head: 1 }).atFoot.bow);
-    expect(open({ head: 2 }).water.volume).above(open({ head: 1 }).water.volume);
+    expect(open({ head: 2 }).hydraulic?.volume).above(open({ head: 1 }).hydraulic?.volume ?? 1);
   });
   it('refuses a head that its bolts do not hold, with one that they do', () => {
     const [clash] = open({ head: 4.5 }).findings;
@@ -155,7 +157,7 @@ describe('lattice: under a raised barrel', () => {
   });
   it('always tells to let air in before it drains, and stands on no mains', () => {
     expect(open().findings.map(({ code }) => code)).include('lattice-vacuum');
-    expect(open().water.weakPoint).equal('bolted sheets');
+    expect(open().hydraulic?.weakPoint).equal('bolted sheets');
   });
 });
 
@@ -169,8 +171,12 @@ describe('lattice: its water and heat', () => {
     expect(slotFilm(0.002, 20, 'water').coefficient).closeTo((5.385 * 0.598) / 0.004, 8);
   });
   it('wets all of its plate: no fin, and F′ near one', () => {
-    const { heat } = open();
-    expect(heat.plate.steps).deep.equal([]);
-    expect(heat.tube.slot).closeTo(laid().gap, 1e-12);
+    const { thermal } = open();
+    const state = workingOf(thermal, { ...fairDay, massFlow: 0.04 });
+    expect(state.finEfficiency).equal(1);
+    // h / (h + U), worked from the film alone.
+    const film = slotFilm(laid().gap, (fairDay.inlet + state.outletTemperature) / 2, 'water').coefficient;
+    expect(state.efficiencyFactor).closeTo(film / (film + state.lossCoefficient), 1e-3);
+    expect(thermal.inputs.map(({ id }) => id)).not.include.members(['bond', 'plate']);
   });
 });

@@ -1,7 +1,8 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
-import type { CollectorDescription } from '../../heat';
+import type { Drawing } from '../../draw';
 import { bought, type Part, type Purchase } from '../../shop';
-import type { GrowingThing, MaterialInPanel, PanelDesign } from '../family';
+import type { FlatDescription } from '../../thermal';
+import type { DrawnViews, GrowingThing, HeaterDesign, MaterialInPanel } from '../family';
 import { primer } from '../kit/paint';
 import { areasOf, massOf } from '../kit/totals';
 import type { PlateBuild } from '../plateFamily';
@@ -75,7 +76,7 @@ function plateGrowth(
 }
 
 /** Layers of the panel from the pane down. */
-function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): NonNullable<PanelDesign['stack']> {
+function plateStack(build: PlateBuild<unknown>, layout: PlateLayout): NonNullable<HeaterDesign['stack']> {
   const { box, glazing, tube } = layout;
   return {
     layers: [
@@ -138,39 +139,33 @@ export function plateDesign(
   layout: PlateLayout,
   own: {
     paint: string;
-    heat: CollectorDescription;
+    description: FlatDescription;
     parts: Part[];
     purchases: Purchase[];
     /** m of tube that grows in one line, and the field that shortens it. */
     grows: { length: number; field: string };
   },
 ): Pick<
-  PanelDesign,
+  HeaterDesign,
   | 'areas'
   | 'outside'
-  | 'plate'
   | 'stack'
   | 'parts'
   | 'purchases'
-  | 'heat'
   | 'materials'
   | 'growth'
-  | 'development'
   | 'dryMass'
   | 'underWind'
   | 'wettedMetal'
 > {
   const { box } = layout;
-  const { heat, parts, purchases, grows } = own;
-  const { development } = box;
+  const { description, parts, purchases, grows } = own;
   return {
-    areas: areasOf(heat),
+    areas: areasOf(description),
     outside: { ...box.outside, depth: box.depth + box.below },
-    plate: { thickness: build.absorber.thickness, density: build.absorber.density },
     stack: plateStack(build, layout),
     parts,
     purchases,
-    heat,
     materials: plateMaterials(build, layout, own.paint),
     growth: plateGrowth(build, layout, { length: grows.length, path: `${build.path}.parameters.${grows.field}` }),
     dryMass: massOf(parts, purchases),
@@ -180,6 +175,28 @@ export function plateDesign(
         pane: `${build.path}.glazing.parameters.pane`,
         bars: `${build.path}.glazing.parameters.bars`,
       }),
-    ...(development ? { development: () => development(build.id) } : {}),
+  };
+}
+
+/** The views of a panel in a box, its bent metal among them where it has any. */
+export function plateViews(
+  build: PlateBuild<unknown>,
+  { box: { development } }: PlateLayout,
+  draw: { plan(): Drawing; section(): Drawing; detail(): Drawing },
+): DrawnViews {
+  return {
+    plan: { name: 'Plan', words: 'from above', draw: draw.plan },
+    section: { name: 'Section', words: 'cut across', draw: draw.section },
+    detail: { name: 'Full size', words: 'the place that must be right', draw: draw.detail },
+    ...(development
+      ? {
+          bent: {
+            name: 'Bent edge',
+            words: 'laid flat before it is bent',
+            draw: () => development(build.id),
+            flat: true,
+          },
+        }
+      : {}),
   };
 }

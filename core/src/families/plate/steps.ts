@@ -1,8 +1,8 @@
 import { hottestStart } from '../../catalogue';
-import { steamPressure } from '../../heat';
 import { measured, sized } from '../../quantity';
 import type { Part } from '../../shop';
 import type { Step } from '../../steps';
+import { steamPressure } from '../../thermal';
 import { cutStep, lifters, step, testStep } from '../kit/steps';
 import type { PlateBuild } from '../plateFamily';
 import { boxPartsOf } from './design';

@@ -1,5 +1,5 @@
 import { elbowFor, type Tube } from '../../catalogue';
-import type { Fitting } from '../../flow';
+import type { Fitting } from '../../hydraulic';
 import type { SerpentineParameters } from './parameters';
 
 /** How one run turns into the next; m. */

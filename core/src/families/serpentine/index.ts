@@ -1,15 +1,17 @@
-import { bore } from '../../catalogue';
 import { sized } from '../../quantity';
 import { tubeMass } from '../../shop';
-import type { PanelDesign } from '../family';
-import { plateDesign } from '../plate/design';
+import { plateModel } from '../../thermal';
+import type { HeaterDesign } from '../family';
+import { plateDesign, plateViews } from '../plate/design';
 import { layingRoom } from '../plate/findings';
 import { downToMillimetre, fitRuns } from '../plate/fit';
-import { plateHeat } from '../plate/heat';
+import { plateSections } from '../plate/sections';
+import { plateDescription } from '../plate/thermal';
 import { definePlateFamily } from '../plateFamily';
 import { detail } from './detail';
 import { serpentineDrawing } from './drawing';
 import { serpentineFindings, serpentineWords } from './findings';
+import { serpentineHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { serpentineParameters, standardSerpentine } from './parameters';
 import { serpentineParts, waterVolume } from './parts';
@@ -42,14 +44,14 @@ export const serpentine = definePlateFamily({
     });
     return { runs: count, pitch, runLength: downToMillimetre(box.room.length - 2 * (bend.reach + layingRoom)) };
   },
-  design: (build): PanelDesign => {
+  design: (build): HeaterDesign => {
     const layout = layOut(build);
     const { parameters, bend, tube, wayLength } = layout;
     const { runs: count, pitch } = parameters;
     const volume = waterVolume(layout);
     const { parts, purchases } = serpentineParts(build, layout);
     const turns = count - 1;
-    const heat = plateHeat(build, layout, {
+    const description = plateDescription(build, layout, {
       paint: parameters.paint,
       run: { length: layout.plateSpan.to - layout.plateSpan.from, count, path: 'serpentine' },
       besides: turns * pitch * tube.outerDiameter,
@@ -57,9 +59,10 @@ export const serpentine = definePlateFamily({
       otherCopper: 0.5 * turns * bend.fittings * tubeMass(tube) * bend.laying,
       waterVolume: volume,
     });
+    const thermal = plateModel(description);
     const common = plateDesign(build, layout, {
       paint: parameters.paint,
-      heat,
+      description,
       parts,
       purchases,
       grows: { length: parameters.runLength, field: 'runLength' },
@@ -75,21 +78,15 @@ export const serpentine = definePlateFamily({
               words: `dry-fit one return bend, measure it centre to centre (drawn: ${sized(bend.fixedPitch ?? pitch)}) and type it under Dry fit on the bench; only then cut the stubs`,
             },
           ],
-      drawing: (view) => (view === 'detail' ? detail(build, layout) : serpentineDrawing[view](build, layout)),
-      water: {
-        kind: 'serial',
-        bore: bore(tube),
-        length: wayLength,
-        bends: { fitting: bend.fitting, count: turns * bend.fittings },
-        volume,
-        weakPoint: undefined,
-      },
+      drawings: plateViews(build, layout, {
+        plan: () => serpentineDrawing.plan(build, layout),
+        section: () => serpentineDrawing.section(build, layout),
+        detail: () => detail(build, layout),
+      }),
+      thermal,
+      hydraulic: serpentineHydraulic(build, layout),
+      sections: (work) => plateSections(thermal, work),
       findings: serpentineFindings(build, layout),
-      // Runs that lie level keep their water, and of runs that fall every other one rises.
-      drains: {
-        empties: false,
-        how: build.turned ? 'each run lies level and keeps its water' : 'the turns at the foot of the slope hold water',
-      },
       steps: () => serpentineSteps(build, layout, common.dryMass),
     };
   },

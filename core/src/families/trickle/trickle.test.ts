@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { collectorState, stagnationTemperature, steaming, topFlux } from '../../heat';
-import { fairDay } from '../../heat/collector.fixture';
+import { stagnationTemperature, steaming, topFlux } from '../../thermal';
+import { workingOf } from '../../thermal/flat/flat.fixture';
+import { fairDay } from '../../thermal/plate/collector.fixture';
 import { families } from '..';
 import { layOut } from './layout';
 import { trickleParameters } from './parameters';
@@ -36,8 +37,8 @@ describe('trickle: a panel worked by hand', () => {
     expect(open().parts.find(({ id }) => id === 'panel-a/batten')?.count).equal(6);
   });
   it('drains by itself and holds next to nothing', () => {
-    expect(open().drains).deep.equal({ empties: true, how: 'by itself when the pump stops' });
-    expect(open().water.volume * 1000).within(0.3, 0.6);
+    expect(open().hydraulic?.drains).deep.equal({ empties: true, how: 'by itself when the pump stops' });
+    expect((open().hydraulic?.volume ?? 0) * 1000).within(0.3, 0.6);
   });
 });
 
@@ -71,12 +72,12 @@ describe('trickle: steam under the cover', () => {
   });
   it('costs an open film much of its heat at warm water, and a dry panel nothing', () => {
     const heat = (film: string, inlet: number) =>
-      collectorState(open({ film }).heat, { ...fairDay, inlet, massFlow: 0.05 }).usefulHeat;
+      workingOf(open({ film }).thermal, { ...fairDay, inlet, massFlow: 0.05 }).usefulHeat;
     expect(heat('open', 45) / heat('sealed', 45)).below(0.75);
     expect(heat('open', 12) / heat('sealed', 12)).above(0.85);
     const dry = { ...fairDay, irradiance: 1000, massFlow: 0 };
-    expect(stagnationTemperature(open({ film: 'open' }).heat, dry)).closeTo(
-      stagnationTemperature(open({ film: 'sealed' }).heat, dry),
+    expect(stagnationTemperature(open({ film: 'open' }).thermal, dry)).closeTo(
+      stagnationTemperature(open({ film: 'sealed' }).thermal, dry),
       1e-6,
     );
     expect(codes({ film: 'open' })).include('film-steams');
@@ -85,7 +86,7 @@ describe('trickle: steam under the cover', () => {
 
 describe('trickle: over its range', () => {
   it('gathers more the more of its face is wet', () => {
-    const heat = (wetting: string) => collectorState(open({ wetting }).heat, { ...fairDay, massFlow: 0.05 }).usefulHeat;
+    const heat = (wetting: string) => workingOf(open({ wetting }).thermal, { ...fairDay, massFlow: 0.05 }).usefulHeat;
     expect(heat('plain')).below(heat('dimpled'));
     expect(codes({ wetting: 'plain' })).include('runs-in-streaks');
   });
@@ -105,9 +106,8 @@ describe('trickle: over its range', () => {
         (cans, strips, diameter, height, cover) => {
           const design = open({ cans, strips, diameter, height, cover });
           for (const part of design.parts) expect(part.mass, part.id).above(0);
-          for (const view of ['plan', 'section'] as const)
-            expect(JSON.stringify(design.drawing(view))).not.match(/null|NaN/);
-          expect(design.heat.absorberArea).above(0);
+          for (const { draw } of Object.values(design.drawings)) expect(JSON.stringify(draw())).not.match(/null|NaN/);
+          expect(design.areas.absorber).above(0);
           expect(design.areas.aperture).at.most(design.areas.gross);
         },
       ),

@@ -80,7 +80,7 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
     );
   };
   const layouts = () => layoutDrawings(plan.materials, `${job.name}, laid out`);
-  const first = open.panels[0]?.design.drawing('plan');
+  const first = open.panels[0]?.design.drawings.plan.draw();
   const files: readonly { name: string; make(): void }[] = [
     { name: 'Cut list, CSV', make: () => download(`${id}-cut-list.csv`, cutListCsv(parts, habit), 'text/csv') },
     {
@@ -120,27 +120,30 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
                 onValue={setSize}
               />
             </Box>
-            {[...papers, ...(open.panels.some(({ design }) => design.development) ? [bentEdge] : [])].map(
-              ({ kind, name, words }) => (
-                <Flex key={kind} align="center" gap="3" py="1.5" borderBottomWidth="1px" borderColor="line">
-                  <Box flex="1">
-                    <Text fontWeight="600">{name}</Text>
-                    <Text fontSize="14px" color="soft">
-                      {words}
-                    </Text>
-                  </Box>
-                  <Button
-                    size="sm"
-                    variant={kind === 'pack' ? 'solid' : 'outline'}
-                    disabled={making !== undefined}
-                    aria-label={`${name}, PDF`}
-                    onClick={() => print(kind)}
-                  >
-                    <Download size={15} aria-hidden /> {making === kind ? 'Derivation it…' : 'PDF'}
-                  </Button>
-                </Flex>
-              ),
-            )}
+            {[
+              ...papers,
+              ...(open.panels.some(({ design }) => Object.values(design.drawings).some(({ flat }) => flat))
+                ? [bentEdge]
+                : []),
+            ].map(({ kind, name, words }) => (
+              <Flex key={kind} align="center" gap="3" py="1.5" borderBottomWidth="1px" borderColor="line">
+                <Box flex="1">
+                  <Text fontWeight="600">{name}</Text>
+                  <Text fontSize="14px" color="soft">
+                    {words}
+                  </Text>
+                </Box>
+                <Button
+                  size="sm"
+                  variant={kind === 'pack' ? 'solid' : 'outline'}
+                  disabled={making !== undefined}
+                  aria-label={`${name}, PDF`}
+                  onClick={() => print(kind)}
+                >
+                  <Download size={15} aria-hidden /> {making === kind ? 'Derivation it…' : 'PDF'}
+                </Button>
+              </Flex>
+            ))}
             {trouble && (
               <Text role="alert" color="brickText" mt="2">
                 The paper could not be made: {trouble}

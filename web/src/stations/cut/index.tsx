@@ -98,7 +98,7 @@ function WhereItGoes({ lit, onLit }: Lit) {
   const habit = useHabit();
   const { open } = useDerived();
   const panel = open.panels.find(({ document }) => lit?.startsWith(`${document.id}/`)) ?? open.panels[0];
-  const drawing = useMemo(() => panel && { ...panel.design.drawing('plan'), dimensions: [], labels: [] }, [panel]);
+  const drawing = useMemo(() => panel && { ...panel.design.drawings.plan.draw(), dimensions: [], labels: [] }, [panel]);
   if (!drawing) return null;
   return (
     <Box

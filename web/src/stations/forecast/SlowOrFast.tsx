@@ -1,7 +1,7 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
 import { comparedFlows, type FlowArgument, type FlowPoint } from '@north-pane/core/figures';
-import { type Fluid, volumeFlow } from '@north-pane/core/heat';
 import { formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
+import { type Fluid, volumeFlow } from '@north-pane/core/thermal';
 
 /** Slow and hot against fast and efficient, in this job's own numbers. */
 export function SlowOrFast(props: { argument: FlowArgument; inlet: number; fluid: Fluid | undefined; habit: Habit }) {
@@ -18,7 +18,7 @@ export function SlowOrFast(props: { argument: FlowArgument; inlet: number; fluid
       words:
         slow &&
         now &&
-        `${difference(slow.gain - now.gain)} hotter than now, and ${-more(slow, now)} % less heat: the plate stands at ${formatQuantity('temperature', slow.plate, habit, 0).text} and loses it.`,
+        `${difference(slow.gain - now.gain)} hotter than now, and ${-more(slow, now)} % less heat: the absorber stands at ${formatQuantity('temperature', slow.body, habit, 0).text} and loses it.`,
     },
     {
       title: 'As it stands',

@@ -11,9 +11,9 @@ import {
   specificFlowFor,
   workOf,
 } from '@north-pane/core/figures';
-import { massFlowOf, volumeFlow } from '@north-pane/core/heat';
 import { designConditions, openJob } from '@north-pane/core/job';
 import { formatNumber, formatQuantity, type QuantityKind } from '@north-pane/core/quantity';
+import { massFlowOf, volumeFlow } from '@north-pane/core/thermal';
 import { useMemo, useRef, useState } from 'react';
 import * as z from 'zod';
 import { Band } from '../../charts/Band';

@@ -1,7 +1,7 @@
 import { Box, Button, chakra, Flex, SimpleGrid, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
-import type { Derivation } from '@north-pane/core/figures';
 import { formatNumber, formatQuantity, type Habit, parsePitch } from '@north-pane/core/quantity';
+import type { Derivation } from '@north-pane/core/readout';
 import { jobMonths, type SkySource, siteDerivations } from '@north-pane/core/site';
 import { exposures, grounds, hiddenHours, monthNames, parseHorizon, writeHorizon } from '@north-pane/core/sky';
 import { type ReactNode, useMemo, useState } from 'react';

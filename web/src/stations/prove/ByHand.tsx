@@ -1,9 +1,9 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import { uncertainWords } from '@north-pane/core/figures';
-import { type Found, foundOf, withoutFound } from '@north-pane/core/proving';
+import { foundOf, withoutFound } from '@north-pane/core/proving';
 import { formatNumber } from '@north-pane/core/quantity';
 import { lazy, Suspense, useState } from 'react';
 import { Section } from '../../parts/Section';
+import { useDerived } from '../../state/derived';
 import { useDocument, useJob } from '../../state/job';
 
 const HandTests = lazy(async () => ({ default: (await import('./HandTests')).HandTests }));
@@ -11,6 +11,7 @@ const HandTests = lazy(async () => ({ default: (await import('./HandTests')).Han
 /** What tests by hand have found, laid over the design as built, and the way to make one. */
 export function ByHand() {
   const document = useDocument();
+  const { open } = useDerived();
   const change = useJob((state) => state.change);
   const [testing, setTesting] = useState(false);
   const rows = document.panels.flatMap((panel, index) => {
@@ -18,7 +19,7 @@ export function ByHand() {
     return Object.entries(found?.values ?? {}).map(([input, value]) => ({
       panel: panel.id,
       index,
-      input: input as Found['input'],
+      input,
       value,
       source: found?.source ?? '',
     }));
@@ -29,7 +30,9 @@ export function ByHand() {
         <Text fontSize="14px">Nothing yet. A bond, a pane or a plate that was tested makes the forecast surer.</Text>
       )}
       {rows.map(({ panel, index, input, value, source }) => {
-        const { name, unit, digits } = uncertainWords[input];
+        // One that this kind of heater does not have any more is told by its id.
+        const known = open.panels[index]?.design.thermal.inputs.find(({ id }) => id === input);
+        const { name, unit, digits } = known ?? { name: input, unit: '', digits: 2 };
         return (
           <Flex key={`${panel} ${input}`} justify="space-between" gap="2" fontSize="14px" mb="1" title={source}>
             <Text>

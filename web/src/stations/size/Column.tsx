@@ -1,5 +1,5 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
-import { panelDerivations } from '@north-pane/core/figures';
+import { heaterReadouts } from '@north-pane/core/figures';
 import { formatQuantity } from '@north-pane/core/quantity';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Matters } from '../../parts/Matters';
@@ -13,7 +13,7 @@ import { Deeper } from './Deeper';
 import { Figures } from './Figures';
 import { LoopSafety } from './LoopSafety';
 import { MakeUp } from './MakeUp';
-import { takeDimension, toggleReadout, useBenchPanel, useBenchView } from './view';
+import { takeDimension, toggleReadout, useBenchPanel, useBenchView, viewOf } from './view';
 import { WasteNothing } from './WasteNothing';
 
 const SpreadDialog = lazy(async () => ({ default: (await import('./SpreadDialog')).SpreadDialog }));
@@ -79,7 +79,7 @@ const Jumps = memo(function Jumps() {
 
 function Does({ bench }: { bench: Bench | undefined }) {
   const habit = useHabit();
-  const { at, figures, panel, mine } = useBenchPanel();
+  const { at, figures, panel } = useBenchPanel();
   const opened = useBenchView((view) => view.opened);
   const { irradiance, air } = figures.conditions;
   return (
@@ -88,9 +88,8 @@ function Does({ bench }: { bench: Bench | undefined }) {
       aside={`${formatQuantity('irradiance', irradiance, habit).text}, air ${formatQuantity('temperature', air, habit, 0).text}`}
     >
       <Figures
-        panel={mine}
+        readouts={heaterReadouts(figures, panel.design, at)}
         bands={bench?.bands}
-        derivations={opened ? panelDerivations(figures, panel.design, at) : undefined}
         opened={opened}
         habit={habit}
         onOpen={toggleReadout}
@@ -111,9 +110,11 @@ function ToLookAt() {
 
 function MadeOf() {
   const habit = useHabit();
-  const { at, panel, plan, section } = useBenchPanel();
+  const { at, panel } = useBenchPanel();
   const drawn = new Set(
-    [plan, section].flatMap(({ dimensions }) => dimensions).flatMap(({ edit }) => (edit ? [edit.path] : [])),
+    ['plan', 'section'].flatMap(
+      (view) => viewOf(panel.design, view)?.dimensions.flatMap(({ edit }) => (edit ? [edit.path] : [])) ?? [],
+    ),
   );
   return (
     <FoldingSection title="Made of">

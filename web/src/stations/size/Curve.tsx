@@ -1,40 +1,41 @@
 import { Box, Text } from '@chakra-ui/react';
-import { designConditions } from '@north-pane/core/job';
-import { formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
+import type { Habit } from '@north-pane/core/quantity';
+import { formatNumber } from '@north-pane/core/quantity';
+import type { Section } from '@north-pane/core/readout';
 import { Band } from '../../charts/Band';
 import { Chart } from '../../charts/Chart';
-import { chartUnit } from '../../charts/units';
+import { axisUnit } from '../../charts/units';
 import { ink } from '../../theme/ink';
 
-/** Efficiency against how much warmer the water comes in than the air, with the band of a well-made panel. */
-export function Curve(props: {
-  /** Where there is none the water would boil. */
-  curve: readonly { rise: number; efficiency: { low: number; likely: number; high: number } | undefined }[];
-  efficiency: number | undefined;
-  habit: Habit;
-}) {
-  const { curve, efficiency, habit } = props;
-  const unit = chartUnit('temperatureDifference', habit);
-  const points = curve.flatMap(({ rise, efficiency: span }) => (span ? [{ x: unit.write(rise), ...span }] : []));
-  const now = unit.write(designConditions.inlet - designConditions.air);
+/** A curve with its band, and where the design stands on it. */
+export function Curve({ section, habit }: { section: Extract<Section, { kind: 'curve' }>; habit: Habit }) {
+  const { x, y, points, now, title, note } = section;
+  const [across, up] = [axisUnit(x, habit), axisUnit(y, habit)];
+  const drawn = points.map(({ x: at, low, likely, high }) => ({
+    x: across.write(at),
+    low: up.write(low),
+    likely: up.write(likely),
+    high: up.write(high),
+  }));
+  const most = Math.max(...drawn.map(({ high }) => high), 0);
   return (
     <>
       <Box h="190px">
         <Chart
-          label={`Efficiency at ${formatQuantity('irradiance', designConditions.irradiance, habit).text} against water in above air, with its band`}
-          xDomain={[0, points[points.length - 1]?.x ?? 1]}
-          yDomain={[0, 0.8]}
-          xTitle={`water in above air, ${unit.symbol}`}
-          yTitle="efficiency on the pane"
-          yTick={(value) => formatNumber(value, 1)}
+          label={`${title}: ${y.title} against ${x.title}, with its band`}
+          xDomain={[0, drawn[drawn.length - 1]?.x ?? 1]}
+          yDomain={[0, most]}
+          xTitle={across.title}
+          yTitle={up.title}
+          yTick={(value) => formatNumber(value, y.digits ?? 0)}
         >
           {(scales) => (
             <>
-              <Band points={points} scales={scales} />
-              {efficiency !== undefined && (
+              <Band points={drawn} scales={scales} />
+              {now && (
                 <circle
-                  cx={scales.x(now)}
-                  cy={scales.y(efficiency)}
+                  cx={scales.x(across.write(now.x))}
+                  cy={scales.y(up.write(now.y))}
                   r={6}
                   fill={ink('pane')}
                   stroke={ink('card')}
@@ -46,7 +47,7 @@ export function Curve(props: {
         </Chart>
       </Box>
       <Text fontSize="13px" color="soft">
-        At the design sun and flow. The point: as the figures above.
+        {note}
       </Text>
     </>
   );

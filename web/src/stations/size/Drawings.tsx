@@ -3,7 +3,7 @@ import type { Finding } from '@north-pane/core/care';
 import { type ServiceMargin, sayFinding } from '@north-pane/core/cautions';
 import type { Drawing } from '@north-pane/core/draw';
 import { stackShortfall } from '@north-pane/core/families';
-import { plateAtWork } from '@north-pane/core/heat';
+import { heaterSections, sectionOf } from '@north-pane/core/figures';
 import { sideOf } from '@north-pane/core/job';
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo, type ReactNode, useDeferredValue, useMemo } from 'react';
@@ -15,45 +15,46 @@ import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
+import { FieldLegend, FieldShade } from './FieldShade';
 import { Paths } from './Paths';
-import { PlateLegend, PlateShade } from './PlateShade';
-import { RiserBars } from './RiserBars';
 import { ServiceMargins } from './ServiceMargins';
+import { ShareBars } from './ShareBars';
 import { TypeIn } from './TypeIn';
 import {
   chooseDimension,
   heldOf,
+  planOf,
   setDimension,
   showUnder,
   takeDimension,
   toggleShade,
   useBenchPanel,
   useBenchView,
+  viewOf,
 } from './view';
 
-/** The plan, with the share of each riser on it and, when wanted, how warm the plate is. */
+/** The plan, with what is shared on it and, when wanted, how warm it is. */
 export function Plan() {
   const habit = useHabit();
   const { findings } = useDerived();
   const bench = useBenchPanel();
-  const { at, figures, panel, mine, plan } = bench;
+  const { at, open, figures, panel } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const shaded = useBenchView((view) => view.shaded);
-  const { state, massFlow, inlet, riserShares } = mine;
-  const plate =
-    shaded && state
-      ? plateAtWork(panel.design.heat, { ...figures.conditions, massFlow, inlet }, state, sharesOf(riserShares)).plate
-      : undefined;
+  const plan = planOf(panel.design);
+  const sections = heaterSections(open, figures, at);
+  const shares = sectionOf(sections, 'shares');
+  const field = shaded ? sectionOf(sections, 'field') : undefined;
   const marks = findings
     .filter((finding) => finding.path.startsWith(`panels.${at}.`))
     .map((finding) => ({ finding, headline: sayFinding(finding, habit).headline }));
   return (
     <>
-      {plate && <PlateLegend plate={plate} habit={habit} />}
+      {field?.kind === 'field' && <FieldLegend field={field} habit={habit} />}
       <DrawingView
         drawing={plan}
         habit={habit}
-        chosen={heldOf(bench, chosen)?.id}
+        chosen={heldOf(panel.design, chosen)?.id}
         onChoose={chooseDimension}
         pull={usePull()}
         entry={useTyping(plan)}
@@ -61,18 +62,13 @@ export function Plan() {
         onFinding={showFinding}
         over={(place) => (
           <>
-            {plate && <PlateShade place={place} plan={plan} plate={plate} />}
-            <RiserBars place={place} shares={mine.riserShares} plan={plan} />
+            {field?.kind === 'field' && <FieldShade place={place} plan={plan} field={field} />}
+            {shares?.kind === 'shares' && <ShareBars place={place} section={shares} plan={plan} />}
           </>
         )}
       />
     </>
   );
-}
-
-/** Shares where the panel has risers that share. */
-function sharesOf(shares: readonly number[]): readonly number[] | undefined {
-  return shares.length > 0 ? shares : undefined;
 }
 
 /** From the sign on the drawing to its words. */
@@ -85,9 +81,11 @@ function showFinding(finding: Finding): void {
   });
 }
 
-/** Turns the shade of the plan on and off. */
+/** Turns the shade of the plan on and off; only for a heater that has one. */
 export function ShadeSwitch() {
   const shaded = useBenchView((view) => view.shaded);
+  const { at, open, figures } = useBenchPanel();
+  if (!heaterSections(open, figures, at).some(({ id }) => id === 'field')) return null;
   return (
     <Flex position="absolute" zIndex={1} top="0" left="0">
       <Button size="xs" variant="outline" aria-pressed={shaded} onClick={toggleShade}>
@@ -100,69 +98,69 @@ export function ShadeSwitch() {
 /** px that the buttons take under a drawing: on a phone they are as tall as a thumb. */
 const underButtons = window.matchMedia(phone).matches ? 58 : 40;
 
-const unders = [
-  ['section', 'Section'],
-  ['side', 'From the side'],
-  ['detail', 'Full size'],
-  ['bent', 'Bent edge'],
-] as const;
+/** The heater from the side on its stand: drawn by its job, since the stand is the job's. */
+const sideView = ['side', 'From the side'] as const;
 
-/** What stands under the plan: the section, the panel from the side on its stand, or one place of it at full size, or its bent metal. */
+/** What stands under the plan: the heater's other views, and how it looks from the side on its stand. */
 export function UnderPlan() {
-  const { development } = useBenchPanel().panel.design;
+  const { design } = useBenchPanel().panel;
   const wanted = useBenchView((view) => view.under);
-  const under = wanted === 'bent' && !development ? 'section' : wanted;
+  const [first = sideView, ...others] = Object.entries(design.drawings)
+    .filter(([id]) => id !== 'plan')
+    .map(([id, { name }]) => [id, name] as const);
+  const views = [first, sideView, ...others];
+  const under = views.some(([id]) => id === wanted) ? wanted : first[0];
+  const drawing = under === sideView[0] ? undefined : viewOf(design, under);
   return (
     <>
-      <UnderButtons under={under} bent={development !== undefined} />
-      {under === 'section' && <SectionDrawing />}
-      {under === 'side' && <SideDrawing />}
-      {under === 'detail' && <DetailDrawing />}
-      {under === 'bent' && development && <DevelopmentDrawing drawing={development()} />}
+      <UnderButtons under={under} views={views} />
+      {under === sideView[0] && <SideDrawing />}
+      {under === 'section' && drawing && <SectionDrawing drawing={drawing} />}
+      {under !== 'section' && drawing && <OtherDrawing drawing={drawing} flat={design.drawings[under]?.flat} />}
     </>
   );
 }
 
-const UnderButtons = memo(function UnderButtons({ under, bent }: { under: string; bent: boolean }) {
-  return (
-    <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
-      {unders
-        .filter(([view]) => view !== 'bent' || bent)
-        .map(([view, words]) => (
+const UnderButtons = memo(
+  function UnderButtons({ under, views }: { under: string; views: readonly (readonly [string, string])[] }) {
+    return (
+      <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
+        {views.map(([view, words]) => (
           <Button key={view} size="xs" variant="outline" aria-pressed={view === under} onClick={() => showUnder(view)}>
             {words}
           </Button>
         ))}
-    </Flex>
-  );
-});
+      </Flex>
+    );
+  },
+  (before, after) => before.under === after.under && String(before.views) === String(after.views),
+);
 
 /** px to a metre on a screen of 96 dots an inch: full size. */
 const fullSize = 96 / 0.0254;
 
-/** The place of a panel that must be right, as large as it is, or as large as there is room. */
-function DetailDrawing() {
+/** Any other view, as large as it is, or as large as there is room; metal laid flat as large as there is room. */
+function OtherDrawing({ drawing, flat }: { drawing: Drawing; flat: true | undefined }) {
   const habit = useHabit();
-  const bench = useBenchPanel();
+  const { design } = useBenchPanel().panel;
   const chosen = useBenchView((view) => view.chosen);
+  const pull = usePull();
+  const entry = useTyping(drawing);
+  if (flat)
+    return (
+      <DrawingView drawing={drawing} habit={habit} margin={{ left: 60, right: 110, top: 8, bottom: underButtons }} />
+    );
   return (
     <DrawingView
-      drawing={bench.detail}
+      drawing={drawing}
       habit={habit}
-      chosen={heldOf(bench, chosen)?.id}
+      chosen={heldOf(design, chosen)?.id}
       onChoose={chooseDimension}
-      pull={usePull()}
-      entry={useTyping(bench.detail)}
+      pull={pull}
+      entry={entry}
       most={fullSize}
       margin={{ left: 90, right: 150, top: 18, bottom: underButtons + 8 }}
     />
-  );
-}
-
-/** Strips of bent metal laid flat. */
-function DevelopmentDrawing({ drawing }: { drawing: Drawing }) {
-  return (
-    <DrawingView drawing={drawing} habit={useHabit()} margin={{ left: 60, right: 110, top: 8, bottom: underButtons }} />
   );
 }
 
@@ -180,10 +178,9 @@ function SideDrawing() {
 }
 
 /** A part of the section, and whether the stack goes into the board. */
-function SectionDrawing() {
+function SectionDrawing({ drawing: section }: { drawing: Drawing }) {
   const habit = useHabit();
-  const bench = useBenchPanel();
-  const { panel, section } = bench;
+  const { panel } = useBenchPanel();
   const chosen = useBenchView((view) => view.chosen);
   const { stack } = panel.design;
   const short = stack ? stackShortfall(stack) : 0;
@@ -193,7 +190,7 @@ function SectionDrawing() {
       <DrawingView
         drawing={section}
         habit={habit}
-        chosen={heldOf(bench, chosen)?.id}
+        chosen={heldOf(panel.design, chosen)?.id}
         onChoose={chooseDimension}
         pull={usePull()}
         entry={useTyping(section)}
@@ -246,11 +243,10 @@ function usePull(): Pull {
 /** Where the chosen dimension is typed, when it stands on this drawing. */
 function useTyping(on: Drawing): ReactNode {
   const habit = useHabit();
-  const bench = useBenchPanel();
-  const { at } = bench;
+  const { at, panel } = useBenchPanel();
   const chosen = useBenchView((view) => view.chosen);
   const typing = useBenchView((view) => view.typing);
-  const held = heldOf(bench, chosen);
+  const held = heldOf(panel.design, chosen);
   const edit = held?.edit;
   if (!typing || !held || !edit || !on.dimensions.includes(held)) return undefined;
   return <TypeIn key={held.id} panel={at} dimension={{ ...held, edit }} habit={habit} />;
@@ -259,11 +255,10 @@ function useTyping(on: Drawing): ReactNode {
 /** Where the sun on the pane goes. */
 export function SunPaths() {
   const habit = useHabit();
-  const { figures, mine } = useBenchPanel();
-  if (!mine.state) return null;
-  return (
-    <Paths paths={mine.state.paths} sun={formatQuantity('irradiance', figures.conditions.irradiance, habit).text} />
-  );
+  const { at, open, figures } = useBenchPanel();
+  const balance = sectionOf(heaterSections(open, figures, at), 'paths');
+  if (balance?.kind !== 'balance') return null;
+  return <Paths paths={balance.paths} sun={formatQuantity('irradiance', balance.irradiance, habit).text} />;
 }
 
 /** What cooks in this panel, and in the loop: a frame behind the drawing, which must not wait for it. */

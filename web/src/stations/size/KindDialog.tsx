@@ -1,6 +1,6 @@
 import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
-import { changeKind, type PanelDocument } from '@north-pane/core/families';
+import { changeKind, type HeaterDocument } from '@north-pane/core/families';
 import { useCallback, useState } from 'react';
 import { Frame } from '../../parts/Frame';
 import { LineUp } from '../../parts/LineUp';
@@ -12,7 +12,7 @@ export function KindDialog({ index, onClose }: { index: number; onClose(): void 
   const habit = useHabit();
   const document = useDocument();
   const change = useJob((state) => state.change);
-  const panel = document.panels[index] as PanelDocument;
+  const panel = document.panels[index] as HeaterDocument;
   const [chosen, setChosen] = useState(panel.family);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const made = useCallback(

@@ -4,7 +4,7 @@ import {
   type Field,
   families,
   fieldsOf,
-  type PanelDocument,
+  type HeaterDocument,
   standardChoice,
 } from '@north-pane/core/families';
 import { mounts } from '@north-pane/core/mounts';
@@ -22,7 +22,7 @@ const shared = ['absorber', 'box', 'glazing'] as const;
 /** Sets one field of a panel; another absorber, box or pane comes with its own parameters. */
 function setField(index: number, path: string, value: unknown, habit: Habit): string | undefined {
   const { change, document } = useJob.getState();
-  const panel = document?.panels[index] as PanelDocument | undefined;
+  const panel = document?.panels[index] as HeaterDocument | undefined;
   const name = shared.find((one) => path === `${one}.kind`);
   const outcome = name
     ? change(`panels.${index}.${name}`, standardChoice(name, String(value), habit, panel?.[name]))
@@ -76,7 +76,7 @@ export function MakeUp({
   habit,
   drawn,
 }: {
-  panel: PanelDocument;
+  panel: HeaterDocument;
   index: number;
   habit: Habit;
   drawn: ReadonlySet<string>;
@@ -104,7 +104,7 @@ const Kind = memo(function Kind({ index, family }: { index: number; family: Fami
   const [choosing, setChoosing] = useState(false);
   const change = useJob((state) => state.change);
   const fit = () => {
-    const panel = useJob.getState().document?.panels[index] as PanelDocument | undefined;
+    const panel = useJob.getState().document?.panels[index] as HeaterDocument | undefined;
     const fitted = panel && family.fit?.(panel);
     if (fitted) change(`panels.${index}.parameters`, fitted.parameters);
   };
@@ -136,7 +136,7 @@ const Kind = memo(function Kind({ index, family }: { index: number; family: Fami
 
 /** What the panel stands on, with its own sizes; its tilt is that of Place. */
 const Mount = memo(
-  function Mount({ index, panel, habit }: { index: number; panel: PanelDocument; habit: Habit }) {
+  function Mount({ index, panel, habit }: { index: number; panel: HeaterDocument; habit: Habit }) {
     const change = useJob((state) => state.change);
     const { mount } = panel;
     const choose = (kind: string) =>

@@ -1,38 +1,18 @@
 import { Text } from '@chakra-ui/react';
-import type { GapAdvice, MarkWorth } from '@north-pane/core/figures';
+import type { MarkWorth } from '@north-pane/core/figures';
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { ink } from '../../theme/ink';
 
 /** Which dimension gains most by a mark of the tape, and whether it is worth one. */
-export function Marks(props: {
-  marks: readonly MarkWorth[];
-  gap: GapAdvice | undefined;
-  habit: Habit;
-  onChoose(id: string): void;
-}) {
-  const { marks, gap, habit, onChoose } = props;
-  return (
-    <>
-      {marks.length === 0 ? (
-        <Text fontSize="14px" color="soft">
-          No mark more or less on any dimension gains anything.
-        </Text>
-      ) : (
-        <MarkRows marks={marks} habit={habit} onChoose={onChoose} />
-      )}
-      {gap && (
-        <Text fontSize="14px" mt="2">
-          {gapWords(gap, habit)}
-        </Text>
-      )}
-    </>
+export function Marks(props: { marks: readonly MarkWorth[]; habit: Habit; onChoose(id: string): void }) {
+  const { marks, habit, onChoose } = props;
+  return marks.length === 0 ? (
+    <Text fontSize="14px" color="soft">
+      No mark more or less on any dimension gains anything.
+    </Text>
+  ) : (
+    <MarkRows marks={marks} habit={habit} onChoose={onChoose} />
   );
-}
-
-function gapWords({ drawn, best }: GapAdvice, habit: Habit): string {
-  const size = (metres: number) => formatLength(metres, habit).text;
-  const flux = (value: number) => formatQuantity('irradiance', value, habit, habit === 'metric' ? 0 : 1).text;
-  return `Under the pane a gap of ${size(best.gap)} loses least, ${flux(best.flux)} of plate by the top; ${size(drawn.gap)}, as drawn, loses ${flux(drawn.flux)}.`;
 }
 
 function MarkRows({

@@ -1,29 +1,27 @@
-import type { CollectorState } from '@north-pane/core/heat';
 import { formatNumber } from '@north-pane/core/quantity';
+import type { Section } from '@north-pane/core/readout';
 import { ink } from '../../theme/ink';
 
-const ways: { way: keyof CollectorState['paths']; words: string; fill: string; text: string }[] = [
-  { way: 'water', words: 'to water', fill: ink('copper'), text: 'white' },
-  {
-    way: 'optical',
-    words: 'pane, paint',
-    fill: 'color-mix(in srgb, var(--np-colors-pane) 45%, var(--np-colors-card))',
-    text: ink('ink'),
-  },
-  {
-    way: 'top',
-    words: 'top',
-    fill: 'color-mix(in srgb, var(--np-colors-cold) 35%, var(--np-colors-card))',
-    text: ink('ink'),
-  },
-  { way: 'back', words: 'back', fill: ink('wool'), text: ink('ink') },
-  { way: 'edge', words: 'rim', fill: ink('timber'), text: ink('ink') },
+type HeatPaths = Extract<Section, { kind: 'balance' }>['paths'];
+
+/** Fills in the order of the paths: what is won first, and what is lost after it. */
+const fills: readonly { fill: string; text: string }[] = [
+  { fill: ink('copper'), text: 'white' },
+  { fill: 'color-mix(in srgb, var(--np-colors-pane) 45%, var(--np-colors-card))', text: ink('ink') },
+  { fill: 'color-mix(in srgb, var(--np-colors-cold) 35%, var(--np-colors-card))', text: ink('ink') },
+  { fill: ink('wool'), text: ink('ink') },
+  { fill: ink('timber'), text: ink('ink') },
 ];
 
 /** Where the sun on the pane goes, as a strip of shares; small ones are named below it. */
-export function Paths({ paths, sun }: { paths: CollectorState['paths']; sun: string }) {
-  const total = Object.values(paths).reduce((sum, part) => sum + part, 0);
-  const shares = ways.map((one) => ({ ...one, percent: (100 * paths[one.way]) / total }));
+export function Paths({ paths, sun }: { paths: HeatPaths; sun: string }) {
+  const total = paths.reduce((sum, { watts }) => sum + watts, 0);
+  const shares = paths.map(({ id, words, watts }, index) => ({
+    id,
+    words,
+    percent: (100 * watts) / total,
+    ...(fills[index % fills.length] ?? { fill: ink('wool'), text: ink('ink') }),
+  }));
   const inside = (percent: number) => percent > 35;
   const named = ({ words, percent }: (typeof shares)[number]) => `${words} ${formatNumber(percent)} %`;
   return (
@@ -35,7 +33,7 @@ export function Paths({ paths, sun }: { paths: CollectorState['paths']; sun: str
         aria-label={shares.map(({ words, percent }) => `${words} ${formatNumber(percent)} percent`).join(', ')}
       >
         {shares.map((one) => (
-          <div key={one.way} style={{ ...strip, width: `${one.percent}%`, background: one.fill, color: one.text }}>
+          <div key={one.id} style={{ ...strip, width: `${one.percent}%`, background: one.fill, color: one.text }}>
             {inside(one.percent) ? named(one) : ''}
           </div>
         ))}

@@ -1,6 +1,6 @@
 import { Box, Dialog, Text } from '@chakra-ui/react';
 import { loopPipes, solderRatedTo } from '@north-pane/core/catalogue';
-import { placeWords, type ServiceMargin } from '@north-pane/core/cautions';
+import type { ServiceMargin } from '@north-pane/core/cautions';
 import { formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo, useState } from 'react';
 import { Choice } from '../../parts/Choice';
@@ -9,28 +9,12 @@ import { Frame } from '../../parts/Frame';
 import { useDocument, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 
-/** From the pane down, as the layers lie on the section. */
-const order: ServiceMargin['place'][] = [
-  'outer pane',
-  'inner pane',
-  'bearing',
-  'plate',
-  'joint',
-  'side',
-  'insulation',
-  'back',
-  'loop',
-];
-const short: Partial<Record<ServiceMargin['place'], string>> = {
-  'inner pane': 'pane',
-  bearing: 'pane’s bearing',
-  plate: 'plate',
-  joint: 'joints',
-  side: 'sides',
-  insulation: 'insulation',
-  back: 'back',
-  loop: 'loop, steam',
-};
+/** The tightest material of every place, in the order in which the places lie from the sun inward. */
+function tightest(margins: readonly ServiceMargin[]): ServiceMargin[] {
+  const first = new Map<string, ServiceMargin>();
+  for (const one of margins) if (!first.has(one.place)) first.set(one.place, one);
+  return [...first.values()].sort((a, b) => a.order - b.order);
+}
 
 function temperature(value: number, habit: Habit): string {
   return formatQuantity('temperature', value, habit, 0).text;
@@ -71,7 +55,7 @@ function filled({ sees, high, limit, margin }: ServiceMargin, most: number): str
 export const ServiceMargins = memo(
   function ServiceMargins({ margins, habit }: { margins: readonly ServiceMargin[]; habit: Habit }) {
     const [all, setAll] = useState(false);
-    const tight = order.flatMap((place) => margins.filter((one) => one.place === place).slice(0, 1));
+    const tight = tightest(margins);
     const most = Math.max(150, ...tight.map(({ high }) => high)) * 1.05;
     return (
       <section aria-label="What cooks, dry in full sun" style={{ fontSize: 14 }}>
@@ -90,7 +74,7 @@ export const ServiceMargins = memo(
           </button>
         </div>
         {tight.map((one) => {
-          const { place, name, sees, high, limit, margin } = one;
+          const { place, short, name, sees, high, limit, margin } = one;
           return (
             <div
               key={place}
@@ -98,7 +82,7 @@ export const ServiceMargins = memo(
               title={`${name}: meets ${temperature(sees, habit)}, one panel in twenty ${temperature(high, habit)} or more; stands ${temperature(limit, habit)}`}
             >
               <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-                {margin < 0 ? name : (short[place] ?? place)}
+                {margin < 0 ? name : short}
               </span>
               <span style={{ ...bar, background: filled(one, most) }} aria-hidden />
               <span
@@ -176,7 +160,7 @@ function marginColumns(habit: Habit): ColumnDef<ServiceMargin>[] {
         </>
       ),
     },
-    { id: 'where', accessorFn: ({ place }) => placeWords[place], header: 'where', meta: { weight } },
+    { id: 'where', accessorFn: ({ words }) => words, header: 'where', meta: { weight } },
     {
       accessorKey: 'sees',
       header: 'meets',

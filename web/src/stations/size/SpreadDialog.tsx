@@ -1,6 +1,6 @@
 import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
-import { type UncertainRow, uncertainRows, uncertainWords } from '@north-pane/core/figures';
+import { type UncertainRow, uncertainRows } from '@north-pane/core/figures';
 import type { OpenJob } from '@north-pane/core/job';
 import { formatNumber, type Habit } from '@north-pane/core/quantity';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
@@ -43,10 +43,10 @@ export function SpreadDialog({
   const columns: ColumnDef<UncertainRow>[] = [
     {
       id: 'input',
-      accessorFn: ({ input }) => uncertainWords[input].name,
+      accessorFn: ({ name }) => name,
       header: 'input',
       cell: ({ row }) => {
-        const { name, unit } = uncertainWords[row.original.input];
+        const { name, unit } = row.original;
         return (
           <>
             {name}
@@ -63,7 +63,7 @@ export function SpreadDialog({
         header: end,
         enableSorting: false,
         cell: ({ row: { original: row } }) => {
-          const { name, digits } = uncertainWords[row.input];
+          const { name, digits } = row;
           return (
             <Entry
               label={`${name}, ${end}`}
@@ -85,7 +85,7 @@ export function SpreadDialog({
       enableSorting: false,
       cell: ({ row: { original: row } }) => {
         const home = typical.find(({ input }) => input === row.input);
-        return home ? ends.map((end) => formatNumber(home[end], uncertainWords[row.input].digits)).join(', ') : '';
+        return home ? ends.map((end) => formatNumber(home[end], row.digits)).join(', ') : '';
       },
     },
     {
@@ -94,12 +94,7 @@ export function SpreadDialog({
       header: 'from',
       cell: ({ row: { original: row } }) =>
         row.own ? (
-          <Button
-            size="xs"
-            variant="outline"
-            aria-label={`Yours: undo ${uncertainWords[row.input].name}`}
-            onClick={() => forget(row)}
-          >
+          <Button size="xs" variant="outline" aria-label={`Yours: undo ${row.name}`} onClick={() => forget(row)}>
             Yours: undo
           </Button>
         ) : (

@@ -20,7 +20,7 @@ export function WasteNothing() {
   const job = useDocument();
   const bench = useBenchPanel();
   const held = heldOf(
-    bench,
+    bench.panel.design,
     useBenchView((view) => view.chosen),
   );
   const { points, job: looked, share, trouble } = useWasteFree();
@@ -103,7 +103,7 @@ function Points({ points, habit }: { points: readonly WasteFreePoint[]; habit: H
   const { currency } = useDocument();
   const bench = useBenchPanel();
   const held = heldOf(
-    bench,
+    bench.panel.design,
     useBenchView((view) => view.chosen),
   );
   const edit = held?.edit;

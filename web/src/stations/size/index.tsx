@@ -160,7 +160,7 @@ function HeldTape() {
   const { at, panel, mine } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const { beginDrag, endDrag } = useJob.getState();
-  const held = heldOf(bench, chosen);
+  const held = heldOf(panel.design, chosen);
   const edit = held?.edit;
   const job = useDocument();
   useSweep(job, at, held?.id, habit);
@@ -191,7 +191,7 @@ function HeldTape() {
     />
   );
   // One that stands on no drawing that is shown is typed over the tape.
-  if (!typing || isShown(bench, held, under)) return tape;
+  if (!typing || isShown(panel.design, held, under)) return tape;
   return (
     <Box position="relative">
       <Box position="absolute" bottom="100%" left="3" zIndex={4} w="280px" mb="1">

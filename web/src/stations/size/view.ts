@@ -1,6 +1,6 @@
 import type { Dimension, Drawing, Edit } from '@north-pane/core/draw';
-import { type PanelDesign, type View, views } from '@north-pane/core/families';
-import type { PanelFigures } from '@north-pane/core/figures';
+import type { HeaterDesign } from '@north-pane/core/families';
+import type { HeaterFigures } from '@north-pane/core/figures';
 import { fieldValue, sayBound } from '@north-pane/core/job';
 import type { Habit } from '@north-pane/core/quantity';
 import { create } from 'zustand';
@@ -19,8 +19,8 @@ interface BenchView {
   opened: string | undefined;
   /** The plan shows how warm the plate is. */
   shaded: boolean;
-  /** What stands under the plan. */
-  under: 'section' | 'side' | 'detail' | 'bent';
+  /** Id of the view that stands under the plan; `side` is the heater from the side on its stand. */
+  under: string;
 }
 
 const start: BenchView = {
@@ -44,9 +44,8 @@ export function chooseDimension(dimension: Dimension): void {
   set(({ chosen }) => ({ typing: dimension.id === chosen, chosen: dimension.id }));
 }
 /** Whether the dimension in hand stands on a drawing that is shown now. */
-export function isShown(drawings: Drawings, dimension: Dimension, under: BenchView['under']): boolean {
-  const shown: readonly View[] = ['plan', ...(under === 'section' || under === 'detail' ? [under] : [])];
-  return shown.some((view) => drawings[view].dimensions.includes(dimension));
+export function isShown(design: HeaterDesign, dimension: Dimension, under: string): boolean {
+  return ['plan', under].some((view) => viewOf(design, view)?.dimensions.includes(dimension));
 }
 export function takeDimension(id: string): void {
   set({ typing: false, chosen: id });
@@ -67,16 +66,21 @@ export function showPanel(index: number): void {
   set({ index, typing: false });
 }
 
-/** Drawings of a design, made once. */
-type Drawings = Record<View, Drawing>;
-const drawn = new WeakMap<PanelDesign, Drawings>();
+/** Views of designs, each drawn once, when it is first looked at. */
+const drawn = new WeakMap<HeaterDesign, Map<string, Drawing>>();
 
-function drawingsOf(design: PanelDesign): Drawings {
-  const known = drawn.get(design);
-  if (known) return known;
-  const made = Object.fromEntries(views.map((view) => [view, design.drawing(view)])) as Drawings;
-  drawn.set(design, made);
-  return made;
+/** One view of a design; undefined where it has none of that name. */
+export function viewOf(design: HeaterDesign, view: string): Drawing | undefined {
+  const known = drawn.get(design) ?? new Map<string, Drawing>();
+  drawn.set(design, known);
+  const found = known.get(view) ?? design.drawings[view]?.draw();
+  if (found) known.set(view, found);
+  return found;
+}
+
+/** The view that stands for the heater. */
+export function planOf(design: HeaterDesign): Drawing {
+  return viewOf(design, 'plan') ?? design.drawings.plan.draw();
 }
 
 /** The panel on the bench with its figures and drawings. */
@@ -85,15 +89,21 @@ export function useBenchPanel() {
   const index = useBenchView((view) => view.index);
   const at = Math.min(index, open.panels.length - 1);
   const panel = open.panels[at];
-  const mine: PanelFigures | undefined = figures.perPanel[at];
+  const mine: HeaterFigures | undefined = figures.perHeater[at];
   if (!panel || !mine) throw new RangeError(`no panel ${at} on the bench`);
-  return { at, open, figures, panel, mine, ...drawingsOf(panel.design) };
+  return { at, open, figures, panel, mine };
 }
 
-/** The dimension in hand, the first that can be set when the chosen one is not drawn. */
-export function heldOf(drawings: Drawings, chosen: string): Dimension | undefined {
-  const dimensions = views.flatMap((view) => drawings[view].dimensions).filter(({ edit }) => edit);
-  return dimensions.find(({ id }) => id === chosen) ?? dimensions[0];
+/** The dimension in hand, the first that can be set when the chosen one is not drawn. Views are drawn until it is found. */
+export function heldOf(design: HeaterDesign, chosen: string): Dimension | undefined {
+  let first: Dimension | undefined;
+  for (const view of Object.keys(design.drawings)) {
+    const dimensions = viewOf(design, view)?.dimensions.filter(({ edit }) => edit) ?? [];
+    const held = dimensions.find(({ id }) => id === chosen);
+    if (held) return held;
+    first ??= dimensions[0];
+  }
+  return first;
 }
 
 /** Sets the dimension in hand in the job; a message when it cannot be, with the reason. */

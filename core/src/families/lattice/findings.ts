@@ -1,0 +1,115 @@
+import type { Finding, Words } from '../../care';
+import { glazingWords } from '../../glazings';
+import { weighs } from '../../quantity';
+import type { LatticeLayout } from './layout';
+import { portHole } from './pieces';
+
+/** m. Least height of a lath that holds a screw, and the flange of a bulkhead fitting of half an inch. Trade. */
+const leastLath = 0.008;
+const portFlange = 0.034;
+
+/** Clashes and cautions of a lattice. */
+export function latticeFindings(path: string, layout: LatticeLayout): Finding[] {
+  const { parameters, mostHead, atFoot, held, bolts, glazing } = layout;
+  const at = (name: string) => `${path}.parameters.${name}`;
+  const found: Finding[] = [];
+  if (parameters.head > mostHead)
+    found.push({
+      code: 'head-too-high',
+      severity: 'clash',
+      path: at('head'),
+      values: { head: parameters.head, most: mostHead, stress: atFoot.stress, pull: atFoot.pull, bow: atFoot.bow },
+      at: bolts[0] ?? { x: 0, y: 0 },
+      fix: Math.max(0.1, Math.floor(mostHead * 20) / 20),
+    });
+  if (held.pitch < parameters.washer + 0.004)
+    found.push({
+      code: 'washers-meet',
+      severity: 'clash',
+      path: at('boltPitch'),
+      values: { pitch: held.pitch, washer: parameters.washer },
+      fix: Math.ceil((parameters.washer + 0.006) * 1000) / 1000,
+    });
+  if (glazing.cover && atFoot.bow + 0.005 > parameters.airGap)
+    found.push({
+      code: 'bow-meets-cover',
+      severity: 'clash',
+      path: at('airGap'),
+      values: { bow: atFoot.bow, gap: parameters.airGap },
+      fix: Math.ceil((atFoot.bow + 0.008) * 1000) / 1000,
+    });
+  found.push(...glazing.findings(path, parameters.airGap));
+  const { rimBar, lathHeight, grid, ports } = layout;
+  if (rimBar.width < parameters.rim - 1e-9)
+    found.push({
+      code: 'rim-bar-not-sold',
+      severity: 'clash',
+      path: at('rim'),
+      values: { rim: parameters.rim, most: rimBar.width },
+      at: { x: parameters.length / 2, y: parameters.rim / 2 },
+      fix: rimBar.width,
+    });
+  if (glazing.cover && lathHeight < leastLath - 1e-9)
+    found.push({
+      code: 'lath-too-thin',
+      severity: 'clash',
+      path: at('airGap'),
+      values: { gap: parameters.airGap, bar: rimBar.thickness, least: leastLath },
+      at: { x: parameters.length / 2, y: parameters.rim / 2 },
+      fix: Math.ceil((rimBar.thickness + leastLath) * 1000 - 1e-6) / 1000,
+    });
+  // Nut and flange of a fitting lie inside its field, clear of the washers at its corners.
+  const diagonal = Math.hypot(grid.along, grid.across) / 2;
+  const [port] = ports;
+  const toBolts = diagonal - parameters.washer / 2 - portFlange / 2;
+  if (port && (toBolts < -1e-9 || Math.min(grid.along, grid.across) < portHole + 0.004))
+    found.push({
+      code: 'port-meets-bolts',
+      severity: 'clash',
+      path: at('boltPitch'),
+      values: { grid: Math.min(grid.along, grid.across), flange: portFlange, washer: parameters.washer },
+      at: port,
+    });
+  found.push({ code: 'lattice-vacuum', severity: 'note', path: at('ports'), values: { head: parameters.head } });
+  return found;
+}
+
+export const latticeWords: Record<string, Words> = {
+  ...glazingWords,
+  'head-too-high': (values, say) => ({
+    headline: 'more head than the bolts hold',
+    detail: `Water ${say.length(values.number('head'))} over the foot pulls each bolt with ${say.quantity('mass', weighs(values.number('pull')), 1)}, bows each sheet ${say.quantity('length', values.number('bow'), 1)} and strains it with ${say.quantity('stress', values.number('stress'), 0)}; it bears ${say.length(values.number('most'))} for years.`,
+    remedy:
+      'Set the bolts closer, take thicker sheet or wider washers, or hang the barrel lower. A metre of water is nearly a tonne on every square metre.',
+  }),
+  'washers-meet': (values, say) => ({
+    headline: 'washers meet',
+    detail: `Washers of ${say.length(values.number('washer'))} on a grid of ${say.length(values.number('pitch'))} leave the water no way.`,
+    remedy: 'Set the bolts wider or take smaller washers.',
+  }),
+  'bow-meets-cover': (values, say) => ({
+    headline: 'the bow meets the cover',
+    detail: `The front bows ${say.length(values.number('bow'))}; the cover is ${say.length(values.number('gap'))} off.`,
+    remedy: 'Raise the cover, or set the bolts closer.',
+  }),
+  'rim-bar-not-sold': (values, say) => ({
+    headline: 'no rim bar is so wide',
+    detail: `The rim is ${say.length(values.number('rim'))}; flat bar goes to ${say.length(values.number('most'))}.`,
+    remedy: 'Take a narrower rim.',
+  }),
+  'lath-too-thin': (values, say) => ({
+    headline: 'no room for laths',
+    detail: `Under a gap of ${say.length(values.number('gap'))} the rim bar of ${say.length(values.number('bar'))} leaves a lath less than ${say.length(values.number('least'))}.`,
+    remedy: 'Raise the cover.',
+  }),
+  'port-meets-bolts': (values, say) => ({
+    headline: 'ports meet bolts',
+    detail: `A fitting is ${say.length(values.number('flange'))} across; between washers of ${say.length(values.number('washer'))} on a grid of ${say.length(values.number('grid'))} there is no room for one.`,
+    remedy: 'Set the bolts wider or take smaller washers.',
+  }),
+  'lattice-vacuum': () => ({
+    headline: 'let air in before it drains',
+    detail: 'Water that runs out of a closed lattice sucks its sheets flat, and the barrel’s weight is on the way in.',
+    remedy: 'Put an air cock at the top, and open it before the drain.',
+  }),
+};

@@ -1,0 +1,113 @@
+import { screwUpTo } from '../../catalogue';
+import { sized } from '../../quantity';
+import { bought, type Purchase, screws } from '../../shop';
+import { blackPaint, primer } from '../kit/paint';
+import type { LatticeLayout } from './layout';
+import { lathBolts } from './pieces';
+
+/** m of wire for each metre of width that crosses the wool, and between two crossings. */
+const wireSpacing = 0.3;
+/** m between the screws of a cover. */
+const coverSpacing = 0.15;
+
+/** What a lattice is bought of beside its pieces. */
+export function latticePurchases(prefix: string, layout: LatticeLayout): Purchase[] {
+  const { parameters, bolts, rimBolts, glazing, wetted, lines, boltLengths, wool } = layout;
+  const { length, width, rim } = parameters;
+  const perimeter = 2 * (length + width - 2 * rim);
+  const laths = glazing.cover ? 2 * (lathBolts(lines.along).long.length + lathBolts(lines.across).long.length) : 0;
+  const bolt = (id: string, quantity: number, long: number, rule: string): Purchase[] =>
+    quantity > 0
+      ? [
+          bought(prefix, {
+            id,
+            name: `Stainless bolts with nuts, ${sized(parameters.bolt)} × ${sized(long)}`,
+            quantity,
+            unit: 'each',
+            priceKey: 'lattice-bolt',
+            rule,
+            mass: 0.006 * quantity,
+          }),
+        ]
+      : [];
+  const wire = wool ? (Math.ceil(length / wireSpacing) + 1) * width * 1.2 : 0;
+  return [
+    ...bolt('bolt', bolts.length, boltLengths.grid, 'in the grid'),
+    ...bolt('bolt-rim', rimBolts.length - laths, boltLengths.rim, 'along the edge, through both rim bars'),
+    ...bolt('bolt-lath', laths, boltLengths.lath, 'along the edge, on through the laths'),
+    bought(prefix, {
+      id: 'washers',
+      name: 'Washers, steel and rubber',
+      quantity: 4 * bolts.length,
+      unit: 'each',
+      priceKey: 'washer',
+      rule: 'one of each under head and nut of the grid; the rim bars spread the rest',
+      mass: 0.002 * 4 * bolts.length,
+    }),
+    bought(prefix, {
+      id: 'gasket-strip',
+      name: 'EPDM strip between the sheets',
+      quantity: perimeter,
+      unit: 'm',
+      priceKey: 'gasket',
+      rule: 'once round, corners in one piece',
+      mass: 0.05 * perimeter,
+    }),
+    bought(prefix, {
+      id: 'ports',
+      name: 'Bulkhead fittings',
+      quantity: parameters.ports,
+      unit: 'each',
+      priceKey: 'bulkhead',
+      rule: 'one a way in or out',
+      mass: 0.12 * parameters.ports,
+    }),
+    ...(wool
+      ? [
+          bought(prefix, {
+            id: 'wool-wire',
+            name: 'Binding wire, to hold the wool',
+            quantity: wire,
+            unit: 'm',
+            priceKey: 'wire',
+            rule: `to and fro over the back between the rim bolts, every ${sized(wireSpacing)}`,
+            mass: 0.01 * wire,
+          }),
+        ]
+      : []),
+    bought(prefix, {
+      id: 'air-cock',
+      name: 'Air cock for the upper port',
+      quantity: 1,
+      unit: 'each',
+      priceKey: 'air-cock',
+      rule: 'one, at the top',
+      mass: 0.1,
+    }),
+    ...(glazing.cover
+      ? screws(prefix, {
+          id: 'cover-screws',
+          quantity: Math.ceil((2 * (length + width)) / coverSpacing),
+          length: screwUpTo(Math.max(0.016, layout.lathHeight + glazing.pane.thickness - 0.002), layout.sheet.tape),
+          tape: layout.sheet.tape,
+          rule: `round the cover into the laths, every ${sized(coverSpacing)}, a rubber washer under each`,
+        })
+      : []),
+    ...(glazing.cover
+      ? [
+          bought(prefix, {
+            id: 'cover-washers',
+            name: 'Rubber washers for the cover',
+            quantity: Math.ceil((2 * (length + width)) / coverSpacing),
+            unit: 'each',
+            priceKey: 'washer',
+            rule: 'one a screw',
+            mass: 0.01,
+          }),
+        ]
+      : []),
+    ...glazing.purchases(prefix),
+    blackPaint(prefix, wetted),
+    primer(prefix, 2 * wetted),
+  ];
+}

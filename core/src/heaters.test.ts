@@ -1,0 +1,151 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { type Family, families, type HeaterDocument } from './families';
+import { anyPanel } from './families/anyPanel.fixture';
+import { type Boundary, bodyTemperature, leastFlow, type ThermalModel } from './thermal';
+
+const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+/** Any weather and water that a heater may meet by day. */
+const boundaries: fc.Arbitrary<Boundary> = fc
+  .record({
+    irradiance: any(0, 1200),
+    beamShare: any(0, 1),
+    groundShare: any(0, 0.4),
+    incidence: any(0, 80),
+    air: any(-20, 40),
+    below: any(0, 25),
+    wind: any(0, 10),
+    inlet: any(2, 70),
+    flow: any(0.002, 0.06),
+    tilt: any(5, 90),
+  })
+  .map(({ below, flow, ...rest }) => ({ ...rest, surroundings: rest.air - below, massFlow: flow }));
+
+/** The standard heater of every kind, in both habits. */
+const standing = Object.values<Family>(families).flatMap((family) =>
+  (['metric', 'imperial'] as const).map((habit) => {
+    const panel: HeaterDocument = { id: 'a', ...family.standard(habit) };
+    return { name: `${family.id}, ${habit}`, thermal: family.open(panel, 'panels.0').thermal };
+  }),
+);
+
+const at = (thermal: ThermalModel, boundary: Boundary) => ({
+  ...boundary,
+  massFlow: boundary.massFlow * thermal.apertureArea,
+});
+
+describe('thermal: what every kind of heater keeps', () => {
+  for (const { name, thermal } of standing) {
+    describe(name, () => {
+      it('tells of all the sun, and never a broken number', () => {
+        fc.assert(
+          fc.property(boundaries, fc.boolean(), (any, flows) => {
+            const boundary = flows ? at(thermal, any) : { ...any, massFlow: 0 };
+            const state = thermal.state(boundary);
+            const sun = boundary.irradiance * thermal.apertureArea;
+            const told = state.paths.reduce((sum, { watts }) => sum + watts, 0);
+            expect(told).closeTo(sun, 1e-5 * sun + 0.02);
+            for (const { id } of thermal.places) expect(Number.isFinite(state.places[id]), id).equal(true);
+            expect(Number.isFinite(state.usefulHeat) && Number.isFinite(state.efficiency)).equal(true);
+            expect(state.outletTemperature === undefined).equal(!flows);
+          }),
+          { numRuns: 60 },
+        );
+      });
+      it('gains no less by more sun, colder water in, or less wind', () => {
+        fc.assert(
+          fc.property(boundaries, any(0, 300), any(0, 20), any(0, 1), (any, sun, colder, calm) => {
+            const boundary = at(thermal, any);
+            const heat = thermal.state(boundary).usefulHeat;
+            const slack = 1e-4 * Math.abs(heat) + 0.05;
+            const more = (change: Partial<Boundary>) => thermal.state({ ...boundary, ...change }).usefulHeat;
+            expect(more({ irradiance: boundary.irradiance + sun }), 'sun').at.least(heat - slack);
+            expect(more({ inlet: Math.max(1, boundary.inlet - colder) }), 'inlet').at.least(heat - slack);
+            // Wind takes from what is warmer than the air, and gives to what is colder: a pane under the night sky.
+            const places = Object.values(thermal.state(boundary).places);
+            const calmer = Object.values(thermal.state({ ...boundary, wind: boundary.wind * calm }).places);
+            if (Math.min(...places, ...calmer, boundary.inlet) > boundary.air)
+              expect(more({ wind: boundary.wind * calm }), 'wind').at.least(heat - slack);
+          }),
+          { numRuns: 60 },
+        );
+      });
+      it('tends to the state at rest as the flow goes to none', () => {
+        fc.assert(
+          fc.property(boundaries, (any) => {
+            const rest = thermal.state({ ...any, massFlow: 0 });
+            const faint = thermal.state({ ...any, massFlow: 2 * leastFlow });
+            expect(faint.usefulHeat).closeTo(0, 0.5);
+            const still = bodyTemperature(thermal, rest);
+            expect(bodyTemperature(thermal, faint)).closeTo(still, 0.05);
+            // A drop that passes leaves as warm as the heater is.
+            if (any.irradiance > 50) expect(faint.outletTemperature).closeTo(still, 1);
+          }),
+          { numRuns: 60 },
+        );
+      });
+      it('keeps a share of beam that only falls with its angle, alike to either side', () => {
+        const { beam, sky, ground } = thermal.acceptance;
+        expect(beam(0, 0)).within(0.4, 1);
+        for (const angle of [10, 30, 50, 70, 85]) {
+          expect(beam(angle, 0), `${angle}°`).at.most(beam(angle - 10, 0) + 1e-3);
+          expect(beam(-angle, 0)).closeTo(beam(angle, 0), 1e-12);
+        }
+        for (const tilt of [0, 45, 90]) {
+          expect(sky(tilt)).within(0.2, beam(0, 0) + 1e-9);
+          expect(ground(tilt)).within(0, beam(0, 0) + 1e-9);
+        }
+      });
+      it('owns inputs that move it, each once, and takes what is known in their place', () => {
+        const ids = thermal.inputs.map(({ id }) => id);
+        expect(new Set(ids).size).equal(ids.length);
+        const boundary = at(thermal, {
+          irradiance: 800,
+          beamShare: 0.85,
+          groundShare: 0.1,
+          incidence: 0,
+          air: 15,
+          surroundings: 4,
+          wind: 2,
+          inlet: 40,
+          massFlow: 0.02,
+          tilt: 45,
+        });
+        const heat = thermal.state(boundary).usefulHeat;
+        for (const { id, spread, name: words } of thermal.inputs) {
+          expect(words).not.equal('');
+          const { low, likely, high } = spread['well made'];
+          const [worse, better] = [-1, 1].map((deviate) => thermal.state(boundary, { [id]: deviate }).usefulHeat);
+          if (low < likely && likely < high) expect(Math.abs((better ?? 0) - (worse ?? 0)), id).above(1e-6);
+          const known = { low: likely, likely: low, high: likely, spread: 'normal', kind: 'measured' } as const;
+          const knowing = thermal.knowing({ [id]: known });
+          expect(knowing.inputs.find((one) => one.id === id)).include({ own: true });
+          if (low < likely) expect(Math.abs(knowing.state(boundary).usefulHeat - heat), id).above(1e-7);
+        }
+      });
+      it('refuses a flow that is none', () => {
+        const [boundary] = fc.sample(boundaries, 1);
+        if (!boundary) throw new Error('no boundary');
+        for (const massFlow of [-1, Number.NaN])
+          expect(() => thermal.state({ ...boundary, massFlow })).throw(RangeError);
+      });
+    });
+  }
+
+  it('holds over the whole range of every parameter, flowing and still', () => {
+    for (const family of Object.values<Family>(families))
+      fc.assert(
+        fc.property(anyPanel(family), boundaries, (panel, any) => {
+          const { thermal } = family.open(panel, 'panels.0');
+          if (!(thermal.apertureArea > 0.01)) return;
+          for (const massFlow of [0, any.massFlow * thermal.apertureArea]) {
+            const state = thermal.state({ ...any, massFlow });
+            const sun = any.irradiance * thermal.apertureArea;
+            expect(state.paths.reduce((sum, { watts }) => sum + watts, 0)).closeTo(sun, 1e-5 * sun + 0.05);
+          }
+        }),
+        { numRuns: 40 },
+      );
+  });
+});

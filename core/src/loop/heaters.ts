@@ -1,0 +1,88 @@
+import {
+  type Boundary,
+  type Deviates,
+  fluidState,
+  isFlowing,
+  type ThermalModel,
+  type ThermalState,
+  type Workmanship,
+} from '../thermal';
+
+/** Heaters of a job: each model with how many are alike. */
+export interface HeaterGroup {
+  thermal: ThermalModel;
+  count: number;
+}
+
+export type Connection = 'parallel' | 'series';
+
+export interface HeatersState {
+  /** W. */
+  usefulHeat: number;
+  /** °C and K; absent where nothing flows. */
+  outletTemperature?: number;
+  gain?: number;
+  efficiency: number;
+  /** The first heater of each group: what it meets, at its own share of the flow and its own inlet, and what it does. */
+  perGroup: { boundary: Boundary; state: ThermalState }[];
+  /** °C of the water as it leaves the last of each group; none where nothing flows. */
+  outlets: number[];
+}
+
+/** °C of the hottest water that leaves any heater; minus infinity where none leaves. */
+export function hottestOutlet({ outlets, perGroup }: HeatersState): number {
+  return Math.max(
+    ...outlets,
+    ...perGroup.map(({ state }) => state.outletTemperature ?? Number.NEGATIVE_INFINITY),
+    Number.NEGATIVE_INFINITY,
+  );
+}
+
+/** m² of all heaters. */
+export function totalAperture(groups: readonly HeaterGroup[]): number {
+  return groups.reduce((sum, { thermal, count }) => sum + thermal.apertureArea * count, 0);
+}
+
+/**
+ * All heaters of a job at one moment. In parallel the water parts by aperture and mixes again; in series each heater is
+ * fed by the one before it. With a flow of 0 each stands at rest.
+ *
+ * @param whole.massFlow kg/s through the whole job
+ */
+export function heatersState(
+  groups: readonly HeaterGroup[],
+  connection: Connection,
+  whole: Boundary,
+  deviates: Deviates = {},
+  workmanship: Workmanship = 'well made',
+): HeatersState {
+  const aperture = totalAperture(groups);
+  const perGroup: HeatersState['perGroup'] = [];
+  const outlets: number[] = [];
+  let heat = 0;
+  let { inlet } = whole;
+  for (const { thermal, count } of groups) {
+    if (connection === 'parallel') {
+      const boundary = { ...whole, massFlow: (whole.massFlow * thermal.apertureArea) / aperture };
+      const state = thermal.state(boundary, deviates, workmanship);
+      perGroup.push({ boundary, state });
+      if (state.outletTemperature !== undefined) outlets.push(state.outletTemperature);
+      heat += state.usefulHeat * count;
+      continue;
+    }
+    for (let copy = 0; copy < count; copy += 1) {
+      const boundary = { ...whole, inlet };
+      const state = thermal.state(boundary, deviates, workmanship);
+      if (copy === 0) perGroup.push({ boundary, state });
+      heat += state.usefulHeat;
+      inlet = state.outletTemperature ?? inlet;
+    }
+    if (isFlowing(whole)) outlets.push(inlet);
+  }
+  const sun = whole.irradiance * aperture;
+  const efficiency = sun > 0 ? heat / sun : 0;
+  if (!isFlowing(whole)) return { usefulHeat: heat, efficiency, perGroup, outlets };
+  const mean = whole.inlet + heat / (2 * whole.massFlow * 4190);
+  const gain = heat / (whole.massFlow * fluidState(whole.fluid ?? 'water', mean).heatCapacity);
+  return { usefulHeat: heat, gain, outletTemperature: whole.inlet + gain, efficiency, perGroup, outlets };
+}

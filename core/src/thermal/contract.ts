@@ -1,0 +1,155 @@
+import type { Range } from '../catalogue';
+import type { Derivation, Readout } from '../readout';
+import type { Fluid } from './fluids';
+import type { HandTest } from './handTests';
+
+/** Sun, air and water at one moment: what a heater meets. SI, °C, degrees. */
+export interface Boundary {
+  /** W/m² on the plane of the pane, in all (G). */
+  irradiance: number;
+  /** Share of it that is beam, 0 to 1; of the rest, `groundShare` comes from the ground. */
+  beamShare: number;
+  groundShare: number;
+  /** Degrees of the beam from square (θ), 0 to 90. */
+  incidence: number;
+  /** °C (ϑa). */
+  air: number;
+  /** °C of a black body that looks like the sky and the ground before the pane together. */
+  surroundings: number;
+  /** m/s at the heater (u). */
+  wind: number;
+  /** °C (ϑin). */
+  inlet: number;
+  /** kg/s through this heater (ṁ); 0 stands still. */
+  massFlow: number;
+  /** Degrees from level (β). */
+  tilt: number;
+  /** Water when left out. */
+  fluid?: Fluid;
+}
+
+/** Whose heater: as drawn and well made, which a verdict is held against, or as home-made ones typically turn out. */
+export const workmanships = ['well made', 'home-made'] as const;
+export type Workmanship = (typeof workmanships)[number];
+
+/** A standard normal deviate for uncertain inputs by id; what is left out is at its likely value. */
+export type Deviates = Readonly<Record<string, number>>;
+
+/** Something about a heater and its day that nobody knows to the digit. A model owns those that move its state, and no others. */
+export interface UncertainInput {
+  id: string;
+  name: string;
+  /** `share`, `× drawn`, `W/mK`. */
+  unit: string;
+  /** Decimals worth showing. */
+  digits: number;
+  /** Spread by workmanship; what the builder knows better stands in both. */
+  spread: Readonly<Record<Workmanship, Range>>;
+  /** The builder set it. */
+  own: boolean;
+  /** What settles it by hand. */
+  handTest?: HandTest;
+  /** How bad it may be, as a factor on its likely value, where a fault of it is looked for in readings; and what one is called. */
+  fault?: { worst: number; say(value: number, any: boolean): string };
+}
+
+/** A part of a heater that has a temperature of its own. */
+export interface Place {
+  id: string;
+  /** In a sentence, and in a narrow column. */
+  words: string;
+  short: string;
+}
+
+/** Heat by where it went. */
+export interface HeatPath {
+  id: string;
+  words: string;
+  /** W. */
+  watts: number;
+}
+
+/** One heater in a steady state. SI. */
+export interface ThermalState {
+  /** W into the water; 0 where nothing flows. */
+  usefulHeat: number;
+  /** °C and K; absent where nothing flows, and nothing comes out. */
+  outletTemperature?: number;
+  gain?: number;
+  /** Useful heat over the sun on the aperture, 0 without sun. */
+  efficiency: number;
+  /** °C by the id of each place. */
+  places: Readonly<Record<string, number>>;
+  /** They add up to the sun on the aperture. */
+  paths: readonly HeatPath[];
+  /** Named intermediate values, by which the state can be checked with a pencil. SI. */
+  terms: Readonly<Record<string, number>>;
+}
+
+/** A heater as heat sees it. Nothing outside a model knows what it is made of. */
+export interface ThermalModel {
+  /** m². Lets sun in (A). */
+  apertureArea: number;
+  inputs: readonly UncertainInput[];
+  /** In the order in which they lie, from the sun inward. */
+  places: readonly Place[];
+  /** Id of the place whose temperature stands for the heater as a whole. */
+  body: string;
+  /** J/K. Metal and a share of the pane; water; the share of insulation and sides that swings with the body. */
+  capacity: { dry: number; water: number; box: number };
+  /** Whether its water runs off when it stops, so that at rest it is never full. */
+  runsDry: boolean;
+  /**
+   * Shares of the sun on the aperture that are kept: of beam by its angles from square across and along the heater (degrees, 0 to 90; the
+   * product (τα) K_b), of sky and of ground light at a tilt.
+   */
+  acceptance: {
+    beam(transversal: number, longitudinal: number): number;
+    sky(tilt: number): number;
+    ground(tilt: number): number;
+  };
+  /**
+   * Steady state. With a flow of 0 (anything under 1e-7 kg/s) it is the state at rest: no outlet, every place where it settles in that sun.
+   * Throws RangeError for a flow below 0 or none at all, NotConverged never in range.
+   */
+  state(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): ThermalState;
+  /** W that the still heater gathers, less what it loses, with all of it held at one temperature (°C). Falls as that rises. */
+  netAtRest(temperature: number, boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): number;
+  /** The same heater with some inputs known: ranges by id stand in the place of its own. */
+  knowing(known: Readonly<Record<string, Range>>): ThermalModel;
+  /** What only this model can show of a working point, each with its derivation. */
+  readouts(state: ThermalState, boundary: Boundary): Readout[];
+  /** How the figures that every heater has come about in this one. */
+  derivations(state: ThermalState, boundary: Boundary): { efficiency: Derivation; dry: Derivation };
+}
+
+/** kg/s. Less flow than this is none: a drop in several minutes. */
+export const leastFlow = 1e-7;
+
+/** Whether water flows at a boundary. Throws RangeError for a flow that is none. */
+export function isFlowing({ massFlow }: Boundary): boolean {
+  if (!(massFlow >= 0)) throw new RangeError(`no flow: ${massFlow} kg/s`);
+  return massFlow >= leastFlow;
+}
+
+/** °C of the place that stands for the heater as a whole. */
+export function bodyTemperature(model: ThermalModel, state: ThermalState): number {
+  const temperature = state.places[model.body];
+  if (temperature === undefined) throw new RangeError(`no place ${model.body}`);
+  return temperature;
+}
+
+/** °C of a heater's body at rest in that sun: dry in full sun, or under the night sky without any. */
+export function stagnationTemperature(
+  model: ThermalModel,
+  boundary: Boundary,
+  deviates: Deviates = {},
+  workmanship: Workmanship = 'well made',
+): number {
+  return bodyTemperature(model, model.state({ ...boundary, massFlow: 0 }, deviates, workmanship));
+}
+
+/** The spread of one uncertain input of a model; undefined where it has none of that name. */
+export function spreadOf(model: ThermalModel, id: string, workmanship: Workmanship = 'well made'): Range | undefined {
+  return model.inputs.find((input) => input.id === id)?.spread[workmanship];
+}

@@ -1,0 +1,152 @@
+import type { Boundary, Deviates, UncertainInput, Workmanship } from '../contract';
+import { topFlux, windCoefficient } from '../losses';
+import { type CoverSheet, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from '../optics';
+import { valueAt } from '../spread';
+import { stackConductance } from '../stack';
+import { litArea } from '../sunlit';
+import type { FlatDescription } from './description';
+
+/** A flat absorber with one value for each uncertain input. */
+export interface Built<D extends FlatDescription = FlatDescription> {
+  description: D;
+  /** The value of an input by its id; `otherwise` where the model has none of that name. */
+  value(id: string, otherwise: number): number;
+  covers: CoverSheet[];
+  dirt: number;
+  absorptance: number;
+  emittance: number;
+  /** W/m²K of absorber, and times the book value. */
+  back: number;
+  backFactor: number;
+  /** W/m²K of absorber. */
+  edge: number;
+  wind: number;
+  sun: number;
+}
+
+/** Takes every uncertain input of a description at its deviate. */
+export function build<D extends FlatDescription>(
+  description: D,
+  inputs: readonly UncertainInput[],
+  deviates: Deviates,
+  workmanship: Workmanship = 'well made',
+): Built<D> {
+  const value = (id: string, otherwise: number): number => {
+    const input = inputs.find((one) => one.id === id);
+    return input ? valueAt(input.spread[workmanship], deviates[id] ?? 0) : otherwise;
+  };
+  const outermost = description.covers.length - 1;
+  const backFactor = value('back', 1);
+  return {
+    description,
+    value,
+    covers: description.covers.flatMap((cover, index) =>
+      sheetsFor({
+        ...cover,
+        transmittance:
+          index === outermost
+            ? value('transmittance', cover.transmittance.likely)
+            : valueAt(cover.transmittance, deviates.transmittance ?? 0),
+      }),
+    ),
+    dirt: value('dirt', 1),
+    absorptance: value('absorptance', description.absorptance.likely),
+    emittance: value('emittance', description.emittance.likely),
+    back: stackConductance(description.back) * backFactor,
+    backFactor,
+    edge: (stackConductance(description.rim) * description.rim.area * value('edge', 1)) / description.absorberArea,
+    wind: value('wind', 1),
+    sun: value('sun', 1),
+  };
+}
+
+/** m² of perfect absorber under a perfect opening that would keep as much of a beam at an angle (degrees): A (τα) of the lit part. */
+function keptArea(built: Built, incidence: number): number {
+  return (
+    transmittanceAbsorptance(built.covers, incidence, built.absorptance) * litArea(built.description.sunlit, incidence)
+  );
+}
+
+/** Share of a beam on the aperture that the absorber keeps, at an angle (degrees): (τα) K_b on aperture. */
+export function beamAcceptance(built: Built, incidence: number): number {
+  return (keptArea(built, incidence) * built.dirt) / built.description.apertureArea;
+}
+
+/**
+ * Share of the sun on the aperture that the absorber keeps, (τα)e on aperture: beam, sky and ground each at its own angle through
+ * covers and dirt, on the part of the absorber that it lights there. Diffuse angles by Brandemuehl and Beckman (1980).
+ */
+export function opticalShare(built: Built, boundary: Boundary): number {
+  const { apertureArea } = built.description;
+  const at = (incidence: number) => keptArea(built, incidence);
+  const diffuse = diffuseIncidence(boundary.tilt);
+  const rest = 1 - boundary.beamShare;
+  const beam = boundary.beamShare > 0 ? boundary.beamShare * at(boundary.incidence) : 0;
+  const sky = rest > 0 ? rest * (1 - boundary.groundShare) * at(diffuse.sky) : 0;
+  const ground = rest > 0 && boundary.groundShare > 0 ? rest * boundary.groundShare * at(diffuse.ground) : 0;
+  return ((beam + sky + ground) * built.dirt) / apertureArea;
+}
+
+/** W/m² of absorber that it keeps of the sun (S). */
+export function absorbedSun(built: Built, boundary: Boundary): number {
+  const { apertureArea, absorberArea } = built.description;
+  return (opticalShare(built, boundary) * boundary.irradiance * built.sun * apertureArea) / absorberArea;
+}
+
+/** What the top of an absorber is asked at its temperature (°C). */
+export function topQuery(built: Built, boundary: Boundary, absorber: number) {
+  const { description } = built;
+  return {
+    plateTemperature: absorber,
+    ambientTemperature: boundary.air,
+    skyTemperature: boundary.surroundings,
+    windCoefficient: windCoefficient(boundary.wind * built.wind, Math.sqrt(description.grossArea)),
+    tilt: boundary.tilt,
+    plateEmittance: built.emittance,
+    covers: description.covers,
+    // A dry absorber has nothing to steam.
+    ...(description.wet && boundary.massFlow > 0 ? { wet: description.wet } : {}),
+  };
+}
+
+/** W that steam carries from a wet, open absorber to its cover, at its temperature (°C); nothing where there is none. */
+export function steamLoss(built: Built, boundary: Boundary, absorber: number): number | undefined {
+  const { description } = built;
+  if (!description.wet) return undefined;
+  const { wet, ...dry } = topQuery(built, boundary, absorber);
+  return wet === undefined ? undefined : description.absorberArea * (topFlux({ ...dry, wet }) - topFlux(dry));
+}
+
+export interface Losses {
+  top: number;
+  back: number;
+  edge: number;
+}
+
+/**
+ * W/m² that a back open to the weather loses: wind as at the front, and radiation to ground at air temperature and, as far as it
+ * leans over, sky. The sky's temperature follows from what the front sees (`surroundings` is the mean of both by the fourth power).
+ */
+function bareBackLoss(built: Built, boundary: Boundary, absorber: number, emittance: number): number {
+  const wind = windCoefficient(boundary.wind * built.wind, Math.sqrt(built.description.grossArea));
+  const fourth = (celsius: number) => (celsius + 273.15) ** 4;
+  const skyShare = (1 + Math.cos((boundary.tilt * Math.PI) / 180)) / 2;
+  const air = fourth(boundary.air);
+  // Upside down there is no sky in front to tell from.
+  const sky = skyShare > 0.01 ? (fourth(boundary.surroundings) - (1 - skyShare) * air) / skyShare : air;
+  const seen = (1 - skyShare) * sky + skyShare * air;
+  return wind * (absorber - boundary.air) + emittance * 5.670374e-8 * (fourth(absorber) - seen);
+}
+
+/** W/m² of absorber lost at its temperature (°C), by way. */
+export function losses(built: Built, boundary: Boundary, absorber: number): Losses {
+  const { bareBack } = built.description;
+  const rise = absorber - boundary.air;
+  const back =
+    bareBack === undefined ? built.back * rise : built.backFactor * bareBackLoss(built, boundary, absorber, bareBack);
+  return { top: topFlux(topQuery(built, boundary, absorber)), back, edge: built.edge * rise };
+}
+
+export function lossSum({ top, back, edge }: Losses): number {
+  return top + back + edge;
+}

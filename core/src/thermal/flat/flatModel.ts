@@ -1,0 +1,138 @@
+import type { Range } from '../../catalogue';
+import type { Readout } from '../../readout';
+import {
+  type Boundary,
+  type Deviates,
+  isFlowing,
+  type ThermalModel,
+  type ThermalState,
+  type UncertainInput,
+  type Workmanship,
+} from '../contract';
+import { diffuseIncidence } from '../optics';
+import { absorbedSun, type Built, beamAcceptance, build, losses, lossSum, opticalShare } from './build';
+import { flatDerivations } from './derivations';
+import type { FlatDescription } from './description';
+import { type GapAdvice, gapAdvice } from './gap';
+import { flatPlaces, placeTemperatures } from './places';
+import { type FlatState, restTemperature, type TransferQuery, type Transferred, workingState } from './working';
+
+/** A model of a flat absorber: besides the contract it says how it was described, and what its gap does. */
+export interface FlatModel<D extends FlatDescription = FlatDescription> extends ThermalModel {
+  description: D;
+  /** The absorber's working state in its own terms. Throws RangeError without flow. */
+  working(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): FlatState;
+  /** The description with one value for each uncertain input. */
+  built(deviates?: Deviates, workmanship?: Workmanship): Built<D>;
+  /** What another gap under the pane would do, the absorber at a temperature (°C); nothing for a bare one. */
+  gap(boundary: Boundary, plate: number): GapAdvice | undefined;
+  knowing(known: Readonly<Record<string, Range>>): FlatModel<D>;
+}
+
+/** What a kind of flat absorber adds to what all of them share. */
+export interface FlatKind<D extends FlatDescription> {
+  /** What the absorber is called as a place. */
+  absorber: { words: string; short: string };
+  runsDry: boolean;
+  /** Uncertain inputs, those of covers, paint, back and rim among them. */
+  inputs(description: D): UncertainInput[];
+  /** How heat reaches the water. */
+  transfer(built: Built<D>, boundary: Boundary): (query: TransferQuery) => Transferred;
+  /** The description at a boundary, where a flow changes it. */
+  atFlow?(description: D, boundary: Boundary): D;
+  readouts(at: { built: Built<D>; model: FlatModel<D>; state: ThermalState; boundary: Boundary }): Readout[];
+}
+
+/** Degrees of a beam from square by its angles in two planes at right angles: tan²θ = tan²θ_t + tan²θ_l (ISO 9806:2017). */
+function incidenceOf(transversal: number, longitudinal: number): number {
+  const tangent = (degrees: number) => Math.tan((Math.min(89.999, Math.abs(degrees)) * Math.PI) / 180);
+  return (Math.atan(Math.hypot(tangent(transversal), tangent(longitudinal))) * 180) / Math.PI;
+}
+
+/** What heat paths of a flat absorber are called. */
+const pathWords = (covered: boolean): Record<keyof FlatState['paths'], string> => ({
+  water: 'to water',
+  optical: covered ? 'pane, paint' : 'paint',
+  top: 'top',
+  back: 'back',
+  edge: 'rim',
+});
+
+/** A thermal model of a flat absorber from its description and its kind. */
+export function flatModel<D extends FlatDescription>(description: D, kind: FlatKind<D>): FlatModel<D> {
+  const inputs = kind.inputs(description);
+  const words = pathWords(description.covers.length > 0);
+  const built = (deviates: Deviates = {}, workmanship?: Workmanship, at = description): Built<D> =>
+    build(at, inputs, deviates, workmanship);
+  const builtAt = (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): Built<D> =>
+    built(deviates, workmanship, kind.atFlow ? kind.atFlow(description, boundary) : description);
+  const pathsOf = (paths: FlatState['paths']) =>
+    (Object.keys(words) as (keyof typeof words)[]).map((id) => ({ id, words: words[id], watts: paths[id] }));
+  const atRest = (one: Built<D>, boundary: Boundary): ThermalState => {
+    const plate = restTemperature(one, boundary);
+    const { absorberArea, apertureArea } = description;
+    const parts = losses(one, boundary, plate);
+    const kept = absorbedSun(one, boundary) * absorberArea;
+    return {
+      usefulHeat: 0,
+      efficiency: 0,
+      places: placeTemperatures(one, boundary, plate),
+      paths: pathsOf({
+        water: 0,
+        optical: boundary.irradiance * one.sun * apertureArea - kept,
+        top: parts.top * absorberArea,
+        back: parts.back * absorberArea,
+        edge: parts.edge * absorberArea,
+      }),
+      terms: { opticalShare: opticalShare(one, boundary), absorbed: kept },
+    };
+  };
+  const model: FlatModel<D> = {
+    description,
+    apertureArea: description.apertureArea,
+    inputs,
+    places: flatPlaces(kind.absorber, description),
+    body: 'plate',
+    capacity: description.capacity,
+    runsDry: kind.runsDry,
+    acceptance: {
+      beam: (transversal, longitudinal) => beamAcceptance(built(), incidenceOf(transversal, longitudinal)),
+      sky: (tilt) => beamAcceptance(built(), diffuseIncidence(tilt).sky),
+      ground: (tilt) => beamAcceptance(built(), diffuseIncidence(tilt).ground),
+    },
+    built: (deviates, workmanship) => built(deviates, workmanship),
+    working: (boundary, deviates, workmanship) => {
+      if (!isFlowing(boundary)) throw new RangeError(`no water flows: ${boundary.massFlow} kg/s`);
+      const one = builtAt(boundary, deviates, workmanship);
+      return workingState(one, boundary, kind.transfer(one, boundary));
+    },
+    state: (boundary, deviates, workmanship) => {
+      const one = builtAt(boundary, deviates, workmanship);
+      if (!isFlowing(boundary)) return atRest(one, { ...boundary, massFlow: 0 });
+      const { usefulHeat, outletTemperature, gain, efficiency, plateTemperature, paths, ...terms } = workingState(
+        one,
+        boundary,
+        kind.transfer(one, boundary),
+      );
+      return {
+        usefulHeat,
+        outletTemperature,
+        gain,
+        efficiency,
+        places: placeTemperatures(one, boundary, plateTemperature),
+        paths: pathsOf(paths),
+        terms,
+      };
+    },
+    netAtRest: (temperature, boundary, deviates, workmanship) => {
+      const still = { ...boundary, massFlow: 0 };
+      const one = builtAt(still, deviates, workmanship);
+      return description.absorberArea * (absorbedSun(one, still) - lossSum(losses(one, still, temperature)));
+    },
+    knowing: (known) => flatModel({ ...description, known: { ...description.known, ...known } }, kind),
+    gap: (boundary, plate) => gapAdvice(builtAt(boundary), boundary, plate),
+    readouts: (state, boundary) => kind.readouts({ built: builtAt(boundary), model, state, boundary }),
+    derivations: (state, boundary) => flatDerivations(built(), inputs, state, boundary),
+  };
+  return model;
+}

@@ -1,0 +1,57 @@
+// Heat in a heater: the contract that every kind keeps, a model for each way of gathering heat (a folder each), and what they share: fluids,
+// covers, losses, films, fins.
+
+export {
+  type Boundary,
+  bodyTemperature,
+  type Deviates,
+  type HeatPath,
+  isFlowing,
+  leastFlow,
+  type Place,
+  spreadOf,
+  stagnationTemperature,
+  type ThermalModel,
+  type ThermalState,
+  type UncertainInput,
+  type Workmanship,
+  workmanships,
+} from './contract';
+export { slotFilm, tubeFilm } from './convection';
+export type { FilmDescription } from './film/description';
+export { filmModel } from './film/filmModel';
+export type { FinStep } from './fin';
+export { efficiencyFactor, finEfficiency, finProfile, heatRemovalFactor, steppedFin } from './fin';
+export { temperaturesAlong } from './flat/along';
+export type { FlatDescription } from './flat/description';
+export type { FlatModel } from './flat/flatModel';
+export type { GapAdvice } from './flat/gap';
+export type { Fluid } from './fluids';
+export { airState, boilingPoint, fluidState, glycolFreezing, massFlowOf, steamPressure, volumeFlow } from './fluids';
+export type { HandTest, Settled, TestBench } from './handTests';
+export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
+export { NotConverged } from './notConverged';
+export {
+  absorptanceAtAngle,
+  coverOptics,
+  diffuseIncidence,
+  incidenceModifier,
+  sheetsFor,
+  transmittanceAbsorptance,
+} from './optics';
+export type { PlateDescription, PlateStrip } from './plate/description';
+export type { FieldQuery } from './plate/field';
+export { plateField, plateMap, serpentineRemoval } from './plate/field';
+export type { PlateAtWork } from './plate/plateAt';
+export { plateAtWork } from './plate/plateAt';
+export { type PlateModel, plateModel } from './plate/plateModel';
+export { hottestDeviates } from './reliability';
+export { risingRoot } from './root';
+export type { SheetDescription } from './sheet/description';
+export { sheetModel } from './sheet/sheetModel';
+export { type Effect, momentsOf, ninetyDeviate, valueAt } from './spread';
+export type { ThermalStack } from './stack';
+export { stackConductance, stackFaces } from './stack';
+export { afterExposure, freezingAir, timeToReach } from './still';
+export type { Sunlit } from './sunlit';
+export { litArea, openArea } from './sunlit';

@@ -2,7 +2,7 @@ import { loopBoils } from '../cautions';
 import type { Job } from '../document';
 import { type Conditions, heatConditions, openJob, stagnationConditions } from '../job';
 import { type HeatersState, heatersState, hottestOutlet } from '../loop';
-import { normals } from '../quantity';
+import { normalsOf } from '../quantity';
 import { type Deviates, isFlowing, stagnationTemperature, type Workmanship } from '../thermal';
 import { type Figures, workFigures } from './evaluate';
 import { type StandingState, standingTogether, usualExposure } from './standing';
@@ -29,21 +29,20 @@ export type BandedFigure = (typeof banded)[number];
 /** Bands by figure; those that have no meaning at the conditions are absent. */
 export type Bands = Partial<Record<BandedFigure, Band>>;
 
+/** °C of the hottest water that comes of a state. */
+function outletOf(state: HeatersState | StandingState): number {
+  return 'outlets' in state ? hottestOutlet(state) : state.outletTemperature;
+}
+
 /**
- * Bands of the figures that the uncertain inputs move: bond, pane, dirt, paint, plate, back, rim, wind at the panel and
- * sun, each drawn from its spread. For a panel as drawn and well made likely is the figure itself; for a home-made one, the
+ * Bands of the figures that the uncertain inputs move: those that the models of its heaters own, each drawn
+ * from its spread. For a panel as drawn and well made likely is the figure itself; for a home-made one, the
  * median of the draws.
  *
  * @param options.samples 200 by default
  * @param options.seed the same seed gives the same bands
  * @param options.workmanship well made when left out
  */
-const classic = ['bond', 'transmittance', 'dirt', 'absorptance', 'emittance', 'plate', 'back', 'edge', 'wind', 'sun'];
-/** °C of the hottest water that comes of a state. */
-function outletOf(state: HeatersState | StandingState): number {
-  return 'outlets' in state ? hottestOutlet(state) : state.outletTemperature;
-}
-
 export function evaluateBands(
   job: Job,
   conditions: Partial<Conditions> = {},
@@ -54,7 +53,6 @@ export function evaluateBands(
   const dry = stagnationConditions(job);
   const boils = loopBoils(open);
   const samples = Math.max(20, options.samples ?? 200);
-  const normal = normals(options.seed ?? 1);
   const workmanship = options.workmanship ?? 'well made';
   const figures = (deviates: Deviates): Partial<Record<BandedFigure, number>> => {
     const state = isFlowing(at)
@@ -68,9 +66,13 @@ export function evaluateBands(
     };
   };
   const likely = figures({});
-  const rows = Array.from({ length: samples }, () => {
-    return figures(Object.fromEntries(classic.map((input) => [input, normal()])));
-  });
+  const seed = options.seed ?? 1;
+  // Each input draws from a row of its own: the band of one heater does not hang on what others are uncertain of.
+  const inputs = new Set(open.groups.flatMap(({ thermal }) => thermal.inputs.map(({ id }) => id)));
+  const drawsOf = [...inputs].map((input) => [input, normalsOf(input, seed)] as const);
+  const rows = Array.from({ length: samples }, () =>
+    figures(Object.fromEntries(drawsOf.map(([input, draw]) => [input, draw()]))),
+  );
   const bands: Bands = {};
   for (const name of banded) {
     const drawn = likely[name];

@@ -18,7 +18,7 @@ export type { Parsed } from './parse';
 export { parseNumber, parseQuantity } from './parse';
 export { parsePitch } from './pitch';
 export { formatAim, formatPlace, parsePlace } from './place';
-export { evenly, normals } from './random';
+export { evenly, normals, normalsOf } from './random';
 export { boltSized, measured, sayWords, screwSized, sized } from './sized';
 export type { Habit, QuantityKind } from './units';
 export {

@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { formatLength, formatQuantity, type Habit, nudgeLength, parseNumber, parseQuantity, quantityKinds } from '.';
+import {
+  formatLength,
+  formatQuantity,
+  type Habit,
+  normalsOf,
+  nudgeLength,
+  parseNumber,
+  parseQuantity,
+  quantityKinds,
+} from '.';
 
 const value = (kind: (typeof quantityKinds)[number], text: string, habit: Habit = 'metric'): number => {
   const parsed = parseQuantity(kind, text, habit);
@@ -139,5 +148,30 @@ describe('quantity: nudging', () => {
         expect(nudgeLength(there, 'imperial', -marks)).closeTo((start / 16) * 0.0254, 1e-7);
       }),
     );
+  });
+});
+
+describe('quantity: draws by name', () => {
+  const rows = (names: readonly string[], seed: number, count: number) =>
+    names.map((name) => {
+      const draw = normalsOf(name, seed);
+      return Array.from({ length: count }, () => draw());
+    });
+  it('are the same for the same name and seed, and others for another', () => {
+    expect(rows(['bond'], 1, 5)).deep.equal(rows(['bond'], 1, 5));
+    expect(rows(['bond'], 1, 5)).not.deep.equal(rows(['bone'], 1, 5));
+    expect(rows(['bond'], 1, 5)).not.deep.equal(rows(['bond'], 2, 5));
+  });
+  it('are standard normal, and no two names go together', () => {
+    const drawn = rows(['bond', 'transmittance', 'dirt', 'absorptance', 'plate', 'back', 'wind', 'sun'], 1, 4000);
+    const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+    for (const row of drawn) {
+      expect(mean(row)).closeTo(0, 0.06);
+      expect(mean(row.map((value) => value ** 2))).closeTo(1, 0.08);
+    }
+    drawn.forEach((row, one) => {
+      for (const other of drawn.slice(one + 1))
+        expect(mean(row.map((value, index) => value * (other[index] ?? 0)))).closeTo(0, 0.07);
+    });
   });
 });

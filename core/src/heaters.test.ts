@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { type Family, families, type HeaterDocument } from './families';
 import { anyPanel } from './families/anyPanel.fixture';
-import { type Boundary, bodyTemperature, leastFlow, type ThermalModel } from './thermal';
+import { type Boundary, bodyTemperature, fitFlowThrough, leastFlow, residualOf, type ThermalModel } from './thermal';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -148,4 +148,17 @@ describe('thermal: what every kind of heater keeps', () => {
         { numRuns: 40 },
       );
   });
+});
+
+describe('thermal: the characteristic of every kind of heater', () => {
+  for (const { name, thermal } of standing)
+    it(`${name}: within 2 % of useful heat on 500 conditions held back`, () => {
+      const reference = { tilt: 45, specificFlow: 0.02 };
+      const characteristic = fitFlowThrough(thermal, reference);
+      const held = residualOf(characteristic, thermal, { seed: 901, count: 500 });
+      expect(held.count).above(300);
+      expect(held.worst).below(0.02);
+      // What it says of itself is no better than what it does.
+      expect(characteristic.residual.rms).within(0.6 * held.rms, 1.6 * held.rms);
+    });
 });

@@ -228,11 +228,12 @@ describe('job: two bands', () => {
   });
   it('narrow where the builder knows better', () => {
     const known = { bond: { low: 90, likely: 100, high: 110, spread: 'log-normal', kind: 'measured' } };
-    const home = wholeBands(set(harp(), 'panels.0.known', known), {}, { workmanship: 'home-made' });
-    expect(home.gain.high - home.gain.low).below(
-      wholeBands(harp(), {}, { workmanship: 'home-made' }).gain.high -
-        wholeBands(harp(), {}, { workmanship: 'home-made' }).gain.low,
-    );
+    // Over enough draws that the ends of a band stand still.
+    const width = (job: Job) => {
+      const { gain } = wholeBands(job, {}, { samples: 2000, workmanship: 'home-made' });
+      return gain.high - gain.low;
+    };
+    expect(width(set(harp(), 'panels.0.known', known)) / width(harp())).within(0.7, 0.98);
   });
 });
 

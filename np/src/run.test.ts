@@ -70,6 +70,13 @@ describe('np', () => {
     expect((await json('still job.json'))[0].boils).within(600, 7200);
     expect((await json('water job.json'))[0].riserFlow).within(1, 3);
   });
+  it('gives each heater its characteristic, and prints it as a report', async () => {
+    const [first] = await json('characteristic job.json');
+    expect(first).include({ panel: 'panel-a', kind: 'flow-through', oneWay: false });
+    expect(first.iso.eta0b).within(0.68, 0.8);
+    expect(first.residual.worst).below(0.02);
+    expect((await np('print job.json --kind report')).slice(0, 5)).equal('%PDF-');
+  });
   it('draws', async () => {
     expect(await np('draw job.json --view section --format svg')).match(/^<svg/);
     expect(await np('draw job.json --units imperial')).include('1/2″');

@@ -7,12 +7,13 @@ import {
   evaluateBands,
   evaluateJob,
   evaluateOpen,
+  heaterCharacteristic,
   heaterSections,
   sectionOf,
   stillFigures,
 } from '@north-pane/core/figures';
 import { editableDimensions, jobShop, openJob, sideOf } from '@north-pane/core/job';
-import { cutListCsv, paperKinds, printDrawing, printJob } from '@north-pane/core/papers';
+import { cutListCsv, paperKinds, paperLetters, printDrawing, printJob } from '@north-pane/core/papers';
 import { proposeMapping, readReadings, type Sensors, sayVerdict } from '@north-pane/core/proof';
 import { compareJob } from '@north-pane/core/proving';
 import { type Habit, sayWords } from '@north-pane/core/quantity';
@@ -45,6 +46,10 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     const workmanship = workmanships.find((one) => one === (options.make ?? 'well made'));
     if (!workmanship) throw new Complaint(`--make: “${options.make}” is none; there are: ${workmanships.join(', ')}`);
     return evaluateBands(job, {}, { seed: Number(options.seed ?? 1), workmanship });
+  },
+  characteristic: ({ job }) => {
+    const open = openJob(job);
+    return open.panels.map(({ document }, index) => ({ panel: document.id, ...heaterCharacteristic(open, index) }));
   },
   cooks: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
   still: ({ job }) => {
@@ -220,7 +225,7 @@ function paperOf(options: Readonly<Record<string, string>>, job: Job, world: Wor
   if (!size)
     throw new Complaint(`--paper: “${options.paper}” is none; there are: ${Object.keys(paperSizes).join(', ')}`);
   const revision = options.revision ?? 'no revision kept';
-  const fonts = world.fonts(JSON.stringify([job, revision]));
+  const fonts = world.fonts(JSON.stringify([job, revision, paperLetters]));
   return { revision, at: world.now(), habit: unitsOf(options, job), size, fonts };
 }
 

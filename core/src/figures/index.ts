@@ -13,6 +13,7 @@ export {
   riseReach,
 } from './bandCurves';
 export { type Band, type Bands, evaluateBands, heaterBand } from './bands';
+export { characteristicTables, heaterCharacteristic, referenceOf } from './characteristic';
 export { evaluateJob, evaluateOpen, type Figures, figureChange, type HeaterFigures, workOf } from './evaluate';
 export {
   comparedFlows,

@@ -2,4 +2,4 @@
 
 export type { PrintContext } from './frame';
 export { buyAmount, buyListCsv, buySize, buyUnit, cutListCsv } from './listsCsv';
-export { type PaperKind, paperKinds, printDrawing, printJob } from './pack';
+export { type PaperKind, paperKinds, paperLetters, printDrawing, printJob } from './pack';

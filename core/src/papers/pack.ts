@@ -23,10 +23,13 @@ import {
 } from './frame';
 import { labelPages } from './labels';
 import { buyPages, cutPages } from './lists';
+import { reportPages } from './report';
 import { edgeTemplates, jobTemplates, templatePages } from './templates';
 
 /** What can be printed by itself; `pack` is all of it in one file but for the labels and the bent edge at full size, which is many sheets. */
-export const paperKinds = ['pack', 'cut', 'buy', 'cards', 'templates', 'drawings', 'labels', 'edge'] as const;
+export const paperKinds = ['pack', 'cut', 'buy', 'cards', 'templates', 'drawings', 'labels', 'edge', 'report'] as const;
+/** Letters beyond Latin that papers write by themselves: the efficiency of the report. */
+export const paperLetters = 'η';
 export type PaperKind = (typeof paperKinds)[number];
 
 const names: Record<PaperKind, string> = {
@@ -38,6 +41,7 @@ const names: Record<PaperKind, string> = {
   drawings: 'drawings',
   labels: 'labels',
   edge: 'bent edge at full size',
+  report: 'test report',
 };
 
 /**
@@ -70,6 +74,7 @@ export async function printJob(
     }
   }
   if (kind === 'labels') labelPages(print, parts);
+  if (kind === 'report') reportPages(print, open);
   if (kind === 'edge') {
     const found = edgeTemplates(open);
     for (const template of found) templatePages(print, template);

@@ -57,6 +57,15 @@ export interface FiguresSection {
   readouts: readonly Readout[];
 }
 
+/** Rows of words and numbers that are written as they stand. */
+export interface TableSection {
+  kind: 'table';
+  columns: readonly string[];
+  rows: readonly (readonly string[])[];
+  /** Sentences under it. */
+  note: string;
+}
+
 /** What a section holds, by its kind. */
 export type SectionBody =
   | BalanceSection
@@ -64,7 +73,8 @@ export type SectionBody =
   | FieldSection
   | ChoicesSection
   | CurveSection
-  | FiguresSection;
+  | FiguresSection
+  | TableSection;
 
 /** What a face draws of a heater beside its readouts. */
 export type Section = { id: string; title: string } & SectionBody;

@@ -2,6 +2,7 @@ import type { Range } from '../catalogue';
 import type { Derivation, Readout } from '../readout';
 import type { Fluid } from './fluids';
 import type { HandTest } from './handTests';
+import type { Characteristic, Reference } from './laboratory';
 
 /** Sun, air and water at one moment: what a heater meets. SI, °C, degrees. */
 export interface Boundary {
@@ -107,6 +108,8 @@ export interface ThermalModel {
     beam(transversal: number, longitudinal: number): number;
     sky(tilt: number): number;
     ground(tilt: number): number;
+    /** Alike in all planes: only the angle from square counts. */
+    round: boolean;
   };
   /**
    * Steady state. With a flow of 0 (anything under 1e-7 kg/s) it is the state at rest: no outlet, every place where it settles in that sun.
@@ -115,6 +118,8 @@ export interface ThermalModel {
   state(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): ThermalState;
   /** W that the still heater gathers, less what it loses, with all of it held at one temperature (°C). Falls as that rises. */
   netAtRest(temperature: number, boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): number;
+  /** What a run needs, fitted to `state` over its working range, with the residual of the fit. Takes a tenth of a second. */
+  characteristic(reference: Reference): Characteristic;
   /** The same heater with some inputs known: ranges by id stand in the place of its own. */
   knowing(known: Readonly<Record<string, Range>>): ThermalModel;
   /** What only this model can show of a working point, each with its derivation. */

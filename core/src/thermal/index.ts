@@ -1,6 +1,7 @@
 // Heat in a heater: the contract that every kind keeps, a model for each way of gathering heat (a folder each), and what they share: fluids,
 // covers, losses, films, fins.
 
+export { characteristicHeat, fitFlowThrough, leastJudged, residualOf, workingRange } from './characteristic';
 export {
   type Boundary,
   bodyTemperature,
@@ -29,6 +30,7 @@ export type { GapAdvice } from './flat/gap';
 export type { Fluid } from './fluids';
 export { airState, boilingPoint, fluidState, glycolFreezing, massFlowOf, steamPressure, volumeFlow } from './fluids';
 export type { HandTest, Settled, TestBench } from './handTests';
+export { type Characteristic, type FlowThrough, modifierStep, type Reference } from './laboratory';
 export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export {

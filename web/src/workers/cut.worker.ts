@@ -10,7 +10,7 @@ import { shrinkToSave, stretchToStock, sweepTogether, wasteFreePoints } from '@n
 import type { Job } from '@north-pane/core/document';
 import { type LetterSet, letterSetsOf } from '@north-pane/core/draw';
 import { editableDimensions, openJob } from '@north-pane/core/job';
-import { type PaperKind, type PrintContext, printJob } from '@north-pane/core/papers';
+import { type PaperKind, type PrintContext, paperLetters, printJob } from '@north-pane/core/papers';
 import type { Habit } from '@north-pane/core/quantity';
 import { loadSolver, type MaterialPlan, proveMaterial, type ShopPlan, type Solver } from '@north-pane/core/shop';
 import { expose } from 'comlink';
@@ -54,7 +54,7 @@ const cut = {
     plan: ShopPlan,
     about: Omit<PrintContext, 'job' | 'fonts'>,
   ): Promise<Uint8Array<ArrayBuffer>> {
-    const sets = letterSetsOf(JSON.stringify([job, about.revision]));
+    const sets = letterSetsOf(JSON.stringify([job, about.revision, paperLetters]));
     const [text, heading, ...fallback] = await Promise.all(
       [textFont, headingFont, ...sets.map((set) => fontOf[set])].map(bytesOf),
     );

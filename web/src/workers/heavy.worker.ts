@@ -3,9 +3,11 @@ import {
   bandsOverFlow,
   bandsOverInlet,
   bothBands,
+  characteristicTables,
   deepSections,
   evaluateOpen,
   heaterBand,
+  heaterCharacteristic,
   heaterSections,
   marksWorth,
 } from '@north-pane/core/figures';
@@ -55,6 +57,14 @@ const heavy = {
   overFlow: bandsOverFlow,
   /** Efficiency over inlets above air, with its bands at each. */
   overInlet: bandsOverInlet,
+  /** The characteristic of every heater as a laboratory prints it, with the heater's id. */
+  characteristics: (job: Job) => {
+    const open = openJob(job);
+    return open.panels.map(({ document }, index) => ({
+      heater: document.id,
+      tables: told(() => characteristicTables(heaterCharacteristic(open, index))),
+    }));
+  },
   /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */
   pane: (key: string, job: Job, series: Uint8Array | undefined) =>
     jobPaneSun(openJob(job), skyOf(key, job.site, series)),

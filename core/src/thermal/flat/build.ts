@@ -147,6 +147,7 @@ export function losses(built: Built, boundary: Boundary, absorber: number): Loss
   return { top: topFlux(topQuery(built, boundary, absorber)), back, edge: built.edge * rise };
 }
 
+/** W/m² of absorber, all ways together. */
 export function lossSum({ top, back, edge }: Losses): number {
   return top + back + edge;
 }

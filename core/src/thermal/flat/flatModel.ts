@@ -1,5 +1,6 @@
 import type { Range } from '../../catalogue';
 import type { Readout } from '../../readout';
+import { fitFlowThrough } from '../characteristic';
 import {
   type Boundary,
   type Deviates,
@@ -99,6 +100,7 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
       beam: (transversal, longitudinal) => beamAcceptance(built(), incidenceOf(transversal, longitudinal)),
       sky: (tilt) => beamAcceptance(built(), diffuseIncidence(tilt).sky),
       ground: (tilt) => beamAcceptance(built(), diffuseIncidence(tilt).ground),
+      round: true,
     },
     built: (deviates, workmanship) => built(deviates, workmanship),
     working: (boundary, deviates, workmanship) => {
@@ -129,6 +131,7 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
       const one = builtAt(still, deviates, workmanship);
       return description.absorberArea * (absorbedSun(one, still) - lossSum(losses(one, still, temperature)));
     },
+    characteristic: (reference) => fitFlowThrough(model, reference),
     knowing: (known) => flatModel({ ...description, known: { ...description.known, ...known } }, kind),
     gap: (boundary, plate) => gapAdvice(builtAt(boundary), boundary, plate),
     readouts: (state, boundary) => kind.readouts({ built: builtAt(boundary), model, state, boundary }),

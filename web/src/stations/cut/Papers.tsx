@@ -40,6 +40,11 @@ const papers: readonly { kind: PaperKind; name: string; words: string }[] = [
   },
   { kind: 'drawings', name: 'Drawings', words: 'each panel cut across, its detail, and on its mount from the side' },
   { kind: 'labels', name: 'Labels', words: 'a sticker for every piece: name, size, which end; not in the pack' },
+  {
+    kind: 'report',
+    name: 'Test report',
+    words: 'efficiency and losses as a laboratory prints them, worked out from the drawing; not in the pack',
+  },
 ];
 
 /** Not in the pack: a strip of two metres is dozens of sheets. */
@@ -140,7 +145,7 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
                   aria-label={`${name}, PDF`}
                   onClick={() => print(kind)}
                 >
-                  <Download size={15} aria-hidden /> {making === kind ? 'Derivation it…' : 'PDF'}
+                  <Download size={15} aria-hidden /> {making === kind ? 'Making it…' : 'PDF'}
                 </Button>
               </Flex>
             ))}

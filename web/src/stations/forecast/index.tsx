@@ -27,6 +27,7 @@ import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
 import { useHeavy } from '../../workers/useHeavy';
+import { Laboratory } from './Laboratory';
 import { SlowOrFast } from './SlowOrFast';
 
 const weatherSchema = z.strictObject({ irradiance: z.number(), air: z.number(), inlet: z.number(), wind: z.number() });
@@ -285,6 +286,7 @@ export default function Forecast() {
           bond, older panes, gaps in the insulation. Plan with the grey, judge by the copper. Verified against worked
           cases; no band is proved until you measure.
         </Text>
+        <Laboratory job={document} />
       </Stack>
     </Flex>
   );

@@ -3,6 +3,7 @@ import type { DeepSection } from '@north-pane/core/figures';
 import type { Habit } from '@north-pane/core/quantity';
 import type { Section } from '@north-pane/core/readout';
 import { memo, type ReactNode } from 'react';
+import { PlainTable } from '../../parts/PlainTable';
 import { FoldingSection } from '../../parts/Section';
 import { useJob } from '../../state/job';
 import type { Bench, Told } from '../../workers/heavy.worker';
@@ -81,6 +82,8 @@ function Deep({ one, index, opened, habit, onOpen }: DeeperProps & { one: DeepSe
       );
     case 'curve':
       return <Curve section={section} habit={habit} />;
+    case 'table':
+      return <PlainTable section={section} />;
     // Those lie on the drawing and beside it.
     case 'balance':
     case 'shares':

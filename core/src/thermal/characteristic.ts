@@ -1,0 +1,251 @@
+import { evenly } from '../quantity';
+import type { Boundary, ThermalModel } from './contract';
+import { fluidState } from './fluids';
+import { type FlowThrough, modifierStep, type Reference, type Residual } from './laboratory';
+import { leastSquares } from './leastSquares';
+
+/** The conditions over which a characteristic is fitted and held: those of a test outdoors, with more sky and air. */
+export const workingRange = {
+  /** W/m². */
+  irradiance: [400, 1100],
+  beamShare: [0, 0.95],
+  groundShare: [0.05, 0.2],
+  /** Degrees. */
+  incidence: [0, 60],
+  /** °C. */
+  air: [5, 30],
+  /** K by which sky and ground look colder than the air. */
+  skyBelow: [3, 12],
+  /** m/s. */
+  wind: [1, 4],
+  /** K of the inlet over the air. */
+  inletRise: [-5, 50],
+  /** Of the reference flow. */
+  flow: [0.7, 1.4],
+} as const;
+
+/** W/m². Below it a share of the useful heat says nothing. */
+export const leastJudged = 100;
+
+const stefan = 5.670374e-8;
+const fourth = (celsius: number) => (celsius + 273.15) ** 4;
+/** m/s from which the standard counts the wind (u′ = u − 3), and °C from which the corrections count the air. */
+const windReference = 3;
+const airReference = 15;
+/** Share of diffuse light that comes from the ground, where one number stands for sky and ground together. */
+const usualGround = 0.1;
+
+/** Order of the fitted coefficients. */
+const names = [
+  'eta0b',
+  'a1',
+  'a2',
+  'a3',
+  'a4',
+  'a6',
+  'a7',
+  'a8',
+  'air',
+  'windSquared',
+  'riseAir',
+  'riseSky',
+  'riseWind',
+  'flowGain',
+  'flowLoss',
+] as const;
+type Coefficient = (typeof names)[number];
+
+/**
+ * Value of each term of the equation, W/m² of aperture for a coefficient of 1.
+ *
+ * @param at.mean °C of the water (ϑm)
+ * @param at.kept W/m²: G_b K_b + G_sky K_sky + G_ground K_ground
+ */
+function termsOf(
+  boundary: Boundary,
+  at: { mean: number; kept: number; specificFlow: number; reference: Reference },
+): Record<Coefficient, number> {
+  const rise = at.mean - boundary.air;
+  const wind = boundary.wind - windReference;
+  const sky = stefan * (fourth(boundary.surroundings) - fourth(boundary.air));
+  const warmth = boundary.air - airReference;
+  const flow = Math.log(at.specificFlow / at.reference.specificFlow);
+  return {
+    eta0b: at.kept,
+    a1: -rise,
+    a2: -rise * Math.abs(rise),
+    a3: -wind * rise,
+    a4: sky,
+    a6: -wind * boundary.irradiance,
+    a7: -wind * sky,
+    a8: -(Math.abs(rise) ** 3) * rise,
+    air: -rise * warmth,
+    windSquared: -(wind ** 2) * rise,
+    riseAir: -(rise ** 2) * warmth,
+    riseSky: -rise * sky,
+    riseWind: -(rise ** 2) * wind,
+    flowGain: at.kept * flow,
+    flowLoss: -rise * flow,
+  };
+}
+
+/** A value of a table every `modifierStep` degrees, straight between. */
+function fromTable(table: readonly number[], angle: number): number {
+  const place = Math.min(90, Math.abs(angle)) / modifierStep;
+  const below = Math.min(table.length - 2, Math.floor(place));
+  const [low = 0, high = 0] = [table[below], table[below + 1]];
+  return low + (high - low) * (place - below);
+}
+
+/** W/m²: the sun on the aperture, each part times its modifier. */
+function keptSun(
+  { beamModifier, skyModifier, groundModifier }: Pick<FlowThrough, 'beamModifier' | 'skyModifier' | 'groundModifier'>,
+  { irradiance, beamShare, groundShare, incidence }: Boundary,
+): number {
+  const rest = 1 - beamShare;
+  return (
+    irradiance *
+    (beamShare * fromTable(beamModifier.transversal, incidence) +
+      rest * ((1 - groundShare) * skyModifier + groundShare * groundModifier))
+  );
+}
+
+/** Conditions drawn evenly from the working range, the same for the same seed. */
+export function workingConditions(
+  thermal: Pick<ThermalModel, 'apertureArea'>,
+  reference: Reference,
+  { seed, count }: { seed: number; count: number },
+): Boundary[] {
+  const draw = evenly(seed);
+  const between = ([low, high]: readonly [number, number]) => low + (high - low) * draw();
+  return Array.from({ length: count }, () => {
+    const air = between(workingRange.air);
+    return {
+      irradiance: between(workingRange.irradiance),
+      beamShare: between(workingRange.beamShare),
+      groundShare: between(workingRange.groundShare),
+      incidence: between(workingRange.incidence),
+      air,
+      surroundings: air - between(workingRange.skyBelow),
+      wind: between(workingRange.wind),
+      inlet: air + between(workingRange.inletRise),
+      massFlow: thermal.apertureArea * reference.specificFlow * between(workingRange.flow),
+      tilt: reference.tilt,
+      ...(reference.fluid ? { fluid: reference.fluid } : {}),
+    };
+  });
+}
+
+/** Conditions that are fitted, and those that are held back to judge by; seeds that draw them. */
+const fitted = { seed: 3, count: 600 };
+const heldBack = { seed: 77, count: 200 };
+
+/**
+ * Fits the quasi-dynamic equation of ISO 9806:2017 and its corrections to the states of a model over `workingRange`, by weighted linear
+ * least squares in shares of the useful heat. Modifiers are those of the model's own acceptance.
+ *
+ * @returns coefficients on aperture, with the residual over conditions that were held back
+ */
+export function fitFlowThrough(thermal: ThermalModel, reference: Reference): FlowThrough {
+  const { acceptance, apertureArea, capacity } = thermal;
+  const square = acceptance.beam(0, 0);
+  const angles = Array.from({ length: 90 / modifierStep + 1 }, (_, index) => index * modifierStep);
+  const optics = {
+    beamModifier: {
+      round: acceptance.round,
+      transversal: angles.map((angle) => acceptance.beam(angle, 0) / square),
+      longitudinal: angles.map((angle) => acceptance.beam(0, angle) / square),
+    },
+    skyModifier: acceptance.sky(reference.tilt) / square,
+    groundModifier: acceptance.ground(reference.tilt) / square,
+  };
+  const rows = workingConditions(thermal, reference, fitted).flatMap((boundary) => {
+    const { usefulHeat, outletTemperature } = thermal.state(boundary);
+    if (outletTemperature === undefined) return [];
+    const terms = termsOf(boundary, {
+      mean: (boundary.inlet + outletTemperature) / 2,
+      kept: keptSun(optics, boundary),
+      specificFlow: boundary.massFlow / apertureArea,
+      reference,
+    });
+    const y = usefulHeat / apertureArea;
+    return [{ x: names.map((name) => terms[name]), y, weight: 1 / Math.max(leastJudged, Math.abs(y)) ** 2 }];
+  });
+  const found = leastSquares(rows, names.length);
+  const value = Object.fromEntries(names.map((name, index) => [name, found[index] ?? 0])) as Record<
+    Coefficient,
+    number
+  >;
+  const { eta0b, a1, a2, a3, a4, a6, a7, a8, ...corrections } = value;
+  const characteristic: FlowThrough = {
+    kind: 'flow-through',
+    apertureArea,
+    reference,
+    iso: {
+      eta0b,
+      kd: (1 - usualGround) * optics.skyModifier + usualGround * optics.groundModifier,
+      a1,
+      a2,
+      a3,
+      a4,
+      a5: (capacity.dry + capacity.water + capacity.box) / apertureArea,
+      a6,
+      a7,
+      a8,
+    },
+    corrections,
+    ...optics,
+    oneWay: false,
+    residual: { rms: 0, worst: 0, count: 0 },
+  };
+  return { ...characteristic, residual: residualOf(characteristic, thermal, heldBack) };
+}
+
+/** Share of useful heat by which a characteristic misses a model at one condition; undefined where there is too little heat to judge by. */
+function missAt(characteristic: FlowThrough, thermal: ThermalModel, boundary: Boundary): number | undefined {
+  const { usefulHeat } = thermal.state(boundary);
+  if (usefulHeat < leastJudged * thermal.apertureArea) return undefined;
+  return Math.abs(characteristicHeat(characteristic, boundary) / usefulHeat - 1);
+}
+
+/** How far a characteristic is from a model over conditions drawn from the working range. */
+export function residualOf(
+  characteristic: FlowThrough,
+  thermal: ThermalModel,
+  draws: { seed: number; count: number },
+): Residual {
+  const misses = workingConditions(thermal, characteristic.reference, draws).flatMap(
+    (boundary) => missAt(characteristic, thermal, boundary) ?? [],
+  );
+  const square = misses.reduce((sum, miss) => sum + miss ** 2, 0) / Math.max(1, misses.length);
+  return { rms: Math.sqrt(square), worst: Math.max(0, ...misses), count: misses.length };
+}
+
+/**
+ * W that a characteristic gives at a boundary in a steady state, its mean water temperature found with it (ϑm = ϑin + Q / 2ṁc, by
+ * Newton's method on a line that is nearly straight).
+ *
+ * @param boundary with a flow
+ * @param rate K/s by which the mean of the water moves; nought when left out (a5)
+ */
+export function characteristicHeat(characteristic: FlowThrough, boundary: Boundary, rate = 0): number {
+  const { apertureArea, iso, corrections, reference, oneWay } = characteristic;
+  const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
+  const kept = keptSun(characteristic, boundary);
+  const specificFlow = boundary.massFlow / apertureArea;
+  const coefficients: Record<Coefficient, number> = { ...iso, ...corrections };
+  const heatAt = (mean: number): number => {
+    const terms = termsOf(boundary, { mean, kept, specificFlow, reference });
+    const flux = names.reduce((sum, name) => sum + coefficients[name] * terms[name], -iso.a5 * rate);
+    return flux * apertureArea;
+  };
+  let mean = boundary.inlet;
+  for (let pass = 0; pass < 20; pass += 1) {
+    const miss = boundary.inlet + heatAt(mean) / (2 * carried) - mean;
+    if (Math.abs(miss) < 1e-9) break;
+    const slope = (heatAt(mean + 0.01) - heatAt(mean)) / 0.01 / (2 * carried) - 1;
+    mean -= miss / slope;
+  }
+  const heat = heatAt(mean);
+  return oneWay ? Math.max(0, heat) : heat;
+}

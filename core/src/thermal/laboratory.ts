@@ -1,0 +1,82 @@
+import type { Fluid } from './fluids';
+
+/** What a characteristic is taken at, as a laboratory says it. */
+export interface Reference {
+  /** Degrees from level (β). */
+  tilt: number;
+  /** kg/s for each m² of aperture. */
+  specificFlow: number;
+  /** Water when left out. */
+  fluid?: Fluid;
+}
+
+/** Degrees between two angles of a table of incidence angle modifiers. */
+export const modifierStep = 5;
+
+/** Coefficients of the equation of ISO 9806:2017, on aperture, SI. */
+export interface IsoCoefficients {
+  /** η0,b: peak efficiency for beam, at wind 3 m/s. */
+  eta0b: number;
+  /** K_d: modifier of diffuse light of sky and ground, with `groundShare` of it from the ground. */
+  kd: number;
+  /** W/m²K at 3 m/s and air at 15 °C. */
+  a1: number;
+  /** W/m²K². */
+  a2: number;
+  /** J/m³K: loss with wind. */
+  a3: number;
+  /** Of the long-wave balance. */
+  a4: number;
+  /** J/m²K: effective heat capacity. */
+  a5: number;
+  /** s/m: peak efficiency with wind. */
+  a6: number;
+  /** s/m: long wave with wind. */
+  a7: number;
+  /** W/m²K⁴. */
+  a8: number;
+}
+
+/**
+ * What the equation of the standard leaves out, and this fit adds: the loss that grows with the air's own temperature (radiation goes by its
+ * third power), that bends with wind, goes with the sky, and both with the flow. SI, by the terms in `termsOf`.
+ */
+export interface Corrections {
+  air: number;
+  windSquared: number;
+  riseAir: number;
+  riseSky: number;
+  riseWind: number;
+  flowGain: number;
+  flowLoss: number;
+}
+
+/** Water that flows through: ISO 9806:2017, quasi-dynamic, with its corrections. */
+export interface FlowThrough {
+  kind: 'flow-through';
+  /** m². */
+  apertureArea: number;
+  reference: Reference;
+  iso: IsoCoefficients;
+  corrections: Corrections;
+  /** K_b every `modifierStep` degrees from 0 to 90, across and along the heater; alike in both, so that only the angle of incidence counts, where `round`. */
+  beamModifier: { round: boolean; transversal: readonly number[]; longitudinal: readonly number[] };
+  /** Modifiers of sky and of ground light at the reference tilt. */
+  skyModifier: number;
+  groundModifier: number;
+  /** It gives nothing back when it is colder than its water. */
+  oneWay: boolean;
+  residual: Residual;
+}
+
+/** What a run, a comparison and a laboratory's report need of a heater. */
+export type Characteristic = FlowThrough;
+
+/** How far a characteristic is from the model that it was fitted to, over conditions that it was not fitted to. */
+export interface Residual {
+  /** Shares of useful heat: root of the mean square, and the worst. */
+  rms: number;
+  worst: number;
+  /** Conditions. */
+  count: number;
+}

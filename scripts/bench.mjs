@@ -78,7 +78,7 @@ try {
     configFile: false,
     logLevel: 'error',
     build: {
-      lib: { entry: join(root, 'core/src/index.ts'), formats: ['iife'], name: 'core', fileName: () => 'core.js' },
+      lib: { entry: join(root, 'scripts/benchCore.ts'), formats: ['iife'], name: 'core', fileName: () => 'core.js' },
       outDir: scratch,
       emptyOutDir: false,
     },
@@ -145,11 +145,13 @@ try {
       figures: median(200, () => core.evaluateJob(job)),
       bands: median(3, () => core.evaluateBands(job, {}, { samples: 200, seed: 1 })),
       manifold: median(100, () => core.manifoldFlow(panel)),
+      characteristic: median(3, () => core.heaterCharacteristic(core.openJob(job), 0)),
     };
   });
   row(`design figures of a ${timed.risers}-riser panel, in the browser`, timed.figures, 'ms', 4);
   row('bands of 200 samples (in a worker)', timed.bands, 'ms', 250);
   row('flow in 60 risers', timed.manifold, 'ms', 2);
+  row('the characteristic of a panel, fitted (in a worker)', timed.characteristic, 'ms', 500);
   row('a sun position', 1e6 / timed.sunsPerSecond, 'µs', 10);
   row('a made-up year of weather', timed.made, 'ms', 500);
   row('reading a ten-minute year of weather', timed.file, 'ms', 2000);

@@ -28,5 +28,6 @@ export { type MarkWorth, marksWorth } from './marks';
 export { bandOf, heaterDerivations, heaterReadouts } from './readouts';
 export { type StillFigures, stillFigures } from './still';
 export { type UncertainRow, uncertainRows } from './uncertainty';
+export { type Vital, vitals } from './vitals';
 export { jobWeights } from './weights';
 export { type WorkedOut, withSameParts, workOut } from './workOut';

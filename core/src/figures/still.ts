@@ -57,6 +57,7 @@ export function stillReadouts(open: OpenJob, figures: Figures, index: number): R
   const still = stillFigures(open, figures, index);
   const { thermal, body } = atWork(open, figures, index);
   const { capacity } = thermal;
+  const name = thermal.places.find(({ id }) => id === thermal.body)?.short ?? thermal.body;
   const full = stagnationConditions(open.job);
   const night = nightConditions(open.job, nightAir);
   const metal = {
@@ -68,8 +69,8 @@ export function stillReadouts(open: OpenJob, figures: Figures, index: number): R
   const water = { label: 'water, kJ/K', value: capacity.water / 1000, kind: 'number', digits: 1 } as const;
   const boiling = { label: 'water boils here at', value: still.boilingPoint, kind: 'temperature' } as const;
   const nights = {
-    formula: 'the plate at which back, rim, wind and sky take and give nothing in all',
-    source: 'balance of the still plate; sky by Berdahl and Martin (1984) at 85 % humidity, wind 0.5 m/s',
+    formula: `the temperature of the ${name} at which all its losses and gains are nought together`,
+    source: 'balance of the still heater; sky by Berdahl and Martin (1984) at 85 % humidity, wind 0.5 m/s',
   };
   const warming = 'sum of (metal + water) × each step of temperature ÷ (sun kept − loss there)';
   const readout = (
@@ -137,7 +138,7 @@ export function stillReadouts(open: OpenJob, figures: Figures, index: number): R
             {
               name: 'Freezes when the air is at',
               ...nights,
-              inputs: [{ label: 'plate', value: 0, kind: 'temperature' }],
+              inputs: [{ label: name, value: 0, kind: 'temperature' }],
             },
             0,
           ),

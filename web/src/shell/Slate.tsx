@@ -1,8 +1,8 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { isClash } from '@north-pane/core/care';
-import type { Figures } from '@north-pane/core/figures';
-import { formatChange, formatMoney, formatQuantity, type Habit, signed } from '@north-pane/core/quantity';
-import { volumeFlow } from '@north-pane/core/thermal';
+import { vitals } from '@north-pane/core/figures';
+import { formatChange, formatMoney, type Habit, sayWords, signed } from '@north-pane/core/quantity';
+import { sayReadout } from '@north-pane/core/readout';
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Link } from 'react-router';
@@ -43,59 +43,31 @@ function cells(
   habit: Habit,
   { currency, spent }: { currency: string; spent: number },
 ): Cell[] {
-  const flow = formatQuantity(
-    'flow',
-    volumeFlow(figures.massFlow, figures.conditions.inlet, figures.conditions.fluid),
-    habit,
-  ).text;
   const clashes = findings.filter(isClash).length;
   const cautions = findings.filter((one) => one.severity === 'caution').length;
-  const moved = (of: (figures: Figures) => number | undefined): number => {
-    const [now, then] = [of(figures), kept ? of(kept.figures) : undefined];
-    return now === undefined || then === undefined ? 0 : now - then;
-  };
-  const area = moved((one) => one.apertureArea);
-  const gain = moved((one) => one.gain);
-  const cost = moved((one) => one.cost);
+  const before = kept ? vitals(kept.figures) : [];
+  const cost = (kept && figures.cost !== undefined && figures.cost - (kept.figures.cost ?? figures.cost)) || 0;
   return [
-    {
-      label: 'pane area',
-      value: formatQuantity('area', figures.apertureArea, habit).text,
-      change: { text: formatChange('area', area, habit), good: area > 0 },
-    },
-    {
-      label: `gain at ${flow}`,
-      first: true,
-      value: figures.gain === undefined ? none : formatQuantity('temperatureDifference', figures.gain, habit).text,
-      warn: figures.gain === undefined,
-      change: { text: formatChange('temperatureDifference', gain, habit), good: gain > 0 },
-    },
-    {
-      label: 'dry in sun',
-      value:
-        figures.stagnationTemperature === undefined
-          ? none
-          : formatQuantity('temperature', figures.stagnationTemperature, habit, 0).text,
-      change: {
-        text: formatChange(
-          'temperature',
-          moved((one) => one.stagnationTemperature),
-          habit,
-          0,
-        ),
-      },
-    },
-    {
-      label: 'holds',
-      value: formatQuantity('volume', figures.waterVolume, habit).text,
-      change: {
-        text: formatChange(
-          'volume',
-          moved((one) => one.waterVolume),
-          habit,
-        ),
-      },
-    },
+    ...vitals(figures).map((vital): Cell => {
+      const { id, label, kind, digits, values, better, first } = vital;
+      const [now] = values;
+      const then = before.find((one) => one.id === id)?.values[0];
+      const moved = now === undefined || then === undefined ? 0 : now - then;
+      return {
+        label: sayWords(label, habit),
+        value: now === undefined ? none : sayReadout(vital, habit),
+        warn: now === undefined,
+        ...(first ? { first } : {}),
+        ...(kind === 'number' || kind === 'ratio'
+          ? {}
+          : {
+              change: {
+                text: formatChange(kind, moved, habit, digits),
+                ...(better ? { good: better === 'more' ? moved > 0 : moved < 0 } : {}),
+              },
+            }),
+      };
+    }),
     {
       first: true,
       label: figures.unpriced.length > 0 ? `so far, ${figures.unpriced.length} unpriced` : 'so far',

@@ -47,16 +47,16 @@ export function FieldShade({ place, plan, field }: { place: Placing; plan: Drawi
   const share = (value: number) => (high > low ? (value - low) / (high - low) : 0);
   return (
     <g aria-hidden>
-      {strips.flatMap((strip, riser) =>
-        (plate[riser] ?? []).map((line, across, lines) => {
+      {strips.flatMap((strip, place) =>
+        (plate[place] ?? []).map((line, across, lines) => {
           const height = strip.height / lines.length;
-          const name = `${id}-${riser}-${across}`;
+          const name = `${id}-${place}-${across}`;
           return (
             <g key={name}>
               <linearGradient id={name}>
                 {line.map((value, part) => (
                   <stop
-                    // biome-ignore lint/suspicious/noArrayIndexKey: the parts of a riser lie in order
+                    // biome-ignore lint/suspicious/noArrayIndexKey: the parts along the water lie in order
                     key={part}
                     offset={(part + 0.5) / line.length}
                     style={{ stopColor: heatInk(share(value)) }}

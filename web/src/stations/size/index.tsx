@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { sayPoint } from '@north-pane/core/cutting';
 import { formatQuantity } from '@north-pane/core/quantity';
+import type { ThermalModel } from '@north-pane/core/thermal';
 import { type ReactNode, useEffect, useLayoutEffect, useMemo } from 'react';
 import { Tape } from '../../drawing/Tape';
 import { usePhone } from '../../parts/usePhone';
@@ -153,6 +154,11 @@ function PanelTabs() {
   );
 }
 
+/** What a heater's absorber is called. */
+function bodyOf({ places, body }: ThermalModel): string {
+  return places.find(({ id }) => id === body)?.short ?? body;
+}
+
 /** The dimension in hand as a tape. */
 function HeldTape() {
   const habit = useHabit();
@@ -183,7 +189,7 @@ function HeldTape() {
       high={edit.high}
       lowReason={edit.lowReason}
       highReason={edit.highReason}
-      note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} of plate`}
+      note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} of ${bodyOf(panel.design.thermal)}`}
       onBegin={beginDrag}
       onValue={(value) => setDimension(at, dimension, value, habit)}
       onEnd={endDrag}

@@ -32,6 +32,7 @@ const coreRooms = [
   'cautions',
   'figures',
   'site',
+  'forecasting',
   'cutting',
   'building',
   'proving',

@@ -12,8 +12,10 @@ export const familyIds: string[] = Object.keys(families);
 /** Safety that every new job plans for: what is washed in is mixed and heated in a coil, and no pump starts onto a hot plate. */
 const planned = { mixing: true, coil: true, cutout: true, check: true };
 
-/** A loop in which the kind can stand frost: one that runs empty, or glycol where it holds its water. */
-function loopFor(family: Family): Pick<Job['loop'], 'kind' | 'glycol'> {
+/** A loop in which the kind can stand frost: one that runs empty, or glycol where it holds its water; what is its own store lies before the heater that stands. */
+function loopFor(family: Family): Pick<Job['loop'], 'kind' | 'glycol'> & Partial<Job['loop']> {
+  if (family.standardLoop === 'preheat')
+    return { kind: 'preheat', pressurised: true, relief: true, expansion: true, coil: false, check: false };
   return family.standardLoop === 'filled' ? { kind: 'pumped-coil', glycol: 0.4 } : { kind: 'drain-back' };
 }
 
@@ -45,8 +47,9 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
     },
     need: { kind: 'showers', volumePerDay: 0.15, target: 45, drinking: false, frost: true },
     panels: [{ id: 'panel-a', ...family.standard(units) }],
-    stores: [{ id: 'tank-a', kind: 'tank', volume: 0.15 }],
-    loop: { ...loopFor(family), connection: 'parallel', specificFlow: 0.02, pressurised: false, ...planned },
+    // What is its own store has none beside it.
+    stores: family.standardLoop === 'preheat' ? [] : [{ id: 'tank-a', kind: 'tank', volume: 0.15 }],
+    loop: { connection: 'parallel', specificFlow: 0.02, pressurised: false, ...planned, ...loopFor(family) },
     shop: {
       ...guidePrices(units),
       onHand: [],

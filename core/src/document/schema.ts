@@ -212,7 +212,7 @@ export const jobSchema = z.strictObject({
   panels: z.array(panel).min(1, 'a job has at least one panel').max(12),
   stores: z.array(z.strictObject({ id, kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) })),
   loop: z.strictObject({
-    kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath']),
+    kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath', 'preheat']),
     connection: z.enum(['parallel', 'series']),
     /** kg/s per m² of aperture. */
     specificFlow: z

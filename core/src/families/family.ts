@@ -149,6 +149,15 @@ export interface Field {
   meta: NonNullable<ReturnType<typeof fieldMeta>>;
 }
 
+/** How a heater stands, as far as its own design follows it. */
+export interface Standing {
+  /** Degrees of its pane from level. */
+  tilt: number;
+}
+
+/** Where nothing is said of how a heater stands. */
+export const usualStanding: Standing = { tilt: 45 };
+
 /** What is wrong with a panel document: path in the panel, and what to do. */
 export interface HeaterProblem {
   path: (string | number)[];
@@ -159,17 +168,17 @@ export interface Family {
   id: string;
   name: string;
   meaning: string;
-  /** A loop that a new job begins with: one that runs empty when the pump stops, or one that stays filled with glycol. Empty when left out. */
-  standardLoop?: 'filled';
+  /** A loop that a new job begins with: one that stays filled with glycol, or mains water through it on its way to another heater. One that runs empty when the pump stops where left out. */
+  standardLoop?: 'filled' | 'preheat';
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<HeaterDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */
-  fit?(panel: HeaterDocument): HeaterDocument;
+  fit?(panel: HeaterDocument, standing?: Standing): HeaterDocument;
   /** Empty when the panel can be opened. */
   problems(panel: HeaterDocument): HeaterProblem[];
   fields(panel: HeaterDocument): Field[];
-  /** Parses once and returns the bound design. `path` is the panel's own in the job. Throws ZodError. */
-  open(panel: HeaterDocument, path: string): HeaterDesign;
+  /** Parses once and returns the bound design. `path` is the panel's own in the job. Throws ZodError, RangeError. */
+  open(panel: HeaterDocument, path: string, standing?: Standing): HeaterDesign;
   words: Readonly<Record<string, Words>>;
 }
 

@@ -10,8 +10,9 @@ export type {
   HeaterAtWork,
   HeaterDesign,
   HeaterDocument,
+  Standing,
 } from './family';
-export { chosenProblems, fieldsOf, stackShortfall } from './family';
+export { chosenProblems, fieldsOf, stackShortfall, usualStanding } from './family';
 export { lifters } from './kit/steps';
 export { standardChoice } from './plateFamily';
 export { families } from './registry';

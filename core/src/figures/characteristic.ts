@@ -2,7 +2,16 @@ import type { OpenJob } from '../job';
 import { heatConditions, tiltOf } from '../job';
 import { formatNumber } from '../quantity';
 import type { Section } from '../readout';
-import { type Characteristic, leastJudged, modifierStep, type Reference, workingRange } from '../thermal';
+import {
+  type Characteristic,
+  type FlowThrough,
+  leastJudged,
+  modifierStep,
+  type Reference,
+  type Storage,
+  beamAt as storageBeam,
+  workingRange,
+} from '../thermal';
 import { evaluateOpen } from './evaluate';
 
 /** What the characteristic of one heater of a job is taken at: the job's tilt and fluid, and the flow that this heater has. */
@@ -31,10 +40,48 @@ function percent(share: number): string {
   return `${formatNumber(100 * share, 1)} %`;
 }
 
+/** Incidence angle modifiers of beam by angle. */
+function flowModifiers({ beamModifier, skyModifier, groundModifier }: FlowThrough): Section {
+  const at = (table: readonly number[], angle: number) => formatNumber(table[angle / modifierStep] ?? 0, 2);
+  return {
+    id: 'modifiers',
+    kind: 'table',
+    title: 'Incidence angle modifier of beam, Kb',
+    columns: ['degrees from square', ...printed.map((angle) => `${angle}°`)],
+    rows: beamModifier.round
+      ? [['all planes', ...printed.map((angle) => at(beamModifier.transversal, angle))]]
+      : [
+          ['across', ...printed.map((angle) => at(beamModifier.transversal, angle))],
+          ['along', ...printed.map((angle) => at(beamModifier.longitudinal, angle))],
+        ],
+    note: `Sky ${formatNumber(skyModifier, 2)}, ground ${formatNumber(groundModifier, 2)} at this tilt.`,
+  };
+}
+
+/** Share of a beam that a store keeps by angle, an open lid among it, and what it loses shut. */
+function storageAngles(storage: Storage): Section {
+  const square = storageBeam(storage, 0, 0);
+  const row = (words: string, at: (angle: number) => number) => [
+    words,
+    ...printed.map((angle) => formatNumber(at(angle) / square, 2)),
+  ];
+  return {
+    id: 'modifiers',
+    kind: 'table',
+    title: 'Incidence angle modifier of beam, Kb',
+    columns: ['degrees from square', ...printed.map((angle) => `${angle}°`)],
+    rows: [
+      row('across', (angle) => storageBeam(storage, angle, 0)),
+      row('along, sun higher', (angle) => storageBeam(storage, 0, angle)),
+      row('along, sun lower', (angle) => storageBeam(storage, 0, -angle)),
+    ],
+    note: `Square on it keeps ${formatNumber(square, 2)} of the beam${storage.hasLid ? ', an open lid with it' : ''}; of the sky ${formatNumber(storage.sky, 2)}, of the ground ${formatNumber(storage.ground, 2)}. ${storage.hasLid ? 'Lid shut' : 'Without sun or sky'} it loses ${formatNumber(storage.shutLoss, 2)} W/K.`,
+  };
+}
+
 /** The characteristic as a laboratory prints it: coefficients of ISO 9806:2017 on aperture, modifiers by angle, and what it is worth. */
 export function characteristicTables(characteristic: Characteristic): Section[] {
-  const { iso, corrections, beamModifier, skyModifier, groundModifier, residual, reference, apertureArea } =
-    characteristic;
+  const { iso, corrections, residual, reference, apertureArea } = characteristic;
   const row = (symbol: string, words: string, value: number, digits: number, unit: string) => [
     symbol,
     words,
@@ -44,7 +91,6 @@ export function characteristicTables(characteristic: Characteristic): Section[] 
   // Three figures, however small.
   const small = (value: number) =>
     formatNumber(value, value === 0 ? 0 : Math.max(0, 2 - Math.floor(Math.log10(Math.abs(value)))));
-  const at = (table: readonly number[], angle: number) => formatNumber(table[angle / modifierStep] ?? 0, 2);
   const { fluid: runs = 'water' } = reference;
   const fluid = typeof runs === 'object' && 'glycol' in runs ? `glycol, ${formatNumber(100 * runs.glycol)} %` : 'water';
   const [low, high] = workingRange.irradiance;
@@ -66,21 +112,15 @@ export function characteristicTables(characteristic: Characteristic): Section[] 
         row('a7', 'long wave with wind', iso.a7, 4, 's/m'),
         ['a8', 'loss, fourth power', small(1e6 * iso.a8), 'µW/m²K^4'],
       ],
-      note: `Aperture ${formatNumber(apertureArea, 3)} m²; ${formatNumber(1000 * reference.specificFlow, 1)} g/s of ${fluid} for each m²; tilt ${formatNumber(reference.tilt)}°. Wind counts from 3 m/s (u′ = u − 3), temperatures of the water are means of in and out.`,
+      note: `Aperture ${formatNumber(apertureArea, 3)} m²; ${
+        characteristic.kind === 'storage'
+          ? `${formatNumber(1000 * characteristic.volume)} L of water that stands, lid open`
+          : `${formatNumber(1000 * reference.specificFlow, 1)} g/s of ${fluid} for each m²`
+      }; tilt ${formatNumber(reference.tilt)}°. Wind counts from 3 m/s (u′ = u − 3)${
+        characteristic.kind === 'storage' ? '' : ', temperatures of the water are means of in and out'
+      }.`,
     },
-    {
-      id: 'modifiers',
-      kind: 'table',
-      title: 'Incidence angle modifier of beam, Kb',
-      columns: ['degrees from square', ...printed.map((angle) => `${angle}°`)],
-      rows: beamModifier.round
-        ? [['all planes', ...printed.map((angle) => at(beamModifier.transversal, angle))]]
-        : [
-            ['across', ...printed.map((angle) => at(beamModifier.transversal, angle))],
-            ['along', ...printed.map((angle) => at(beamModifier.longitudinal, angle))],
-          ],
-      note: `Sky ${formatNumber(skyModifier, 2)}, ground ${formatNumber(groundModifier, 2)} at this tilt.`,
-    },
+    characteristic.kind === 'storage' ? storageAngles(characteristic) : flowModifiers(characteristic),
     {
       id: 'corrections',
       kind: 'table',

@@ -78,7 +78,8 @@ export function heatConditions(job: Job, groups: readonly HeaterGroup[], given: 
     ...conditions,
     groundShare,
     surroundings: surroundings(job, conditions.air, skyTemperature),
-    massFlow: massFlow ?? designFlow(job, groups),
+    // What is its own store stands while it is heated.
+    massFlow: massFlow ?? (groups.some(({ thermal }) => thermal.ownStore) ? 0 : designFlow(job, groups)),
     tilt: tiltOf(job),
     ...(job.loop.glycol ? { fluid: { glycol: job.loop.glycol } } : {}),
   };

@@ -1,6 +1,6 @@
 import { memberOf } from '../catalogue';
 import type { Job } from '../document';
-import { families, type HeaterDesign, type HeaterDocument } from '../families';
+import { families, type HeaterDesign, type HeaterDocument, usualStanding } from '../families';
 import type { HeaterGroup } from '../loop';
 
 /** A job with its panels opened. */
@@ -14,7 +14,9 @@ export interface OpenJob {
 export function openJob(job: Job): OpenJob {
   const panels = job.panels.map((document, index) => ({
     document: document as HeaterDocument,
-    design: memberOf(families, 'kind of heater', document.family).open(document as HeaterDocument, `panels.${index}`),
+    design: memberOf(families, 'kind of heater', document.family).open(document as HeaterDocument, `panels.${index}`, {
+      tilt: job.site.standing.tilts[0]?.tilt ?? usualStanding.tilt,
+    }),
   }));
   return {
     job,

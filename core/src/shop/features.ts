@@ -31,6 +31,8 @@ export function rowDistances({ across, axis }: HoleSchedule, face: { along: numb
 export function featureWords(part: Part): string[] {
   return [
     ripWords(part),
+    rippedWords(part),
+    pairWords(part),
     flangeWords(part),
     ...endWords(part.ends ?? [], part),
     ...(part.recesses ?? []).map((one) => recessWords(one, part)),
@@ -55,6 +57,29 @@ function ripWords(part: Part): string | undefined {
     : `rip to ${sized(section.width)} by ${sized(section.thickness)}`;
 }
 
+function rippedWords(part: Part): string | undefined {
+  const ripped = part.kind === 'length' ? part.ripped : undefined;
+  if (!ripped) return undefined;
+  return `rip its ${ripped.edge} with the saw leant ${degrees(ripped.angle)}° (${riseWords(ripped.angle)}), the ${ripped.long} keeps the full width`;
+}
+
+function pairWords(part: Part): string | undefined {
+  const pair = part.kind === 'sheet' ? part.pair : undefined;
+  if (!pair) return undefined;
+  return `saw it across from ${sized(pair.from)} up at the ${part.datum?.end ?? 'first end'} to ${sized(pair.to)} up at the other: ${pair.words}, one turned over to mirror the other`;
+}
+
+const degrees = (angle: number) => Math.round(angle * 10) / 10;
+/** Degrees from which a rise over a run is no help. */
+const steepest = 75;
+/** m of run by which a slope is told. */
+const toldRun = 0.1;
+
+/** A slope by its rise over a run, as it is set on a bevel gauge. */
+function riseWords(angle: number): string {
+  return `${sized(toldRun * Math.tan((angle * Math.PI) / 180))} in ${sized(toldRun)}`;
+}
+
 function flangeWords(part: Part): string | undefined {
   const flanges = part.kind === 'length' ? part.flanges : undefined;
   if (!flanges) return undefined;
@@ -66,7 +91,7 @@ function flangeWords(part: Part): string | undefined {
 
 function endWords(ends: readonly EndCut[], part: Part): string[] {
   const said = ({ kind, angle, long }: EndCut, which: string) =>
-    `${kind} ${which} ${Math.round(angle * 10) / 10}°, the ${long} stays long`;
+    `${kind} ${which} ${degrees(angle)}°${kind === 'bevel' && angle < steepest ? ` (${riseWords(angle)})` : ''}, the ${long} stays long`;
   const [one, other] = ends;
   if (one && other && said(one, '') === said(other, '')) return [said(one, 'both ends')];
   const name = ({ end }: EndCut) => (end === 'datum' ? `the ${part.datum?.end ?? 'first end'}` : 'the other end');

@@ -15,7 +15,7 @@ export { gangs, handedPairs, matesOf, mateWords } from './gang';
 export { layoutDrawing, layoutDrawings } from './layoutDrawing';
 export { planLengthsFast } from './lengths';
 export { diagonalOf, holeReach } from './markOut';
-export type { HoleSchedule, Part, PieceDatum, Purchase, Recess, Span } from './part';
+export type { EndCut, HoleSchedule, PairCut, Part, PieceDatum, Purchase, Recess, Span } from './part';
 export { hasSize, isPane } from './part';
 export { barPiece, evenlyAlong, holeRow, sheetPiece, timberPiece } from './pieces';
 export type { ProveOptions } from './prove';

@@ -52,6 +52,22 @@ export interface EndCut {
   long: 'top edge' | 'bottom edge' | 'outer face' | 'inner face';
 }
 
+/** An edge of ripped timber that is not square: the saw leans by so many ° off square along its whole length. */
+export interface RippedEdge {
+  edge: 'top edge' | 'bottom edge';
+  angle: number;
+  /** The face that keeps the full width. */
+  long: 'outer face' | 'inner face';
+}
+
+/** A straight cut across a sheet that makes two pieces of it, alike when one is turned: m up its height at the datum end and at the far end. */
+export interface PairCut {
+  from: number;
+  to: number;
+  /** What the two are, for instance `left and right side`. */
+  words: string;
+}
+
 /** The end of a piece that it is measured from, and where that end is when the outer face is looked at, bottom edge down. */
 export interface PieceDatum {
   end: string;
@@ -120,10 +136,12 @@ export type Part = {
       length: number;
       /** m. Finished width and thickness of timber that is ripped; left out, it is as sold. */
       section?: Section;
+      /** An edge of it that is ripped at an angle. */
+      ripped?: RippedEdge;
       /** m. Of a formed fin, from the middle of its groove to the edge of either flange, as trimmed. */
       flanges?: readonly [low: number, high: number];
     }
-  | { kind: 'sheet'; width: number; height: number; turn: boolean }
+  | { kind: 'sheet'; width: number; height: number; turn: boolean; pair?: PairCut }
 );
 
 /** m. Nothing smaller than this can be cut. */

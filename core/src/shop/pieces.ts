@@ -1,5 +1,5 @@
 import { type Bar, barMass, materials, type Sheet, sheetMass, type Timber } from '../catalogue';
-import type { HoleSchedule, Part, Section } from './part';
+import type { HoleSchedule, PairCut, Part, RippedEdge, Section } from './part';
 
 /** What any piece may have beside its size; `id` is its role. */
 type Work = Pick<Part, 'id' | 'name' | 'count'> &
@@ -21,10 +21,10 @@ function workOf(prefix: string, { id, operations = [], holes = [], recesses = []
 export function timberPiece(
   prefix: string,
   timber: Timber,
-  one: Work & { length: number; section?: Section },
+  one: Work & { length: number; section?: Section; ripped?: RippedEdge },
 ): Part & { kind: 'length' } {
   const { width, thickness } = one.section ?? timber;
-  const { length, section, ...work } = one;
+  const { length, section, ripped, ...work } = one;
   return {
     ...workOf(prefix, work),
     item: timber.id,
@@ -32,6 +32,7 @@ export function timberPiece(
     stuff: 'timber',
     length,
     ...(section ? { section } : {}),
+    ...(ripped ? { ripped } : {}),
     mass: length * width * thickness * materials.softwood.density,
   };
 }
@@ -53,9 +54,9 @@ export function barPiece(prefix: string, bar: Bar, one: Work & { length: number 
 export function sheetPiece(
   prefix: string,
   sheet: Sheet,
-  one: Work & { width: number; height: number },
+  one: Work & { width: number; height: number; pair?: PairCut },
 ): Part & { kind: 'sheet' } {
-  const { width, height, ...work } = one;
+  const { width, height, pair, ...work } = one;
   return {
     ...workOf(prefix, work),
     item: sheet.id,
@@ -63,6 +64,7 @@ export function sheetPiece(
     width,
     height,
     turn: true,
+    ...(pair ? { pair } : {}),
     mass: sheetMass(sheet, width * height),
   };
 }

@@ -1,6 +1,6 @@
 import { findEntry } from '../catalogue';
 import type { Drawing, Label, Point, Shape } from '../draw';
-import { faceOf } from './features';
+import { faceOf, sectionOf } from './features';
 import type { HoleSchedule, Part } from './part';
 
 /** Something printed at full size and laid on, or wrapped round, the piece. */
@@ -38,7 +38,106 @@ export function partTemplates(part: Part): Template[] {
   }
   if (part.stuff !== 'timber') return [];
   const marked = rows.filter(({ diameter }) => diameter >= leastHole);
-  return (['left', 'right'] as const).flatMap((end) => boardEnd(part, marked, end));
+  return [...endTemplates(part), ...(['left', 'right'] as const).flatMap((end) => boardEnd(part, marked, end))];
+}
+
+/** m of a piece that the template of its end covers, past the cut. */
+const endReach = 0.12;
+
+/** Ends and edges that are not square, at full size: each angle once. */
+function endTemplates(part: LengthPart): Template[] {
+  const { up } = faceOf(part);
+  const thickness = sectionOf(part)?.thickness ?? 0;
+  const said = new Set<string>();
+  const ends = (part.ends ?? []).flatMap(({ kind, angle, long }): Template[] => {
+    const overFace = long === 'top edge' || long === 'bottom edge';
+    const across = overFace ? up : thickness;
+    const key = `${angle} ${overFace}`;
+    if (said.has(key)) return [];
+    said.add(key);
+    const lean = across * Math.tan((angle * Math.PI) / 180);
+    const reach = lean + endReach;
+    return [
+      {
+        id: `${part.id}/end-${overFace ? 'face' : 'edge'}`,
+        name: `${part.name}: ${kind} of its end`,
+        words: [
+          `lay it on the ${overFace ? 'wide face' : 'narrow edge'}, the long corner on the end of the piece, the ${long} along the line that is marked so`,
+          'scribe the leaning line, or set a bevel gauge to it; turn it over for an end that leans the other way',
+        ],
+        drawing: {
+          title: `${part.name}, end`,
+          shapes: [
+            {
+              kind: 'path',
+              layer: 'note',
+              closed: true,
+              points: [
+                { x: 0, y: 0 },
+                { x: reach, y: 0 },
+                { x: reach, y: across },
+                { x: lean, y: across },
+              ],
+            },
+          ],
+          dimensions: [],
+          labels: [
+            { at: { x: reach / 2, y: 0 }, to: { x: reach / 2, y: -0.006 }, words: `${long}, long`, anchor: 'middle' },
+            {
+              at: { x: lean / 2, y: across / 2 },
+              to: { x: lean / 2 + 0.012, y: across / 2 },
+              words: `${Math.round(angle * 10) / 10}°`,
+              anchor: 'start',
+            },
+          ],
+        },
+      },
+    ];
+  });
+  return [...ends, ...rippedTemplate(part)];
+}
+
+/** The section of a piece with an edge that is ripped at an angle, at full size. */
+function rippedTemplate(part: LengthPart): Template[] {
+  const { ripped } = part;
+  const section = sectionOf(part);
+  if (!ripped || !section) return [];
+  const fall = section.thickness * Math.tan((ripped.angle * Math.PI) / 180);
+  return [
+    {
+      id: `${part.id}/section`,
+      name: `${part.name}: its section`,
+      words: [
+        'cut it out and hold it to the end grain: the saw leans as its upper edge does',
+        `the ${ripped.long} is the side that is marked so`,
+      ],
+      drawing: {
+        title: `${part.name}, section`,
+        shapes: [
+          {
+            kind: 'path',
+            layer: 'note',
+            closed: true,
+            points: [
+              { x: 0, y: 0 },
+              { x: section.thickness, y: 0 },
+              { x: section.thickness, y: section.width - fall },
+              { x: 0, y: section.width },
+            ],
+          },
+        ],
+        dimensions: [],
+        labels: [
+          {
+            at: { x: 0, y: section.width / 2 },
+            to: { x: -0.006, y: section.width / 2 },
+            words: ripped.long,
+            anchor: 'end',
+          },
+        ],
+      },
+    },
+  ];
 }
 
 function cross(at: Point, reach = arm): Shape[] {

@@ -31,6 +31,7 @@ export {
 } from './night';
 export type { OutlookDay, OutlookHour } from './outlook';
 export { judgeOutlook, steadySun } from './outlook';
+export { paneAngles } from './paneAngles';
 export type { PathPoint } from './path';
 export { noonSun, solarNoon, sunPath } from './path';
 export type { FrontRow } from './rows';

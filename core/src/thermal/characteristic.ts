@@ -1,7 +1,14 @@
 import { evenly } from '../quantity';
 import type { Boundary, ThermalModel } from './contract';
 import { fluidState } from './fluids';
-import { type FlowThrough, modifierStep, type Reference, type Residual } from './laboratory';
+import {
+  type Corrections,
+  type FlowThrough,
+  type IsoCoefficients,
+  modifierStep,
+  type Reference,
+  type Residual,
+} from './laboratory';
 import { leastSquares } from './leastSquares';
 
 /** The conditions over which a characteristic is fitted and held: those of a test outdoors, with more sky and air. */
@@ -171,12 +178,8 @@ export function fitFlowThrough(thermal: ThermalModel, reference: Reference): Flo
     const y = usefulHeat / apertureArea;
     return [{ x: names.map((name) => terms[name]), y, weight: 1 / Math.max(leastJudged, Math.abs(y)) ** 2 }];
   });
-  const found = leastSquares(rows, names.length);
-  const value = Object.fromEntries(names.map((name, index) => [name, found[index] ?? 0])) as Record<
-    Coefficient,
-    number
-  >;
-  const { eta0b, a1, a2, a3, a4, a6, a7, a8, ...corrections } = value;
+  const { iso: fittedIso, corrections } = solveEquation(rows);
+  const { eta0b, a1, a2, a3, a4, a6, a7, a8 } = fittedIso;
   const characteristic: FlowThrough = {
     kind: 'flow-through',
     apertureArea,
@@ -199,6 +202,56 @@ export function fitFlowThrough(thermal: ThermalModel, reference: Reference): Flo
     residual: { rms: 0, worst: 0, count: 0 },
   };
   return { ...characteristic, residual: residualOf(characteristic, thermal, heldBack) };
+}
+
+/** Coefficients and corrections by rows of terms in the order of `names`. */
+function solveEquation(rows: Parameters<typeof leastSquares>[0]): {
+  iso: Omit<IsoCoefficients, 'kd' | 'a5'>;
+  corrections: Corrections;
+} {
+  const found = leastSquares(rows, names.length);
+  const value = Object.fromEntries(names.map((name, index) => [name, found[index] ?? 0])) as Record<
+    Coefficient,
+    number
+  >;
+  const { eta0b, a1, a2, a3, a4, a6, a7, a8, ...corrections } = value;
+  return { iso: { eta0b, a1, a2, a3, a4, a6, a7, a8 }, corrections };
+}
+
+/**
+ * Fits the equation to what a heater gathers while it stands: each row a boundary, the temperature of all of it, the sun that is kept
+ * (W/m²) and what it gathers (W/m²).
+ */
+export function fitStanding(
+  rows: readonly { boundary: Boundary; temperature: number; kept: number; gathered: number }[],
+  reference: Reference,
+): ReturnType<typeof solveEquation> {
+  return solveEquation(
+    rows.map(({ boundary, temperature, kept, gathered }) => {
+      const terms = termsOf(boundary, { mean: temperature, kept, specificFlow: reference.specificFlow, reference });
+      return {
+        x: names.map((name) => terms[name]),
+        y: gathered,
+        weight: 1 / Math.max(leastJudged, Math.abs(gathered)) ** 2,
+      };
+    }),
+  );
+}
+
+/** W/m² that the fitted equation gives for a heater that stands at a temperature (°C), with the sun that is kept (W/m²). */
+export function standingHeat(
+  { iso, corrections, reference }: Pick<FlowThrough, 'iso' | 'corrections' | 'reference'>,
+  boundary: Boundary,
+  at: { temperature: number; kept: number },
+): number {
+  const coefficients: Record<Coefficient, number> = { ...iso, ...corrections };
+  const terms = termsOf(boundary, {
+    mean: at.temperature,
+    kept: at.kept,
+    specificFlow: reference.specificFlow,
+    reference,
+  });
+  return names.reduce((sum, name) => sum + coefficients[name] * terms[name], 0);
 }
 
 /** Share of useful heat by which a characteristic misses a model at one condition; undefined where there is too little heat to judge by. */

@@ -13,6 +13,10 @@ export interface Boundary {
   groundShare: number;
   /** Degrees of the beam from square (θ), 0 to 90. */
   incidence: number;
+  /** The same by its angles across the heater and along it, degrees; along is above nought where the sun stands higher than square. */
+  angles?: { transversal: number; longitudinal: number };
+  /** Its lid is shut: no sun comes in. */
+  covered?: boolean;
   /** °C (ϑa). */
   air: number;
   /** °C of a black body that looks like the sky and the ground before the pane together. */
@@ -72,6 +76,8 @@ export interface HeatPath {
 
 /** One heater in a steady state. SI. */
 export interface ThermalState {
+  /** W that arrive on the aperture, those of its own mirrors among them. */
+  sun: number;
   /** W into the water; 0 where nothing flows. */
   usefulHeat: number;
   /** °C and K; absent where nothing flows, and nothing comes out. */
@@ -81,7 +87,7 @@ export interface ThermalState {
   efficiency: number;
   /** °C by the id of each place. */
   places: Readonly<Record<string, number>>;
-  /** They add up to the sun on the aperture. */
+  /** They add up to `sun`. */
   paths: readonly HeatPath[];
   /** Named intermediate values, by which the state can be checked with a pencil. SI. */
   terms: Readonly<Record<string, number>>;
@@ -100,6 +106,10 @@ export interface ThermalModel {
   capacity: { dry: number; water: number; box: number };
   /** Whether its water runs off when it stops, so that at rest it is never full. */
   runsDry: boolean;
+  /** Whether it is its own store: water stands in it and is heated where it stands, whatever the loop's flow. */
+  ownStore: boolean;
+  /** Whether it has a lid that is shut at night. */
+  hasLid: boolean;
   /**
    * Shares of the sun on the aperture that are kept: of beam by its angles from square across and along the heater (degrees, 0 to 90; the
    * product (τα) K_b), of sky and of ground light at a tilt.

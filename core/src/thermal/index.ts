@@ -30,7 +30,7 @@ export type { GapAdvice } from './flat/gap';
 export type { Fluid } from './fluids';
 export { airState, boilingPoint, fluidState, glycolFreezing, massFlowOf, steamPressure, volumeFlow } from './fluids';
 export type { HandTest, Settled, TestBench } from './handTests';
-export { type Characteristic, type FlowThrough, modifierStep, type Reference } from './laboratory';
+export { type Characteristic, type FlowThrough, modifierStep, type Reference, type Storage } from './laboratory';
 export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export {
@@ -55,5 +55,9 @@ export { type Effect, momentsOf, ninetyDeviate, valueAt } from './spread';
 export type { ThermalStack } from './stack';
 export { stackConductance, stackFaces } from './stack';
 export { afterExposure, freezingAir, timeToReach } from './still';
+export type { StoreDescription } from './store/description';
+export { beamAt, keptBy, storageHeat, storageResidual } from './store/fitStorage';
+export { type Mirror, type Mirrored, mirrored } from './store/mirror';
+export { mirrorSpread, type StoreModel, storeModel } from './store/storeModel';
 export type { Sunlit } from './sunlit';
 export { litArea, openArea } from './sunlit';

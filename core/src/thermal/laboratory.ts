@@ -69,8 +69,39 @@ export interface FlowThrough {
   residual: Residual;
 }
 
+/** Water that is heated where it stands: tanks in series with the equation of the standard for each square metre of pane. */
+export interface Storage {
+  kind: 'storage';
+  /** m². */
+  apertureArea: number;
+  reference: Reference;
+  /** Tanks in series, cold in the first, and mixed parts of each from the bottom up. */
+  tanks: number;
+  parts: number;
+  /** m³ of all water; J/K of water and metal. */
+  volume: number;
+  heatCapacity: number;
+  iso: IsoCoefficients;
+  corrections: Corrections;
+  /**
+   * (τα) K_b of beam by its angles, every `acceptanceStep` degrees: across the heater from 0 to 90 (rows), along it from −90 to 90; with what an
+   * open lid throws in.
+   */
+  beam: readonly (readonly number[])[];
+  /** (τα) K of sky and ground light at the reference tilt. */
+  sky: number;
+  ground: number;
+  hasLid: boolean;
+  /** W/K with the lid shut, or at night without one. */
+  shutLoss: number;
+  residual: Residual;
+}
+
+/** Degrees between two angles of a storage's table of acceptance. */
+export const acceptanceStep = 5;
+
 /** What a run, a comparison and a laboratory's report need of a heater. */
-export type Characteristic = FlowThrough;
+export type Characteristic = FlowThrough | Storage;
 
 /** How far a characteristic is from the model that it was fitted to, over conditions that it was not fitted to. */
 export interface Residual {

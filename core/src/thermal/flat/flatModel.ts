@@ -75,6 +75,7 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
     const parts = losses(one, boundary, plate);
     const kept = absorbedSun(one, boundary) * absorberArea;
     return {
+      sun: boundary.irradiance * one.sun * apertureArea,
       usefulHeat: 0,
       efficiency: 0,
       places: placeTemperatures(one, boundary, plate),
@@ -96,6 +97,8 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
     body: 'plate',
     capacity: description.capacity,
     runsDry: kind.runsDry,
+    ownStore: false,
+    hasLid: false,
     acceptance: {
       beam: (transversal, longitudinal) => beamAcceptance(built(), incidenceOf(transversal, longitudinal)),
       sky: (tilt) => beamAcceptance(built(), diffuseIncidence(tilt).sky),
@@ -117,6 +120,7 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
         kind.transfer(one, boundary),
       );
       return {
+        sun: boundary.irradiance * one.sun * description.apertureArea,
         usefulHeat,
         outletTemperature,
         gain,

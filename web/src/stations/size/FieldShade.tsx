@@ -47,10 +47,10 @@ export function FieldShade({ place, plan, field }: { place: Placing; plan: Drawi
   const share = (value: number) => (high > low ? (value - low) / (high - low) : 0);
   return (
     <g aria-hidden>
-      {strips.flatMap((strip, place) =>
-        (plate[place] ?? []).map((line, across, lines) => {
+      {strips.flatMap((strip, row) =>
+        (plate[row] ?? []).map((line, across, lines) => {
           const height = strip.height / lines.length;
-          const name = `${id}-${place}-${across}`;
+          const name = `${id}-${row}-${across}`;
           return (
             <g key={name}>
               <linearGradient id={name}>

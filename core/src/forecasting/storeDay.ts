@@ -1,0 +1,197 @@
+import type { Job } from '../document';
+import { heaterCharacteristic } from '../figures';
+import type { OpenJob } from '../job';
+import { measured } from '../quantity';
+import type { Readout } from '../readout';
+import { type Draw, runStorage } from '../run';
+import { jobMonths } from '../site';
+import { mainsTemperature } from '../sky';
+import type { Storage } from '../thermal';
+import { type DayKind, weatherDay } from './weatherDay';
+
+/** A store through one day with what is drawn from it. Hours from midnight, °C. */
+export interface StoreDay {
+  /** What each line is called, cold end first. */
+  lines: readonly string[];
+  /** Of every line by the hour. */
+  samples: { hour: number; temperatures: number[]; air: number; sun: number }[];
+  draws: { hour: number; volume: number; temperature: number; cold: number }[];
+  readouts: Readout[];
+  /** Hours in which the lid stood open; none without a lid. */
+  lidOpen: { from: number; to: number } | undefined;
+  /** How far energy failed to close, as a share of what was gathered. */
+  unaccounted: number;
+}
+
+const day = 86_400;
+const hour = 3600;
+/** W/m² on the pane at which a lid is opened in the morning and shut at night: less does not pay for what goes out. Judgement. */
+const lidOpens = 80;
+
+/** Parts of a day's need by what it is for: hour, share, and minutes that it takes. Judgement, from how such water is used. */
+const profiles: Record<Job['need']['kind'], readonly (readonly [hour: number, share: number, minutes: number])[]> = {
+  showers: [
+    [7, 0.3, 10],
+    [18.5, 0.35, 15],
+    [20, 0.35, 15],
+  ],
+  washing: [
+    [7, 0.5, 20],
+    [18, 0.5, 20],
+  ],
+  growing: [
+    [8, 0.5, 60],
+    [16, 0.5, 60],
+  ],
+  pool: [[12, 1, 240]],
+  other: [
+    [8, 0.5, 20],
+    [18, 0.5, 20],
+  ],
+};
+
+/** What is drawn in a day, by the job's need, shared among its heaters. */
+export function dailyDraws({ need, panels }: Job): Draw[] {
+  const heaters = panels.reduce((sum, { count }) => sum + count, 0);
+  return profiles[need.kind].map(([at, share, minutes]) => ({
+    second: at * hour,
+    volume: (need.volumePerDay * share) / heaters,
+    duration: minutes * 60,
+  }));
+}
+
+/** °C of the store at the start that a run of days comes back to: the day is run until it does. */
+const settlingDays = 4;
+
+/** One heater that is its own store through a day of a month (0 to 11), once it has come into that day's rhythm. Throws RangeError for another kind. */
+export function storeDay(open: OpenJob, index: number, query: { month: number; kind: DayKind }): StoreDay {
+  const { job } = open;
+  const storage = heaterCharacteristic(open, index);
+  if (storage.kind !== 'storage') throw new RangeError('this heater is no store of its own');
+  const weather = weatherDay(job, query);
+  const covered = (second: number) => storage.hasLid && weather.at(second).irradiance < lidOpens;
+  const at = (second: number) => {
+    const boundary = weather.at(second % day);
+    return covered(second % day) ? { ...boundary, covered: true } : boundary;
+  };
+  const months = jobMonths(job.site);
+  const mains = mainsTemperature({
+    air: months.air,
+    day: Math.round((query.month + 0.5) * 30.4),
+    measured: job.site.mains,
+  });
+  const draws = dailyDraws(job);
+  let start: number | number[] = mains + 10;
+  let run = runStorage(storage, { start, seconds: day, at, draws, cold: () => mains });
+  for (let before = 1; before < settlingDays; before += 1) {
+    start = run.samples[run.samples.length - 1]?.parts ?? start;
+    run = runStorage(storage, { start, seconds: day, at, draws, cold: () => mains });
+  }
+  const open12 = Array.from({ length: 144 }, (_, step) => step * 600).filter((second) => !covered(second));
+  const samples = run.samples.map(({ second, parts }) => {
+    const { air, irradiance } = weather.at(Math.min(second, day - 1));
+    return { hour: second / hour, temperatures: tops(parts, storage), air, sun: irradiance };
+  });
+  return {
+    lines: Array.from({ length: storage.tanks }, (_, tank) => (storage.tanks === 1 ? 'tank' : `tank ${tank + 1}`)),
+    samples,
+    draws: run.draws.map(({ second, ...rest }) => ({ hour: second / hour, ...rest })),
+    readouts: dayReadouts(storage, run, { job, insolation: weather.insolation }),
+    lidOpen:
+      storage.hasLid && open12.length > 0
+        ? { from: (open12[0] ?? 0) / hour, to: ((open12[open12.length - 1] ?? 0) + 600) / hour }
+        : undefined,
+    unaccounted: run.energy.unaccounted / Math.max(1, Math.abs(run.energy.gathered)),
+  };
+}
+
+/** °C of the top of each tank. */
+function tops(parts: readonly number[], { tanks, parts: perTank }: Storage): number[] {
+  return Array.from({ length: tanks }, (_, tank) => parts[(tank + 1) * perTank - 1] ?? Number.NaN);
+}
+
+/** °C of the air of a hard night, of the water that it begins with, and how much is left at the end. */
+const hardNight = { air: -10, from: 10, to: 0 } as const;
+const breakfast = 7;
+const [evening, morning] = [21, 6] as const;
+
+function dayReadouts(
+  storage: Storage,
+  run: ReturnType<typeof runStorage>,
+  { job, insolation }: { job: Job; insolation: number },
+): Readout[] {
+  const sampleAt = (wanted: number) => run.samples.find(({ second }) => second >= wanted * hour)?.parts ?? [];
+  const mean = (parts: readonly number[]) => parts.reduce((sum, part) => sum + part, 0) / Math.max(1, parts.length);
+  const last = (parts: readonly number[]) => parts[parts.length - 1] ?? Number.NaN;
+  const volume = run.draws.reduce((sum, one) => sum + one.volume, 0);
+  const warmth = run.draws.reduce((sum, one) => sum + one.volume * one.temperature, 0);
+  const cold = run.draws.reduce((sum, one) => sum + one.volume * one.cold, 0);
+  const night = mean(sampleAt(evening)) - mean(sampleAt(morning));
+  // C dT/dt = U (air − T), shut or at night.
+  const frost =
+    (storage.heatCapacity / storage.shutLoss) *
+    Math.log((hardNight.from - hardNight.air) / (hardNight.to - hardNight.air));
+  return [
+    {
+      id: 'hottest',
+      label: 'Hottest, at the top of the last tank',
+      kind: 'temperature',
+      values: [Math.max(...run.samples.map(({ parts }) => last(parts)))],
+      derivation: {
+        name: 'Hottest of the day',
+        formula: 'sum of (sun kept − loss there) × each minute ÷ (water + metal), draws pushed through',
+        source: 'layered store, each part at its own temperature; ISO 9806:2017 fitted to the model of the heater',
+        inputs: [{ label: 'sun on the pane over the day', value: insolation, kind: 'insolation' }],
+      },
+    },
+    {
+      id: 'breakfast',
+      label: `Left at ${breakfast} in the morning`,
+      kind: 'temperature',
+      values: [last(sampleAt(breakfast))],
+    },
+    {
+      id: 'night',
+      label: 'Lost overnight, mean of all water',
+      kind: 'temperatureDifference',
+      values: [Math.max(0, night)],
+    },
+    {
+      id: 'drawn',
+      label: 'Drawn, warmer than mains',
+      kind: 'temperatureDifference',
+      values: volume > 0 ? [(warmth - cold) / volume] : [],
+    },
+    { id: 'heat', label: 'Heat drawn in the day', kind: 'energy', values: [run.energy.drawn] },
+    {
+      id: 'frost',
+      label: 'Full, to freezing',
+      kind: 'duration',
+      values: [frost],
+      derivation: {
+        name: 'Hours to frost',
+        formula: '(water + metal) ÷ loss × ln((water − air) ÷ (0 °C − air))',
+        source: `one heat capacity; from ${hardNight.from} °C at ${hardNight.air} °C outside. Its pipes freeze first: insulation only delays`,
+        inputs: [
+          { label: 'loss, shut', value: storage.shutLoss, kind: 'number', digits: 2 },
+          { label: 'water and metal, kJ/K', value: storage.heatCapacity / 1000, kind: 'number', digits: 0 },
+          { label: 'water at', value: hardNight.from, kind: 'temperature' },
+          { label: 'air at', value: hardNight.air, kind: 'temperature' },
+        ],
+      },
+    },
+    ...(job.need.target > 0 && volume > 0
+      ? [
+          {
+            id: 'share',
+            label: `Of the need at ${measured('temperature', job.need.target, 0)}`,
+            kind: 'number' as const,
+            digits: 2,
+            values: [
+              Math.max(0, Math.min(1, (warmth - cold) / (volume * Math.max(1, job.need.target - cold / volume)))),
+            ],
+          },
+        ]
+      : []),
+  ];
+}

@@ -6,7 +6,8 @@ import { doubtWords } from '../proof';
 import type { Habit } from '../quantity';
 import { hasSize } from '../shop';
 import { growthFindings, growthWords } from './growth';
-import { safetyFindings, safetyWords } from './safety';
+import { safetyFindings } from './safety';
+import { safetyWords } from './safetyWords';
 import { type ServiceMargin, serviceMargins } from './serviceMargins';
 
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */

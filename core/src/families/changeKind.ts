@@ -31,13 +31,31 @@ export function changeKind(panel: HeaterDocument, familyId: string, habit: Habit
       kept.push(words);
     } else left.push(words);
   }
+  const carried = new Map<string, string>();
   for (const [name, value] of Object.entries(panel.parameters)) {
     const words = labels.get(`parameters.${name}`)?.toLowerCase() ?? name;
     const tried = { ...made, parameters: { ...made.parameters, [name]: value } };
     if (name in made.parameters && after.problems(tried).length === 0) {
       made = tried;
       kept.push(words);
+      carried.set(name, words);
     } else left.push(words);
   }
-  return { panel: after.fit?.(made) ?? made, kept, left };
+  const fitted = (document: HeaterDocument) => after.fit?.(document) ?? document;
+  const standard = after.standard(habit).parameters;
+  // A size that fits its own kind may not fit here: an air gap over tanks is too much over a plate. What clashes stays behind.
+  for (const [name, words] of carried) {
+    const clashes = clashesOf(after, fitted(made));
+    if (clashes === 0) break;
+    const without = { ...made, parameters: { ...made.parameters, [name]: standard[name] } };
+    if (clashesOf(after, fitted(without)) >= clashes) continue;
+    made = without;
+    kept.splice(kept.indexOf(words), 1);
+    left.push(words);
+  }
+  return { panel: fitted(made), kept, left };
+}
+
+function clashesOf(family: Family, panel: HeaterDocument): number {
+  return family.open(panel, '').findings.filter(({ severity }) => severity === 'clash').length;
 }

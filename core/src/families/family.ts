@@ -134,7 +134,7 @@ export interface HeaterDesign {
   /** How it is built, in an order in which it can be done. */
   steps(): Step[];
   /** Metal that the water touches, as corrosion has it. */
-  wettedMetal: 'copper' | 'zinc' | 'aluminium';
+  wettedMetal: 'copper' | 'zinc' | 'aluminium' | 'steel';
   /** What of it makes its water unfit to drink whatever is done, in words; nothing where lead-free joints are enough. */
   neverDrunk?: string;
   /** kg. */

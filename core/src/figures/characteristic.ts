@@ -75,7 +75,7 @@ function storageAngles(storage: Storage): Section {
       row('along, sun higher', (angle) => storageBeam(storage, 0, angle)),
       row('along, sun lower', (angle) => storageBeam(storage, 0, -angle)),
     ],
-    note: `Square on it keeps ${formatNumber(square, 2)} of the beam${storage.hasLid ? ', an open lid with it' : ''}; of the sky ${formatNumber(storage.sky, 2)}, of the ground ${formatNumber(storage.ground, 2)}. ${storage.hasLid ? 'Lid shut' : 'Without sun or sky'} it loses ${formatNumber(storage.shutLoss, 2)} W/K.`,
+    note: `Square on it keeps ${formatNumber(square, 2)} of the beam${storage.hasLid ? ', an open lid with it' : ''}; of the sky ${formatNumber(storage.sky, 2)}, of the ground ${formatNumber(storage.ground, 2)}. ${storage.hasLid ? 'Lid shut' : 'By night under cloud'} it loses ${formatNumber(storage.shutLoss, 2)} W/K.`,
   };
 }
 

@@ -1,3 +1,4 @@
+import { hardNight, timeToFreeze } from '../cautions';
 import type { Job } from '../document';
 import { heaterCharacteristic } from '../figures';
 import type { OpenJob } from '../job';
@@ -96,7 +97,7 @@ export function storeDay(open: OpenJob, index: number, query: { month: number; k
     lines: Array.from({ length: storage.tanks }, (_, tank) => (storage.tanks === 1 ? 'tank' : `tank ${tank + 1}`)),
     samples,
     draws: run.draws.map(({ second, ...rest }) => ({ hour: second / hour, ...rest })),
-    readouts: dayReadouts(storage, run, { job, insolation: weather.insolation }),
+    readouts: dayReadouts(storage, run, { job, insolation: weather.insolation, frost: timeToFreeze(open, index) }),
     lidOpen:
       storage.hasLid && open12.length > 0
         ? { from: (open12[0] ?? 0) / hour, to: ((open12[open12.length - 1] ?? 0) + 600) / hour }
@@ -110,15 +111,13 @@ function tops(parts: readonly number[], { tanks, parts: perTank }: Storage): num
   return Array.from({ length: tanks }, (_, tank) => parts[(tank + 1) * perTank - 1] ?? Number.NaN);
 }
 
-/** °C of the air of a hard night, of the water that it begins with, and how much is left at the end. */
-const hardNight = { air: -10, from: 10, to: 0 } as const;
 const breakfast = 7;
 const [evening, morning] = [21, 6] as const;
 
 function dayReadouts(
   storage: Storage,
   run: ReturnType<typeof runStorage>,
-  { job, insolation }: { job: Job; insolation: number },
+  { job, insolation, frost }: { job: Job; insolation: number; frost: number },
 ): Readout[] {
   const sampleAt = (wanted: number) => run.samples.find(({ second }) => second >= wanted * hour)?.parts ?? [];
   const mean = (parts: readonly number[]) => parts.reduce((sum, part) => sum + part, 0) / Math.max(1, parts.length);
@@ -127,10 +126,6 @@ function dayReadouts(
   const warmth = run.draws.reduce((sum, one) => sum + one.volume * one.temperature, 0);
   const cold = run.draws.reduce((sum, one) => sum + one.volume * one.cold, 0);
   const night = mean(sampleAt(evening)) - mean(sampleAt(morning));
-  // C dT/dt = U (air − T), shut or at night.
-  const frost =
-    (storage.heatCapacity / storage.shutLoss) *
-    Math.log((hardNight.from - hardNight.air) / (hardNight.to - hardNight.air));
   return [
     {
       id: 'hottest',
@@ -165,17 +160,18 @@ function dayReadouts(
     { id: 'heat', label: 'Heat drawn in the day', kind: 'energy', values: [run.energy.drawn] },
     {
       id: 'frost',
-      label: 'Full, to freezing',
+      label: `${measured('temperature', hardNight.water, 0)} to freezing, full, in air at ${measured('temperature', hardNight.air, 0)}`,
       kind: 'duration',
       values: [frost],
       derivation: {
         name: 'Hours to frost',
-        formula: '(water + metal) ÷ loss × ln((water − air) ÷ (0 °C − air))',
-        source: `one heat capacity; from ${hardNight.from} °C at ${hardNight.air} °C outside. Its pipes freeze first: insulation only delays`,
+        formula: 'sum of (water + metal) × each step of temperature ÷ loss there',
+        source:
+          'one heat capacity, Duffie and Beckman section 6.12, under a clear sky. Its pipes freeze first: insulation only delays',
         inputs: [
-          { label: 'loss, shut', value: storage.shutLoss, kind: 'number', digits: 2 },
+          { label: 'loss, shut and by night, W/K', value: storage.shutLoss, kind: 'number', digits: 1 },
           { label: 'water and metal, kJ/K', value: storage.heatCapacity / 1000, kind: 'number', digits: 0 },
-          { label: 'water at', value: hardNight.from, kind: 'temperature' },
+          { label: 'water at', value: hardNight.water, kind: 'temperature' },
           { label: 'air at', value: hardNight.air, kind: 'temperature' },
         ],
       },

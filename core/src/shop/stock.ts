@@ -102,6 +102,18 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     preservative: 16,
     gauze: 4,
     'wire-wool': 1,
+    'tank-used': 15,
+    'tank-new': 190,
+    'relief-valve': 28,
+    anode: 24,
+    'element-plug': 4,
+    'drain-cock': 9,
+    'tank-link': 16,
+    'discharge-pipe': 6,
+    'mirror-film': 11,
+    'lining-paint': 16,
+    'turn-button': 0.8,
+    chain: 3,
   };
   const panePrices = {
     tempered: 55,

@@ -76,7 +76,8 @@ function termsOf(
   const wind = boundary.wind - windReference;
   const sky = stefan * (fourth(boundary.surroundings) - fourth(boundary.air));
   const warmth = boundary.air - airReference;
-  const flow = Math.log(at.specificFlow / at.reference.specificFlow);
+  // A heater that stands still has no flow to be off from.
+  const flow = at.reference.specificFlow > 0 ? Math.log(at.specificFlow / at.reference.specificFlow) : 0;
   return {
     eta0b: at.kept,
     a1: -rise,

@@ -4,7 +4,7 @@
  */
 export const things: readonly { word: RegExp; role?: RegExp; tool?: RegExp }[] = [
   { word: /\bcleats?\b/, role: /^cleat$/ },
-  { word: /\brails?\b(?! bars)/, role: /^(rail|rim-long)$/ },
+  { word: /\brails?\b(?! bars)/, role: /^(rail|rim-long|rail-slope|pane-rail|cradle-rail|foot-rail)$/ },
   { word: /insulation/, role: /^(insulation|wool|backing)/ },
   { word: /edge strips/, role: /^strip-/ },
   { word: /wire wool/, role: /^wire-wool$/ },

@@ -31,13 +31,27 @@ export const mirrorSpread = range(0.7, 0.82, 0.9, 'judgement');
 const lidGap = 5.5;
 const lidOutside = 15;
 
+/** Air and sky alike at 10 °C, hardly any wind, water at 40 °C: what an open pane loses is said for it. */
+const overcastNight: Boundary = {
+  irradiance: 0,
+  beamShare: 0,
+  groundShare: 0,
+  incidence: 0,
+  air: 10,
+  surroundings: 10,
+  wind: 1,
+  inlet: 40,
+  massFlow: 0,
+  tilt: 45,
+};
+
 /** A model of tanks behind glass, with what it was described by. */
 export interface StoreModel extends ThermalModel {
   description: StoreDescription;
   knowing(known: Readonly<Record<string, Range>>): StoreModel;
   /** What the open lid adds to a beam and takes from it; nothing where there is none. */
   lidShare(angles: { transversal: number; longitudinal: number }): { added: number; shaded: number } | undefined;
-  /** W/K from the water to the air, night and lid shut: what cools it by its exponential. */
+  /** W/K from the water to the air: lid shut, what cools it by its exponential; without a lid, water at 40 °C in a still overcast night at 10 °C. */
   shutLoss(deviates?: Deviates, workmanship?: Workmanship): number;
 }
 
@@ -177,6 +191,8 @@ export function storeModel(description: StoreDescription): StoreModel {
         'inner pane': faces[0] ?? boundary.air,
         'outer pane': faces[faces.length - 1] ?? boundary.air,
         box: (mean + (faces[0] ?? boundary.air)) / 2,
+        // Behind the insulation of its walls: most of the fall lies in that.
+        frame: boundary.air + ((mean + (faces[0] ?? boundary.air)) / 2 - boundary.air) / 4,
       },
       paths: [
         { id: 'water', words: 'to water', watts: usefulHeat },
@@ -201,6 +217,7 @@ export function storeModel(description: StoreDescription): StoreModel {
       })),
       { id: 'water', words: 'tanks and their water', short: 'tanks' },
       { id: 'box', words: 'air and lining of the box', short: 'lining' },
+      { id: 'frame', words: 'frame behind the insulation', short: 'frame' },
     ],
     body: 'water',
     capacity: asFlat(description, 1).capacity,
@@ -256,7 +273,8 @@ export function storeModel(description: StoreDescription): StoreModel {
     },
     shutLoss: (deviates, workmanship) => {
       const one = built(deviates, workmanship);
-      return apertureArea * ((lid ? coveredLoss(one, lid) : 0) + one.back);
+      if (lid) return apertureArea * (coveredLoss(one, lid) + one.back);
+      return -net(one, overcastNight, overcastNight.inlet) / (overcastNight.inlet - overcastNight.air);
     },
     readouts: (state) => storeReadouts(description, state),
     derivations: (state, boundary) => storeDerivations(description, built(), state, boundary),

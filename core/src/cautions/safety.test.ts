@@ -125,6 +125,9 @@ const rows: [code: string, severity: Finding['severity'], kind: string, planted:
     { 'loop.kind': 'thermosiphon', 'stores.0.kind': 'barrel' },
     { 'loop.kind': 'thermosiphon' },
   ],
+  ['store-freezes', 'caution', 'batch-box', {}, { 'need.frost': false }],
+  ['store-freezes', 'caution', 'batch-box', { 'loop.glycol': 0.4 }, { 'need.frost': false }],
+  ['tepid-store', 'caution', 'batch-box', {}, { 'need.kind': 'growing', 'need.drinking': false }],
   ['panel-holds-water', 'caution', 'serpentine', { 'loop.kind': 'drain-back' }, {}],
 ];
 
@@ -157,12 +160,14 @@ describe('job: dangers, each planted, and a safe twin', () => {
             ? ['lattice-vacuum']
             : kind === 'serpentine'
               ? ['dry-fit-first', 'array-racks', 'glycol-cooks']
-              : [],
+              : kind === 'batch-box'
+                ? ['store-freezes', 'tepid-store']
+                : [],
         );
   });
   it('every kind says what its water touches, and what of it is never drunk', () => {
     const designs = familyIds.map((kind) => openJob(defaultJob(kind)).panels[0]?.design);
-    expect(designs.map((design) => design?.wettedMetal)).deep.equal(['copper', 'copper', 'zinc', 'aluminium']);
+    expect(designs.map((design) => design?.wettedMetal)).deep.equal(['copper', 'copper', 'zinc', 'aluminium', 'steel']);
     expect(Object.keys(families)).deep.equal(familyIds);
   });
   it('lets nobody lift more than 25 kg, nor a large pane alone', () => {

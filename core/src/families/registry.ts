@@ -1,3 +1,4 @@
+import { batchBox } from './batch-box';
 import type { Family } from './family';
 import { harp } from './harp';
 import { lattice } from './lattice';
@@ -5,5 +6,8 @@ import { serpentine } from './serpentine';
 import { trickle } from './trickle';
 
 /** Every kind of heater. Adding one is adding its folder and its line here. */
-export const families = { harp, serpentine, lattice, trickle } as const satisfies Record<string, Family>;
+export const families = { harp, serpentine, lattice, trickle, 'batch-box': batchBox } as const satisfies Record<
+  string,
+  Family
+>;
 export type FamilyId = keyof typeof families;

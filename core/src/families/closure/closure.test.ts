@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { type Family, families, type HeaterDocument } from '..';
+import { buildBatchBox } from './batchBox.fixture';
 import { buildable } from './buildable.fixture';
 import type { Typed } from './list.fixture';
 import { CutList } from './list.fixture';
@@ -16,6 +17,7 @@ const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => s
   serpentine: buildSerpentine,
   trickle: buildTrickle,
   lattice: buildLattice,
+  'batch-box': buildBatchBox,
 };
 
 /** Everything that was typed for a panel, its box and its pane too. */

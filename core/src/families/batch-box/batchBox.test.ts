@@ -1,0 +1,129 @@
+import { expect } from 'chai';
+import { families } from '..';
+import { layOut } from './layout';
+import { batchBoxParameters } from './parameters';
+
+const laid = (change: Record<string, unknown> = {}, tilt = 45) => layOut(batchBoxParameters.parse(change), tilt);
+const open = (change: Record<string, unknown> = {}, tilt = 45) => {
+  const standard = families['batch-box'].standard('metric');
+  return families['batch-box'].open(
+    { id: 'b', ...standard, parameters: { ...standard.parameters, ...change } },
+    'panels.0',
+    { tilt },
+  );
+};
+const part = (id: string, change: Record<string, unknown> = {}, tilt = 45) => {
+  const found = open(change, tilt).parts.find((one) => one.id === `b/${id}`);
+  if (!found) throw new Error(`no ${id}`);
+  return found;
+};
+const codes = (change: Record<string, unknown>, tilt?: number) => open(change, tilt).findings.map(({ code }) => code);
+
+describe('batch box: a box worked by hand', () => {
+  // Pane 1 230 with 3 mm to grow at each end, at 45°: 1 236 × 0.70711 = 874.0 deep. Walls of 12 ply and 45 studs: 57.
+  const layout = laid();
+  it('is as deep as its pane is long times the cosine, and rises by the tangent', () => {
+    expect(layout.depth).closeTo(1.236 * Math.SQRT1_2, 1e-6);
+    expect(layout.back - layout.front).closeTo(layout.depth, 1e-9);
+    // Front: 40 of foam, 30 under the cradle, (60 + 360 + 45) / cos 45° = 657.6, less 57 that the plane has risen at the wall.
+    expect(layout.front).closeTo(0.04 + 0.03 + 0.6576 - 0.057, 2e-4);
+  });
+  it('has studs whose long edges end under the sloping rail: 45 of rail takes 63.6 of height at 45°', () => {
+    expect(layout.studs.front).closeTo(layout.front + 0.057 - 0.0636, 1e-4);
+    expect(layout.studs.back).closeTo(layout.front + layout.depth - 0.012 - 0.0636, 1e-4);
+  });
+  it('bevels studs, posts and sloping rails at the tilt: 37° is 75.4 in 100', () => {
+    for (const id of ['stud-front', 'stud-back', 'post-front', 'post-back', 'rail-slope'])
+      for (const end of part(id, {}, 37).ends ?? []) expect(end.angle, id).closeTo(37, 1e-9);
+    expect(part('rail-slope', {}, 37).ends?.map(({ long }) => long)).deep.equal(['bottom edge', 'top edge']);
+    // Long point to long point: (874.0 − 24) / cos 45° + 45 × tan 45°.
+    const rail = part('rail-slope');
+    if (rail.kind !== 'length') throw new Error('no length');
+    expect(rail.length).closeTo((layout.depth - 0.024) / Math.SQRT1_2 + 0.045, 1e-9);
+  });
+  it('rips the pane rails so that they lie in the plane: 25 low and 25 + 45 × tan 45° = 70 high', () => {
+    const rail = part('pane-rail');
+    if (rail.kind !== 'length') throw new Error('no length');
+    expect(rail.section?.width).closeTo(0.07, 1e-9);
+    expect(rail.ripped).deep.equal({ edge: 'top edge', angle: 45, long: 'inner face' });
+  });
+  it('saws both sides out of one sheet along one line, alike when one is turned', () => {
+    const sides = part('sides');
+    if (sides.kind !== 'sheet' || !sides.pair) throw new Error('no pair');
+    expect(sides.height).closeTo(layout.front + layout.back, 1e-9);
+    // The lower piece has front and back as they are; the upper one what is left of the height, the other way round.
+    expect([sides.height - sides.pair.to, sides.height - sides.pair.from]).deep.equal([
+      sides.height - layout.back,
+      sides.height - layout.front,
+    ]);
+    expect(sides.height - sides.pair.to).closeTo(layout.front, 1e-9);
+  });
+  it('sets the tanks as far under the pane as was asked, clear of front and back', () => {
+    const { tankPlaces, wall, slope, depth, parameters } = layout;
+    for (const place of tankPlaces) {
+      const middle = wall + place * slope.cos;
+      expect(middle - parameters.tankDiameter / 2 - wall).at.least(parameters.around - 1e-9);
+      expect(depth - wall - middle - parameters.tankDiameter / 2).at.least(parameters.around - 1e-9);
+    }
+    const [first = 0, second = 0] = tankPlaces;
+    expect(second - first).closeTo(parameters.tankDiameter + parameters.around, 1e-9);
+  });
+  it('holds 92 L a tank: π/4 × 0.355² × 0.98 × 0.95', () => {
+    expect(layout.tankVolume).closeTo((Math.PI / 4) * 0.355 ** 2 * 0.98 * 0.95, 1e-9);
+    expect(open().hydraulic?.volume).closeTo(2 * layout.tankVolume, 1e-12);
+  });
+  it('weighs its steel by shell and ends: 2.5 mm of π × 0.36 × 0.98 and twice π/4 × 0.36²', () => {
+    const tank = open().purchases.find(({ id }) => id === 'b/tank');
+    expect(tank?.mass).closeTo(2 * 7850 * 0.0025 * (Math.PI * 0.36 * 0.98 + (Math.PI / 2) * 0.36 ** 2), 1e-6);
+  });
+});
+
+describe('batch box: what does not go', () => {
+  it('says how much longer or wider the pane must be, and is mended by it', () => {
+    for (const change of [{ paneLength: 0.9 }, { paneWidth: 1.1 }]) {
+      const clash = open(change).findings.find(({ code }) => code.startsWith('tanks-'));
+      expect(clash?.code).equal('paneLength' in change ? 'tanks-too-long' : 'tanks-too-wide');
+      const field = clash?.path.split('.').pop() ?? '';
+      expect(codes({ ...change, [field]: clash?.fix })).not.include(clash?.code);
+    }
+  });
+  it('knows a tilt that no box is built at, sides larger than a sheet, and foam thicker than its studs', () => {
+    expect(codes({}, 10)).include('box-tilt');
+    expect(codes({ tankDiameter: 0.6, paneLength: 1.8 })).include('sheet-too-small');
+    const thick = open({ insulation: 'polyiso-50' }).findings.find(({ code }) => code === 'insulation-too-thick');
+    expect(thick?.fix).equal('polyiso-40');
+    expect(codes({}, 62)).include('rail-too-narrow');
+  });
+  it('stops at a used tank, and walks it through its four tests before anything else', () => {
+    expect(codes({})).not.include('used-tank');
+    const used = open({ tankKind: 'used' });
+    expect(used.findings.find(({ code }) => code === 'used-tank')).include({ severity: 'stop' });
+    const steps = used.steps();
+    for (const [id, words] of [
+      ['isolate', /licensed person/],
+      ['strip', /never use the old relief valve/],
+      ['tank-test', /never air/],
+      ['anode', /No valve|no valve/],
+    ] as const) {
+      const step = steps.find((one) => one.id === `b/step/${id}`);
+      expect(step?.beware.join(' '), id).match(words);
+      expect(step?.beware[0], id).match(/^Stop: /);
+    }
+    const blacken = steps.find((one) => one.id === 'b/step/blacken');
+    expect(blacken?.after).deep.equal(['b/step/anode']);
+  });
+});
+
+describe('batch box: fitted to its pane', () => {
+  it('takes as many tanks as go under it, as long as it is wide', () => {
+    const family = families['batch-box'];
+    const standard = family.standard('metric');
+    const panel = { id: 'b', ...standard, parameters: { ...standard.parameters, paneLength: 1.75, paneWidth: 1.3 } };
+    const fitted = family.fit?.(panel, { tilt: 45 });
+    if (!fitted) throw new Error('no fit');
+    const { findings } = family.open(fitted, 'panels.0', { tilt: 45 });
+    expect(findings.filter(({ code }) => code.startsWith('tanks-'))).deep.equal([]);
+    expect(fitted.parameters.tanks).equal(3);
+    expect(Number(fitted.parameters.tankLength)).closeTo(1.306 - 0.114 - 0.1, 0.0011);
+  });
+});

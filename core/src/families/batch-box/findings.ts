@@ -1,0 +1,134 @@
+import type { Finding, Words } from '../../care';
+import { entries } from '../../catalogue';
+import { glazingWords } from '../../glazings';
+import { type BatchBoxLayout, tilts } from './layout';
+
+const round = (metres: number) => Math.ceil(metres * 1000 - 1e-6) / 1000;
+
+/** Clashes and cautions of a box of tanks. */
+export function batchBoxFindings(path: string, layout: BatchBoxLayout): Finding[] {
+  const { parameters, askedTilt, opening, taken, slope, wall, glazing, stud, rail, side, paneRail } = layout;
+  const at = (name: string) => `${path}.parameters.${name}`;
+  const found: Finding[] = [];
+  const clash = (code: string, name: string, values: Finding['values'], fix?: Finding['fix']) =>
+    found.push({ code, severity: 'clash', path: at(name), values, ...(fix === undefined ? {} : { fix }) });
+  if (askedTilt < tilts.low - 1e-9 || askedTilt > tilts.high + 1e-9)
+    found.push({
+      code: 'box-tilt',
+      severity: 'clash',
+      path: 'site.standing.tilts.0.tilt',
+      values: { tilt: askedTilt, low: tilts.low, high: tilts.high },
+    });
+  if (taken.length > opening.length + 1e-9)
+    clash(
+      'tanks-too-long',
+      'paneLength',
+      { need: taken.length, room: opening.length },
+      round(taken.length + (2 * wall) / slope.cos - 2 * glazing.clearance),
+    );
+  if (taken.width > opening.width + 1e-9)
+    clash(
+      'tanks-too-wide',
+      'paneWidth',
+      { need: taken.width, room: opening.width },
+      round(taken.width + 2 * wall - 2 * glazing.clearance),
+    );
+  found.push(...stockFindings(layout, at));
+  if (rail.thickness < side - 1e-9) {
+    const [thicker] = entries('timber').filter(
+      (one) => one.tape === stud.tape && one.width > 0.06 && one.thickness >= side,
+    );
+    clash('rail-thinner-than-stud', 'rail', { rail: rail.thickness, stud: side }, thicker?.id);
+  } else if (paneRail.section.width > rail.width + 1e-9)
+    clash('rail-too-narrow', 'rail', { rail: rail.width, need: paneRail.section.width, tilt: layout.tilt });
+  found.push(...glazing.findings(path, parameters.airGap));
+  if (parameters.tankKind === 'used')
+    found.push({
+      code: 'used-tank',
+      severity: 'stop',
+      path: at('tankKind'),
+      values: { tanks: parameters.tanks, volume: layout.tankVolume },
+    });
+  return found;
+}
+
+/** What the stock does not let be cut. */
+function stockFindings(
+  { insulation, side, sheathing, depth, width, front, back, lid, parameters }: BatchBoxLayout,
+  at: (name: string) => string,
+): Finding[] {
+  const found: Finding[] = [];
+  if (insulation.thickness > side + 1e-9) {
+    const [thinner] = entries('sheet')
+      .filter((one) => one.use === 'insulation' && one.tape === insulation.tape && one.thickness <= side + 1e-9)
+      .sort((a, b) => b.thickness - a.thickness);
+    found.push({
+      code: 'insulation-too-thick',
+      severity: 'clash',
+      path: at('insulation'),
+      values: { insulation: insulation.thickness, stud: side },
+      ...(thinner ? { fix: thinner.id } : {}),
+    });
+  }
+  const [short, long] = [Math.min(sheathing.width, sheathing.height), Math.max(sheathing.width, sheathing.height)];
+  const pieces: readonly [name: string, one: number, other: number][] = [
+    ['both sides', depth, front + back],
+    ['the back', width, back],
+    ['the floor', depth, width],
+    ...(lid ? [['the lid', lid.length, lid.width] as [string, number, number]] : []),
+  ];
+  for (const [name, one, other] of pieces)
+    if (Math.min(one, other) > short + 1e-9 || Math.max(one, other) > long + 1e-9)
+      found.push({
+        code: 'sheet-too-small',
+        severity: 'clash',
+        path: at('sheathing'),
+        values: { name, one, other, short, long, tanks: parameters.tanks },
+      });
+  return found;
+}
+
+export const batchBoxWords: Record<string, Words> = {
+  ...glazingWords,
+  'box-tilt': (values) => ({
+    headline: 'no box is built at that tilt',
+    detail: `Its pane leans ${Math.round(values.number('tilt'))}°; a box of tanks is drawn from ${values.number('low')} to ${values.number('high')}°.`,
+    remedy: 'Set another tilt under Place.',
+  }),
+  'tanks-too-long': (values, say) => ({
+    headline: 'the tanks do not go under the pane',
+    detail: `Up the slope they and the room round them take ${say.length(values.number('need'))}; inside there are ${say.length(values.number('room'))}.`,
+    remedy: 'Take a longer pane, or fewer or smaller tanks.',
+  }),
+  'tanks-too-wide': (values, say) => ({
+    headline: 'the tanks are wider than the box',
+    detail: `Across they and the room round them take ${say.length(values.number('need'))}; inside there are ${say.length(values.number('room'))}.`,
+    remedy: 'Take a wider pane, or shorter tanks.',
+  }),
+  'insulation-too-thick': (values, say) => ({
+    headline: 'insulation thicker than the studs',
+    detail: `The board is ${say.length(values.number('insulation'))}; between studs of ${say.length(values.number('stud'))} it stands out.`,
+    remedy: 'Take thinner boards, or stouter studs.',
+  }),
+  'rail-thinner-than-stud': (values, say) => ({
+    headline: 'pane rail thinner than the studs',
+    detail: `A rail of ${say.length(values.number('rail'))} does not cover a stud of ${say.length(values.number('stud'))}.`,
+    remedy: 'Take the stouter rail of the same shop.',
+  }),
+  'rail-too-narrow': (values, say) => ({
+    headline: 'pane rail too narrow to rip',
+    detail: `At ${Math.round(values.number('tilt'))}° its high face is ${say.length(values.number('need'))}; the board is ${say.length(values.number('rail'))}.`,
+    remedy: 'Take a wider rail, or a flatter tilt.',
+  }),
+  'sheet-too-small': (values, say) => ({
+    headline: `${values.text('name')} larger than a sheet`,
+    detail: `${values.text('name')} would be ${say.length(values.number('one'))} by ${say.length(values.number('other'))}; a sheet is ${say.length(values.number('short'))} by ${say.length(values.number('long'))}.`,
+    remedy: 'Take fewer or thinner tanks, or a flatter tilt: the sides grow with both.',
+  }),
+  'used-tank': (values, say) => ({
+    headline: 'an old tank is a pressure vessel with a past',
+    detail: `${values.number('tanks') === 1 ? 'A tank' : `Each of ${values.number('tanks')} tanks`} of ${say.quantity('volume', values.number('volume'), 0)} under mains pressure holds enough to kill when it lets go; old jackets may hold asbestos.`,
+    remedy:
+      'Isolated by a licensed person, tested with water, a new temperature and pressure relief valve, a new anode: without all four it goes to scrap. Your local code and a licensed plumber stand above this.',
+  }),
+};

@@ -1,0 +1,327 @@
+import { screwFrom } from '../../catalogue';
+import { sized } from '../../quantity';
+import { bought, type EndCut, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece } from '../../shop';
+import { blackPaint, primer } from '../kit/paint';
+import { type BatchBoxLayout, tankMass } from './layout';
+
+/** m. Holes in the floor for the relief's discharge and the drain, and how far from the walls. */
+export const pipeHole = 0.06;
+const holeIn = 0.12;
+/** m that a screw goes into what it holds, and between screws along an edge and between clips round the pane. */
+const bite = 0.025;
+const screwSpacing = 0.2;
+const clipSpacing = 0.3;
+/** m. A chock under a lying tank. */
+const chock = 0.12;
+
+/** An end that is plumb on a piece that leans with the pane. */
+function leaning(layout: BatchBoxLayout): EndCut[] {
+  return [
+    { kind: 'bevel', end: 'datum', angle: layout.tilt, long: 'bottom edge' },
+    { kind: 'bevel', end: 'far', angle: layout.tilt, long: 'top edge' },
+  ];
+}
+
+/** A top that leans with the pane on a piece that stands. */
+function topBevel(layout: BatchBoxLayout): EndCut[] {
+  return [{ kind: 'bevel', end: 'far', angle: layout.tilt, long: 'top edge' }];
+}
+
+function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
+  const { stud, rail, studs, posts, slopeRail, paneRail, cradle, parameters, tilt } = layout;
+  const standing = (id: string, name: string, length: number, count: number) =>
+    timberPiece(prefix, stud, {
+      id,
+      name,
+      length,
+      count,
+      ends: topBevel(layout),
+      datum: { end: 'foot', side: 'left' },
+    });
+  return [
+    standing('stud-front', 'Front stud', studs.front, 2),
+    standing('stud-back', 'Back stud', studs.back, 2),
+    timberPiece(prefix, stud, {
+      id: 'rail-slope',
+      name: 'Sloping rail',
+      length: slopeRail,
+      count: 2,
+      ends: leaning(layout),
+      datum: { end: 'low end', side: 'left' },
+    }),
+    timberPiece(prefix, rail, {
+      id: 'pane-rail',
+      name: 'Pane rail, front and back',
+      length: paneRail.length,
+      count: 2,
+      section: paneRail.section,
+      ripped: { edge: 'top edge', angle: tilt, long: 'inner face' },
+      operations: ['in the box its high side lies toward the back, so that the pane sits flat on both'],
+    }),
+    timberPiece(prefix, stud, {
+      id: 'cradle-rail',
+      name: cradle.along ? 'Cradle rail, up the slope' : 'Cradle rail, across',
+      length: cradle.length,
+      count: 2,
+      ...(cradle.along ? { ends: leaning(layout), datum: { end: 'low end', side: 'left' } as const } : {}),
+    }),
+    standing('post-front', 'Front post of the cradle', posts.front, 2),
+    standing('post-back', 'Back post of the cradle', posts.back, 2),
+    timberPiece(prefix, stud, {
+      id: 'chock',
+      name: cradle.along ? 'Chock on the low side of a tank' : 'Chock beside a tank',
+      length: chock,
+      count: 2 * parameters.tanks + (cradle.along ? 0 : 2),
+    }),
+    ...(cradle.along
+      ? []
+      : [
+          timberPiece(prefix, stud, {
+            id: 'foot-rail',
+            name: 'Foot rail, that the tanks stand on',
+            length: layout.opening.width,
+            count: 1,
+          }),
+        ]),
+  ];
+}
+
+function sheetParts(prefix: string, layout: BatchBoxLayout): Part[] {
+  const { sheathing, insulation, depth, width, front, back, ply, side, wall, slope, planeAt, upright } = layout;
+  const inner = { depth: depth - 2 * wall, width: width - 2 * wall };
+  const low = planeAt(wall) - upright(side);
+  const high = planeAt(depth - wall) - upright(side);
+  return [
+    sheetPiece(prefix, sheathing, {
+      id: 'sides',
+      name: 'Sides, left and right from one piece',
+      width: depth,
+      height: front + back,
+      count: 1,
+      pair: { from: front, to: back, words: 'left and right side' },
+      datum: { end: 'front edge', side: 'left' },
+    }),
+    sheetPiece(prefix, sheathing, { id: 'front', name: 'Front', width: width - 2 * ply, height: front, count: 1 }),
+    sheetPiece(prefix, sheathing, {
+      id: 'back',
+      name: 'Back, comes off',
+      width: width - 2 * ply,
+      height: back - ply * slope.tan,
+      count: 1,
+    }),
+    sheetPiece(prefix, sheathing, {
+      id: 'floor',
+      name: 'Floor',
+      width: depth,
+      height: width,
+      count: 1,
+      holes: [
+        holeRow('front edge', [wall + holeIn, depth - wall - holeIn], {
+          diameter: pipeHole,
+          where: 'through the floor, for the drain at the front and the relief’s discharge at the back',
+          across: { from: 'first side', distance: wall + holeIn },
+        }),
+      ],
+      datum: { end: 'front edge', side: 'left' },
+    }),
+    sheetPiece(prefix, insulation, {
+      id: 'insulation-floor',
+      name: 'Insulation on the floor, cut out round posts and pipes',
+      width: inner.depth,
+      height: inner.width,
+      count: 1,
+    }),
+    sheetPiece(prefix, insulation, {
+      id: 'insulation-front',
+      name: 'Insulation of the front',
+      width: width - 2 * ply - 2 * side,
+      height: Math.max(0.01, front - layout.paneRail.section.width + side * slope.tan),
+      count: 1,
+    }),
+    sheetPiece(prefix, insulation, {
+      id: 'insulation-back',
+      name: 'Insulation of the back, fixed to it',
+      width: width - 2 * ply - 2 * side,
+      height: Math.max(0.01, planeAt(depth - wall) - layout.paneRail.section.width + side * slope.tan),
+      count: 1,
+    }),
+    sheetPiece(prefix, insulation, {
+      id: 'insulation-sides',
+      name: 'Insulation of both sides from one piece',
+      width: inner.depth,
+      height: low + high,
+      count: 1,
+      pair: { from: low, to: high, words: 'left and right insulation' },
+      datum: { end: 'front edge', side: 'left' },
+    }),
+  ];
+}
+
+function lidParts(prefix: string, layout: BatchBoxLayout): Part[] {
+  const { lid, sheathing, insulation, stud } = layout;
+  if (!lid) return [];
+  const section = { width: insulation.thickness, thickness: Math.min(0.02, stud.thickness) };
+  return [
+    sheetPiece(prefix, sheathing, { id: 'lid', name: 'Lid', width: lid.length, height: lid.width, count: 1 }),
+    sheetPiece(prefix, insulation, {
+      id: 'lid-insulation',
+      name: 'Insulation of the lid',
+      width: lid.length - 2 * section.thickness,
+      height: lid.width - 2 * section.thickness,
+      count: 1,
+    }),
+    timberPiece(prefix, stud, {
+      id: 'lid-long',
+      name: 'Lid frame, across',
+      length: lid.width,
+      count: 2,
+      section,
+    }),
+    timberPiece(prefix, stud, {
+      id: 'lid-short',
+      name: 'Lid frame, up the slope',
+      length: lid.length - 2 * section.thickness,
+      count: 2,
+      section,
+    }),
+  ];
+}
+
+/** Everything that is cut. */
+export function batchBoxParts(prefix: string, layout: BatchBoxLayout): Part[] {
+  return [...frameParts(prefix, layout), ...sheetParts(prefix, layout), ...lidParts(prefix, layout)];
+}
+
+/** m² of lining: the walls and the floor inside. */
+function liningArea({ depth, width, wall, planeAt }: BatchBoxLayout): number {
+  const [long, wide] = [depth - 2 * wall, width - 2 * wall];
+  const [low, high] = [planeAt(wall), planeAt(depth - wall)];
+  return long * wide + wide * (low + high) + long * (low + high);
+}
+
+/** m² of tank that is painted. */
+export function tankArea({ parameters }: BatchBoxLayout): number {
+  const { tanks, tankDiameter: across, tankLength: long } = parameters;
+  return tanks * (Math.PI * across * long + (Math.PI / 2) * across ** 2);
+}
+
+/** Everything that is bought beside what is cut. */
+export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purchase[] {
+  const { parameters, glazing, stud, ply, side, depth, width, front, back, lid } = layout;
+  const { tanks, tankKind } = parameters;
+  const used = tankKind === 'used';
+  const mass = tankMass(parameters);
+  const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, one: number): Purchase[] =>
+    quantity > 0 ? [bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass: one * quantity })] : [];
+  const edges = 2 * (depth + width) + 4 * (front + back) + 2 * width;
+  return [
+    ...each(
+      'tank',
+      used ? 'Tanks out of old heaters, stripped' : 'Bare tanks, lined, for mains pressure',
+      tanks,
+      used ? 'tank-used' : 'tank-new',
+      `${sized(parameters.tankDiameter)} across, ${sized(parameters.tankLength)} long`,
+      mass,
+    ),
+    ...each(
+      'relief',
+      'Temperature and pressure relief valve, new',
+      1,
+      'relief-valve',
+      'probe in the top of the last tank',
+      0.5,
+    ),
+    ...each(
+      'discharge',
+      'Discharge pipe of the relief, full bore',
+      2,
+      'discharge-pipe',
+      'falling to a safe place outside',
+      0.4,
+    ),
+    ...each('drain', 'Drain cock', 1, 'drain-cock', 'at the lowest point of the first tank', 0.3),
+    ...each('link', 'Links between tanks, dielectric unions', tanks + 1, 'tank-link', 'in, between and out', 0.5),
+    ...each('anode', 'Anode, new', tanks, 'anode', 'one a tank', 0.5),
+    ...each(
+      'plug',
+      'Plugs for element holes, straight thread, with gaskets',
+      used ? 2 * tanks : 0,
+      'element-plug',
+      'two a tank',
+      0.15,
+    ),
+    ...(parameters.lining === 'foil'
+      ? [
+          bought(prefix, {
+            id: 'lining',
+            name: 'Bright foil for the lining',
+            quantity: liningArea(layout),
+            unit: 'm²',
+            priceKey: 'mirror-film',
+            rule: 'walls and floor inside',
+            mass: 0.1 * liningArea(layout),
+          }),
+        ]
+      : [
+          bought(prefix, {
+            id: 'lining',
+            name: 'White paint for the lining',
+            quantity: liningArea(layout) / 5,
+            unit: 'L',
+            priceKey: 'lining-paint',
+            rule: 'two coats',
+            mass: 0.15 * liningArea(layout),
+          }),
+        ]),
+    ...(lid
+      ? [
+          bought(prefix, {
+            id: 'mirror',
+            name: 'Mirror film for the lid',
+            quantity: lid.length * lid.width,
+            unit: 'm²',
+            priceKey: 'mirror-film',
+            rule: 'its inner face',
+            mass: 0.15 * lid.length * lid.width,
+          }),
+          ...each('hinge', 'Hinges of the lid', 3, 'hinge', 'along one edge', 0.12),
+          ...each('chain', 'Chains that hold the lid at its angle', 2, 'chain', 'one a side', 0.3),
+          ...each('handle', 'Handle of the lid', 1, 'handle', 'at its free edge', 0.15),
+        ]
+      : []),
+    ...each('turn-button', 'Turn buttons with screws', 6, 'turn-button', 'round the back, so that it comes off', 0.04),
+    ...each(
+      'pane-clip',
+      'Pane clips with screws, a rubber under each',
+      2 * Math.ceil((glazing.pane.length + glazing.pane.width) / clipSpacing),
+      'pane-clip',
+      `round the pane, every ${sized(clipSpacing)}`,
+      0.02,
+    ),
+    ...screws(prefix, {
+      id: 'frame-screws',
+      quantity: 40,
+      length: screwFrom(side + bite, stud.tape),
+      tape: stud.tape,
+      rule: 'studs, rails, posts and chocks, two a joint',
+    }),
+    ...screws(prefix, {
+      id: 'sheet-screws',
+      quantity: Math.ceil(edges / screwSpacing),
+      length: screwFrom(ply + bite, stud.tape),
+      tape: stud.tape,
+      rule: `sheathing to the frame, every ${sized(screwSpacing)}`,
+    }),
+    ...each(
+      'sensor-wire',
+      'Sensor wire, m, rated for the heat of the box',
+      3,
+      'sensor-wire',
+      'from the last tank to outside',
+      0.03,
+    ),
+    ...glazing.purchases(prefix),
+    blackPaint(prefix, tankArea(layout)),
+    primer(prefix, tankArea(layout)),
+  ];
+}

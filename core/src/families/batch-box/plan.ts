@@ -1,0 +1,214 @@
+import type { Drawing, Shape } from '../../draw';
+import type { BatchBoxLayout } from './layout';
+import { fieldRange } from './parameters';
+import { pipeHole } from './parts';
+
+/** The box looked at square to its pane: x up the slope, y across. */
+export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
+  const { depth, width, slope, ply, side, wall, glazing, opening, parameters, tankPlaces, spans, cradle, posts } =
+    layout;
+  const { tankDiameter: across, tankLength: long, stand } = parameters;
+  const length = depth / slope.cos;
+  const up = (x: number) => x / slope.cos;
+  const rect = (
+    layer: Shape['layer'],
+    part: string,
+    x: number,
+    y: number,
+    w: number,
+    h: number,
+    hidden = false,
+  ): Shape => ({
+    kind: 'rect',
+    layer,
+    part: `${prefix}/${part}`,
+    x,
+    y,
+    width: w,
+    height: h,
+    ...(hidden ? { hidden } : {}),
+  });
+  const tanks = tankPlaces.map((place, index) =>
+    stand === 'lying'
+      ? rect('plate', 'tank', spans[index]?.from ?? 0, (width - long) / 2, across, long)
+      : rect('plate', 'tank', spans[0]?.from ?? 0, wall + place - across / 2, long, across),
+  );
+  const cradles = cradle.along
+    ? [0.22, 0.78].map((share) =>
+        rect('rail', 'cradle-rail', up(wall), (width - long) / 2 + share * long - side / 2, opening.length, side, true),
+      )
+    : [posts.at.front, posts.at.back].map((x) =>
+        // Where its middle lies, looked at square to the pane.
+        rect(
+          'rail',
+          'cradle-rail',
+          (x - side / 2 - (parameters.airGap + across + side) * slope.sin) / slope.cos - side / 2,
+          wall,
+          side,
+          opening.width,
+          true,
+        ),
+      );
+  const shapes: Shape[] = [
+    rect('back', 'floor', 0, 0, length, width, true),
+    rect('timber', 'sides', 0, 0, length, ply),
+    rect('timber', 'sides', 0, width - ply, length, ply),
+    rect('timber', 'front', 0, ply, up(ply), width - 2 * ply),
+    rect('timber', 'back', length - up(ply), ply, up(ply), width - 2 * ply),
+    rect('rail', 'rail-slope', up(ply), ply, length - 2 * up(ply), side),
+    rect('rail', 'rail-slope', up(ply), width - ply - side, length - 2 * up(ply), side),
+    rect('rail', 'pane-rail', up(ply), wall, up(side), width - 2 * wall),
+    rect('rail', 'pane-rail', length - up(wall), wall, up(side), width - 2 * wall),
+    ...cradles,
+    ...tanks,
+    ...(
+      [
+        [wall, 'drain'],
+        [depth - wall, 'discharge'],
+      ] as const
+    ).map(
+      ([x, part]): Shape => ({
+        kind: 'circle',
+        layer: 'hole',
+        part: `${prefix}/${part}`,
+        hidden: true,
+        centre: { x: up(x + (part === 'drain' ? 0.12 : -0.12)), y: wall + 0.12 },
+        radius: pipeHole / 2,
+      }),
+    ),
+    rect('pane', 'pane', up(glazing.clearance), glazing.clearance, glazing.pane.length, glazing.pane.width, true),
+  ];
+  const edit = (field: 'paneLength' | 'paneWidth') => ({
+    path: `parameters.${field}`,
+    ...fieldRange(field),
+    scale: 1,
+    offset: -2 * glazing.clearance,
+    lowReason: 'no tank would go in',
+    highReason: 'nobody sells such a pane',
+  });
+  return {
+    title: `Plan of ${prefix}`,
+    shapes,
+    dimensions: [
+      {
+        id: 'pane-length',
+        label: 'box, up the slope',
+        from: { x: length, y: 0 },
+        to: { x: 0, y: 0 },
+        offset: 0.07,
+        value: length,
+        edit: {
+          ...edit('paneLength'),
+          low: fieldRange('paneLength').low + 2 * glazing.clearance,
+          high: fieldRange('paneLength').high + 2 * glazing.clearance,
+        },
+      },
+      {
+        id: 'pane-width',
+        label: 'box, across',
+        from: { x: 0, y: 0 },
+        to: { x: 0, y: width },
+        offset: 0.07,
+        value: width,
+        edit: {
+          ...edit('paneWidth'),
+          low: fieldRange('paneWidth').low + 2 * glazing.clearance,
+          high: fieldRange('paneWidth').high + 2 * glazing.clearance,
+        },
+      },
+    ],
+    labels: [
+      { at: { x: 0, y: 0 }, to: { x: -0.02, y: -0.03 }, words: 'low, cold in', anchor: 'end', tone: 'cold' },
+      {
+        at: { x: length, y: width },
+        to: { x: length + 0.02, y: width + 0.03 },
+        words: 'high, hot out',
+        anchor: 'start',
+        tone: 'hot',
+      },
+    ],
+  };
+}
+
+/** The place that must be right: the pane on the ripped edge of the front rail, at full size. */
+export function detail(prefix: string, layout: BatchBoxLayout): Drawing {
+  const { ply, side, slope, glazing, paneRail, planeAt, wall, front } = layout;
+  const low = paneRail.section.width - side * slope.tan;
+  const base = front - 0.02;
+  const at = (x: number, z: number) => ({ x, y: z - base });
+  const reach = wall + 0.06;
+  const pane = Math.max(0.002, glazing.pane.thickness) / slope.cos;
+  const from = glazing.clearance * slope.cos;
+  return {
+    title: `Detail of ${prefix}`,
+    shapes: [
+      {
+        kind: 'path',
+        layer: 'back',
+        part: `${prefix}/front`,
+        closed: true,
+        points: [at(0, front - 0.06), at(ply, front - 0.06), at(ply, front), at(0, front)],
+      },
+      {
+        kind: 'path',
+        layer: 'rail',
+        part: `${prefix}/pane-rail`,
+        closed: true,
+        points: [
+          at(ply, planeAt(ply) - low),
+          at(wall, planeAt(ply) - low),
+          at(wall, planeAt(wall)),
+          at(ply, planeAt(ply)),
+        ],
+      },
+      {
+        kind: 'path',
+        layer: 'pane',
+        part: `${prefix}/pane`,
+        closed: true,
+        points: [
+          at(from, planeAt(from)),
+          at(reach, planeAt(reach)),
+          at(reach, planeAt(reach) + pane),
+          at(from, planeAt(from) + pane),
+        ],
+      },
+    ],
+    dimensions: [
+      {
+        id: 'rail-high',
+        label: 'pane rail, high face',
+        from: at(wall, planeAt(wall)),
+        to: at(wall, planeAt(ply) - low),
+        offset: 0.02,
+        value: paneRail.section.width,
+      },
+      {
+        id: 'rail-low',
+        label: 'pane rail, low face',
+        from: at(ply, planeAt(ply) - low),
+        to: at(ply, planeAt(ply)),
+        offset: 0.03,
+        value: low,
+      },
+    ],
+    labels: [
+      {
+        at: at(reach, planeAt(reach) + pane),
+        to: at(reach + 0.02, planeAt(reach) + 0.02),
+        words: 'pane',
+        size: glazing.pane.thickness,
+        fine: true,
+        anchor: 'start',
+      },
+      {
+        at: at(ply / 2, front - 0.04),
+        to: at(-0.02, front - 0.04),
+        words: 'front',
+        size: ply,
+        fine: true,
+        anchor: 'end',
+      },
+    ],
+  };
+}

@@ -1,0 +1,312 @@
+import type { Dimension, Drawing, Label, Point, Shape } from '../../draw';
+import type { BatchBoxLayout } from './layout';
+import { fieldRange } from './parameters';
+
+/** A point by how far up the slope from the front top edge, and how deep square to the pane. m. */
+export function below({ front, slope }: BatchBoxLayout, up: number, deep: number): Point {
+  return { x: up * slope.cos + deep * slope.sin, y: front + up * slope.sin - deep * slope.cos };
+}
+
+/** How far up the slope from the front top edge something stands that is so deep and so far from the front wall along the slope. */
+function upAt({ wall, slope }: BatchBoxLayout, place: number, deep: number): number {
+  return (wall - deep * slope.sin) / slope.cos + place;
+}
+
+function path(layer: Shape['layer'], part: string, points: readonly Point[], hidden = false): Shape {
+  return { kind: 'path', layer, part, points, closed: true, ...(hidden ? { hidden } : {}) };
+}
+
+/** A strip that leans with the pane, from one place up the slope to another, between two depths. */
+function leaning(
+  layout: BatchBoxLayout,
+  layer: Shape['layer'],
+  part: string,
+  at: { from: number; to: number; top: number; bottom: number },
+) {
+  const { from, to, top, bottom } = at;
+  return path(layer, part, [
+    below(layout, from, top),
+    below(layout, to, top),
+    below(layout, to, bottom),
+    below(layout, from, bottom),
+  ]);
+}
+
+/** An upright with its top cut to the pane: x from where to where, its top so deep under the pane. */
+function standing(layout: BatchBoxLayout, part: string, at: { from: number; to: number; deep: number }): Shape {
+  const top = (x: number) => layout.planeAt(x) - layout.upright(at.deep);
+  return path('timber', part, [
+    { x: at.from, y: 0 },
+    { x: at.to, y: 0 },
+    { x: at.to, y: top(at.to) },
+    { x: at.from, y: top(at.from) },
+  ]);
+}
+
+/** Tanks in the profile: round where they lie across, long where they lean. */
+function tankShapes(prefix: string, layout: BatchBoxLayout): Shape[] {
+  const { parameters, tankPlaces, opening } = layout;
+  const { tankDiameter: across, tankLength: long, airGap, stand } = parameters;
+  const deep = airGap + across / 2;
+  if (stand === 'lying')
+    return tankPlaces.map((place) => ({
+      kind: 'circle',
+      layer: 'plate',
+      part: `${prefix}/tank`,
+      centre: below(layout, upAt(layout, place, deep), deep),
+      radius: across / 2,
+    }));
+  const middle = upAt(layout, opening.length / 2, deep);
+  return [
+    leaning(layout, 'plate', `${prefix}/tank`, {
+      from: middle - long / 2,
+      to: middle + long / 2,
+      top: airGap,
+      bottom: airGap + across,
+    }),
+  ];
+}
+
+function cradleShapes(prefix: string, layout: BatchBoxLayout): Shape[] {
+  const { parameters, side, wall, depth, slope, posts, cradle, tankPlaces, opening } = layout;
+  const { tankDiameter: across, airGap, stand, tankLength: long } = parameters;
+  const top = airGap + across;
+  const posted = [
+    standing(layout, `${prefix}/post-front`, { from: posts.at.front - side, to: posts.at.front, deep: top + side }),
+    standing(layout, `${prefix}/post-back`, { from: posts.at.back - side, to: posts.at.back, deep: top + side }),
+  ];
+  const place = (x: number, deep: number) => (x - deep * slope.sin) / slope.cos;
+  const chock = (up: number): Shape =>
+    leaning(layout, 'rail', `${prefix}/chock`, { from: up - side, to: up, top: top - side, bottom: top });
+  if (cradle.along)
+    return [
+      ...posted,
+      leaning(layout, 'rail', `${prefix}/cradle-rail`, {
+        from: place(wall, top),
+        to: place(depth - wall, top),
+        top,
+        bottom: top + side,
+      }),
+      ...tankPlaces.map((at) => chock(upAt(layout, at, airGap + across / 2) - across / 3)),
+    ];
+  // Each rail across lies on its posts: their middle, square to the pane.
+  const ends = [posts.at.front - side / 2, posts.at.back - side / 2];
+  const foot = upAt(layout, opening.length / 2, airGap + across / 2) - long / 2;
+  return [
+    ...posted,
+    ...ends.map((x) =>
+      leaning(layout, 'rail', `${prefix}/cradle-rail`, {
+        from: place(x, top + side) - side / 2,
+        to: place(x, top + side) + side / 2,
+        top,
+        bottom: top + side,
+      }),
+    ),
+    leaning(layout, 'rail', `${prefix}/foot-rail`, { from: foot - side, to: foot, top: top - side, bottom: top }),
+    ...(stand === 'upright' ? [chock(foot + long / 2)] : []),
+  ];
+}
+
+/** The open lid: sheathing outside, frame and insulation in it, leaning at its angle from its hinge. */
+function lidShapes(prefix: string, layout: BatchBoxLayout): Shape[] {
+  const { lid, parameters, slope, ply, insulation, depth, tilt } = layout;
+  if (!lid) return [];
+  const low = parameters.lid === 'low';
+  const hinge = below(layout, low ? 0 : depth / slope.cos, -layout.glazing.pane.thickness);
+  // Up the slope from a low hinge, down it from a high one, turned toward the sun by its angle.
+  const start = low ? tilt : tilt + 180;
+  const turned = ((start + (low ? parameters.lidAngle : -parameters.lidAngle)) * Math.PI) / 180;
+  const along = { x: Math.cos(turned), y: Math.sin(turned) };
+  // Its mirror looks at the pane, its back away from it.
+  const out = low ? { x: -along.y, y: along.x } : { x: along.y, y: -along.x };
+  const at = (length: number, off: number): Point => ({
+    x: hinge.x + along.x * length + out.x * off,
+    y: hinge.y + along.y * length + out.y * off,
+  });
+  const slab = (layer: Shape['layer'], part: string, from: number, to: number, near: number, far: number) =>
+    path(layer, `${prefix}/${part}`, [at(from, near), at(to, near), at(to, far), at(from, far)]);
+  const frame = 0.02;
+  const thick = insulation.thickness;
+  return [
+    slab('insulation', 'lid-insulation', frame, lid.length - frame, 0, thick),
+    slab('timber', 'lid-long', 0, frame, 0, thick),
+    slab('timber', 'lid-long', lid.length - frame, lid.length, 0, thick),
+    slab('back', 'lid', 0, lid.length, thick, thick + ply),
+    { ...slab('timber', 'lid-short', frame, lid.length - frame, 0, thick), hidden: true },
+  ];
+}
+
+/** The box from its side, cut open: the side profile with everything that stands in it. */
+export function profile(prefix: string, layout: BatchBoxLayout): Drawing {
+  const { depth, front, back, ply, side, wall, slope, glazing, studs, planeAt, upright, insulation } = layout;
+  const id = (name: string) => `${prefix}/${name}`;
+  const board = insulation.thickness;
+  const rect = (layer: Shape['layer'], part: string, x: number, y: number, width: number, height: number): Shape => ({
+    kind: 'rect',
+    layer,
+    part: id(part),
+    x,
+    y,
+    width,
+    height,
+  });
+  const railLow = layout.paneRail.section.width - side * slope.tan;
+  const paneRail = (x: number): Shape =>
+    path('rail', id('pane-rail'), [
+      { x, y: planeAt(x) - railLow },
+      { x: x + side, y: planeAt(x) - railLow },
+      { x: x + side, y: planeAt(x + side) },
+      { x, y: planeAt(x) },
+    ]);
+  const paneFrom = glazing.clearance;
+  const shapes: Shape[] = [
+    path(
+      'timber',
+      id('sides'),
+      [
+        { x: 0, y: 0 },
+        { x: depth, y: 0 },
+        { x: depth, y: back },
+        { x: 0, y: front },
+      ],
+      true,
+    ),
+    rect('back', 'floor', 0, -ply, depth, ply),
+    rect('back', 'front', 0, 0, ply, front),
+    rect('back', 'back', depth - ply, 0, ply, back - ply * slope.tan),
+    rect('insulation', 'insulation-floor', wall, 0, depth - 2 * wall, board),
+    rect('insulation', 'insulation-front', ply, 0, board, front - railLow),
+    rect('insulation', 'insulation-back', depth - ply - board, 0, board, planeAt(depth - wall) - railLow),
+    path(
+      'insulation',
+      id('insulation-sides'),
+      [
+        { x: wall, y: 0 },
+        { x: depth - wall, y: 0 },
+        { x: depth - wall, y: planeAt(depth - wall) - upright(side) },
+        { x: wall, y: planeAt(wall) - upright(side) },
+      ],
+      true,
+    ),
+    { ...standing(layout, id('stud-front'), { from: ply, to: wall, deep: side }), hidden: true },
+    { ...standing(layout, id('stud-back'), { from: depth - wall, to: depth - ply, deep: side }), hidden: true },
+    {
+      ...leaning(layout, 'rail', id('rail-slope'), {
+        from: ply / slope.cos,
+        to: (depth - ply) / slope.cos - side * slope.tan,
+        top: 0,
+        bottom: side,
+      }),
+      hidden: true,
+    },
+    paneRail(ply),
+    paneRail(depth - wall),
+    ...cradleShapes(prefix, layout),
+    ...tankShapes(prefix, layout),
+    leaning(layout, 'pane', id('pane'), {
+      from: paneFrom,
+      to: paneFrom + glazing.pane.length,
+      top: -Math.max(0.002, glazing.pane.thickness),
+      bottom: 0,
+    }),
+    ...lidShapes(prefix, layout),
+  ];
+  return {
+    title: `Profile of ${prefix}`,
+    shapes,
+    dimensions: profileDimensions(layout),
+    labels: profileLabels(layout, studs),
+  };
+}
+
+function profileDimensions(layout: BatchBoxLayout): Dimension[] {
+  const { depth, front, back, parameters, opening } = layout;
+  const { airGap, tankDiameter, stand, tankLength } = parameters;
+  const first = stand === 'lying' ? (layout.tankPlaces[0] ?? 0) : opening.length / 2 - tankLength / 3;
+  const up = upAt(layout, first, airGap);
+  return [
+    {
+      id: 'depth',
+      label: 'depth on the ground',
+      from: { x: depth, y: 0 },
+      to: { x: 0, y: 0 },
+      offset: 0.09,
+      value: depth,
+    },
+    {
+      id: 'front-height',
+      label: 'side, at the front',
+      from: { x: 0, y: 0 },
+      to: { x: 0, y: front },
+      offset: 0.08,
+      value: front,
+    },
+    {
+      id: 'back-height',
+      label: 'side, at the back',
+      from: { x: depth, y: back },
+      to: { x: depth, y: 0 },
+      offset: 0.08,
+      value: back,
+    },
+    {
+      id: 'air-gap',
+      label: 'pane to tanks',
+      from: below(layout, up, airGap),
+      to: below(layout, up, 0),
+      offset: 0,
+      value: airGap,
+      edit: {
+        path: 'parameters.airGap',
+        ...fieldRange('airGap'),
+        scale: 1,
+        offset: 0,
+        lowReason: 'the tanks would touch the pane when it bends',
+        highReason: 'the box would shade its tanks',
+      },
+    },
+    {
+      id: 'tank-diameter',
+      label: 'tank, across',
+      from: below(layout, up, airGap + tankDiameter),
+      to: below(layout, up, airGap),
+      offset: 0.03,
+      value: tankDiameter,
+      edit: {
+        path: 'parameters.tankDiameter',
+        ...fieldRange('tankDiameter'),
+        scale: 1,
+        offset: 0,
+        lowReason: 'no such tank is found',
+        highReason: 'no such tank is found',
+      },
+    },
+  ];
+}
+
+function profileLabels(layout: BatchBoxLayout, studs: BatchBoxLayout['studs']): Label[] {
+  const { depth, tilt, wall, ply, slope, front } = layout;
+  const rise = 0.1 * slope.tan;
+  return [
+    {
+      at: below(layout, depth / slope.cos / 2, 0),
+      to: { x: depth / 2 - 0.12, y: front + (depth / 2) * slope.tan + 0.12 },
+      words: `${Math.round(tilt * 10) / 10}° off level, ${Math.round(1000 * rise) / 10} in 10`,
+      anchor: 'end',
+    },
+    {
+      at: { x: wall, y: studs.front * 0.4 },
+      to: { x: -0.06, y: studs.front * 0.4 },
+      words: 'front stud',
+      size: studs.front,
+      anchor: 'end',
+    },
+    {
+      at: { x: depth - ply, y: studs.back * 0.5 },
+      to: { x: depth + 0.14, y: studs.back * 0.5 },
+      words: 'back stud',
+      size: studs.back,
+      anchor: 'start',
+    },
+  ];
+}

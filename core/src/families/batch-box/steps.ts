@@ -1,0 +1,252 @@
+import { measured, sized } from '../../quantity';
+import type { Step } from '../../steps';
+import { cutStep, step, testStep } from '../kit/steps';
+import type { BatchBoxLayout } from './layout';
+
+/** Pa and its share: a tank is tested at one and a half times the mains it will stand under, water only. */
+const tankTest = 900e3;
+
+/** What is done to a tank out of an old heater before anything else: each of the four that it does not go without. */
+function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
+  if (parameters.tankKind !== 'used') return [];
+  return [
+    step(prefix, 'isolate', {
+      name: 'Have the old heater isolated and out',
+      does: [
+        'a licensed person shuts off and locks gas or current and water',
+        'open the drain with the relief held open; let it run empty and cold',
+      ],
+      checks: [{ id: 'isolated', words: 'isolated and locked by a licensed person, name and date written down' }],
+      beware: [
+        'Stop: no one strips a heater that is not isolated by a licensed person. Your local code says who that is.',
+        'Stop: old jackets may hold asbestos. If the insulation is grey, fluffy or from before 1990, leave it shut and ask.',
+      ],
+      after: [],
+    }),
+    step(prefix, 'strip', {
+      name: 'Strip and clean the tanks',
+      does: [
+        'cut the jacket off and bag the insulation; unscrew elements, thermostats and the old valve',
+        'flush until it runs clear; look in with a lamp at lining and rust',
+        `shut every element hole with its plug and gasket, straight thread, two a tank`,
+      ],
+      parts: [`${prefix}/plug`],
+      needs: ['gloves', 'eye protection', 'dust mask', 'element wrench', 'lamp'],
+      checks: [{ id: 'lining', words: 'no rust through the lining, no dent, no weld that weeps' }],
+      beware: ['Stop: never use the old relief valve again. It has stuck before; it goes to scrap with the jacket.'],
+      after: ['isolate'],
+    }),
+    step(prefix, 'tank-test', {
+      name: 'Test each tank with water',
+      does: [
+        'fill it to the brim in the shade, all air out at the top',
+        `pump to ${measured('pressure', tankTest, 0)} with a hand pump and hold it an hour`,
+        'wipe every seam and plug with a dry paper',
+      ],
+      needs: ['hand pump with gauge and relief', 'dry paper'],
+      checks: [
+        {
+          id: 'holds',
+          words: 'holds for an hour, not a drop',
+          expects: { kind: 'pressure', value: tankTest, within: 0.05 * tankTest },
+        },
+      ],
+      beware: [
+        'Stop: water only, never air. A tank of air at a tenth of that pressure bursts like a shell.',
+        'Stop: a tank that weeps is scrap. Nobody welds a pressure vessel in a shed.',
+      ],
+      after: ['strip'],
+    }),
+    step(prefix, 'anode', {
+      name: 'New anode, new relief valve',
+      does: [
+        'screw a new anode into each tank, its thread in tape',
+        'set the new temperature and pressure relief into the top of the last tank, its probe in the topmost hand’s breadth of water',
+      ],
+      parts: [`${prefix}/anode`, `${prefix}/relief`],
+      needs: ['pipe wrench'],
+      checks: [{ id: 'relief', words: 'the relief is new, stamped for the tank’s own pressure, its lever free' }],
+      beware: ['Stop: no valve between tank and relief, none on its discharge.'],
+      after: ['tank-test'],
+    }),
+  ];
+}
+
+export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: number): Step[] {
+  const { parameters, tilt, studs, depth, width, posts, glazing, tankVolume, lid, cradle } = layout;
+  const { tanks, tankKind, airGap } = parameters;
+  const used = tankKind === 'used';
+  const lean = Math.round(tilt * 10) / 10;
+  const ready = used ? 'anode' : 'fit-new';
+  return [
+    ...usedTankSteps(prefix, layout),
+    ...(used
+      ? []
+      : [
+          step(prefix, 'fit-new', {
+            name: 'Fit the tanks out',
+            does: ['screw an anode into each tank', 'set the relief valve into the top of the last tank'],
+            parts: [`${prefix}/anode`, `${prefix}/relief`],
+            needs: ['pipe wrench'],
+            checks: [{ id: 'relief', words: 'its probe stands in the topmost hand’s breadth of water' }],
+            beware: ['No valve between tank and relief, none on its discharge.'],
+            after: [],
+          }),
+        ]),
+    step(prefix, 'blacken', {
+      name: 'Prime and blacken the tanks',
+      does: ['sand, degrease, prime', 'two coats of flat black; let it bake in the sun or dry for the days on the tin'],
+      parts: [`${prefix}/tank`, `${prefix}/primer`, `${prefix}/black`],
+      needs: ['paint brush', 'dust mask'],
+      checks: [{ id: 'baked', words: 'no smell of solvent from a warm tank: it would fog the pane' }],
+      after: [ready],
+      waits: 48 * 3600,
+    }),
+    cutStep(prefix),
+    step(prefix, 'pair', {
+      name: 'Saw the sides apart',
+      does: [
+        'strike the line across the sheet from edge to edge and saw it once, to the middle of the line',
+        'turn one of the two over: left and right are mirror pictures, studs go on the inner faces',
+        `set the bevel gauge at ${lean}° for every stud, post and sloping rail`,
+      ],
+      parts: [`${prefix}/sides`, `${prefix}/insulation-sides`],
+      needs: ['chalk line', 'saw', 'bevel gauge'],
+      checks: [
+        {
+          id: 'sides',
+          words: 'laid on each other, inner faces together, both sides end alike all round',
+        },
+      ],
+      after: ['cut'],
+    }),
+    step(prefix, 'frame', {
+      name: 'Frame the sides',
+      does: [
+        `screw a front stud of ${sized(studs.front)} and a back stud of ${sized(studs.back)} to each side, bevels up`,
+        'the sloping rail on top of them, flush with the edge of the sheathing',
+        'stand the sides on the floor, the front between them; screw it all together',
+        'the pane rails between the sloping rails, their ripped edges in one plane with them',
+      ],
+      parts: ['stud-front', 'stud-back', 'rail-slope', 'pane-rail', 'front', 'floor'].map(
+        (name) => `${prefix}/${name}`,
+      ),
+      needs: ['drill', 'screwdriver', 'square', 'straight edge'],
+      checks: [
+        {
+          id: 'diagonals',
+          words: `both diagonals of the floor are ${sized(Math.hypot(depth, width))}`,
+          expects: { kind: 'length', value: Math.hypot(depth, width), within: 0.003 },
+        },
+        { id: 'plane', words: 'a straight edge lies flat on rails and sides all round: the pane will bear everywhere' },
+      ],
+      after: ['pair'],
+    }),
+    step(prefix, 'line', {
+      name: 'Insulate and line it',
+      does: [
+        'insulation between the studs and on the floor, cut out round posts and pipe holes, joints taped',
+        parameters.lining === 'foil' ? 'bright foil over all of it, shiny side in' : 'two coats of white lining paint',
+      ],
+      parts: ['insulation-floor', 'insulation-front', 'lining'].map((name) => `${prefix}/${name}`),
+      needs: ['knife', 'staple gun'],
+      checks: [{ id: 'gaps', words: 'no stud and no gap shows light or bare wood' }],
+      after: ['frame'],
+    }),
+    step(prefix, 'cradle', {
+      name: 'Set the cradle',
+      does: [
+        `front posts of ${sized(posts.front)}, back posts of ${sized(posts.back)}, on the floor and not on the insulation`,
+        cradle.along
+          ? 'cradle rails up the slope on the posts'
+          : 'cradle rails across on the posts, the foot rail below',
+        'chocks where each tank will press',
+      ],
+      parts: ['post-front', 'post-back', 'cradle-rail', 'chock', ...(cradle.along ? [] : ['foot-rail'])].map(
+        (name) => `${prefix}/${name}`,
+      ),
+      needs: ['drill', 'screwdriver'],
+      checks: [{ id: 'bears', words: 'two people stand on the cradle and nothing gives' }],
+      after: ['line'],
+    }),
+    step(prefix, 'tanks', {
+      name: 'Lay the tanks in',
+      does: [
+        'lay each on the cradle against its chocks',
+        'link them: cold into the low end of the first, out of its top into the low end of the next',
+        'drain cock at the lowest point, through the front hole of the floor; discharge pipe of the relief falling through the back one',
+      ],
+      parts: ['link', 'drain', 'discharge'].map((name) => `${prefix}/${name}`),
+      needs: ['pipe wrench', 'straps', 'gloves'],
+      checks: [
+        {
+          id: 'gap',
+          words: `${sized(airGap)} from the plane of the pane to the nearest tank`,
+          expects: { kind: 'length', value: airGap, within: 0.01 },
+        },
+        { id: 'discharge', words: 'the discharge falls all the way, full bore, and ends open where nobody stands' },
+      ],
+      beware: [
+        `Each tank holds ${measured('volume', tankVolume, 0)}; full, ${tanks === 1 ? 'it weighs' : 'they weigh'} ${measured('mass', tanks * tankVolume * 990, 0)} more. Where the box stands must carry it.`,
+      ],
+      after: ['blacken', 'cradle'],
+    }),
+    testStep(prefix, 'test-open', 'Test it before it is closed', ['tanks']),
+    step(prefix, 'glaze', {
+      name: 'Hang the back, lay the pane',
+      does: [
+        'fix its insulation to the back; hold the back with turn buttons, so that it comes off',
+        `gasket all round on rails and sides, the pane on it with ${sized(glazing.clearance)} to spare; clips every hand’s breadth`,
+        ...glazing.work,
+      ],
+      parts: ['back', 'insulation-back', 'turn-button', 'gasket', 'pane', 'pane-clip'].map(
+        (name) => `${prefix}/${name}`,
+      ),
+      needs: ['screwdriver', 'gloves', 'suction cups'],
+      checks: [{ id: 'seat', words: 'the pane bears all round and rattles nowhere' }],
+      after: ['test-open'],
+    }),
+    ...(lid
+      ? [
+          step(prefix, 'hang-lid', {
+            name: 'Hang the lid',
+            does: [
+              'frame round the lid, insulation in it, mirror film over its inner face',
+              `hinges along its ${parameters.lid} edge; chains that stop it at ${parameters.lidAngle}° from the pane`,
+            ],
+            parts: ['lid', 'lid-long', 'lid-short', 'lid-insulation', 'mirror', 'hinge', 'chain', 'handle'].map(
+              (name) => `${prefix}/${name}`,
+            ),
+            needs: ['drill', 'screwdriver'],
+            checks: [{ id: 'shut', words: 'shut, it lies tight all round: it is the night’s insulation' }],
+            beware: [
+              'An open lid is a sail and a mirror: tie it in wind, and look at the tanks, never into the glare.',
+            ],
+            after: ['glaze'],
+          }),
+        ]
+      : []),
+    step(prefix, 'carry', {
+      name: 'Set it up and plumb it in',
+      does: [
+        'carry it without tanks and pane, set it level on a bed that bears it full',
+        'mains in at the cold end through its own shut-off, out to the heater that stands; a bypass round each',
+        'insulate both pipes, most of all where they leave the box',
+      ],
+      parts: [`${prefix}/sensor-wire`],
+      needs: ['spirit level', 'gloves'],
+      checks: [
+        {
+          id: 'bypass',
+          words: 'either heater runs alone with the other shut off, and no shut-off locks the relief out',
+        },
+      ],
+      beware: [
+        `The box is ${measured('mass', mass, 0)} as it stands, empty.`,
+        'Its pipes freeze before its tanks do: a bare pipe goes from 10 to 0 °C in under two hours at five below.',
+        'Water out of it may scald at noon: a mixing valve at the outlet, rated for its heat.',
+      ],
+      after: [lid ? 'hang-lid' : 'glaze'],
+    }),
+  ];
+}

@@ -9,8 +9,9 @@ describe('demo', () => {
     for (const [name, text] of Object.entries(demoFiles()))
       expect(readFileSync(join(import.meta.dirname, name), 'utf8'), name).equal(text);
   });
-  it('begins with a job that can be opened', () => {
-    const scene = JSON.parse(demoFiles()['gannet-reach.scene.json'] ?? '');
-    expect(parseJob(scene.job).ok).equal(true);
+  it('begins with jobs that can be opened', () => {
+    const scenes = Object.entries(demoFiles()).filter(([name]) => name.endsWith('.scene.json'));
+    expect(scenes.map(([name]) => name)).deep.equal(['gannet-reach.scene.json', 'juniper-draw.scene.json']);
+    for (const [name, text] of scenes) expect(parseJob(JSON.parse(text).job).ok, name).equal(true);
   });
 });

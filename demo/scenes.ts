@@ -1,12 +1,15 @@
 import { drawings } from './drawings';
 import { gannetReach } from './gannetReach';
 import { gannetReadings } from './gannetReadings';
+import { juniperDraw } from './juniperDraw';
+import { juniperReadings } from './juniperReadings';
 
 /** Every file of the demo by its name in this folder; the same at every run. */
 export function demoFiles(): Record<string, string> {
-  const job = gannetReach();
-  const scene = {
-    job,
+  const gannet = gannetReach();
+  const juniper = juniperDraw();
+  const shed = {
+    job: gannet,
     built: { note: 'both panels on the roof', from: '2026-01-31T22:00:00Z' },
     readings: [
       {
@@ -16,9 +19,23 @@ export function demoFiles(): Record<string, string> {
       },
     ],
   };
+  const dairy = {
+    job: juniper,
+    built: { note: 'filled and tested, lid on', from: '2026-10-03T18:00:00Z' },
+    readings: [
+      {
+        file: 'readings/juniper-draw.csv',
+        source: 'notebook',
+        sensors: { thermometers: 'two digital', flow: 'marked bucket', sun: 'own cell' },
+      },
+    ],
+  };
+  const written = (scene: unknown) => `${JSON.stringify(scene, null, 2)}\n`;
   return {
-    'gannet-reach.scene.json': `${JSON.stringify(scene, null, 2)}\n`,
-    'readings/gannet-reach.csv': gannetReadings(job, 20260209),
+    'gannet-reach.scene.json': written(shed),
+    'juniper-draw.scene.json': written(dairy),
+    'readings/gannet-reach.csv': gannetReadings(gannet, 20260209),
+    'readings/juniper-draw.csv': juniperReadings(juniper, 20261005),
     ...drawings(),
   };
 }

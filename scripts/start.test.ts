@@ -102,8 +102,10 @@ describe('npm start', () => {
   it('brings a database and the demo, and Ctrl-C closes both', async () => {
     const run = start(clone, port);
     expect(await run.open, run.said()).equal('open');
-    expect(run.said()).match(/making a database in .*\n.*demo on the shelf: Gannet Reach showers/);
-    expect((await jobs(port)).map((job) => job.name)).deep.equal(['Gannet Reach showers']);
+    expect(run.said()).match(
+      /making a database in .*\n.*demo on the shelf: Gannet Reach showers, Juniper Draw wash-down/,
+    );
+    expect((await jobs(port)).map((job) => job.name)).deep.equal(['Juniper Draw wash-down', 'Gannet Reach showers']);
     expect((await begin(port, 'Mine')).status).equal(201);
     await interrupt(run);
     expect(run.said()).match(/closed\n$/);
@@ -212,7 +214,7 @@ describe('npm start', () => {
     const second = start(copy, other);
     expect(await second.open, second.said()).equal('open');
     expect(second.said()).match(/this folder is a copy of .*: it gets a database of its own/);
-    expect((await jobs(other)).map((job) => job.name)).deep.equal(['Gannet Reach showers']);
+    expect((await jobs(other)).map((job) => job.name)).deep.equal(['Juniper Draw wash-down', 'Gannet Reach showers']);
     await begin(other, 'Only in the copy');
     expect((await jobs(port)).map((job) => job.name)).not.include('Only in the copy');
     await interrupt(second);

@@ -55,7 +55,10 @@ describe('server: database', () => {
     const { url, drop } = await emptyDatabase();
     const database = openDatabase(url);
     await prepareDatabase(database, migrations);
-    expect(await seedDemo(database, join(import.meta.dirname, '../../demo'))).deep.equal(['Gannet Reach showers']);
+    expect(await seedDemo(database, join(import.meta.dirname, '../../demo'))).deep.equal([
+      'Gannet Reach showers',
+      'Juniper Draw wash-down',
+    ]);
     const [job] = await listJobs(database);
     const [logger] = await sourcesWithReadings(database, job?.id ?? '', 20_000);
     expect(logger?.count).above(500);

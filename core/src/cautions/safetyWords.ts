@@ -11,7 +11,7 @@ export const safetyWords: Record<string, Words> = {
   }),
   'store-freezes': (values, say) => ({
     headline: 'mains water stands in the cold',
-    detail: `Heater ${values.number('heater')} freezes once the air is at ${say.quantity('temperature', values.number('air'), 0)}; from ${say.quantity('temperature', hardNight.water, 0)} through a night at ${say.quantity('temperature', values.number('hard'), 0)} it lasts ${say.quantity('duration', values.number('seconds'))}. Its pipes and its relief valve freeze long before: insulation only delays.`,
+    detail: `Heater ${values.number('heater')} freezes once the air is at ${say.quantity('temperature', values.number('air'), 0)}; from ${say.quantity('temperature', hardNight.water, 0)} through a night at ${say.quantity('temperature', values.number('hard'), 0)} it lasts ${Number.isFinite(values.number('seconds')) ? `${Math.floor(values.number('seconds') / 3600)} hours` : 'the night'}. Its pipes and its relief valve freeze long before: insulation only delays.`,
     remedy: `Insulate and heat-trace the pipes, run them inside where you can, and drain the tanks and bypass them before the first hard frost. ${stands}`,
   }),
   'tepid-store': (values, say) => ({

@@ -42,6 +42,8 @@ export interface DrawnView {
   draw(): Drawing;
   /** Metal laid flat before it is bent: printed at full size when it is asked for. */
   flat?: true;
+  /** The one that is worked on first, where that is not the plan. */
+  leads?: true;
 }
 
 /** Views by id in the order in which they are looked at; `plan` is the one that stands for the heater. */

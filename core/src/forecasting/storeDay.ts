@@ -7,7 +7,7 @@ import type { Readout } from '../readout';
 import { type Draw, runStorage } from '../run';
 import { jobMonths } from '../site';
 import { mainsTemperature } from '../sky';
-import type { Storage } from '../thermal';
+import { lidShutBelow, type Storage } from '../thermal';
 import { type DayKind, weatherDay } from './weatherDay';
 
 /** A store through one day with what is drawn from it. Hours from midnight, °C. */
@@ -26,8 +26,6 @@ export interface StoreDay {
 
 const day = 86_400;
 const hour = 3600;
-/** W/m² on the pane at which a lid is opened in the morning and shut at night: less does not pay for what goes out. Judgement. */
-const lidOpens = 80;
 
 /** Parts of a day's need by what it is for: hour, share, and minutes that it takes. Judgement, from how such water is used. */
 const profiles: Record<Job['need']['kind'], readonly (readonly [hour: number, share: number, minutes: number])[]> = {
@@ -66,11 +64,30 @@ const settlingDays = 4;
 
 /** One heater that is its own store through a day of a month (0 to 11), once it has come into that day's rhythm. Throws RangeError for another kind. */
 export function storeDay(open: OpenJob, index: number, query: { month: number; kind: DayKind }): StoreDay {
+  return dayOf(open, { index, storage: storageOf(open, index) }, query);
+}
+
+/** One heater that is its own store through a clear, an average and a bad day of a month (0 to 11). Throws RangeError for another kind. */
+export function storeDays(open: OpenJob, index: number, month: number): Record<DayKind, StoreDay> {
+  const storage = storageOf(open, index);
+  const through = (kind: DayKind) => dayOf(open, { index, storage }, { month, kind });
+  return { clear: through('clear'), average: through('average'), bad: through('bad') };
+}
+
+function storageOf(open: OpenJob, index: number): Storage {
+  const characteristic = heaterCharacteristic(open, index);
+  if (characteristic.kind !== 'storage') throw new RangeError('this heater is no store of its own');
+  return characteristic;
+}
+
+function dayOf(
+  open: OpenJob,
+  { index, storage }: { index: number; storage: Storage },
+  query: { month: number; kind: DayKind },
+): StoreDay {
   const { job } = open;
-  const storage = heaterCharacteristic(open, index);
-  if (storage.kind !== 'storage') throw new RangeError('this heater is no store of its own');
   const weather = weatherDay(job, query);
-  const covered = (second: number) => storage.hasLid && weather.at(second).irradiance < lidOpens;
+  const covered = (second: number) => storage.hasLid && weather.at(second).irradiance < lidShutBelow;
   const at = (second: number) => {
     const boundary = weather.at(second % day);
     return covered(second % day) ? { ...boundary, covered: true } : boundary;
@@ -88,7 +105,7 @@ export function storeDay(open: OpenJob, index: number, query: { month: number; k
     start = run.samples[run.samples.length - 1]?.parts ?? start;
     run = runStorage(storage, { start, seconds: day, at, draws, cold: () => mains });
   }
-  const open12 = Array.from({ length: 144 }, (_, step) => step * 600).filter((second) => !covered(second));
+  const opened = Array.from({ length: 144 }, (_, step) => step * 600).filter((second) => !covered(second));
   const samples = run.samples.map(({ second, parts }) => {
     const { air, irradiance } = weather.at(Math.min(second, day - 1));
     return { hour: second / hour, temperatures: tops(parts, storage), air, sun: irradiance };
@@ -99,8 +116,8 @@ export function storeDay(open: OpenJob, index: number, query: { month: number; k
     draws: run.draws.map(({ second, ...rest }) => ({ hour: second / hour, ...rest })),
     readouts: dayReadouts(storage, run, { job, insolation: weather.insolation, frost: timeToFreeze(open, index) }),
     lidOpen:
-      storage.hasLid && open12.length > 0
-        ? { from: (open12[0] ?? 0) / hour, to: ((open12[open12.length - 1] ?? 0) + 600) / hour }
+      storage.hasLid && opened.length > 0
+        ? { from: (opened[0] ?? 0) / hour, to: ((opened[opened.length - 1] ?? 0) + 600) / hour }
         : undefined,
     unaccounted: run.energy.unaccounted / Math.max(1, Math.abs(run.energy.gathered)),
   };
@@ -180,7 +197,7 @@ function dayReadouts(
       ? [
           {
             id: 'share',
-            label: `Of the need at ${measured('temperature', job.need.target, 0)}`,
+            label: `Share of the need, at ${measured('temperature', job.need.target, 0)}`,
             kind: 'number' as const,
             digits: 2,
             values: [

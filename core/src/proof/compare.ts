@@ -1,17 +1,22 @@
 import { totalAperture } from '../loop';
 import { type Effect, fluidState, massFlowOf, momentsOf, ninetyDeviate } from '../thermal';
-import type { Comparison, Judgement, Verdict } from './comparison';
+import type { Comparison, Verdict } from './comparison';
+import { type DrawTest, drawTests } from './draws';
 import { driftOf, leastSun, plantCapacity } from './drift';
-import { verdictLimit } from './effects';
+import { judge } from './effects';
 import { hiddenFaults } from './hiding';
 import { type Plant, predictorOf } from './predict';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
+import { compareStanding } from './standing';
 import { steadyReadings } from './steady';
+import { isStore } from './warmUp';
 
 export interface Compared {
   rows: Comparison[];
-  /** Readings without sun or flow. */
+  /** Readings without sun or flow; of water that stands, those without one before them that they can be held against. */
   left: number;
+  /** Draws from heaters that are their own store. */
+  draws: DrawTest[];
   verdict: Verdict;
 }
 
@@ -25,11 +30,6 @@ export interface StandingPlant {
 const spanCover = 1.75;
 /** Readings apart from each other that together say something although none is known to have settled. */
 const leastApart = 3;
-
-function judge(score: number): Judgement {
-  if (score > verdictLimit) return 'hotter';
-  return score < -verdictLimit ? 'colder' : 'agrees';
-}
 
 /** Every reading against the plant that stood at its time, the first one for what is older. Those without sun or flow are left out. */
 export function compareReadings(
@@ -48,10 +48,12 @@ export function compareReadings(
     }));
   const at = (time: number) => builds.findLast(({ from }) => from <= time) ?? builds[0];
   const sorted = [...readings].sort((a, b) => a.time - b.time);
+  const standing = standingRows(sorted, (time) => at(time)?.plant, sensors);
   const seen = sorted.flatMap((reading) => {
     const build = at(reading.time);
-    const predicted = build?.predictor.predict(reading, reading.sensors ?? sensors);
-    return build && predicted ? [{ reading, build, predicted }] : [];
+    if (!build || isStore(build.plant)) return [];
+    const predicted = build.predictor.predict(reading, reading.sensors ?? sensors);
+    return predicted ? [{ reading, build, predicted }] : [];
   });
   const steady = steadyReadings(
     seen.map(({ reading, predicted }) => ({
@@ -61,7 +63,7 @@ export function compareReadings(
     })),
   );
   const drifts = driftOf(seen.map(({ reading, predicted }) => ({ ...reading, irradiance: predicted.irradiance })));
-  const rows = seen.map(({ reading, build, predicted }, index): Comparison => {
+  const flowing = seen.map(({ reading, build, predicted }, index): Comparison => {
     const fluid = build.plant.fluid ?? 'water';
     const measuredGain = reading.outlet - reading.inlet;
     const mean = (reading.inlet + reading.outlet) / 2;
@@ -93,16 +95,65 @@ export function compareReadings(
       fit: worded && (drift.known || predicted.irradiance >= leastSun),
     };
   });
-  const verdict = verdictOf(rows);
+  const rows = [...flowing, ...standing.rows].sort((a, b) => a.reading.time - b.reading.time);
+  const draws = builds.flatMap(({ plant }) =>
+    isStore(plant)
+      ? drawTests(
+          plant,
+          sorted.filter(({ time }) => at(time)?.plant === plant),
+          sensors,
+        )
+      : [],
+  );
+  const drawn = sorted.filter(({ time }) => draws.some(({ from, to }) => time > from && time <= to)).length;
+  // A heater that became another kind is judged by what stands now.
+  const last = builds[builds.length - 1];
+  const stands = last !== undefined && isStore(last.plant);
+  const verdict: Verdict = {
+    ...verdictOf(rows.filter((row) => (row.since !== undefined) === stands)),
+    of: stands ? 'rise' : 'gain',
+  };
   const plantAt = (time: number) => at(time)?.plant;
   return {
     rows,
-    left: sorted.length - rows.length,
+    left: sorted.length - rows.length - standing.first - drawn,
+    draws,
     verdict:
       verdict.judgement === 'cannot tell'
         ? verdict
-        : { ...verdict, hidden: hiddenFaults(usedRows(rows), verdict, plantAt) },
+        : {
+            ...verdict,
+            hidden: hiddenFaults(
+              usedRows(rows.filter((row) => (row.since !== undefined) === stands)),
+              verdict,
+              plantAt,
+            ),
+          },
   };
+}
+
+/** Readings of water that stands, each against the one before it; `first` counts those that only begin a run of them. */
+function standingRows(
+  sorted: readonly Reading[],
+  plantAt: (time: number) => Plant | undefined,
+  sensors: Sensors,
+): { rows: Comparison[]; first: number } {
+  const rows: Comparison[] = [];
+  let first = 0;
+  let before: Reading | undefined;
+  for (const reading of sorted) {
+    const plant = plantAt(reading.time);
+    if (!plant || !isStore(plant)) continue;
+    if (reading.flow > 0) {
+      before = undefined;
+      continue;
+    }
+    const row = before && compareStanding(plant, before, reading, reading.sensors ?? sensors);
+    if (row) rows.push(row);
+    else if (!before) first += 1;
+    before = reading;
+  }
+  return { rows, first };
 }
 
 /** The readings that a verdict rests on: steady ones where there are any, else stretches whose drift is known, else several apart. */
@@ -125,6 +176,7 @@ export function verdictOf(rows: readonly Comparison[]): Verdict {
   const mean = (of: (row: Comparison) => number) =>
     count === 0 ? 0 : used.reduce((sum, row) => sum + of(row), 0) / count;
   const base = {
+    of: rows.some((row) => row.since) ? ('rise' as const) : ('gain' as const),
     count,
     steady: used.some((row) => row.steady),
     measured: mean((row) => row.settledGain),

@@ -1,13 +1,13 @@
 import type { Drift } from './drift';
+import type { Judgement } from './effects';
 import type { Prediction } from './predict';
 import type { Reading } from './reading';
-
-/** How measured stands to expected, by combined standard uncertainties. */
-export type Judgement = 'agrees' | 'hotter' | 'colder';
 
 export interface Comparison {
   reading: Reading;
   predicted: Prediction;
+  /** Where the water stands in the heater: the reading before this one. Gains are rises of all the water since that. */
+  since?: Reading;
   /** K, as read, and half of the span that nine in ten lie in. */
   measuredGain: number;
   measuredHalf: number;
@@ -30,6 +30,8 @@ export interface Comparison {
 
 export interface Verdict {
   judgement: Judgement | 'cannot tell';
+  /** Whether it judges gains of water that runs, or rises of water that stands. */
+  of: 'gain' | 'rise';
   /** Why nothing can be told: no reading that says anything, or too few to know whether it had settled. */
   reason?: 'nothing' | 'unsettled';
   /** How many readings it rests on, and whether those were steady. */

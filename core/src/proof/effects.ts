@@ -1,4 +1,3 @@
-import type { HeatersState } from '../loop';
 import type { Boundary, Deviates, Effect } from '../thermal';
 
 /**
@@ -25,7 +24,7 @@ export function effectsOf(
   inputs: Iterable<string>,
   conditions: Boundary,
   errors: InstrumentErrors,
-  state: (change: Partial<Boundary>, deviates?: Deviates) => HeatersState,
+  state: (change: Partial<Boundary>, deviates?: Deviates) => { gain?: number },
 ): Effects {
   const gain = (change: Partial<Boundary>, deviates?: Deviates) => state(change, deviates).gain ?? 0;
   const likely = gain({});
@@ -50,3 +49,12 @@ export function effectsOf(
 
 /** Beyond this many standard uncertainties a difference is not put down to chance. */
 export const verdictLimit = 2;
+
+/** How measured stands to expected, by combined standard uncertainties. */
+export type Judgement = 'agrees' | 'hotter' | 'colder';
+
+/** What a difference says, over its combined standard uncertainty. */
+export function judge(score: number): Judgement {
+  if (score > verdictLimit) return 'hotter';
+  return score < -verdictLimit ? 'colder' : 'agrees';
+}

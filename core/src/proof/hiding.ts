@@ -3,6 +3,7 @@ import { momentsOf, spreadOf } from '../thermal';
 import type { Comparison, HiddenFault, Verdict } from './comparison';
 import { verdictLimit } from './effects';
 import { type Plant, readingConditions } from './predict';
+import { riseOver, standingInterval } from './warmUp';
 
 /** Halvings of the way from sound to worst. */
 const steps = 24;
@@ -22,6 +23,7 @@ export function hiddenFaults(
   const plant = row && plantAt(row.reading.time);
   const conditions = plant && row && readingConditions(plant, row.reading);
   if (!row || !plant || !conditions || verdict.judgement === 'colder') return [];
+  const standing = row.since && standingInterval(plant, row.since, row.reading);
   /** The gain with one input of every heater that has it at a factor of its likely value, known for sure. */
   const gainWith = (input: string, factor: number) => {
     const groups = plant.groups.map(({ thermal, count }) => {
@@ -31,7 +33,7 @@ export function hiddenFaults(
       const known = { low: value, likely: value, high: value, spread: 'normal', kind: 'measured' } as const;
       return { thermal: thermal.knowing({ [input]: known }), count };
     });
-    return heatersState(groups, plant.connection, conditions).gain ?? 0;
+    return standing ? riseOver(groups, standing) : (heatersState(groups, plant.connection, conditions).gain ?? 0);
   };
   const likely = row.predicted.gain;
   return (plant.groups[0]?.thermal.inputs ?? []).flatMap(({ id: input, fault, spread }): HiddenFault[] => {

@@ -4,6 +4,7 @@ export type { Compared } from './compare';
 export { compareReadings } from './compare';
 export type { Comparison, Verdict } from './comparison';
 export { doubtWords, readingDoubts } from './doubts';
+export type { DrawTest } from './draws';
 export type { Plant } from './predict';
 export { clearOnPane, predict, readingConditions } from './predict';
 export type { ReadFile, ReadingMapping } from './readFile';
@@ -28,4 +29,5 @@ export {
   windWords,
 } from './reading';
 export { steadyReadings } from './steady';
-export { sayVerdict } from './words';
+export { isStore } from './warmUp';
+export { sayLeft, sayVerdict } from './words';

@@ -6,6 +6,7 @@ import {
   dayOfYear,
   dewPointOf,
   incidenceAngle,
+  paneAngles,
   sunPosition,
   surroundingsTemperature,
   tiltedIrradiance,
@@ -54,13 +55,13 @@ const humidity = 0.5;
 export function clearOnPane(
   plant: Plant,
   time: number,
-): { total: number; beam: number; ground: number; incidence: number } {
+): { total: number; beam: number; ground: number; incidence: number; angles: NonNullable<Boundary['angles']> } {
   const at = new Date(time);
   const { latitude, longitude, elevation, tilt, aim, albedo } = plant;
   const sun = sunPosition({ at, latitude, longitude, elevation });
   const sky = clearSky({ at, latitude, longitude, elevation });
   const pane = tiltedIrradiance({ model: 'perez', ...sky, ...sun, tilt, aim, dayOfYear: dayOfYear(at), albedo });
-  return { ...pane, incidence: incidenceAngle({ ...sun, tilt, aim }) };
+  return { ...pane, incidence: incidenceAngle({ ...sun, tilt, aim }), angles: paneAngles({ ...sun, tilt, aim }) };
 }
 
 /** Conditions of a reading, with the sun worked out where it was said in words. Undefined when no sun is known. */
@@ -87,6 +88,7 @@ export function readingConditions(plant: Plant, reading: Reading): Boundary | un
     beamShare,
     groundShare: Math.min(1, clear.ground / rest),
     incidence: Math.min(89, clear.incidence),
+    angles: clear.angles,
     air: reading.air,
     surroundings: surroundingsTemperature({ sky, air: reading.air, tilt: plant.tilt }),
     wind: reading.wind ?? lightBreeze,
@@ -98,7 +100,7 @@ export function readingConditions(plant: Plant, reading: Reading): Boundary | un
 }
 
 /** The instruments' errors for one reading: a sun said in words errs by the word. */
-function instrumentsOf(reading: Reading, sensors: Sensors): InstrumentErrors {
+export function instrumentsOf(reading: Reading, sensors: Sensors): InstrumentErrors {
   const errors = sensorErrors(sensors);
   const word = reading.irradiance === undefined && reading.sky ? skyShares[reading.sky] : undefined;
   const share = (to: number, from: number) => Math.abs(to - from) / (ninetyDeviate * from);

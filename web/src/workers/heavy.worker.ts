@@ -11,6 +11,7 @@ import {
   heaterSections,
   marksWorth,
 } from '@north-pane/core/figures';
+import { storeDays } from '@north-pane/core/forecasting';
 import { openJob } from '@north-pane/core/job';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { type BuiltJob, compareBuilt } from '@north-pane/core/proving';
@@ -65,6 +66,8 @@ const heavy = {
       tables: told(() => characteristicTables(heaterCharacteristic(open, index))),
     }));
   },
+  /** A heater that is its own store through each kind of day of a month. */
+  storeDays: (job: Job, index: number, month: number) => storeDays(openJob(job), index, month),
   /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */
   pane: (key: string, job: Job, series: Uint8Array | undefined) =>
     jobPaneSun(openJob(job), skyOf(key, job.site, series)),

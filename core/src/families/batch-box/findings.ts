@@ -45,7 +45,7 @@ export function batchBoxFindings(path: string, layout: BatchBoxLayout): Finding[
   if (parameters.tankKind === 'used')
     found.push({
       code: 'used-tank',
-      severity: 'stop',
+      severity: 'caution',
       path: at('tankKind'),
       values: { tanks: parameters.tanks, volume: layout.tankVolume },
     });

@@ -71,7 +71,7 @@ export const batchBox: Family = {
       runs: { count: parameters.tanks, words: parameters.tanks === 1 ? 'tank' : 'tanks' },
       drawings: {
         plan: { name: 'Plan', words: 'square to the pane', draw: () => plan(panel.id, layout) },
-        section: { name: 'Profile', words: 'its side, cut open', draw: () => profile(panel.id, layout) },
+        section: { name: 'Profile', words: 'its side, cut open', draw: () => profile(panel.id, layout), leads: true },
         detail: { name: 'Full size', words: 'the pane on its ripped rail', draw: () => detail(panel.id, layout) },
       },
       parts,

@@ -2,6 +2,9 @@ import type { Range } from '../../catalogue';
 import type { FlatDescription } from '../flat/description';
 import type { ThermalStack } from '../stack';
 
+/** W/m² on the pane under which a lid is shut: less does not pay for what goes out. Judgement. */
+export const lidShutBelow = 80;
+
 /** Tanks behind glass that are their own absorber and store, in an insulated box with a lid or without. */
 export interface StoreDescription {
   /** m². Lets sun in. */

@@ -1,7 +1,7 @@
 import { tz } from '@date-fns/tz';
 import type { Comparison } from '@north-pane/core/proof';
 import { formatNumber, type Habit } from '@north-pane/core/quantity';
-import { Band } from '../../charts/Band';
+import { Band, type BandPoint } from '../../charts/Band';
 import { Chart, type Scales } from '../../charts/Chart';
 import { chartUnit } from '../../charts/units';
 import { SvgText } from '../../drawing/SvgText';
@@ -16,7 +16,7 @@ function hourOf(time: number, zone: string): number {
   return at.getHours() + at.getMinutes() / 60 + at.getSeconds() / 3600;
 }
 
-/** Gain through one day: what was measured, on the span that was to be expected; steady stretches shaded. */
+/** Gain through one day, or rises of water that stands: what was measured, on the span that was to be expected; steady stretches shaded. */
 export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; zone: string; habit: Habit }) {
   const unit = chartUnit('temperatureDifference', habit);
   const points = rows.map((row) => ({
@@ -35,19 +35,25 @@ export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; z
   // A reading a hair below nought is no reason for an axis that goes there.
   const bottom = lowest < -0.05 * top ? lowest : 0;
   const few = points.length <= 12;
+  // Water that stands is told by how much it rose since it was read before.
+  const stands = rows.some((row) => row.since);
   return (
     <Chart
-      label={`Gain through the day: ${points.length} readings against the expected band`}
+      label={`${stands ? 'Rises' : 'Gain'} through the day: ${points.length} readings against the expected band`}
       xDomain={[from, to]}
       yDomain={[bottom, top]}
       xTitle="hour of the day"
-      yTitle={`gain, ${unit.symbol}`}
+      yTitle={`${stands ? 'rise since the reading before' : 'gain'}, ${unit.symbol}`}
       xTick={(value) => formatNumber(value, Number.isInteger(value) ? 0 : 1)}
     >
       {(scales) => (
         <>
-          <Steady points={points} scales={scales} />
-          <Band points={points} scales={scales} broken={silence} />
+          {!stands && <Steady points={points} scales={scales} />}
+          {stands ? (
+            points.map((point) => <Span key={point.x} point={point} scales={scales} />)
+          ) : (
+            <Band points={points} scales={scales} broken={silence} />
+          )}
           {points.map((point) => (
             <g key={point.x}>
               {few && (
@@ -73,6 +79,24 @@ export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; z
         </>
       )}
     </Chart>
+  );
+}
+
+/** What one reading was to be, with its span: nothing is known between two of them. */
+function Span({ point, scales: { x, y } }: { point: BandPoint; scales: Scales }) {
+  const half = 9;
+  return (
+    <g>
+      <rect
+        x={x(point.x) - half}
+        width={2 * half}
+        y={y(point.high)}
+        height={Math.max(2, y(point.low) - y(point.high))}
+        fill={ink('copper')}
+        opacity={0.24}
+      />
+      <path d={`M${x(point.x) - half} ${y(point.likely)}h${2 * half}`} stroke={ink('copperText')} strokeWidth={2} />
+    </g>
   );
 }
 

@@ -8,7 +8,16 @@ import { ink } from '../../theme/ink';
 const mostDots = 600;
 
 /** Measured and expected efficiency over (water in less air) / sun, for the readings that a verdict may rest on. */
-export function PlaneChart({ rows, steadyOnly }: { rows: readonly Comparison[]; steadyOnly: boolean }) {
+export function PlaneChart({
+  rows,
+  steadyOnly,
+  stands,
+}: {
+  rows: readonly Comparison[];
+  steadyOnly: boolean;
+  /** Water that stands has no inlet: its mean is held against the air. */
+  stands: boolean;
+}) {
   const fit = rows.filter((row) => row.fit && (!steadyOnly || row.steady));
   const every = Math.ceil(fit.length / mostDots);
   const points = fit
@@ -21,7 +30,7 @@ export function PlaneChart({ rows, steadyOnly }: { rows: readonly Comparison[]; 
       label={`Efficiency plane: ${points.length} readings, measured and expected`}
       xDomain={[left, right]}
       yDomain={[0, 0.9]}
-      xTitle="(water in less air) / sun, K m²/W"
+      xTitle={`(${stands ? 'water' : 'water in'} less air) / sun, K m²/W`}
       yTitle="efficiency on the pane"
       xTick={(value) => formatNumber(value, 3)}
       yTick={(value) => formatNumber(value, 1)}

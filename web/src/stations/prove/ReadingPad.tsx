@@ -46,18 +46,31 @@ const form = z.object({
 const half = form.partial();
 type Half = z.infer<typeof half>;
 
+/** What the fields of water are called where the water stands in its heater. */
+const standing = {
+  inlet: { label: 'Cold end', what: 'the cold end' },
+  outlet: { label: 'Hot end', what: 'the hot end' },
+  flow: { label: 'Drawn now', what: 'what is drawn' },
+} as const;
+
 interface PadField {
   name: FieldPath<Half> & ('inlet' | 'outlet' | 'air' | 'flow');
   label: string;
   kind: QuantityKind;
   what: string;
 }
-const fields: PadField[] = [
+const flowing: PadField[] = [
   { name: 'inlet', label: 'Water in', kind: 'temperature', what: 'water in' },
   { name: 'outlet', label: 'Water out', kind: 'temperature', what: 'water out' },
   { name: 'air', label: 'Air', kind: 'temperature', what: 'air' },
   { name: 'flow', label: 'Flow, or 9 L in 3:51', kind: 'flow', what: 'flow' },
 ];
+
+/** The fields of a pad; where the water stands they are its two ends. */
+function fieldsOf(stands: boolean): PadField[] {
+  if (!stands) return flowing;
+  return flowing.map((field) => (field.name === 'air' ? field : { ...field, ...standing[field.name] }));
+}
 
 /**
  * A reading in four taps: water in, water out, sky, keep. Air, flow and wind stand as they were last time until they are
@@ -65,17 +78,21 @@ const fields: PadField[] = [
  */
 export function ReadingPad({
   built,
+  stands,
   habit,
   sensors,
   last,
 }: {
   built: Job;
+  /** Its water stands: a reading says something together with the last. */
+  stands: boolean;
   habit: Habit;
   sensors: Sensors;
   last: Reading | undefined;
 }) {
   const id = useJob((state) => state.id) ?? '';
   const [left, leave] = useRemembered('reading', half, { wind: 'leaves stir' });
+  const fields = fieldsOf(stands);
   const { control, handleSubmit, setValue, reset } = useForm<Half>({ defaultValues: left });
   const typed = useWatch({ control }) as Half;
   useEffect(() => leave(typed), [typed, leave]);
@@ -88,9 +105,10 @@ export function ReadingPad({
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the reading
   const said = useMemo(() => {
     if (!reading) return undefined;
-    const compared = compareJob(built, [{ ...reading, time: Date.now() }], { ...sensors, sun: 'words' });
-    return compared.left > 0 ? undefined : sayVerdict(compared.verdict, habit);
-  }, [key, built, sensors, habit]);
+    const now = { ...reading, time: Date.now() };
+    const compared = compareJob(built, stands && last ? [last, now] : [now], { ...sensors, sun: 'words' });
+    return compared.rows.length === 0 ? undefined : sayVerdict(compared.verdict, habit);
+  }, [key, built, stands, last, sensors, habit]);
   const [doubted, setDoubted] = useState<{ reading: Reading; doubts: Finding[] } | undefined>(undefined);
   const keep = useMutation({
     mutationFn: (one: Reading) =>

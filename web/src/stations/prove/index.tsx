@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
 import { tz } from '@date-fns/tz';
-import { type Comparison, type Sensors, sayVerdict, sensorsSchema } from '@north-pane/core/proof';
+import { type Comparison, isStore, type Sensors, sayLeft, sayVerdict, sensorsSchema } from '@north-pane/core/proof';
+import { plantOf } from '@north-pane/core/proving';
 import { formatCount, formatNumber } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
@@ -15,6 +16,7 @@ import { useRemembered } from '../../state/remembered';
 import { useHeavy } from '../../workers/useHeavy';
 import { ByHand } from './ByHand';
 import { DayChart } from './DayChart';
+import { Draws } from './Draws';
 import { PlaneChart } from './PlaneChart';
 import { ReadingPad } from './ReadingPad';
 import { SensorChoices } from './SensorChoices';
@@ -41,8 +43,9 @@ export default function Prove() {
   );
   const source = all.find((one) => one.id === sourceId) ?? largest;
   const byHand = all.find((one) => one.name === 'by hand');
+  const stands = useMemo(() => isStore(plantOf(built.document)), [built.document]);
   const newest = all
-    .flatMap((one) => one.readings.filter((reading) => reading.flow > 0).slice(-1))
+    .flatMap((one) => one.readings.filter((reading) => stands || reading.flow > 0).slice(-1))
     .sort((a, b) => b.time - a.time)[0];
 
   return (
@@ -50,6 +53,7 @@ export default function Prove() {
       <Box w={{ base: '100%', lg: '290px' }} flexShrink={0}>
         <ReadingPad
           built={built.document}
+          stands={stands}
           habit={habit}
           sensors={handSensors}
           last={byHand?.readings[byHand.readings.length - 1] ?? newest}
@@ -78,8 +82,10 @@ export default function Prove() {
             Nothing measured yet.
           </Heading>
           <Text color="soft">
-            About noon, under a clear sky, with the water running for a quarter of an hour: read water in and out, time
-            a bucket, tap the sky. Or take in a logger’s file.
+            {stands
+              ? 'In the morning, taps shut and lid open: read the cold and the hot end of the tanks and tap the sky; read again two hours or more later.'
+              : 'About noon, under a clear sky, with the water running for a quarter of an hour: read water in and out, time a bucket, tap the sky.'}{' '}
+            Or take in a logger’s file.
           </Text>
         </Box>
       )}
@@ -149,7 +155,9 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
         Holding {formatCount(source.count, 'reading')} against the drawing…
       </Text>
     );
-  const { verdict, left } = compared.value;
+  const { verdict, draws } = compared.value;
+  const left = sayLeft(compared.value);
+  const stands = verdict.of === 'rise';
   const words = sayVerdict(verdict, habit);
   const dayWords = (name: string) => format(new Date(`${name}T12:00:00`), 'd MMMM yyyy');
   const colour = verdict.judgement === 'agrees' ? 'pane' : verdict.judgement === 'cannot tell' ? 'line' : 'copper';
@@ -158,7 +166,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
       <Box flex="1" minW="0">
         <Flex justify="space-between" align="end" gap="4" wrap="wrap" mb="1">
           <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
-            Gain through {day ? dayWords(day) : 'the day'}
+            {stands ? 'Rises' : 'Gain'} through {day ? dayWords(day) : 'the day'}
             {built.revision ? `, revision ${built.revision.number} as built` : ', as drawn now'}
           </Text>
           {names.length > 1 && day && (
@@ -176,10 +184,14 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
           {rows.length > 0 && <DayChart rows={rows} zone={zone} habit={habit} />}
         </Box>
         <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px" mt="3">
-          {verdict.steady ? 'Steady stretches on the efficiency plane' : 'Readings on the efficiency plane'}
+          {stands
+            ? 'Warm-ups on the efficiency plane'
+            : verdict.steady
+              ? 'Steady stretches on the efficiency plane'
+              : 'Readings on the efficiency plane'}
         </Text>
         <Box h={{ base: '240px', md: 'max(240px, calc(50dvh - 150px))' }}>
-          <PlaneChart rows={compared.value.rows} steadyOnly={verdict.steady} />
+          <PlaneChart rows={compared.value.rows} steadyOnly={verdict.steady} stands={stands} />
         </Box>
       </Box>
       <Box w={{ base: '100%', xl: '280px' }} flexShrink={0}>
@@ -193,6 +205,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             {words.basis}
           </Text>
         </Box>
+        {draws.length > 0 && <Draws draws={draws} zone={zone} habit={habit} />}
         <Section title="Measured" aside={formatCount(source.count, 'reading')}>
           {all.length > 1 && (
             <Choice
@@ -213,9 +226,9 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
               <ReadingsDialog source={source} zone={zone} habit={habit} onClose={() => setLooking(false)} />
             </Suspense>
           )}
-          {left > 0 && (
+          {left && (
             <Text fontSize="14px" color="soft">
-              {formatNumber(left)} without sun or flow are left out.
+              {left}
             </Text>
           )}
           {source.count > source.readings.length && (

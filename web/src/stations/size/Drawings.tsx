@@ -23,7 +23,8 @@ import { TypeIn } from './TypeIn';
 import {
   chooseDimension,
   heldOf,
-  planOf,
+  leadDrawing,
+  leadOf,
   setDimension,
   showUnder,
   takeDimension,
@@ -33,7 +34,7 @@ import {
   viewOf,
 } from './view';
 
-/** The plan, with what is shared on it and, when wanted, how warm it is. */
+/** The view that is worked on; where that is the plan, with what is shared on it and, when wanted, how warm it is. */
 export function Plan() {
   const habit = useHabit();
   const { findings } = useDerived();
@@ -41,8 +42,8 @@ export function Plan() {
   const { at, open, figures, panel } = bench;
   const chosen = useBenchView((view) => view.chosen);
   const shaded = useBenchView((view) => view.shaded);
-  const plan = planOf(panel.design);
-  const sections = heaterSections(open, figures, at);
+  const plan = leadDrawing(panel.design);
+  const sections = leadOf(panel.design) === 'plan' ? heaterSections(open, figures, at) : [];
   const shares = sectionOf(sections, 'shares');
   const field = shaded ? sectionOf(sections, 'field') : undefined;
   const marks = findings
@@ -84,8 +85,9 @@ function showFinding(finding: Finding): void {
 /** Turns the shade of the plan on and off; only for a heater that has one. */
 export function ShadeSwitch() {
   const shaded = useBenchView((view) => view.shaded);
-  const { at, open, figures } = useBenchPanel();
-  if (!heaterSections(open, figures, at).some(({ id }) => id === 'field')) return null;
+  const { at, open, figures, panel } = useBenchPanel();
+  if (leadOf(panel.design) !== 'plan' || !heaterSections(open, figures, at).some(({ id }) => id === 'field'))
+    return null;
   return (
     <Flex position="absolute" zIndex={1} top="0" left="0">
       <Button size="xs" variant="outline" aria-pressed={shaded} onClick={toggleShade}>
@@ -106,7 +108,7 @@ export function UnderPlan() {
   const { design } = useBenchPanel().panel;
   const wanted = useBenchView((view) => view.under);
   const [first = sideView, ...others] = Object.entries(design.drawings)
-    .filter(([id]) => id !== 'plan')
+    .filter(([id]) => id !== leadOf(design))
     .map(([id, { name }]) => [id, name] as const);
   const views = [first, sideView, ...others];
   const under = views.some(([id]) => id === wanted) ? wanted : first[0];

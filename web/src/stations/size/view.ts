@@ -45,7 +45,7 @@ export function chooseDimension(dimension: Dimension): void {
 }
 /** Whether the dimension in hand stands on a drawing that is shown now. */
 export function isShown(design: HeaterDesign, dimension: Dimension, under: string): boolean {
-  return ['plan', under].some((view) => viewOf(design, view)?.dimensions.includes(dimension));
+  return [leadOf(design), under].some((view) => viewOf(design, view)?.dimensions.includes(dimension));
 }
 export function takeDimension(id: string): void {
   set({ typing: false, chosen: id });
@@ -78,9 +78,14 @@ export function viewOf(design: HeaterDesign, view: string): Drawing | undefined 
   return found;
 }
 
-/** The view that stands for the heater. */
-export function planOf(design: HeaterDesign): Drawing {
-  return viewOf(design, 'plan') ?? design.drawings.plan.draw();
+/** Id of the view that is worked on: the plan, unless another one leads. */
+export function leadOf({ drawings }: HeaterDesign): string {
+  return Object.entries(drawings).find(([, { leads }]) => leads)?.[0] ?? 'plan';
+}
+
+/** The view that is worked on. */
+export function leadDrawing(design: HeaterDesign): Drawing {
+  return viewOf(design, leadOf(design)) ?? design.drawings.plan.draw();
 }
 
 /** The panel on the bench with its figures and drawings. */

@@ -172,6 +172,8 @@ export interface Family {
   meaning: string;
   /** A loop that a new job begins with: one that stays filled with glycol, or mains water through it on its way to another heater. One that runs empty when the pump stops where left out. */
   standardLoop?: 'filled' | 'preheat';
+  /** Its build leaves no choice which way its tubes lie. */
+  turns?: false;
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<HeaterDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */

@@ -82,7 +82,7 @@ function endTemplates(part: LengthPart): Template[] {
           ],
           dimensions: [],
           labels: [
-            { at: { x: reach / 2, y: 0 }, to: { x: reach / 2, y: -0.006 }, words: `${long}, long`, anchor: 'middle' },
+            { at: { x: reach / 2, y: 0 }, to: { x: reach / 2, y: 0.005 }, words: `${long}, long`, anchor: 'middle' },
             {
               at: { x: lean / 2, y: across / 2 },
               to: { x: lean / 2 + 0.012, y: across / 2 },
@@ -130,9 +130,9 @@ function rippedTemplate(part: LengthPart): Template[] {
         labels: [
           {
             at: { x: 0, y: section.width / 2 },
-            to: { x: -0.006, y: section.width / 2 },
+            to: { x: 0.005, y: section.width / 2 },
             words: ripped.long,
-            anchor: 'end',
+            anchor: 'start',
           },
         ],
       },

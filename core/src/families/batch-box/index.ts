@@ -47,6 +47,7 @@ export const batchBox: Family = {
   meaning:
     'Black tanks in an insulated box behind glass: mains runs through them on its way to the heater that stands.',
   standardLoop: 'preheat',
+  turns: false,
   words: batchBoxWords,
   standard: (habit) => ({ family: 'batch-box', parameters: standardBatchBox(habit), count: 1, turned: false }),
   problems: (panel) => problemsOf(batchBoxParameters, ['parameters'], panel.parameters),

@@ -32,6 +32,7 @@ import {
   useBenchPanel,
   useBenchView,
   viewOf,
+  viewsUnder,
 } from './view';
 
 /** The view that is worked on; where that is the plan, with what is shared on it and, when wanted, how warm it is. */
@@ -100,23 +101,16 @@ export function ShadeSwitch() {
 /** px that the buttons take under a drawing: on a phone they are as tall as a thumb. */
 const underButtons = window.matchMedia(phone).matches ? 58 : 40;
 
-/** The heater from the side on its stand: drawn by its job, since the stand is the job's. */
-const sideView = ['side', 'From the side'] as const;
-
 /** What stands under the plan: the heater's other views, and how it looks from the side on its stand. */
 export function UnderPlan() {
   const { design } = useBenchPanel().panel;
   const wanted = useBenchView((view) => view.under);
-  const [first = sideView, ...others] = Object.entries(design.drawings)
-    .filter(([id]) => id !== leadOf(design))
-    .map(([id, { name }]) => [id, name] as const);
-  const views = [first, sideView, ...others];
-  const under = views.some(([id]) => id === wanted) ? wanted : first[0];
-  const drawing = under === sideView[0] ? undefined : viewOf(design, under);
+  const { views, under } = viewsUnder(design, wanted);
+  const drawing = under === 'side' ? undefined : viewOf(design, under);
   return (
     <>
       <UnderButtons under={under} views={views} />
-      {under === sideView[0] && <SideDrawing />}
+      {under === 'side' && <SideDrawing />}
       {under === 'section' && drawing && <SectionDrawing drawing={drawing} />}
       {under !== 'section' && drawing && <OtherDrawing drawing={drawing} flat={design.drawings[under]?.flat} />}
     </>
@@ -124,18 +118,18 @@ export function UnderPlan() {
 }
 
 const UnderButtons = memo(
-  function UnderButtons({ under, views }: { under: string; views: readonly (readonly [string, string])[] }) {
+  function UnderButtons({ under, views }: { under: string; views: readonly { id: string; name: string }[] }) {
     return (
       <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
-        {views.map(([view, words]) => (
-          <Button key={view} size="xs" variant="outline" aria-pressed={view === under} onClick={() => showUnder(view)}>
-            {words}
+        {views.map(({ id, name }) => (
+          <Button key={id} size="xs" variant="outline" aria-pressed={id === under} onClick={() => showUnder(id)}>
+            {name}
           </Button>
         ))}
       </Flex>
     );
   },
-  (before, after) => before.under === after.under && String(before.views) === String(after.views),
+  (before, after) => before.under === after.under && JSON.stringify(before.views) === JSON.stringify(after.views),
 );
 
 /** px to a metre on a screen of 96 dots an inch: full size. */

@@ -94,7 +94,9 @@ export function MakeUp({
           <Row key={path} index={index} path={path} value={value} meta={meta} habit={habit} />
         ))}
       <Mount index={index} panel={panel} habit={habit} />
-      <Turned turned={panel.turned} onTurned={(turned) => change(`panels.${index}.turned`, turned)} />
+      {family.turns !== false && (
+        <Turned turned={panel.turned} onTurned={(turned) => change(`panels.${index}.turned`, turned)} />
+      )}
     </div>
   );
 }

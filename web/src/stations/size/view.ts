@@ -45,7 +45,9 @@ export function chooseDimension(dimension: Dimension): void {
 }
 /** Whether the dimension in hand stands on a drawing that is shown now. */
 export function isShown(design: HeaterDesign, dimension: Dimension, under: string): boolean {
-  return [leadOf(design), under].some((view) => viewOf(design, view)?.dimensions.includes(dimension));
+  return [leadOf(design), viewsUnder(design, under).under].some((view) =>
+    viewOf(design, view)?.dimensions.includes(dimension),
+  );
 }
 export function takeDimension(id: string): void {
   set({ typing: false, chosen: id });
@@ -81,6 +83,20 @@ export function viewOf(design: HeaterDesign, view: string): Drawing | undefined 
 /** Id of the view that is worked on: the plan, unless another one leads. */
 export function leadOf({ drawings }: HeaterDesign): string {
   return Object.entries(drawings).find(([, { leads }]) => leads)?.[0] ?? 'plan';
+}
+
+/** The heater from the side on its stand: drawn by its job, since the stand is the job's. */
+const sideView = { id: 'side', name: 'From the side' };
+
+/** Views that can stand under the one that is worked on, and the one that does: the wanted one where it can. */
+export function viewsUnder(
+  design: HeaterDesign,
+  wanted: string,
+): { views: { id: string; name: string }[]; under: string } {
+  const lead = leadOf(design);
+  const own = Object.entries(design.drawings).flatMap(([id, { name }]) => (id === lead ? [] : [{ id, name }]));
+  const views = [...own.slice(0, 1), sideView, ...own.slice(1)];
+  return { views, under: (views.find(({ id }) => id === wanted) ?? views[0] ?? sideView).id };
 }
 
 /** The view that is worked on. */

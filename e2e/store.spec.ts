@@ -1,0 +1,87 @@
+import { readFileSync } from 'node:fs';
+import { expect, saved, slate, test } from './bench';
+
+test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is forecast, the notebook agrees, templates are printed', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Juniper Draw wash-down' }).click();
+  await expect(page).toHaveURL(/\/jobs\/juniper-draw-wash-down\/size$/);
+  const profile = page.getByTestId('plan');
+  await expect(profile.getByText(/back stud 4′/)).toBeVisible();
+  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
+
+  // A shorter pane: the tanks no longer go under it, and that is said with the pane that they need.
+  const length = page.locator('[data-dimension="pane-length"]');
+  await length.click();
+  await length.click();
+  const entry = page.getByRole('textbox', { name: /box, up the slope/ });
+  await entry.fill('47');
+  await entry.press('Enter');
+  await expect(page.locator('#finding-tanks-too-long')).toBeVisible();
+  await expect(slate(page, /^clashes/)).toHaveText(/^1/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
+  await saved(page);
+
+  await page.getByRole('link', { name: /Forecast/ }).click();
+  const days = page.getByRole('region', { name: 'Clear, average and bad days' });
+  await expect(days.getByRole('row', { name: /Hottest/ })).toContainText('°F');
+  await page.getByRole('radio', { name: 'bad' }).click();
+  await expect(page.getByRole('img', { name: /Top of each tank through the day/ })).toBeVisible();
+  await page.getByLabel('Month').selectOption('January');
+  await expect(page.getByText('working out the days…')).toHaveCount(0);
+  await days.getByRole('button', { name: /^Hottest/ }).click();
+  await expect(page.getByText(/draws pushed through/)).toBeVisible();
+
+  await page.getByRole('link', { name: /Prove/ }).click();
+  await expect(page.getByTestId('verdict')).toContainText(/of rise\. Expected .*It does what it should/);
+  await expect(page.getByRole('region', { name: 'Draw tests' })).toContainText('as much as it should');
+
+  await page.getByRole('link', { name: /^4 Cut/ }).click();
+  await expect(page.getByRole('article', { name: /Sides, left and right from one piece/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Print, files' }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent('download', { timeout: 30_000 }),
+    page.getByRole('button', { name: 'Templates, full size, PDF' }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe('juniper-draw-wash-down-templates.pdf');
+  expect(readFileSync(await file.path(), 'latin1')).toMatch(/^%PDF-/);
+});
+
+test('a warm-up is read by hand: two readings of water that stands make a rise', async ({ page }) => {
+  const answer = await page.request.post('/api/jobs', {
+    data: { name: 'By the shed', family: 'batch-box', units: 'metric' },
+  });
+  const { id } = (await answer.json()) as { id: string };
+  const read = async (hoursAgo: number, water: number, flow = 0) => {
+    const kept = await page.request.post(`/api/jobs/${id}/readings`, {
+      data: {
+        reading: {
+          time: Date.now() - hoursAgo * 3_600_000,
+          inlet: water,
+          outlet: water + 1,
+          air: 15,
+          flow,
+          sky: 'clear',
+        },
+        sensors: { thermometers: 'two digital', flow: 'marked bucket', sun: 'words' },
+      },
+    });
+    expect(kept.status(), await kept.text()).toBeLessThan(300);
+  };
+  await page.goto(`/jobs/${id}/prove`);
+  await expect(page.getByText(/taps shut and lid open/)).toBeVisible();
+  await read(2, 15);
+  await page.reload();
+  await expect(page.getByTestId('verdict')).toContainText(/no warm-up to judge/);
+  await page.getByLabel('Cold end').fill('21');
+  await page.getByLabel('Hot end').fill('22');
+  await page.getByLabel('Air').fill('15');
+  await page.getByRole('radio', { name: 'clear' }).click();
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  const doubts = page.getByRole('button', { name: 'Keep it all the same' });
+  await doubts.or(page.getByText('2 readings')).first().waitFor();
+  if (await doubts.isVisible()) await doubts.click();
+  await expect(page.getByText('2 readings')).toBeVisible();
+});

@@ -15,6 +15,7 @@ ensureBuild(root);
 const { chromium } = await import('@playwright/test');
 
 const job = '/jobs/gannet-reach-showers';
+const dairy = '/jobs/juniper-draw-wash-down';
 const bench = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 /** Begins a job of another family beside the demo and gives its bench's address. */
@@ -40,12 +41,6 @@ const pictures = [
     },
   },
   { name: 'place', path: `${job}/place`, size: bench },
-  {
-    name: 'place-schools',
-    path: `${job}/place`,
-    size: bench,
-    act: (page) => page.getByText('The schools compared').evaluate((words) => words.scrollIntoView()),
-  },
   {
     name: 'build',
     path: `${job}/build`,
@@ -78,14 +73,6 @@ const pictures = [
     size: bench,
     act: (page) => page.getByRole('button', { name: /^What cooks: all/ }).click(),
   },
-  {
-    name: 'size-clash-imperial',
-    path: `${job}/size`,
-    size: bench,
-    view: { habit: 'imperial' },
-    act: (page) => page.getByRole('button', { name: 'One more: Risers' }).click(),
-    undo: (page) => page.getByRole('button', { name: 'One less: Risers' }).click(),
-  },
   { name: 'size-phone', path: `${job}/size`, size: phone },
   {
     name: 'size-serpentine',
@@ -95,6 +82,13 @@ const pictures = [
   },
   { name: 'size-lattice', path: begun('lattice', 'Wash-house lattice'), size: bench, act: shown('Full size') },
   { name: 'size-trickle', path: begun('trickle', 'Wash-house trickle'), size: bench, act: shown('Full size') },
+  { name: 'size-batch-box', path: `${dairy}/size`, size: bench },
+  {
+    name: 'forecast-batch-box',
+    path: `${dairy}/forecast`,
+    size: bench,
+    act: (page) => page.getByText('Hottest').waitFor(),
+  },
   {
     name: 'cut',
     path: `${job}/cut`,
@@ -115,7 +109,7 @@ const cluster = await throwAwayCluster();
 const server = await openServer({ root, database: cluster.createDatabase('screenshots') });
 const browser = await chromium.launch(chromiumLaunch);
 try {
-  for (const { name, path, size, view = {}, act, undo } of pictures) {
+  for (const { name, path, size, view = {}, act } of pictures) {
     const page = await browser.newPage({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' });
     await page.addInitScript(
       (state) => {
@@ -132,10 +126,6 @@ try {
     // Bands come from a worker, a moment after the rest.
     await page.waitForTimeout(2500);
     await page.screenshot({ path: join(folder, `${name}.png`) });
-    if (undo) {
-      await undo(page);
-      await page.waitForTimeout(1200);
-    }
     await page.close();
     say(`docs/screenshots/${name}.png`);
   }

@@ -27,7 +27,12 @@ function atWork(open: OpenJob, figures: Figures, index: number) {
   if (!panel || !figure) throw new RangeError(`no heater ${index}`);
   const { thermal } = panel.design;
   const state = figure.work?.state;
-  const body = state?.outletTemperature === undefined ? undefined : bodyTemperature(thermal, state);
+  // A store is warm when its water is what it is wanted at.
+  const body = thermal.ownStore
+    ? open.job.need.target
+    : state?.outletTemperature === undefined
+      ? undefined
+      : bodyTemperature(thermal, state);
   return { thermal, body };
 }
 

@@ -98,6 +98,10 @@ describe('forecasting: a store through a day with draws', () => {
     expect(days.clear.lidOpen).equal(undefined);
     expect(lidded.lidOpen?.from).within(6, 10);
     expect(lidded.lidOpen?.to).within(15, 20);
+    // Hinged low and open at 105°, it throws most in when the sun stands over square, about noon; the pane alone has no such figure.
+    expect(readout(lidded, 'lid-12')).within(1.2, 1.6);
+    expect(readout(lidded, 'lid-9')).within(1, readout(lidded, 'lid-12'));
+    expect(days.clear.readouts.some(({ id }) => id.startsWith('lid-'))).equal(false);
     expect(readout(lidded, 'night')).below(readout(days.clear, 'night'));
     expect(readout(lidded, 'frost')).above(readout(days.clear, 'frost'));
   });

@@ -7,8 +7,8 @@ import type { Readout } from '../readout';
 import { type Draw, runStorage } from '../run';
 import { jobMonths } from '../site';
 import { mainsTemperature } from '../sky';
-import { lidShutBelow, type Storage } from '../thermal';
-import { type DayKind, weatherDay } from './weatherDay';
+import { lidShutBelow, type Storage, type ThermalModel } from '../thermal';
+import { type DayKind, type WeatherDay, weatherDay } from './weatherDay';
 
 /** A store through one day with what is drawn from it. Hours from midnight, °C. */
 export interface StoreDay {
@@ -114,13 +114,45 @@ function dayOf(
     lines: Array.from({ length: storage.tanks }, (_, tank) => (storage.tanks === 1 ? 'tank' : `tank ${tank + 1}`)),
     samples,
     draws: run.draws.map(({ second, ...rest }) => ({ hour: second / hour, ...rest })),
-    readouts: dayReadouts(storage, run, { job, insolation: weather.insolation, frost: timeToFreeze(open, index) }),
+    readouts: [
+      ...dayReadouts(storage, run, { job, insolation: weather.insolation, frost: timeToFreeze(open, index) }),
+      ...lidReadouts(open.panels[index]?.design.thermal, weather),
+    ],
     lidOpen:
       storage.hasLid && opened.length > 0
         ? { from: (opened[0] ?? 0) / hour, to: ((opened[opened.length - 1] ?? 0) + 600) / hour }
         : undefined,
     unaccounted: run.energy.unaccounted / Math.max(1, Math.abs(run.energy.gathered)),
   };
+}
+
+/** Hours at which it is told what an open lid makes of the beam. */
+const lidHours = [9, 12, 15] as const;
+
+/** What an open lid makes of the beam on the pane, times what falls on it without, by the hour; nothing without a lid. */
+function lidReadouts(thermal: ThermalModel | undefined, weather: WeatherDay): Readout[] {
+  if (!thermal?.hasLid) return [];
+  return lidHours.map((at) => {
+    const { angles, incidence } = weather.at(at * hour);
+    const share = angles && thermal.lidShare?.(angles);
+    const square = Math.cos((incidence * Math.PI) / 180);
+    return {
+      id: `lid-${at}`,
+      label: `Lid makes of the beam at ${at}:00, times`,
+      kind: 'number',
+      digits: 2,
+      values: share && square > 0.05 ? [1 + share.added / square - share.shaded] : [],
+      derivation: {
+        name: 'Beam with the lid open',
+        formula: '1 + mirror × strip that the lid throws onto the pane ÷ (pane × cos incidence) − strip that it shades',
+        source: 'law of reflection, ray by ray along the slope and across it',
+        inputs: [
+          { label: 'sun over square, degrees', value: angles?.longitudinal ?? 0, kind: 'number', digits: 0 },
+          { label: 'sun to the side, degrees', value: angles?.transversal ?? 0, kind: 'number', digits: 0 },
+        ],
+      },
+    };
+  });
 }
 
 /** °C of the top of each tank. */

@@ -110,6 +110,8 @@ export interface ThermalModel {
   ownStore: boolean;
   /** Whether it has a lid that is shut at night. */
   hasLid: boolean;
+  /** What an open lid throws onto the pane for each W/m² of beam square to it, and the share of the beam on the pane that it shades; undefined without a lid. */
+  lidShare?(angles: { transversal: number; longitudinal: number }): { added: number; shaded: number } | undefined;
   /**
    * Shares of the sun on the aperture that are kept: of beam by its angles from square across and along the heater (degrees, 0 to 90; the
    * product (τα) K_b), of sky and of ground light at a tilt.

@@ -49,8 +49,7 @@ const overcastNight: Boundary = {
 export interface StoreModel extends ThermalModel {
   description: StoreDescription;
   knowing(known: Readonly<Record<string, Range>>): StoreModel;
-  /** What the open lid adds to a beam and takes from it; nothing where there is none. */
-  lidShare(angles: { transversal: number; longitudinal: number }): { added: number; shaded: number } | undefined;
+  lidShare: NonNullable<ThermalModel['lidShare']>;
   /** W/K from the water to the air: lid shut, what cools it by its exponential; without a lid, water at 40 °C in a still overcast night at 10 °C. */
   shutLoss(deviates?: Deviates, workmanship?: Workmanship): number;
 }

@@ -150,7 +150,7 @@ function muddled(page: Page, figure: string): Promise<string[]> {
   }, figure);
 }
 
-for (const family of ['harp', 'serpentine', 'lattice', 'trickle'])
+for (const family of ['harp', 'serpentine', 'lattice', 'trickle', 'batch-box'])
   test(`the drawings of a ${family} keep their words inside and apart, on a phone and on a laptop`, async ({
     page,
   }) => {

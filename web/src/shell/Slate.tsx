@@ -4,7 +4,7 @@ import { vitals } from '@north-pane/core/figures';
 import { formatChange, formatMoney, type Habit, sayWords, signed } from '@north-pane/core/quantity';
 import { sayReadout } from '@north-pane/core/readout';
 import { Redo2, Undo2 } from 'lucide-react';
-import { lazy, memo, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import { goToSection } from '../parts/Section';
 import { SlateButton } from '../parts/SlateButton';
@@ -92,6 +92,7 @@ export function Slate() {
   const habit = useHabit();
   const saving = useJob((state) => state.saving);
   const [more, setMore] = useState(false);
+  const toggleMore = useCallback(() => setMore((now) => !now), []);
   const [looking, setLooking] = useState(false);
   const saved = { saved: 'saved', waiting: 'saving', saving: 'saving', failed: 'not saved' }[saving];
   const id = useJob((state) => state.id) ?? '';
@@ -149,7 +150,7 @@ export function Slate() {
         )}
         {looking && <Kept onClose={() => setLooking(false)} />}
       </Flex>
-      <Tools own={document.units} more={more} onMore={() => setMore(!more)} />
+      <Tools own={document.units} more={more} onMore={toggleMore} />
     </Flex>
   );
 }

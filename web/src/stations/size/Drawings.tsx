@@ -89,6 +89,10 @@ export function ShadeSwitch() {
   const { at, open, figures, panel } = useBenchPanel();
   if (leadOf(panel.design) !== 'plan' || !heaterSections(open, figures, at).some(({ id }) => id === 'field'))
     return null;
+  return <ShadeButton shaded={shaded} />;
+}
+
+const ShadeButton = memo(function ShadeButton({ shaded }: { shaded: boolean }) {
   return (
     <Flex position="absolute" zIndex={1} top="0" left="0">
       <Button size="xs" variant="outline" aria-pressed={shaded} onClick={toggleShade}>
@@ -96,7 +100,7 @@ export function ShadeSwitch() {
       </Button>
     </Flex>
   );
-}
+});
 
 /** px that the buttons take under a drawing: on a phone they are as tall as a thumb. */
 const underButtons = window.matchMedia(phone).matches ? 58 : 40;

@@ -1,7 +1,7 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
 import { type StockFit, sayFit, sayPointFully, type WasteFreePoint } from '@north-pane/core/cutting';
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import { FoldingSection } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
@@ -52,6 +52,8 @@ export function WasteNothing() {
       },
     );
   };
+  const asking = useRef(ask);
+  asking.current = ask;
   const stop = () => {
     under.current?.stop();
     setWork(undefined);
@@ -75,17 +77,7 @@ export function WasteNothing() {
           That could not be worked out: {failed ?? trouble}
         </Text>
       )}
-      <Flex gap="1" mt="2" wrap="wrap">
-        <Button size="xs" variant="outline" disabled={work !== undefined} onClick={() => ask('stretch')}>
-          Use the stock up
-        </Button>
-        <Button size="xs" variant="outline" disabled={work !== undefined} onClick={() => ask('shrink')}>
-          Shrink to save
-        </Button>
-        <Button size="xs" variant="outline" disabled={work !== undefined} onClick={() => ask('together')}>
-          Two sizes at once
-        </Button>
-      </Flex>
+      <Asks busy={work !== undefined} onAsk={asking} />
       {work && (
         <Flex align="center" gap="2" mt="2" fontSize="14px">
           <progress value={work.share} style={{ flex: 1, accentColor: ink('pane') }} aria-label="How far" />
@@ -98,6 +90,23 @@ export function WasteNothing() {
     </FoldingSection>
   );
 }
+
+/** Drawn again only when a search begins or ends: what is asked is taken from the job as it stands then. */
+const Asks = memo(function Asks({ busy, onAsk }: { busy: boolean; onAsk: { current(asked: Asked): void } }) {
+  return (
+    <Flex gap="1" mt="2" wrap="wrap">
+      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk.current('stretch')}>
+        Use the stock up
+      </Button>
+      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk.current('shrink')}>
+        Shrink to save
+      </Button>
+      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk.current('together')}>
+        Two sizes at once
+      </Button>
+    </Flex>
+  );
+});
 
 function Points({ points, habit }: { points: readonly WasteFreePoint[]; habit: Habit }) {
   const { currency } = useDocument();

@@ -126,7 +126,7 @@ describe('npm start', () => {
     const second = start(clone, await freePort());
     expect(await second.open).equal(1);
     expect(second.said()).match(new RegExp(`already open at http://localhost:${port} \\(process \\d+\\)`));
-    expect((await jobs(port)).length).equal(2);
+    expect((await jobs(port)).length).equal(3);
     await interrupt(run);
   });
 

@@ -59,9 +59,16 @@ describe('server: database', () => {
       'Gannet Reach showers',
       'Juniper Draw wash-down',
     ]);
-    const [job] = await listJobs(database);
-    const [logger] = await sourcesWithReadings(database, job?.id ?? '', 20_000);
-    expect(logger?.count).above(500);
+    const readings = await Promise.all(
+      (await listJobs(database)).map(async ({ id }) => {
+        const [source] = await sourcesWithReadings(database, id, 20_000);
+        return [id, source?.name, (source?.count ?? 0) > 500 ? 'a logger' : source?.count];
+      }),
+    );
+    expect(readings).deep.equal([
+      ['juniper-draw-wash-down', 'notebook', 28],
+      ['gannet-reach-showers', 'shed logger', 'a logger'],
+    ]);
     await database.close();
     await drop();
   });

@@ -14,7 +14,7 @@ import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
 import { useAskToKeep, useKeptRevision } from '../state/kept';
 import { revisionBrief, revisionWords } from '../state/moved';
-import { useShopPlan } from '../state/proofs';
+import { useProvedPlan } from '../state/proofs';
 import { ink } from '../theme/ink';
 import { KeysButton } from './KeysDialog';
 import { LightSwitch } from './LightSwitch';
@@ -87,7 +87,7 @@ function cells(
 export function Slate() {
   const document = useDocument();
   const derived = useDerived();
-  const { plan } = useShopPlan();
+  const plan = useProvedPlan();
   const kept = useKeptRevision();
   const habit = useHabit();
   const saving = useJob((state) => state.saving);

@@ -1,5 +1,6 @@
 import type { Job } from '@north-pane/core/document';
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import { answered, api, queries } from './api';
 import { saveNow } from './autosave';
@@ -36,9 +37,11 @@ export function useRevisions() {
 export function useKeptRevision(): (KeptState & { keptAt: Date; derived: Derived }) | undefined {
   const document = useDocument();
   const [last] = useRevisions().data ?? [];
-  if (!last) return undefined;
-  const { number, keptAt, document: kept } = last;
-  return { number, keptAt, changes: fieldsMoved(kept, document), derived: derive(kept) };
+  return useMemo(() => {
+    if (!last) return undefined;
+    const { number, keptAt, document: kept } = last;
+    return { number, keptAt, changes: fieldsMoved(kept, document), derived: derive(kept) };
+  }, [last, document]);
 }
 
 /** Keeps the job as it stands, after saving what is waiting. */

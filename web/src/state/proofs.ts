@@ -99,13 +99,18 @@ function keptSame(plan: ShopPlan): ShopPlan {
   return shown;
 }
 
-/** The plan of the open job with every proof that has landed, and whether more are on the way. */
-export function useShopPlan(): { plan: ShopPlan; proving: boolean; trouble: string | undefined } {
+/** The plan of the open job with every proof that has landed. */
+export function useProvedPlan(): ShopPlan {
   const { plan, purchases } = useDerived();
   const { shop } = useDocument();
   const known = useProofs((state) => state.known);
+  return useMemo(() => keptSame(withProofs(plan, known, purchases, shop)), [plan, purchases, shop, known]);
+}
+
+/** The same, and whether more proofs are on the way: drawn again whenever the planners begin or end. */
+export function useShopPlan(): { plan: ShopPlan; proving: boolean; trouble: string | undefined } {
+  const plan = useProvedPlan();
   const proving = useProofs((state) => state.working);
   const trouble = useProofs((state) => state.trouble);
-  const joined = useMemo(() => keptSame(withProofs(plan, known, purchases, shop)), [plan, purchases, shop, known]);
-  return { plan: joined, proving, trouble };
+  return { plan, proving, trouble };
 }

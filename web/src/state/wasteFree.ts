@@ -50,7 +50,8 @@ export function useSweep(job: Job, index: number, dimension: string | undefined,
     return () => {
       window.clearTimeout(wait);
       stop?.();
-      useWasteFree.setState({ share: undefined });
+      // A new state, even an equal one, is drawn.
+      if (useWasteFree.getState().share !== undefined) useWasteFree.setState({ share: undefined });
     };
   }, [job, index, dimension, habit]);
 }

@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useDerived } from '../../state/derived';
 import { useDocument, useJob } from '../../state/job';
-import { useShopPlan } from '../../state/proofs';
+import { useProvedPlan } from '../../state/proofs';
 
 /** “I cut it at …”: what a piece of another length than wanted means for the rest, and the ways on. */
 export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit: Habit }) {
@@ -62,7 +62,7 @@ export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit
 function Meaning({ miss, item, habit }: { miss: CutMiss; item: string; habit: Habit }) {
   const document = useDocument();
   const { currency } = document;
-  const { plan } = useShopPlan();
+  const plan = useProvedPlan();
   const changeAll = useJob((state) => state.changeAll);
   const lock = () => {
     const material = plan.materials.find((one) => one.item === item);

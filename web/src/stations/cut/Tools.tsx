@@ -1,4 +1,5 @@
 import { Flex, Text } from '@chakra-ui/react';
+import { memo } from 'react';
 import { TickBox } from '../../parts/TickBox';
 import { useJob } from '../../state/job';
 import { toggleHave } from './have';
@@ -10,15 +11,22 @@ export function Tools({ tools }: { tools: readonly string[] }) {
   const have = useJob((state) => state.document?.shop.have ?? none);
   return (
     <Flex wrap="wrap" gap="2" columnGap="4" role="group" aria-label="Tools">
-      {tools.map((tool) => {
-        const id = `tool/${tool}`;
-        return (
-          <Flex key={tool} align="center" gap="2" minW="190px">
-            <TickBox ticked={have.includes(id)} label={`Have it: ${tool}`} onTick={() => toggleHave(id)} />
-            <Text>{tool}</Text>
-          </Flex>
-        );
-      })}
+      {tools.map((tool) => (
+        <Tool key={tool} tool={tool} ticked={have.includes(toolId(tool))} />
+      ))}
     </Flex>
   );
 }
+
+function toolId(tool: string): string {
+  return `tool/${tool}`;
+}
+
+const Tool = memo(function Tool({ tool, ticked }: { tool: string; ticked: boolean }) {
+  return (
+    <Flex align="center" gap="2" minW="190px">
+      <TickBox ticked={ticked} label={`Have it: ${tool}`} onTick={() => toggleHave(toolId(tool))} />
+      <Text>{tool}</Text>
+    </Flex>
+  );
+});

@@ -1,9 +1,11 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { jobTools } from '@north-pane/core/building';
 import { keepOf } from '@north-pane/core/cutting';
+import type { HeaterDesign } from '@north-pane/core/families';
+import type { Habit } from '@north-pane/core/quantity';
 import { matesOf } from '@north-pane/core/shop';
 import { Hammer } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import { Section } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
@@ -93,13 +95,17 @@ export default function Cut() {
   );
 }
 
-/** The plan of the panel, small: the piece that is pointed at lights up in it. */
+/** The plan of the heater, small: the piece that is pointed at lights up in it. */
 function WhereItGoes({ lit, onLit }: Lit) {
-  const habit = useHabit();
   const { open } = useDerived();
   const panel = open.panels.find(({ document }) => lit?.startsWith(`${document.id}/`)) ?? open.panels[0];
-  const drawing = useMemo(() => panel && { ...panel.design.drawings.plan.draw(), dimensions: [], labels: [] }, [panel]);
-  if (!drawing) return null;
+  const habit = useHabit();
+  return panel ? <SmallPlan design={panel.design} habit={habit} lit={lit} onLit={onLit} /> : null;
+}
+
+/** Drawn again only for another design or another light: a price or a tick leaves it. */
+const SmallPlan = memo(function SmallPlan({ design, habit, lit, onLit }: Lit & { design: HeaterDesign; habit: Habit }) {
+  const drawing = useMemo(() => ({ ...design.drawings.plan.draw(), dimensions: [], labels: [] }), [design]);
   return (
     <Box
       className="no-print"
@@ -122,4 +128,4 @@ function WhereItGoes({ lit, onLit }: Lit) {
       />
     </Box>
   );
-}
+});

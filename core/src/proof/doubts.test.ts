@@ -1,8 +1,9 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { wordFinding } from '../care';
-import { plateModel } from '../thermal';
+import { plateModel, storeModel } from '../thermal';
 import { glazedPanel } from '../thermal/plate/collector.fixture';
+import { twoTanks } from '../thermal/store/store.fixture';
 import { doubtWords, type Plant, type Reading, readingDoubts, skyWords } from '.';
 
 const plant: Plant = {
@@ -56,8 +57,15 @@ describe('proof: readings that can hardly have been', () => {
   });
   it('every doubt has its words in both habits', () => {
     const seen = new Set<string>();
-    for (const [, change] of rows)
-      for (const doubt of readingDoubts(plant, { ...noon, ...change }, { aperture: 4, placed: true })) {
+    const asked: [Plant, Partial<Reading>][] = [
+      ...rows.map(([, change]): [Plant, Partial<Reading>] => [plant, change]),
+      [
+        { ...plant, groups: [{ thermal: storeModel(twoTanks()), count: 1 }] },
+        { flow: 0, outlet: 12 },
+      ],
+    ];
+    for (const [standing, change] of asked)
+      for (const doubt of readingDoubts(standing, { ...noon, ...change }, { aperture: 4, placed: true })) {
         seen.add(doubt.code);
         for (const habit of ['metric', 'imperial'] as const) {
           const { headline, detail, remedy } = wordFinding(doubt, doubtWords, habit);

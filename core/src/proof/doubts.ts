@@ -3,6 +3,7 @@ import { sunPosition } from '../sky';
 import { fluidState } from '../thermal';
 import { clearOnPane, type Plant } from './predict';
 import { type Reading, skyShares } from './reading';
+import { isStore } from './warmUp';
 
 /** K. A pair of thermometers may say so much with nothing behind it: two that disagree by their own errors. */
 const leastMeant = 1.5;
@@ -33,22 +34,24 @@ export function readingDoubts(plant: Plant, reading: Reading, query: { aperture:
   const doubt = (code: string, values: Finding['values']) =>
     found.push({ code, severity: 'caution', path: 'reading', values });
   if (reading.inlet < 0 && !fluid) doubt('water-below-freezing', { inlet: reading.inlet });
+  // Water of a store comes as it was stored, by night too, and far faster than the sun brought it.
+  const runs = reading.flow > 0 && !isStore(plant);
+  if (isStore(plant) && gain < -leastMeant) doubt('ends-swapped', { colder: -gain });
   if (!query.placed) return found;
   const { zenith } = sunPosition({ at: new Date(reading.time), latitude, longitude, elevation });
   const height = 90 - zenith;
   if (height < night) {
     if ((reading.irradiance ?? 0) > dark) doubt('sun-by-night', { sun: reading.irradiance ?? 0, under: -height });
-    if (reading.flow > 0 && gain > leastMeant && reading.outlet > reading.air)
-      doubt('warm-by-night', { gain, under: -height });
+    if (runs && gain > leastMeant && reading.outlet > reading.air) doubt('warm-by-night', { gain, under: -height });
     return found;
   }
   const clear = clearOnPane(plant, reading.time).total;
   const sky = reading.sky ? skyShares[reading.sky] : undefined;
   const sun = reading.irradiance ?? (sky ? sky.high * clear : undefined);
   if (sun === undefined) return found;
-  if (sun > strong && reading.flow > 0 && gain < -leastMeant && reading.inlet < reading.air + farWarmer)
+  if (sun > strong && runs && gain < -leastMeant && reading.inlet < reading.air + farWarmer)
     doubt('colder-in-sun', { gain: -gain, sun });
-  if (reading.flow > 0 && gain > leastMeant) {
+  if (runs && gain > leastMeant) {
     const { density, heatCapacity } = fluidState(fluid ?? 'water', (reading.inlet + reading.outlet) / 2);
     const heat = reading.flow * density * heatCapacity * gain;
     const brought = most * Math.max(sun, stored) * query.aperture;
@@ -63,6 +66,11 @@ export const doubtWords: Record<string, Words> = {
     headline: 'water colder than ice',
     detail: `Water in at ${say.quantity('temperature', values.number('inlet'))}, and no glycol in this loop.`,
     remedy: 'Look at the thermometer again, and whether it was °C or °F.',
+  }),
+  'ends-swapped': (values, say) => ({
+    headline: 'the hot end is the colder one',
+    detail: `It stands ${say.quantity('temperatureDifference', values.number('colder'))} under the cold end: warm water rises and stays on top.`,
+    remedy: 'The two may have been swapped, or one thermometer hangs in the air.',
   }),
   'sun-by-night': (values, say) => ({
     headline: 'sun after dark',

@@ -3,6 +3,7 @@ import { runStorage } from '../run';
 import { storeModel } from '../thermal';
 import { twoTanks } from '../thermal/store/store.fixture';
 import { compareReadings } from './compare';
+import { readingDoubts } from './doubts';
 import { drawTests } from './draws';
 import { clearOnPane, type Plant, readingConditions } from './predict';
 import type { Reading, Sensors } from './reading';
@@ -165,5 +166,15 @@ describe('proof: draws from a store', () => {
     const { draws, left, rows } = compare(taken([50, 49, 48]));
     expect(draws).length(1);
     expect([left, rows.length]).deep.equal([0, 0]);
+  });
+});
+
+describe('proof: what a store can hardly have shown', () => {
+  const doubts = (one: Reading) => readingDoubts(plant, one, { aperture: 2, placed: true }).map((doubt) => doubt.code);
+  it('asks about a hot end colder than the cold one, and not about a draw far above the sun, by day or night', () => {
+    expect(doubts(reading(morning, 30, 26))).deep.equal(['ends-swapped']);
+    expect(doubts(reading(morning, 30, 29))).deep.equal([]);
+    expect(doubts(reading(morning, 10, 50, { flow: 2e-4 }))).deep.equal([]);
+    expect(doubts(reading(Date.UTC(2026, 9, 6, 6), 10, 40, { flow: 2e-4, irradiance: 0 }))).deep.equal([]);
   });
 });

@@ -4,10 +4,10 @@ import { heaterCharacteristic } from '../figures';
 import type { OpenJob } from '../job';
 import { measured } from '../quantity';
 import type { Readout } from '../readout';
-import { type Draw, runStorage } from '../run';
+import { type Draw, runStorage, type StorageRun } from '../run';
 import { jobMonths } from '../site';
 import { mainsTemperature } from '../sky';
-import { lidShutBelow, type Storage, type ThermalModel } from '../thermal';
+import { type Boundary, lidShutBelow, type Storage, type ThermalModel } from '../thermal';
 import { type DayKind, type WeatherDay, weatherDay } from './weatherDay';
 
 /** A store through one day with what is drawn from it. Hours from midnight, °C. */
@@ -59,8 +59,8 @@ export function dailyDraws({ need, panels }: Job): Draw[] {
   }));
 }
 
-/** °C of the store at the start that a run of days comes back to: the day is run until it does. */
-const settlingDays = 4;
+/** A day is in its rhythm once no part of the water is further from where it began than this, K; it is run so often at the most. */
+const rhythm = { within: 0.1, days: 20 } as const;
 
 /** One heater that is its own store through a day of a month (0 to 11), once it has come into that day's rhythm. Throws RangeError for another kind. */
 export function storeDay(open: OpenJob, index: number, query: { month: number; kind: DayKind }): StoreDay {
@@ -87,11 +87,14 @@ function dayOf(
 ): StoreDay {
   const { job } = open;
   const weather = weatherDay(job, query);
-  const covered = (second: number) => storage.hasLid && weather.at(second).irradiance < lidShutBelow;
-  const at = (second: number) => {
-    const boundary = weather.at(second % day);
-    return covered(second % day) ? { ...boundary, covered: true } : boundary;
+  // Every day of the run has the same hours.
+  const known = new Map<number, Boundary>();
+  const at = (second: number): Boundary => {
+    const boundary = known.get(second % day) ?? metAt(storage, weather, second % day);
+    known.set(second % day, boundary);
+    return boundary;
   };
+  const covered = (second: number) => at(second).covered === true;
   const months = jobMonths(job.site);
   const mains = mainsTemperature({
     air: months.air,
@@ -99,12 +102,11 @@ function dayOf(
     measured: job.site.mains,
   });
   const draws = dailyDraws(job);
-  let start: number | number[] = mains + 10;
-  let run = runStorage(storage, { start, seconds: day, at, draws, cold: () => mains });
-  for (let before = 1; before < settlingDays; before += 1) {
-    start = run.samples[run.samples.length - 1]?.parts ?? start;
-    run = runStorage(storage, { start, seconds: day, at, draws, cold: () => mains });
-  }
+  const through = (start: number | readonly number[]) =>
+    runStorage(storage, { start, seconds: day, at, draws, cold: () => mains });
+  let run = through(mains + 10);
+  for (let days = 1; days < rhythm.days && movedBy(run) > rhythm.within; days += 1)
+    run = through(run.samples[run.samples.length - 1]?.parts ?? mains + 10);
   const opened = Array.from({ length: 144 }, (_, step) => step * 600).filter((second) => !covered(second));
   const samples = run.samples.map(({ second, parts }) => {
     const { air, irradiance } = weather.at(Math.min(second, day - 1));
@@ -124,6 +126,18 @@ function dayOf(
         : undefined,
     unaccounted: run.energy.unaccounted / Math.max(1, Math.abs(run.energy.gathered)),
   };
+}
+
+/** What the store meets at a second of the day: under its lid, where the sun does not pay for opening it. */
+function metAt({ hasLid }: Storage, weather: WeatherDay, second: number): Boundary {
+  const boundary = weather.at(second);
+  return hasLid && boundary.irradiance < lidShutBelow ? { ...boundary, covered: true } : boundary;
+}
+
+/** K by which the part of the water that moved most over a run did. */
+function movedBy({ samples }: StorageRun): number {
+  const [first, last] = [samples[0]?.parts ?? [], samples[samples.length - 1]?.parts ?? []];
+  return Math.max(0, ...first.map((part, index) => Math.abs((last[index] ?? part) - part)));
 }
 
 /** Hours at which it is told what an open lid makes of the beam. */

@@ -18,6 +18,14 @@ const bent = {
 const files: Record<string, string> = {
   'bent.json': JSON.stringify(bent),
   'job.json': JSON.stringify(defaultJob('harp')),
+  'tanks.json': JSON.stringify(defaultJob('batch-box')),
+  'tanks.csv': [
+    'time,cold end °C,hot end °C,air °C,sun W/m²,flow L/min',
+    '2026-06-09 09:00,18,19,20,600,0',
+    '2026-06-09 12:00,27,29,22,900,0',
+    '2026-06-09 12:05,14,28.5,22,900,8',
+    '2026-06-09 12:10,14,28,22,900,8',
+  ].join('\n'),
   'broken.json': '{"format":',
   'wrong.json': JSON.stringify({ ...defaultJob('harp'), units: 'cubits' }),
   'readings.csv': [
@@ -76,6 +84,20 @@ describe('np', () => {
     expect(first.iso.eta0b).within(0.68, 0.8);
     expect(first.residual.worst).below(0.02);
     expect((await np('print job.json --kind report')).slice(0, 5)).equal('%PDF-');
+  });
+  it('runs a store through its days, and holds its warm-ups and draws against it', async () => {
+    const [tanks] = await json('day tanks.json --month 6');
+    expect(tanks.panel).equal('panel-a');
+    expect(tanks.days).keys('clear', 'average', 'bad');
+    const share = tanks.days.clear.readouts.find(({ id }: { id: string }) => id === 'share');
+    expect(share.label).match(/°C$/);
+    await refused('day tanks.json --month 13', /“13” is none/);
+    await refused('day job.json', /none of them holds its own store/);
+    const { verdict, draws, readings } = await json('compare tanks.json --readings tanks.csv');
+    expect(verdict.of).equal('rise');
+    expect(readings).length(1);
+    expect(draws).length(1);
+    expect(draws[0].volume).closeTo(0.08, 1e-9);
   });
   it('draws', async () => {
     expect(await np('draw job.json --view section --format svg')).match(/^<svg/);

@@ -12,6 +12,7 @@ import {
   sectionOf,
   stillFigures,
 } from '@north-pane/core/figures';
+import { storeDays } from '@north-pane/core/forecasting';
 import { editableDimensions, jobShop, openJob, sideOf } from '@north-pane/core/job';
 import { cutListCsv, paperKinds, paperLetters, printDrawing, printJob } from '@north-pane/core/papers';
 import { proposeMapping, readReadings, type Sensors, sayVerdict } from '@north-pane/core/proof';
@@ -50,6 +51,18 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
   characteristic: ({ job }) => {
     const open = openJob(job);
     return open.panels.map(({ document }, index) => ({ panel: document.id, ...heaterCharacteristic(open, index) }));
+  },
+  day: ({ job, options }) => {
+    const month = Number(options.month ?? 9);
+    if (!Number.isInteger(month) || month < 1 || month > 12)
+      throw new Complaint(`--month: “${options.month}” is none; 1 is January, 12 is December`);
+    const open = openJob(job);
+    const stores = open.panels.flatMap(({ design, document: { id } }, index) =>
+      design.thermal.ownStore ? [{ panel: id, days: inUnits(storeDays(open, index, month - 1), job.units) }] : [],
+    );
+    if (stores.length === 0)
+      throw new Complaint('panels: none of them holds its own store; np figures says what flows');
+    return stores;
   },
   cooks: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
   still: ({ job }) => {
@@ -176,7 +189,7 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     const file = readReadings(text, { time: proposal.time, columns: proposal.columns }, job.site.zone);
     if (file.trouble) throw new Complaint(`--readings: ${file.trouble}`);
     const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
-    const { rows, left, verdict } = compareJob(job, file.readings, sensors);
+    const { rows, left, draws, verdict } = compareJob(job, file.readings, sensors);
     return {
       verdict: { ...verdict, words: sayVerdict(verdict, job.units) },
       sensors,
@@ -189,7 +202,12 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
         low: predicted.low,
         high: predicted.high,
       })),
-      withoutSunOrFlow: left,
+      draws: draws.map(({ from, to, ...test }) => ({
+        from: new Date(from).toISOString(),
+        to: new Date(to).toISOString(),
+        ...test,
+      })),
+      leftOut: left,
       refused: file.refused,
     };
   },
@@ -205,6 +223,7 @@ function inUnits<T>(value: T, habit: Habit): T {
 /** Options that a verb knows; any other is a slip of the caller's. */
 const known: Readonly<Record<string, readonly string[]>> = {
   bands: ['seed', 'make'],
+  day: ['month'],
   cuts: ['format', 'material', 'proved'],
   waste: ['panel', 'dimension', 'units'],
   print: ['kind', 'paper', 'revision', 'units'],

@@ -61,7 +61,7 @@ function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
       name: 'New anode, new relief valve',
       does: [
         'screw a new anode into each tank, its thread in tape',
-        'set the new temperature and pressure relief into the top of the last tank, its probe in the topmost hand’s breadth of water',
+        `set the new temperature and pressure relief into the top of the last tank, its probe in the topmost ${sized(0.15)} of water`,
       ],
       parts: [`${prefix}/anode`, `${prefix}/relief`],
       needs: ['pipe wrench'],
@@ -88,7 +88,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
             does: ['screw an anode into each tank', 'set the relief valve into the top of the last tank'],
             parts: [`${prefix}/anode`, `${prefix}/relief`],
             needs: ['pipe wrench'],
-            checks: [{ id: 'relief', words: 'its probe stands in the topmost hand’s breadth of water' }],
+            checks: [{ id: 'relief', words: `its probe stands in the topmost ${sized(0.15)} of water` }],
             beware: ['No valve between tank and relief, none on its discharge.'],
             after: [],
           }),

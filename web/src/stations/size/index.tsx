@@ -32,7 +32,6 @@ export default function Size() {
             pt={{ base: '48px', md: '0' }}
             minH={{ base: '0', md: '200px' }}
             position="relative"
-            contain="layout style"
             data-testid="plan"
           >
             <ShadeSwitch />
@@ -51,7 +50,6 @@ export default function Size() {
               h={{ base: '200px', lg: 'auto' }}
               minW="0"
               position="relative"
-              contain="layout style"
               data-testid="section"
             >
               <UnderPlan />

@@ -1,9 +1,9 @@
 import type { Job } from '@north-pane/core/document';
 import { clearOnPane, type Plant, readingConditions } from '@north-pane/core/proof';
 import { plantOf } from '@north-pane/core/proving';
-import { normals } from '@north-pane/core/quantity';
+import { fromSI, normals, toSI, unitOf } from '@north-pane/core/quantity';
 import { runStorage } from '@north-pane/core/run';
-import { type Boundary, lidShutBelow, spreadOf } from '@north-pane/core/thermal';
+import { type Boundary, spreadOf, underLid } from '@north-pane/core/thermal';
 
 const hour = 3600;
 /** Summer time in October. */
@@ -41,7 +41,7 @@ const looked: readonly (readonly [day: number, hour: number, minute: number])[] 
   [3, 16, 35],
 ];
 /** The draw test: every two minutes from 17:34 on the first day, 3 gal/min. */
-const test = { second: 17 * hour + 34 * 60, each: 120, reads: 5, flow: (3 * 3.785411784e-3) / 60, mains: 11.5 };
+const test = { second: 17 * hour + 34 * 60, each: 120, reads: 5, flow: toSI(3, unitOf('flow', 'gpm')), mains: 11.5 };
 /** s. */
 const milking = 900;
 /** What the milking takes, morning and evening, at other times than the test. */
@@ -82,7 +82,7 @@ export function juniperReadings(job: Job, seed: number): string {
     cold: () => test.mains,
   });
   const normal = normals(seed);
-  const read = (celsius: number) => String(Math.round(celsius * 1.8 + 32 + 0.3 * normal()));
+  const read = (celsius: number) => String(Math.round(fromSI(celsius, unitOf('temperature', '°F')) + 0.3 * normal()));
   const partsAt = (second: number) => {
     const place = run.samples.findIndex((sample) => sample.second > second);
     const [before, after] = [run.samples[place - 1], run.samples[place]];
@@ -111,7 +111,7 @@ export function juniperReadings(job: Job, seed: number): string {
   // One line at the end of each draw, with what ran on the whole.
   const drawn = run.draws.map(({ second, temperature, volume }) => {
     const lasts = volume === test.flow * test.each ? test.each : milking;
-    const gallons = (volume / lasts) * (60 / 3.785411784e-3);
+    const gallons = fromSI(volume / lasts, unitOf('flow', 'gpm'));
     return {
       second: second + lasts,
       text: line(second + lasts, { cold: test.mains, hot: temperature }, gallons),
@@ -137,5 +137,5 @@ function boundaryAt(plant: Plant, second: number): Boundary {
     wind: 1.5,
   });
   if (!boundary) throw new Error('a sun is known');
-  return { ...boundary, massFlow: 0, covered: boundary.irradiance < lidShutBelow };
+  return underLid({ hasLid: true }, { ...boundary, massFlow: 0 });
 }

@@ -3,7 +3,7 @@ import { timeToFreeze } from '../cautions';
 import { defaultJob, type Job, parseJob } from '../document';
 import { heaterCharacteristic } from '../figures';
 import { openJob } from '../job';
-import { dailyDraws, dayKinds, type StoreDay, storeDay, storeDays, weatherDay } from '.';
+import { dailyDraws, dayKinds, type StoreDay, storeDays, weatherDay } from '.';
 
 function job(change: { parameters?: Record<string, unknown>; need?: Partial<Job['need']>; count?: number } = {}): Job {
   const begun = defaultJob('batch-box');
@@ -72,10 +72,7 @@ describe('forecasting: a store through a day with draws', () => {
       ).deep.equal([true, true]);
   });
   it('comes back at midnight to where it began: the day is in its rhythm, drawn from or hardly', () => {
-    const hardly = storeDay(openJob(job({ need: { volumePerDay: 0.005 }, parameters: { lid: 'low' } })), 0, {
-      month: 6,
-      kind: 'clear',
-    });
+    const hardly = storeDays(openJob(job({ need: { volumePerDay: 0.005 }, parameters: { lid: 'low' } })), 0, 6).clear;
     for (const { samples } of [...Object.values(days), hardly]) {
       const [first, last] = [samples[0], samples[samples.length - 1]];
       first?.temperatures.forEach((temperature, tank) => {
@@ -99,7 +96,7 @@ describe('forecasting: a store through a day with draws', () => {
     expect(draw?.cold).within(5, 20);
   });
   it('keeps its heat by night under a lid, and opens it with the sun', () => {
-    const lidded = storeDay(openJob(job({ parameters: { lid: 'low' } })), 0, { month: 8, kind: 'clear' });
+    const lidded = storeDays(openJob(job({ parameters: { lid: 'low' } })), 0, 8).clear;
     expect(days.clear.lidOpen).equal(undefined);
     expect(lidded.lidOpen?.from).within(6, 10);
     expect(lidded.lidOpen?.to).within(15, 20);
@@ -120,6 +117,6 @@ describe('forecasting: a store through a day with draws', () => {
   it('names one line a tank, and refuses a heater that holds no store', () => {
     expect(days.clear.lines).deep.equal(['tank 1', 'tank 2']);
     const harp = openJob(defaultJob('harp'));
-    expect(() => storeDay(harp, 0, { month: 5, kind: 'clear' })).throw(RangeError, /no store of its own/);
+    expect(() => storeDays(harp, 0, 5).clear).throw(RangeError, /no store of its own/);
   });
 });

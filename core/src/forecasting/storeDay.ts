@@ -7,7 +7,7 @@ import type { Readout } from '../readout';
 import { type Draw, runStorage, type StorageRun } from '../run';
 import { jobMonths } from '../site';
 import { mainsTemperature } from '../sky';
-import { type Boundary, lidShutBelow, type Storage, type ThermalModel } from '../thermal';
+import { type Boundary, type Storage, type ThermalModel, underLid } from '../thermal';
 import { type DayKind, type WeatherDay, weatherDay } from './weatherDay';
 
 /** A store through one day with what is drawn from it. Hours from midnight, °C. */
@@ -62,11 +62,6 @@ export function dailyDraws({ need, panels }: Job): Draw[] {
 /** A day is in its rhythm once no part of the water is further from where it began than this, K; it is run so often at the most. */
 const rhythm = { within: 0.1, days: 20 } as const;
 
-/** One heater that is its own store through a day of a month (0 to 11), once it has come into that day's rhythm. Throws RangeError for another kind. */
-export function storeDay(open: OpenJob, index: number, query: { month: number; kind: DayKind }): StoreDay {
-  return dayOf(open, { index, storage: storageOf(open, index) }, query);
-}
-
 /** One heater that is its own store through a clear, an average and a bad day of a month (0 to 11). Throws RangeError for another kind. */
 export function storeDays(open: OpenJob, index: number, month: number): Record<DayKind, StoreDay> {
   const storage = storageOf(open, index);
@@ -90,7 +85,7 @@ function dayOf(
   // Every day of the run has the same hours.
   const known = new Map<number, Boundary>();
   const at = (second: number): Boundary => {
-    const boundary = known.get(second % day) ?? metAt(storage, weather, second % day);
+    const boundary = known.get(second % day) ?? underLid(storage, weather.at(second % day));
     known.set(second % day, boundary);
     return boundary;
   };
@@ -126,12 +121,6 @@ function dayOf(
         : undefined,
     unaccounted: run.energy.unaccounted / Math.max(1, Math.abs(run.energy.gathered)),
   };
-}
-
-/** What the store meets at a second of the day: under its lid, where the sun does not pay for opening it. */
-function metAt({ hasLid }: Storage, weather: WeatherDay, second: number): Boundary {
-  const boundary = weather.at(second);
-  return hasLid && boundary.irradiance < lidShutBelow ? { ...boundary, covered: true } : boundary;
 }
 
 /** K by which the part of the water that moved most over a run did. */

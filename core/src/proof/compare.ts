@@ -9,7 +9,7 @@ import { type Plant, predictorOf } from './predict';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 import { compareStanding } from './standing';
 import { steadyReadings } from './steady';
-import { isStore } from './warmUp';
+import { isStore, meanOf } from './warmUp';
 
 export interface Compared {
   rows: Comparison[];
@@ -66,7 +66,7 @@ export function compareReadings(
   const flowing = seen.map(({ reading, build, predicted }, index): Comparison => {
     const fluid = build.plant.fluid ?? 'water';
     const measuredGain = reading.outlet - reading.inlet;
-    const mean = (reading.inlet + reading.outlet) / 2;
+    const mean = meanOf(reading);
     const capacityRate = massFlowOf(reading.flow, reading.inlet, fluid) * fluidState(fluid, mean).heatCapacity;
     const drift = drifts[index] ?? { known: false, rate: 0 };
     const settledGain = measuredGain + (build.capacity * drift.rate) / capacityRate;

@@ -3,7 +3,7 @@ import { sunPosition } from '../sky';
 import { fluidState } from '../thermal';
 import { clearOnPane, type Plant } from './predict';
 import { type Reading, skyShares } from './reading';
-import { isStore } from './warmUp';
+import { isStore, meanOf } from './warmUp';
 
 /** K. A pair of thermometers may say so much with nothing behind it: two that disagree by their own errors. */
 const leastMeant = 1.5;
@@ -52,7 +52,7 @@ export function readingDoubts(plant: Plant, reading: Reading, query: { aperture:
   if (sun > strong && runs && gain < -leastMeant && reading.inlet < reading.air + farWarmer)
     doubt('colder-in-sun', { gain: -gain, sun });
   if (runs && gain > leastMeant) {
-    const { density, heatCapacity } = fluidState(fluid ?? 'water', (reading.inlet + reading.outlet) / 2);
+    const { density, heatCapacity } = fluidState(fluid ?? 'water', meanOf(reading));
     const heat = reading.flow * density * heatCapacity * gain;
     const brought = most * Math.max(sun, stored) * query.aperture;
     if (heat > brought) doubt('more-than-sun', { heat, sun: sun * query.aperture });

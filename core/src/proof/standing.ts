@@ -5,7 +5,7 @@ import { leastSun, plantCapacity } from './drift';
 import { effectsOf, judge } from './effects';
 import { instrumentsOf, type Plant } from './predict';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
-import { riseOver, standingInterval } from './warmUp';
+import { meanOf, riseOver, standingInterval } from './warmUp';
 
 /** s. A warm-up this long in the sun says most. */
 const longWarmUp = 2 * 3600;
@@ -31,7 +31,7 @@ export function compareStanding(
   const drawn = Object.entries(effects).filter(([name]) => !/^(flow|thermometers):/.test(name));
   const spread = momentsOf(drawn.map(([, effect]) => effect));
   const half = ninetyDeviate * Math.sqrt(spread.variance);
-  const measured = (reading.inlet + reading.outlet) / 2 - start;
+  const measured = meanOf(reading) - start;
   const all = momentsOf(Object.values(effects));
   const score = (measured - gain - all.mean) / Math.sqrt(all.variance);
   const sun = mean.irradiance * totalAperture(groups);

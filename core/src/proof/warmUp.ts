@@ -1,5 +1,5 @@
 import type { HeaterGroup } from '../loop';
-import { type Boundary, type Deviates, lidShutBelow, type ThermalModel } from '../thermal';
+import { type Boundary, type Deviates, underLid } from '../thermal';
 import { plantCapacity } from './drift';
 import { clearOnPane, type Plant, readingConditions } from './predict';
 import { type Reading, skyShares } from './reading';
@@ -101,14 +101,10 @@ export function riseOver(
     const { irradiance } = boundary;
     const at = { ...boundary, irradiance: irradiance * (change.sun ?? 1) };
     const net = groups.reduce(
-      (sum, { thermal, count }) => sum + count * thermal.netAtRest(temperature, shut(thermal, at), deviates),
+      (sum, { thermal, count }) => sum + count * thermal.netAtRest(temperature, underLid(thermal, at), deviates),
       0,
     );
     temperature += (net * each) / capacity;
   }
   return temperature - start;
-}
-
-function shut(thermal: ThermalModel, boundary: Boundary): Boundary {
-  return thermal.hasLid && boundary.irradiance < lidShutBelow ? { ...boundary, covered: true } : boundary;
 }

@@ -55,7 +55,7 @@ export { type Effect, momentsOf, ninetyDeviate, valueAt } from './spread';
 export type { ThermalStack } from './stack';
 export { stackConductance, stackFaces } from './stack';
 export { afterExposure, freezingAir, timeToReach } from './still';
-export { lidShutBelow, type StoreDescription } from './store/description';
+export { type StoreDescription, underLid } from './store/description';
 export { beamAt, keptBy, storageHeat, storageResidual } from './store/fitStorage';
 export { type Mirror, type Mirrored, mirrored } from './store/mirror';
 export { mirrorSpread, type StoreModel, storeModel } from './store/storeModel';

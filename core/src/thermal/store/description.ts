@@ -1,9 +1,15 @@
 import type { Range } from '../../catalogue';
+import type { Boundary } from '../contract';
 import type { FlatDescription } from '../flat/description';
 import type { ThermalStack } from '../stack';
 
 /** W/m² on the pane under which a lid is shut: less does not pay for what goes out. Judgement. */
-export const lidShutBelow = 80;
+const lidShutBelow = 80;
+
+/** What a heater meets when its lid is shut as the sun says; one without a lid meets what there is. */
+export function underLid({ hasLid }: { hasLid: boolean }, boundary: Boundary): Boundary {
+  return hasLid && boundary.irradiance < lidShutBelow ? { ...boundary, covered: true } : boundary;
+}
 
 /** Tanks behind glass that are their own absorber and store, in an insulated box with a lid or without. */
 export interface StoreDescription {

@@ -9,13 +9,11 @@ test('from the shelf to a verdict: the demo is changed, cut, measured and judged
   await page.getByRole('heading', { name: 'Gannet Reach showers' }).click();
   await expect(page).toHaveURL(/\/jobs\/gannet-reach-showers\/size$/);
   const gain = await slate(page, /^gain at/).textContent();
-  const risers = page.getByTestId('plan').locator('rect[stroke-width="1"]');
   await expect(page.getByRole('group', { name: 'Risers' }).getByText('10', { exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   await expect(slate(page, /^gain at/)).not.toHaveText(gain ?? '');
   await expect(slate(page, /^gain at/)).toContainText('−');
-  expect(await risers.count()).toBeGreaterThan(8);
 
   await page.getByRole('link', { name: /Cut/ }).click();
   await expect(page.getByRole('article', { name: 'Riser' })).toContainText('18 alike');
@@ -48,7 +46,12 @@ test('a change of risers shows everywhere before the next frame', async ({ page 
   await expect(page.getByTestId('plan').locator('svg')).toBeVisible();
   const before = await page.locator('header').textContent();
   const seen = await page.evaluate(async () => {
-    const count = () => document.querySelectorAll('[data-testid="plan"] rect').length;
+    // A row of like parts is drawn as one path of many outlines.
+    const count = () =>
+      [...document.querySelectorAll('[data-testid="plan"] path')].reduce(
+        (sum, path) => sum + (path.getAttribute('d')?.split('M').length ?? 1) - 1,
+        0,
+      );
     const shapes = count();
     const button = document.querySelector<HTMLButtonElement>('[aria-label="One less: Risers"]');
     button?.click();

@@ -52,21 +52,25 @@ try {
 
   await shelf.goto(`${server.url}/jobs/gannet-reach-showers/size`, { waitUntil: 'networkidle' });
   await shelf.waitForSelector('[aria-label="One less: Risers"]');
-  const frame = await shelf.evaluate(async () => {
-    const times = [];
+  const riser = await shelf.evaluate(async () => {
+    const drawn = [];
+    const whole = [];
     for (let round = 0; round < 30; round += 1) {
       const button = document.querySelector(`[aria-label="One ${round % 2 === 0 ? 'less' : 'more'}: Risers"]`);
       const started = performance.now();
       button.click();
-      // Handlers and drawing are done in the same task; a layout makes it whole.
+      // Handlers and what is drawn at once are done in the same task; a layout makes it whole.
       await Promise.resolve();
       document.body.getBoundingClientRect();
-      times.push(performance.now() - started);
-      await new Promise((resolve) => requestAnimationFrame(resolve));
+      drawn.push(performance.now() - started);
+      // The column and the smaller drawing follow in a task of their own.
+      await new Promise((resolve) => requestIdleCallback(resolve));
+      whole.push(performance.now() - started);
     }
-    return times.sort((a, b) => a - b)[15];
+    return [drawn, whole].map((times) => times.sort((a, b) => a - b)[15]);
   });
-  row('a riser more or less on the bench, all shown', frame, 'ms', 16.7);
+  row('a riser more or less on the bench: plan and slate', riser[0], 'ms', 16.7);
+  row('  and the column beside them', riser[1], 'ms', 50);
 
   const hand = await pointerTimes(browser, `${server.url}/jobs/gannet-reach-showers`);
   for (const { what, limit, middle, worst } of hand.rows) {

@@ -43,8 +43,12 @@ describe('families: anywhere in the whole range of every parameter', () => {
             expect(`${words.headline}${words.detail}${words.remedy}`).not.match(/NaN|undefined|Infinity/);
             if (typeof finding.fix === 'number') expect(Number.isFinite(finding.fix), finding.code).equal(true);
           }
-          for (const { draw } of Object.values(design.drawings))
+          for (const { draw } of Object.values(design.drawings)) {
             expect(writeSvg(draw(), { habit: 'metric' })).not.match(/NaN|undefined|Infinity/);
+            // No paper and no screen takes a width of less than nothing, and what cannot be built is drawn too.
+            for (const shape of draw().shapes)
+              if (shape.kind === 'rect') expect(Math.min(shape.width, shape.height), shape.part).at.least(0);
+          }
           expect(inOrder(design.steps()).length).equal(design.steps().length);
           // What clashes is worked out all the same: no design takes in more than what falls through its opening.
           const state = thermal.state({ ...fairDay, massFlow: 0.02 * Math.max(0.01, thermal.apertureArea) });

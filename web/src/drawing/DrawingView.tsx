@@ -1,12 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import type { Finding } from '@north-pane/core/care';
-import { type Dimension, type Drawing, dimensionLine, extent, type Label, type Shape } from '@north-pane/core/draw';
+import { type Dimension, type Drawing, dimensionLine, extent, type Label } from '@north-pane/core/draw';
 import { fineMarks, formatLength, type Habit } from '@north-pane/core/quantity';
 import type { ReactNode } from 'react';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
 import { DimensionMark, layOutDimension } from './DimensionMark';
 import type { Pull } from './Grip';
+import { likeShapes } from './likeShapes';
 import { type Placing, ShapeMark } from './ShapeMark';
 import { SvgLength } from './SvgLength';
 import { SvgText } from './SvgText';
@@ -82,16 +83,17 @@ export function DrawingView({
         {width > 0 && (
           // biome-ignore lint/a11y/noSvgWithoutTitle: the figure round it has the name; a title here would follow the mouse
           <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} style={{ display: 'block' }}>
-            {keyed(drawing.shapes).map(([key, shape]) =>
-              onLit && shape.part ? (
+            {likeShapes(drawing.shapes).map(({ key, shapes }) => {
+              const part = shapes[0]?.part;
+              return onLit && part ? (
                 // biome-ignore lint/a11y/noStaticElementInteractions: the light follows the mouse only; the parts are named in their list
-                <g key={key} onMouseEnter={() => onLit(shape.part)} onMouseLeave={() => onLit(undefined)}>
-                  <ShapeMark shape={shape} place={place} lit={shape.part === lit} />
+                <g key={key} onMouseEnter={() => onLit(part)} onMouseLeave={() => onLit(undefined)}>
+                  <ShapeMark shapes={shapes} place={place} lit={part === lit} />
                 </g>
               ) : (
-                <ShapeMark key={key} shape={shape} place={place} />
-              ),
-            )}
+                <ShapeMark key={key} shapes={shapes} place={place} />
+              );
+            })}
             {over?.(place)}
             <Labels drawing={drawing} place={place} habit={habit} width={width} height={height} />
             {/* The one in hand over the others; in one list, so that a mark that is being pulled stays the same mark. */}
@@ -164,17 +166,6 @@ const frame = {
   margin: 0,
   overflow: 'hidden',
 } as const;
-
-/** Shapes with a name each: the part that it shows, and which of that part. One riser less moves no other shape's name. */
-function keyed(shapes: readonly Shape[]): [string, Shape][] {
-  const seen = new Map<string, number>();
-  return shapes.map((shape) => {
-    const name = `${shape.layer} ${shape.kind} ${shape.part ?? ''}`;
-    const count = seen.get(name) ?? 0;
-    seen.set(name, count + 1);
-    return [`${name} ${count}`, shape];
-  });
-}
 
 /** px. */
 const entryWidth = 264;

@@ -37,8 +37,10 @@ export interface Placing {
   scale: number;
 }
 
-/** One shape of a drawing, in pixels. */
-export function ShapeMark({ shape, place, lit }: { shape: Shape; place: Placing; lit?: boolean }) {
+/** One shape of a drawing, or a row of like rectangles, in pixels. */
+export function ShapeMark({ shapes, place, lit }: { shapes: readonly Shape[]; place: Placing; lit?: boolean }) {
+  const shape = shapes[0];
+  if (!shape) return null;
   const own = looks[shape.layer];
   const look = lit ? { ...own, stroke: ink('paneText'), width: 3 } : own;
   const common = {
@@ -49,15 +51,7 @@ export function ShapeMark({ shape, place, lit }: { shape: Shape; place: Placing;
   };
   switch (shape.kind) {
     case 'rect':
-      return (
-        <rect
-          x={place.x(shape.x)}
-          y={place.y(shape.y + shape.height)}
-          width={shape.width * place.scale}
-          height={shape.height * place.scale}
-          {...common}
-        />
-      );
+      return <path d={shapes.map((one) => (one.kind === 'rect' ? rectPath(one, place) : '')).join('')} {...common} />;
     case 'circle':
       return (
         <circle cx={place.x(shape.centre.x)} cy={place.y(shape.centre.y)} r={shape.radius * place.scale} {...common} />
@@ -83,4 +77,10 @@ export function ShapeMark({ shape, place, lit }: { shape: Shape; place: Placing;
     default:
       return shape satisfies never;
   }
+}
+
+/** A rectangle as a part of a path. */
+function rectPath({ x, y, width, height }: Extract<Shape, { kind: 'rect' }>, place: Placing): string {
+  const across = width * place.scale;
+  return `M${place.x(x)},${place.y(y)}h${across}V${place.y(y + height)}h${-across}Z`;
 }

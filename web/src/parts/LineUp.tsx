@@ -7,6 +7,7 @@ import { openJob } from '@north-pane/core/job';
 import { formatMoney, formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
 import { Circle, CircleCheckBig } from 'lucide-react';
 import { useId, useMemo } from 'react';
+import { likeShapes } from '../drawing/likeShapes';
 import { type Placing, ShapeMark } from '../drawing/ShapeMark';
 import { Radio, radioFocus } from './Radio';
 
@@ -25,9 +26,8 @@ function Silhouette({ drawing }: { drawing: Drawing }) {
   };
   return (
     <svg width={box.width * scale} height={box.height * scale} aria-hidden>
-      {shapes.map((shape, index) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: shapes have no names of their own and are drawn in order
-        <ShapeMark key={index} shape={shape} place={place} />
+      {likeShapes(shapes).map((like) => (
+        <ShapeMark key={like.key} shapes={like.shapes} place={place} />
       ))}
     </svg>
   );

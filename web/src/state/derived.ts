@@ -1,6 +1,7 @@
 import type { Job } from '@north-pane/core/document';
 import { type WorkedOut, workOut } from '@north-pane/core/figures';
-import { useDocument } from './job';
+import { createContext, useContext } from 'react';
+import { useJob } from './job';
 
 /** Everything that is worked out from a document, once for each document. */
 export type Derived = WorkedOut;
@@ -18,6 +19,14 @@ export function derive(job: Job): Derived {
   return made;
 }
 
+/** What a part of the screen shows in place of the newest: see `Later`. */
+export const LaterDerived = createContext<Derived | undefined>(undefined);
+
 export function useDerived(): Derived {
-  return derive(useDocument());
+  const later = useContext(LaterDerived);
+  // Under `Later` a change of the document alone is no reason to draw.
+  const document = useJob((state) => (later ? undefined : state.document));
+  if (later) return later;
+  if (!document) throw new Error('no job is open');
+  return derive(document);
 }

@@ -21,11 +21,12 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
       // From header to header, as deep in as it goes.
       x: (plateSpan.from + plateSpan.to - layout.riserCut) / 2,
       y: y - tube.outerDiameter / 2,
-      width: layout.riserCut,
+      width: Math.max(0, layout.riserCut),
       height: tube.outerDiameter,
     });
   for (const which of ['cold', 'hot'] as const) {
-    for (const piece of headerSpans(layout, which))
+    // Where two tees meet no piece stands between them.
+    for (const piece of headerSpans(layout, which).filter(({ from, to }) => to > from))
       shapes.push({
         kind: 'rect',
         layer: 'header',

@@ -37,14 +37,16 @@ export function teeDetail(prefix: string, layout: HarpLayout, tee: Tee): Drawing
   return {
     title: `Tees of ${prefix}`,
     shapes: [
-      rect('tube', 'header-piece', tee.runLaying, -half, between, headerTube.outerDiameter),
+      ...(between > 0 ? [rect('tube', 'header-piece', tee.runLaying, -half, between, headerTube.outerDiameter)] : []),
       ...centres.flatMap((x) => [
         rect('header', 'tee', x - reach, -half - wall, 2 * reach, tee.across),
         rect('header', 'tee', x - tube.outerDiameter / 2 - wall, half, tube.outerDiameter + 2 * wall, branchTop - half),
         rect('tube', 'riser', x - tube.outerDiameter / 2, branchTop, tube.outerDiameter, shown),
       ]),
       // How far the piece goes into its sockets.
-      rect('hole', 'header-piece', tee.runLaying, -half, between, headerTube.outerDiameter, true),
+      ...(between > 0
+        ? [rect('hole', 'header-piece', tee.runLaying, -half, between, headerTube.outerDiameter, true)]
+        : []),
     ],
     labels: [
       {

@@ -21,9 +21,14 @@ export function plateSection(
 ): Drawing {
   const { box, glazing, heights, tube, airGap } = layout;
   const prefix = build.id;
-  const shown = layout.runs.slice(0, mostShown);
+  // A plate that is wider than its box begins outside it: the side is seen with the runs that meet it.
+  const from = Math.max(
+    0,
+    layout.runs.findIndex((y) => y + layout.finWidth / 2 > 0),
+  );
+  const shown = layout.runs.slice(from, from + mostShown);
   const last = shown[shown.length - 1] ?? 0;
-  const cut = Math.min(last + layout.pitch / 2, box.outside.width - box.wall);
+  const cut = Math.max(box.wall + layout.pitch, Math.min(last + layout.pitch / 2, box.outside.width - box.wall));
   // Where the pane begins, and the room it has there.
   const paneFrom = (box.outside.width - glazing.pane.width) / 2;
   const seat = paneFrom - glazing.clearance;
@@ -75,7 +80,8 @@ export function plateSection(
       height: layout.thickest,
     });
   const thickness = Math.max(leastDrawn, build.absorber.thickness);
-  shown.forEach((y, index) => {
+  shown.forEach((y, place) => {
+    const index = from + place;
     shapes.push(
       {
         kind: 'rect',

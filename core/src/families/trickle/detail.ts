@@ -8,6 +8,8 @@ const bead = 0.0015;
 /** Two cans where they lap, seen from the side of the strip: the upper one over the lower, the bead between. */
 export function detail(prefix: string, { parameters }: TrickleLayout): Drawing {
   const { height, lap } = parameters;
+  // The bead stays inside the lap, however short that is.
+  const inset = Math.min(0.002, lap / 4);
   const strip = (x: number, y: number) =>
     ({
       kind: 'rect',
@@ -27,9 +29,9 @@ export function detail(prefix: string, { parameters }: TrickleLayout): Drawing {
         kind: 'rect',
         layer: 'insulation',
         part: `${prefix}/lap-silicone`,
-        x: height - lap + 0.002,
+        x: height - lap + inset,
         y: drawn,
-        width: lap - 0.004,
+        width: lap - 2 * inset,
         height: bead,
       },
       {

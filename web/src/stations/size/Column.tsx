@@ -6,7 +6,6 @@ import { Matters } from '../../parts/Matters';
 import { FoldingSection, goToSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useDocument } from '../../state/job';
 import type { Bench } from '../../workers/heavy.worker';
 import { useHeavy } from '../../workers/useHeavy';
 import { Deeper } from './Deeper';
@@ -20,7 +19,7 @@ const SpreadDialog = lazy(async () => ({ default: (await import('./SpreadDialog'
 
 /** What the worker finds of the panel on the bench, a moment behind the drawing. */
 function useBench(): Bench | undefined {
-  const document = useDocument();
+  const { job: document } = useDerived().open;
   const habit = useHabit();
   const { at } = useBenchPanel();
   const key = JSON.stringify([document.panels, document.site, document.loop, at, habit]);
@@ -124,7 +123,7 @@ function MadeOf() {
 }
 
 function Safety() {
-  const { need, loop } = useDocument();
+  const { need, loop } = useDerived().open.job;
   return (
     <FoldingSection title="Loop and safety" shut>
       <LoopSafety need={need} loop={loop} habit={useHabit()} />

@@ -3,8 +3,9 @@ import { type StockFit, sayFit, sayPointFully, type WasteFreePoint } from '@nort
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo, useEffect, useRef, useState } from 'react';
 import { FoldingSection } from '../../parts/Section';
+import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useDocument, useJob } from '../../state/job';
+import { useJob } from '../../state/job';
 import { useWasteFree } from '../../state/wasteFree';
 import { ink } from '../../theme/ink';
 import { type Work, workLine } from '../../workers/cutWork';
@@ -17,7 +18,7 @@ type Asked = 'stretch' | 'shrink' | 'together';
 /** Where the dimension in hand wastes less, and ways for the whole panel to use its stock up. */
 export function WasteNothing() {
   const habit = useHabit();
-  const job = useDocument();
+  const { job } = useDerived().open;
   const bench = useBenchPanel();
   const held = heldOf(
     bench.panel.design,
@@ -109,7 +110,7 @@ const Asks = memo(function Asks({ busy, onAsk }: { busy: boolean; onAsk: { curre
 });
 
 function Points({ points, habit }: { points: readonly WasteFreePoint[]; habit: Habit }) {
-  const { currency } = useDocument();
+  const { currency } = useDerived().open.job;
   const bench = useBenchPanel();
   const held = heldOf(
     bench.panel.design,
@@ -148,7 +149,7 @@ const none: Record<Asked, string> = {
 };
 
 function Fits({ asked, fits, habit }: { asked: Asked; fits: readonly StockFit[]; habit: Habit }) {
-  const { currency } = useDocument();
+  const { currency } = useDerived().open.job;
   const changeAll = useJob((state) => state.changeAll);
   if (fits.length === 0)
     return (

@@ -4,6 +4,7 @@ import { formatQuantity } from '@north-pane/core/quantity';
 import type { ThermalModel } from '@north-pane/core/thermal';
 import { type ReactNode, useEffect, useLayoutEffect, useMemo } from 'react';
 import { Tape } from '../../drawing/Tape';
+import { Later } from '../../parts/Later';
 import { usePhone } from '../../parts/usePhone';
 import { useSize } from '../../parts/useSize';
 import { useHabit } from '../../state/habit';
@@ -37,7 +38,9 @@ export default function Size() {
             <ShadeSwitch />
             <Plan />
           </Box>
-          <SunPaths />
+          <Later>
+            <SunPaths />
+          </Later>
           <Flex
             h={{ base: 'auto', lg: '178px' }}
             direction={{ base: 'column', lg: 'row' }}
@@ -52,7 +55,9 @@ export default function Size() {
               position="relative"
               data-testid="section"
             >
-              <UnderPlan />
+              <Later>
+                <UnderPlan />
+              </Later>
             </Box>
             <Box w={{ base: '100%', lg: '276px' }} flexShrink={0} contain="layout style">
               <PanelServiceMargins />
@@ -72,7 +77,9 @@ export default function Size() {
           aria-label="Readouts"
           data-scrolls="column"
         >
-          <Column />
+          <Later>
+            <Column />
+          </Later>
         </Box>
       </Flex>
       <Foot>

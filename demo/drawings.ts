@@ -18,17 +18,17 @@ export function drawings(): Record<string, string> {
       files[`drawings/${family}-${view}.svg`] = writeSvg(draw(), { habit });
   }
   const job = defaultJob('harp');
-  const [panel] = job.panels;
+  const panel = job.heaters['panel-a'];
   if (!panel) return files;
   const bent = openJob({
     ...job,
-    panels: [
-      {
+    heaters: {
+      'panel-a': {
         ...panel,
         box: standardChoice('box', 'folded-edge', habit),
         mount: { kind: 'hinged-frame', parameters: {} },
       },
-    ],
+    },
   });
   const edge = bent.panels[0]?.design.drawings.bent;
   if (edge) files['drawings/folded-edge-bent.svg'] = writeSvg(edge.draw(), { habit });

@@ -4,7 +4,7 @@ import { beginJob, type Job } from '@north-pane/core/document';
 export function gannetReach(): Job {
   const where = { latitude: -40.9, longitude: 172.9, zone: 'Pacific/Auckland' };
   const job = beginJob('harp', { units: 'metric', name: 'Gannet Reach showers', where });
-  const panel = job.panels[0];
+  const panel = job.heaters['panel-a'];
   if (!panel?.glazing || !panel.box) throw new Error('a harp has a pane and a box');
   return {
     ...job,
@@ -15,7 +15,7 @@ export function gannetReach(): Job {
       longitude: 172.9,
       elevation: 4,
       zone: 'Pacific/Auckland',
-      standing: { aim: 12, tilts: [{ name: 'roof frame', tilt: 41 }] },
+      standing: { aim: 12, tilts: { 'tilt-a': { order: 0, name: 'roof frame', tilt: 41 } } },
       // Low hills across the inlet, higher ones behind the village in the west; the sea lies open in the north.
       horizon: [
         { azimuth: 10, elevation: 1 },
@@ -30,8 +30,8 @@ export function gannetReach(): Job {
       climate: { kind: 'broad', type: 'maritime' },
     },
     need: { kind: 'showers', volumePerDay: 0.18, target: 42, drinking: false, frost: true },
-    panels: [
-      {
+    heaters: {
+      'panel-a': {
         ...panel,
         count: 2,
         parameters: {
@@ -44,8 +44,8 @@ export function gannetReach(): Job {
         },
         glazing: { ...panel.glazing, parameters: { ...panel.glazing.parameters, length: 2, width: 1.1 } },
       },
-    ],
-    stores: [{ id: 'tank-a', kind: 'tank', volume: 0.25 }],
+    },
+    stores: { 'tank-a': { kind: 'tank', volume: 0.25 } },
     loop: {
       kind: 'drain-back',
       connection: 'parallel',

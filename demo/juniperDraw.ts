@@ -6,14 +6,14 @@ const inch = 0.0254;
 export function juniperDraw(): Job {
   const where = { latitude: 36.6, longitude: -105.8, zone: 'America/Denver' };
   const job = beginJob('batch-box', { units: 'imperial', name: 'Juniper Draw wash-down', where });
-  const panel = job.panels[0];
+  const panel = job.heaters['panel-a'];
   if (!panel) throw new Error('a job begins with a heater');
   return {
     ...job,
     site: {
       ...job.site,
       elevation: 2000,
-      standing: { aim: 180, tilts: [{ name: 'south of the milking shed', tilt: 45 }] },
+      standing: { aim: 180, tilts: { 'tilt-a': { order: 0, name: 'south of the milking shed', tilt: 45 } } },
       // A ridge in the east, the shed's gable in the west.
       horizon: [
         { azimuth: 80, elevation: 8 },
@@ -25,8 +25,8 @@ export function juniperDraw(): Job {
       climate: { kind: 'broad', type: 'highland' },
     },
     need: { kind: 'washing', volumePerDay: 0.2, target: 60, drinking: false, frost: true },
-    panels: [
-      {
+    heaters: {
+      'panel-a': {
         ...panel,
         parameters: {
           ...panel.parameters,
@@ -41,8 +41,8 @@ export function juniperDraw(): Job {
           lidAngle: 105,
         },
       },
-    ],
-    stores: [],
+    },
+    stores: {},
     loop: { ...job.loop, mixing: true },
   };
 }

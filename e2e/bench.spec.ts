@@ -10,7 +10,7 @@ test('a dimension is typed in place, in any unit', async ({ page }) => {
   await field.press('Enter');
   await expect(page.getByTestId('tape-value')).toContainText('riser, clear of headers 1 803 mm');
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.riserClear).toBeCloseTo(71 * 0.0254, 6);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserClear).toBeCloseTo(71 * 0.0254, 6);
 });
 
 const refused: [typed: string, words: string][] = [

@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import { foldEvents, type ShopEvent } from '@north-pane/core/shoplog';
 import { test as base, expect, type Page } from '@playwright/test';
 
 interface Watch {
@@ -54,17 +55,24 @@ export async function stored(page: Page, id: string) {
     version: number;
     document: {
       name: string;
-      panels: { parameters: Record<string, number>; count: number }[];
-      decisions: { ticks: Record<string, number> };
+      decisions: object;
+      heaters: Record<string, { parameters: Record<string, number>; count: number }>;
       site: {
         latitude: number;
         longitude: number;
-        standing: { aim: number; tilts: { tilt: number }[]; front?: { spacing: number } };
+        standing: { aim: number; tilts: Record<string, { tilt: number }>; front?: { spacing: number } };
         horizon: { azimuth: number; elevation: number }[];
         climate: { kind: string; weather?: number } | null;
       };
     };
   };
+}
+
+/** How a job stands in the shop, by its log as the server has it. */
+export async function storedShop(page: Page, id: string) {
+  const answer = await page.request.get(`/api/jobs/${id}/events`, { maxRetries: 2 });
+  const { events } = (await answer.json()) as { events: ShopEvent[] };
+  return foldEvents(events);
 }
 
 /** Waits until everything that was changed is on the server. */

@@ -1,4 +1,4 @@
-import { accessible, beginJob, expect, saved, stored, test } from './bench';
+import { accessible, beginJob, expect, saved, stored, storedShop, test } from './bench';
 
 test('the build is walked step by step, and the ticks are kept', async ({ page }) => {
   const id = await beginJob(page, 'First harp', 'build');
@@ -14,10 +14,7 @@ test('the build is walked step by step, and the ticks are kept', async ({ page }
   await expect(card).toContainText('Water and not air');
   await page.getByRole('checkbox', { name: 'Done: Drill the headers' }).click();
   await saved(page);
-  expect(Object.keys((await stored(page, id)).document.decisions.ticks)).toEqual([
-    'panel-a/step/cut',
-    'panel-a/step/drill',
-  ]);
+  expect(Object.keys((await storedShop(page, id)).steps)).toEqual(['panel-a/step/cut', 'panel-a/step/drill']);
   await page.reload();
   await expect(page.getByText('2 of 13 done')).toBeVisible();
   // Another unit habit writes the checks in its own marks; undo takes the last tick off again.
@@ -55,13 +52,13 @@ test('a dimension is pulled at its end, stops at the marks, and is one step of u
   for (let step = 1; step <= 8; step += 1) await page.mouse.move(x - 6 * step, y);
   await page.mouse.up();
   await saved(page);
-  const pulled = (await stored(page, id)).document.panels[0]?.parameters.riserClear ?? 0;
+  const pulled = (await stored(page, id)).document.heaters['panel-a']?.parameters.riserClear ?? 0;
   expect(pulled).toBeLessThan(1.85);
   expect(pulled).toBeGreaterThan(1);
   expect(Math.abs(pulled * 1000 - Math.round(pulled * 1000))).toBeLessThan(1e-6);
   await page.getByRole('button', { name: 'Undo' }).click();
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.riserClear).toBeCloseTo(1.882, 9);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserClear).toBeCloseTo(1.882, 9);
   // Pulled past what fits, it stops there and nothing clashes.
   await page.mouse.move(x, y);
   await page.mouse.down();

@@ -69,7 +69,7 @@ test('what is changed is there after a reload, at the same station, and can be u
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   await page.keyboard.press('Control+z');
   await saved(page);
-  await expect.poll(async () => (await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(11);
+  await expect.poll(async () => (await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(11);
   await page.keyboard.press('4');
   await expect(page).toHaveURL(/\/cut$/);
   await page.reload();

@@ -104,7 +104,7 @@ test('the tilt is dragged by its knob, the picture at once and the job when the 
   const tilt = Number(await knob.getAttribute('aria-valuenow'));
   expect(tilt).toBeLessThan(35);
   await saved(page);
-  expect((await stored(page, id)).document.site.standing.tilts[0]?.tilt).toBe(tilt);
+  expect((await stored(page, id)).document.site.standing.tilts['tilt-a']?.tilt).toBe(tilt);
   await page.keyboard.press('Control+z');
   await expect(knob).toHaveAttribute('aria-valuenow', '45');
 });
@@ -184,10 +184,10 @@ test('a smaller pane is refused with a way to fit it, which is one edit and one 
   await expect(width).toContainText('900');
   await expect(slate(page, /^clashes/)).toHaveText(/^0/);
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(9);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(9);
   await page.getByRole('button', { name: 'Undo' }).click();
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(12);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(12);
   await expect(width).toContainText('1 124'.replace(' ', '\u00a0'));
 });
 

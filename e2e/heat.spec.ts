@@ -40,7 +40,7 @@ test('a wider header shares the water better, and one undo takes it back', async
   await water.getByRole('button', { name: /^35 × 1\.2 copper/ }).click();
   await expect(ratio).not.toHaveText(before ?? '');
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.headerTube).toBe('en-1057-35x1.2');
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.headerTube).toBe('en-1057-35x1.2');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(ratio).toHaveText(before ?? '');
 });
@@ -100,7 +100,7 @@ test('limits that rise move every figure, and come off again', async ({ page }) 
   await dialog.getByRole('button', { name: 'Done' }).click();
   await expect(factor).not.toHaveText(before ?? '');
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]).toMatchObject({
+  expect((await stored(page, id)).document.heaters['panel-a']).toMatchObject({
     known: { bond: { low: 3, likely: 5, high: 9, kind: 'judgement' } },
   });
   await page.getByRole('button', { name: 'Show and set the limits' }).click();
@@ -133,9 +133,9 @@ test('a bond test by hand is laid over what was built and not over what is drawn
   await saved(page);
   const { document } = await stored(page, id);
   expect(document).toMatchObject({
-    asBuilt: [{ path: ['panels', 0, 'known'], value: { bond: { kind: 'measured' } } }],
+    asBuilt: [{ path: ['heaters', 'panel-a', 'known'], value: { bond: { kind: 'measured' } } }],
   });
-  expect(document.panels[0]).not.toHaveProperty('known');
+  expect(document.heaters['panel-a']).not.toHaveProperty('known');
   await page.getByRole('button', { name: 'Take off: Bond of tube and plate' }).click();
   await expect(page.getByText('Nothing yet. A bond, a pane or a plate')).toBeVisible();
 });

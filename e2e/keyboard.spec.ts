@@ -16,7 +16,7 @@ test('the bench is worked without a mouse', async ({ page }) => {
   await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('tape-value')).toContainText('87 mm');
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.pitch).toBeCloseTo(0.087, 9);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.pitch).toBeCloseTo(0.087, 9);
 });
 
 test('stations, undo and redo go by key from anywhere but a field', async ({ page }) => {
@@ -152,7 +152,7 @@ test('Ctrl Z after typing and Enter takes the edit back; while half typed it und
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Escape');
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.entry).toBeCloseTo(0.007, 9);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.entry).toBeCloseTo(0.007, 9);
 });
 
 test('the list of keys tells what the thing in hand takes, and is there on the shelf', async ({ page }) => {

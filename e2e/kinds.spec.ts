@@ -46,7 +46,10 @@ test('a pane-first serpentine: the pane is typed, all else fills it, and a dry f
   }
   await expect(page.locator('#finding-dry-fit-first')).toHaveCount(0);
   await saved(page);
-  const kept = (await stored(page, id)).document.panels[0]?.parameters as { dryStub: number; dryPitch: number };
+  const kept = (await stored(page, id)).document.heaters['panel-a']?.parameters as {
+    dryStub: number;
+    dryPitch: number;
+  };
   expect(kept.dryStub).toBeCloseTo(0.06, 7);
   expect(kept.dryPitch).toBeCloseTo(0.087, 7);
   await page.getByRole('link', { name: /^4 Cut/ }).click();
@@ -68,7 +71,7 @@ test('a harp becomes a serpentine and says what stays behind; up the slope it do
   await page.getByLabel('Tubes lie').selectOption('up');
   await expect(page.locator('#finding-panel-holds-water')).toContainText('it freezes there');
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]).toMatchObject({ family: 'serpentine', turned: false });
+  expect((await stored(page, id)).document.heaters['panel-a']).toMatchObject({ family: 'serpentine', turned: false });
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('12 risers,')).toBeVisible();
@@ -140,5 +143,5 @@ test('a stand is chosen, drawn from the side, and says what the wind does', asyn
   await page.getByRole('link', { name: /^4 Cut/ }).click();
   await expect(page.getByText('Prop').first()).toBeVisible();
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]).toMatchObject({ mount: { kind: 'hinged-frame' } });
+  expect((await stored(page, id)).document.heaters['panel-a']).toMatchObject({ mount: { kind: 'hinged-frame' } });
 });

@@ -93,7 +93,7 @@ test('readings stay with what was built when the drawing moves on', async ({ pag
   await page.getByRole('link', { name: /Size/ }).click();
   for (let less = 0; less < 4; less += 1) await page.getByRole('button', { name: 'One less: Risers' }).click();
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(8);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(8);
   await page.getByRole('link', { name: /Prove/ }).click();
   await expect(page.getByTestId('verdict')).toHaveText(before ?? '');
 });

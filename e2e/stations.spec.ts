@@ -1,4 +1,4 @@
-import { accessible, beginJob, expect, saved, stored, test } from './bench';
+import { accessible, beginJob, expect, saved, storedShop, test } from './bench';
 
 const stations = ['place', 'size', 'cut', 'build', 'forecast', 'prove'];
 const sizes = [
@@ -92,7 +92,7 @@ test('pieces are ticked off on a phone and stay so through a change of design', 
   await page.getByRole('link', { name: /Cut/ }).click();
   await expect(page.getByRole('checkbox', { name: 'Riser 3 of 11' })).toBeChecked();
   await saved(page);
-  expect((await stored(page, id)).document.decisions.ticks).toEqual({ 'panel-a/riser': 3 });
+  expect((await storedShop(page, id)).made).toEqual({ 'panel-a/riser': 3 });
 });
 
 test('the lists go to the shop as CSV, and a price of one’s own changes the sum', async ({ page }) => {

@@ -34,11 +34,11 @@ test('two windows on the same field: asked, and the choice stands', async ({ pag
   await other.getByRole('button', { name: 'One less: Risers' }).click();
   await saved(other);
   await page.getByRole('button', { name: 'One more: Risers' }).click();
-  const dialog = page.getByRole('alertdialog');
-  await expect(dialog).toContainText('yours 13, theirs 11');
-  await dialog.getByRole('button', { name: 'Keep mine' }).click();
+  const asked = page.getByRole('alert', { name: 'Changed in two places' });
+  await expect(asked).toContainText('Risers was changed by another hand too: yours 13, theirs 11.');
+  await asked.getByRole('button', { name: 'Keep mine: 13' }).click();
   await saved(page);
-  expect((await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(13);
+  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(13);
 });
 
 test('a server that is away loses nothing', async ({ page, context, watch }) => {
@@ -49,13 +49,14 @@ test('a server that is away loses nothing', async ({ page, context, watch }) => 
   );
   watch.provoke(500);
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await expect(page.getByText(/Not saved yet\..*kept in this browser/)).toBeVisible();
+  await expect(page.locator('header').getByText(/offline, 1 waits$/)).toBeVisible();
+  await expect(page.getByText(/does not answer: 1 edit waits in this browser/)).toBeVisible();
   expect((await stored(page, id)).version).toBe(1);
   await context.unroute('**/api/jobs/*/changes');
   // A fresh window takes up what was laid by.
   await page.reload();
   await expect(page.getByRole('group', { name: 'Risers' }).getByText('11', { exact: true })).toBeVisible();
-  await expect.poll(async () => (await stored(page, id)).document.panels[0]?.parameters.riserCount).toBe(11);
+  await expect.poll(async () => (await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(11);
 });
 
 test('a change that the server refuses is told, and not sent again by itself', async ({ page, context, watch }) => {
@@ -67,12 +68,13 @@ test('a change that the server refuses is told, and not sent again by itself', a
   });
   watch.provoke(422);
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await expect(page.getByText(/Not saved yet\. The change does not make a sound job\./)).toBeVisible();
+  const asked = page.getByRole('alert', { name: 'Changed in two places' });
+  await expect(asked).toContainText('yours, 11, was not taken: The change does not make a sound job.');
   // Longer than the pause between two tries at a server that does not answer.
   await page.waitForTimeout(5000);
   expect(sent).toBe(1);
   await context.unroute('**/api/jobs/*/changes');
-  await page.getByRole('button', { name: 'One less: Risers' }).click();
+  await asked.getByRole('button', { name: 'Keep mine: 11' }).click();
   await saved(page);
 });
 

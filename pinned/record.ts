@@ -1,6 +1,6 @@
 // Records what random jobs of every kind of heater and the demo give now, over the files of this folder: npm run pin, or
 // npm run pin -- harp for one. A commit that does so says which figure was wrong and why it moved.
-import { defaultJob, type Job, parseJob } from '@north-pane/core/document';
+import { defaultJob, type Job, parseJob, tiltsOf } from '@north-pane/core/document';
 import { families } from '@north-pane/core/families';
 import * as fc from 'fast-check';
 import { anyPanel } from '../core/src/families/anyPanel.fixture';
@@ -27,9 +27,17 @@ function anyJob(family: keyof typeof families): fc.Arbitrary<Job> {
       units,
       site: {
         ...base.site,
-        standing: { ...base.site.standing, tilts: base.site.standing.tilts.map((one) => ({ ...one, tilt })) },
+        standing: {
+          ...base.site.standing,
+          tilts: Object.fromEntries(tiltsOf(base.site).map(({ id, ...one }) => [id, { ...one, tilt }])),
+        },
       },
-      panels: panels.map(([panel, count], index) => ({ ...panel, id: `panel-${index}`, count, known: undefined })),
+      heaters: Object.fromEntries(
+        panels.map(([{ id: _, ...panel }, count], order) => [
+          `panel-${order}`,
+          { ...panel, order, count, known: undefined },
+        ]),
+      ),
       loop: { ...base.loop, ...loop },
     }))
     .map((job) => parseJob(JSON.parse(JSON.stringify(job))))

@@ -145,7 +145,7 @@ try {
       study: median(3, () =>
         core.studyStanding(sky, place, { latitude: reach.latitude, standing: { aim: 12, tilt: 38 } }),
       ),
-      risers: job.panels[0].parameters.riserCount,
+      risers: job.heaters['panel-a'].parameters.riserCount,
       figures: median(200, () => core.evaluateJob(job)),
       bands: median(3, () => core.evaluateBands(job, {}, { samples: 200, seed: 1 })),
       manifold: median(100, () => core.manifoldFlow(panel)),

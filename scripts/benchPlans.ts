@@ -62,8 +62,8 @@ async function lengths(pieces: number, kinds: number, seeds: readonly number[]) 
 await lengths(40, 8, [1]);
 const usual = await lengths(200, 30, [77, 154, 231, 308, 385]);
 const large = await lengths(1000, 60, [5]);
-const panel = defaultJob('harp');
-const pitch = editableDimensions(openJob(panel), 0).find(({ id }) => id === 'pitch');
+const panel = openJob(defaultJob('harp'));
+const pitch = editableDimensions(panel, 0).find(({ id }) => id === 'pitch');
 const sweep = pitch ? await timed(() => sweepDimension(panel, 0, pitch, 'metric')) : Number.NaN;
 const next = evenly(9);
 const sheet = await timed(() =>

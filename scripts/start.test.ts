@@ -74,7 +74,7 @@ async function interrupt(run: Run): Promise<void> {
 }
 
 const jobs = async (port: number) =>
-  (await (await fetch(`http://localhost:${port}/api/jobs`)).json()) as { id: string; name: string }[];
+  ((await (await fetch(`http://localhost:${port}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] }).jobs;
 const begin = (port: number, name: string) =>
   fetch(`http://localhost:${port}/api/jobs`, {
     method: 'POST',

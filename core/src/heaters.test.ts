@@ -26,7 +26,7 @@ const boundaries: fc.Arbitrary<Boundary> = fc
 const standing = Object.values<Family>(families).flatMap((family) =>
   (['metric', 'imperial'] as const).map((habit) => {
     const panel: HeaterDocument = { id: 'a', ...family.standard(habit) };
-    return { name: `${family.id}, ${habit}`, thermal: family.open(panel, 'panels.0').thermal };
+    return { name: `${family.id}, ${habit}`, thermal: family.open(panel, 'heaters.panel-a').thermal };
   }),
 );
 
@@ -137,7 +137,7 @@ describe('thermal: what every kind of heater keeps', () => {
     for (const family of Object.values<Family>(families))
       fc.assert(
         fc.property(anyPanel(family), boundaries, (panel, any) => {
-          const { thermal } = family.open(panel, 'panels.0');
+          const { thermal } = family.open(panel, 'heaters.panel-a');
           if (!(thermal.apertureArea > 0.01)) return;
           for (const massFlow of [0, any.massFlow * thermal.apertureArea]) {
             const state = thermal.state({ ...any, massFlow });

@@ -49,16 +49,16 @@ describe('job: the document', () => {
       }
   });
   const wrong: [path: string, value: unknown, message: RegExp][] = [
-    ['panels.0.parameters.pitch', -0.1, /at least 30 mm/],
-    ['panels.0.parameters.pitch', 'wide', /must be a number/],
-    ['panels.0.parameters.riserCount', 2.5, /whole number/],
-    ['panels.0.parameters.riserTube', 'garden-hose', /no such tube/],
-    ['panels.0.family', 'kettle', /no kind of heater/],
-    ['panels.0.absorber.kind', 'toast', /must be one of: soldered-foil, nested-fins, snap-tracks/],
-    ['panels.0.glazing.parameters.length', 9, /at most 3 200 mm/],
+    ['heaters.panel-a.parameters.pitch', -0.1, /at least 30 mm/],
+    ['heaters.panel-a.parameters.pitch', 'wide', /must be a number/],
+    ['heaters.panel-a.parameters.riserCount', 2.5, /whole number/],
+    ['heaters.panel-a.parameters.riserTube', 'garden-hose', /no such tube/],
+    ['heaters.panel-a.family', 'kettle', /no kind of heater/],
+    ['heaters.panel-a.absorber.kind', 'toast', /must be one of: soldered-foil, nested-fins, snap-tracks/],
+    ['heaters.panel-a.glazing.parameters.length', 9, /at most 3 200 mm/],
     ['site.latitude', 91, /-90 to 90/],
     ['site.zone', 'Atlantis/Capital', /no such time zone/],
-    ['site.standing.tilts', [], /one tilt/],
+    ['site.standing.tilts', {}, /one tilt/],
     ['shop.kerfs.timber', 0.5, /0 to 10 mm/],
     ['name', '   ', /not be empty/],
     ['version', 99, /newer North Pane/],
@@ -73,18 +73,18 @@ describe('job: the document', () => {
   it('refuses fields that it does not know, and things that are no job', () => {
     expect(errors({ ...job, colour: 'red' })).length(1);
     for (const thing of [null, 7, 'job', [], {}]) expect(errors(thing)).length(1);
-    expect(errors(set('panels.0.parameters.wings', 2))[0]?.path).equal('panels.0.parameters');
+    expect(errors(set('heaters.panel-a.parameters.wings', 2))[0]?.path).equal('heaters.panel-a.parameters');
   });
   it('publishes a JSON Schema', () => {
-    expect(jobJsonSchema()).property('properties').include.keys('panels', 'site', 'shop');
+    expect(jobJsonSchema()).property('properties').include.keys('heaters', 'site', 'shop');
   });
   it('lays what was built over what was drawn', () => {
     const built = asBuilt({
       ...job,
-      asBuilt: [{ path: ['panels', 0, 'parameters', 'pitch'], value: 0.088, source: 'measured' }],
+      asBuilt: { '/heaters/panel-a/parameters/pitch': { value: 0.088, source: 'measured' } },
     });
-    expect(valueAtPath(built, ['panels', 0, 'parameters', 'pitch'])).equal(0.088);
-    expect(valueAtPath(job, ['panels', 0, 'parameters', 'pitch'])).equal(0.089);
+    expect(valueAtPath(built, ['heaters', 'panel-a', 'parameters', 'pitch'])).equal(0.088);
+    expect(valueAtPath(job, ['heaters', 'panel-a', 'parameters', 'pitch'])).equal(0.089);
   });
 });
 
@@ -103,30 +103,30 @@ describe('job: changes', () => {
     );
   });
   it('to different fields of two people both stand', () => {
-    const mine = changesBetween(job, set('panels.0.parameters.pitch', 0.1));
+    const mine = changesBetween(job, set('heaters.panel-a.parameters.pitch', 0.1));
     const theirs = set('site.standing.aim', 190);
     const merged = mergeChanges(theirs, mine);
     if (!merged.ok) throw new Error('conflict');
-    expect(valueAtPath(merged.document, pathSteps('panels.0.parameters.pitch'))).equal(0.1);
+    expect(valueAtPath(merged.document, pathSteps('heaters.panel-a.parameters.pitch'))).equal(0.1);
     expect(merged.document.site.standing.aim).equal(190);
   });
   it('to the same field are a conflict that names it, and nothing is set', () => {
     const mine: Change[] = [
-      ...changesBetween(job, set('panels.0.parameters.pitch', 0.1)),
+      ...changesBetween(job, set('heaters.panel-a.parameters.pitch', 0.1)),
       ...changesBetween(job, set('name', 'Mine')),
     ];
-    const merged = mergeChanges(set('panels.0.parameters.pitch', 0.08), mine);
+    const merged = mergeChanges(set('heaters.panel-a.parameters.pitch', 0.08), mine);
     expect(merged).deep.equal({
       ok: false,
-      conflicts: [{ path: ['panels', 0, 'parameters', 'pitch'], yours: 0.1, theirs: 0.08 }],
+      conflicts: [{ path: ['heaters', 'panel-a', 'parameters', 'pitch'], yours: 0.1, theirs: 0.08 }],
     });
   });
   it('to the same value are none', () => {
-    const same = set('panels.0.parameters.pitch', 0.1);
+    const same = set('heaters.panel-a.parameters.pitch', 0.1);
     expect(mergeChanges(same, changesBetween(job, same))).deep.equal({ ok: true, document: same });
   });
   it('share what they do not touch, and refuse a path through nothing', () => {
-    const next = set('panels.0.parameters.pitch', 0.1);
+    const next = set('heaters.panel-a.parameters.pitch', 0.1);
     expect(next.shop).equal(job.shop);
     expect(() => withValueAt(job, ['name', 'first'], 1)).throw(RangeError);
     expect(() => withValueAt(job, ['__proto__', 'x'], 1)).throw(RangeError);
@@ -188,14 +188,14 @@ describe('job: figures', () => {
     expect(seen).at.least(4);
   });
   it('double for two panels alike, gain and pressure apart', () => {
-    const two = wholeFigures(set('panels.0.count', 2));
+    const two = wholeFigures(set('heaters.panel-a.count', 2));
     for (const name of ['apertureArea', 'usefulHeat', 'waterVolume', 'dryMass', 'massFlow'] as const)
       expect(two[name], name).closeTo(2 * figures[name], 1e-6 * Math.abs(figures[name]));
     expect(two.gain).closeTo(figures.gain, 1e-9);
     expect(two.pressureDrop ?? Number.NaN).closeTo(figures.pressureDrop ?? 0, 1e-9);
   });
   it('in series come out hotter and less efficient at the same flow through each', () => {
-    const two = set('panels.0.count', 2);
+    const two = set('heaters.panel-a.count', 2);
     const series = wholeFigures({ ...two, loop: { ...two.loop, connection: 'series' } });
     expect(series.gain).within(1.8 * figures.gain, 2 * figures.gain);
     expect(series.efficiency).below(figures.efficiency);
@@ -242,7 +242,7 @@ describe('job: bands', () => {
   });
   it('are wider for a bond that nobody can be sure of', () => {
     const loose = wholeBands(
-      set('panels.0.absorber', { kind: 'snap-tracks', parameters: { track: 'track-100', bed: 'dry' } }),
+      set('heaters.panel-a.absorber', { kind: 'snap-tracks', parameters: { track: 'track-100', bed: 'dry' } }),
       {},
       { samples: 120, seed: 3 },
     );
@@ -257,7 +257,7 @@ describe('job: things to look at', () => {
       for (const code of Object.keys(family.words)) expect(allWords).property(code);
   });
   it('warn of foam that cooks and of soft joints under pressure', () => {
-    const foam = set('panels.0.box.parameters.insulation', 'polyiso-50');
+    const foam = set('heaters.panel-a.box.parameters.insulation', 'polyiso-50');
     const [cooks] = jobFindings(openJob(foam));
     expect(cooks?.code).equal('material-cooks');
     if (cooks) expect(sayFinding(cooks, 'metric').detail).match(/reaches 1[23]\d.*stands 120/s);

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { jobFindings, sayFinding } from './cautions';
-import { defaultJob, parseJob, withValueAt } from './document';
+import { defaultJob, heatersOf, parseJob, withValueAt } from './document';
+import { heatersFrom } from './document/heaters.fixture';
 import { changeKind, type Family, families, type HeaterDocument } from './families';
 import { fitRuns } from './families/plate/fit';
 import { assess } from './figures';
@@ -16,7 +17,7 @@ const panel = (change: Record<string, unknown> = {}, others: Partial<HeaterDocum
   return { id: 'panel-a', ...standard, ...others, parameters: { ...standard.parameters, ...change } };
 };
 const open = (change: Record<string, unknown> = {}, others: Partial<HeaterDocument> = {}) =>
-  families.serpentine.open(panel(change, others), 'panels.0');
+  families.serpentine.open(panel(change, others), 'heaters.panel-a');
 const serialOf = ({ hydraulic }: ReturnType<typeof open>) => {
   if (!hydraulic || !('description' in hydraulic)) throw new Error('no serial water');
   return (hydraulic as SerialModel).description;
@@ -145,7 +146,7 @@ describe('serpentine: over the whole range', () => {
     const drop = (change: Record<string, unknown>) => {
       const job = {
         ...defaultJob('serpentine'),
-        panels: [{ ...defaultJob('serpentine').panels[0], ...panel(change) }],
+        heaters: heatersFrom([{ ...heatersOf(defaultJob('serpentine'))[0], ...panel(change) }]),
       };
       return wholeFigures(job as ReturnType<typeof defaultJob>);
     };
@@ -181,7 +182,7 @@ describe('families: a panel fitted to its pane', () => {
                 ...(glazing ? { glazing } : {}),
               });
               const clashes = family
-                .open(fitted, 'panels.0')
+                .open(fitted, 'heaters.panel-a')
                 .findings.filter(({ severity, code }) => severity === 'clash' && code !== 'exit-hole-meets-screw');
               expect(clashes).deep.equal([]);
             },
@@ -193,7 +194,7 @@ describe('families: a panel fitted to its pane', () => {
 
 describe('families: one kind made into another', () => {
   it('keeps pane, box, absorber and sizes of the same name, and says what it leaves', () => {
-    const harp = { ...defaultJob('harp').panels[0], count: 3 } as HeaterDocument;
+    const harp = { ...heatersOf(defaultJob('harp'))[0], count: 3 } as HeaterDocument;
     const glazing = { kind: 'twin-wall', parameters: { ...families.harp.standard('metric').glazing?.parameters } };
     const wide = {
       ...harp,
@@ -207,21 +208,25 @@ describe('families: one kind made into another', () => {
     expect(kept).include.members(['pane', 'box', 'absorber', 'air gap']);
     expect(left).include.members(['header tube', 'riser entry']);
     expect(families.serpentine.problems(made)).deep.equal([]);
-    const clashes = families.serpentine.open(made, 'panels.0').findings.filter(({ severity }) => severity === 'clash');
+    const clashes = families.serpentine
+      .open(made, 'heaters.panel-a')
+      .findings.filter(({ severity }) => severity === 'clash');
     expect(clashes).deep.equal([]);
   });
   it('goes there and back without a clash', () => {
-    const there = changeKind(defaultJob('harp').panels[0] as HeaterDocument, 'serpentine', 'metric').panel;
+    const there = changeKind(heatersOf(defaultJob('harp'))[0] as HeaterDocument, 'serpentine', 'metric').panel;
     const back = changeKind(there, 'harp', 'metric').panel;
     expect(families.harp.problems(back)).deep.equal([]);
-    expect(families.harp.open(back, 'panels.0').findings.filter(({ severity }) => severity === 'clash')).deep.equal([]);
+    expect(
+      families.harp.open(back, 'heaters.panel-a').findings.filter(({ severity }) => severity === 'clash'),
+    ).deep.equal([]);
   });
 });
 
 describe('job: a loop that drains back', () => {
   it('warns of a serpentine either way: level runs keep their water as the turns at the foot do', () => {
     const job = withValueAt(defaultJob('serpentine'), ['loop', 'kind'], 'drain-back');
-    const up = withValueAt(job, ['panels', 0, 'turned'], false);
+    const up = withValueAt(job, ['heaters', 'panel-a', 'turned'], false);
     const found = (one: typeof job) => jobFindings(openJob(one)).map(({ code }) => code);
     expect(found(up)).include('panel-holds-water');
     expect(found(job)).include('panel-holds-water');
@@ -233,11 +238,11 @@ describe('job: a loop that drains back', () => {
 describe('job: a panel on a stand', () => {
   const standing = (kind: string, gust?: number) => {
     const job = defaultJob('harp');
-    const [first] = job.panels;
+    const [first] = heatersOf(job);
     return {
       ...job,
       site: { ...job.site, ...(gust === undefined ? {} : { gust }) },
-      panels: [{ ...first, mount: { kind, parameters: {} } }] as typeof job.panels,
+      heaters: heatersFrom([{ ...first, mount: { kind, parameters: {} } }]),
     };
   };
   it('has the stand in its parts and its money, as often as there are panels', () => {
@@ -246,7 +251,7 @@ describe('job: a panel on a stand', () => {
     expect(ids).include('panel-a/stand-leg-rear');
     expect(wholeFigures(job).cost).above(wholeFigures(defaultJob('harp')).cost);
     expect(wholeFigures(job).unpriced).deep.equal([]);
-    const two = { ...job, panels: [{ ...job.panels[0], count: 2 }] as typeof job.panels };
+    const two = { ...job, heaters: heatersFrom([{ ...heatersOf(job)[0], count: 2 }]) };
     const legs = (one: typeof job) =>
       jobParts(openJob(one)).parts.find(({ id }) => id === 'panel-a/stand-leg-rear')?.count;
     expect(legs(two)).equal(2 * (legs(job) ?? 0));
@@ -265,10 +270,10 @@ describe('job: a panel on a stand', () => {
   it('buys the ballast or the guys that the gust asks for, and says how much they must hold', () => {
     const held = (anchor: string, gust?: number) => {
       const job = standing('ground-stand', gust);
-      const [panel] = job.panels;
+      const [panel] = heatersOf(job);
       return openJob({
         ...job,
-        panels: [{ ...panel, mount: { kind: 'ground-stand', parameters: { anchor } } }] as typeof job.panels,
+        heaters: heatersFrom([{ ...panel, mount: { kind: 'ground-stand', parameters: { anchor } } }]),
       });
     };
     const open = held('ballast');
@@ -296,17 +301,14 @@ describe('job: a panel on a stand', () => {
   it('is refused where no stand of that kind is, by its field', () => {
     const parsed = parseJob(standing('tripod'));
     if (parsed.ok) throw new Error('taken');
-    expect(parsed.errors[0]?.path).equal('panels.0.mount.kind');
+    expect(parsed.errors[0]?.path).equal('heaters.panel-a.mount.kind');
     expect(parsed.errors[0]?.message).match(/must be one of: ground-stand, hinged-frame/);
     expect(parseJob(standing('hinged-frame')).ok).equal(true);
   });
   it('is drawn from the side, turned or not', () => {
     const up = sideOf(openJob(standing('ground-stand')), 0);
     const turned = standing('ground-stand');
-    const across = sideOf(
-      openJob({ ...turned, panels: [{ ...turned.panels[0], turned: true }] as typeof turned.panels }),
-      0,
-    );
+    const across = sideOf(openJob({ ...turned, heaters: heatersFrom([{ ...heatersOf(turned)[0], turned: true }]) }), 0);
     const height = (drawing: typeof up) => drawing.dimensions.find(({ id }) => id === 'stand-rear')?.value ?? 0;
     // The box is 2 024 long and 1 124 wide: laid across it stands lower.
     expect(height(across)).below(height(up));
@@ -318,15 +320,15 @@ describe('families: any kind into any other', () => {
     it(`${habit}: opens, is in order, and clashes nowhere`, () => {
       for (const from of Object.keys(families))
         for (const to of Object.keys(families)) {
-          const [first] = defaultJob(from, { units: habit }).panels;
+          const [first] = heatersOf(defaultJob(from, { units: habit }));
           const { panel: made, kept, left } = changeKind(first as HeaterDocument, to, habit);
           const family: Family = families[to as keyof typeof families];
           expect(family.problems(made), `${from} to ${to}`).deep.equal([]);
-          const clashes = family.open(made, 'panels.0').findings.filter(({ severity }) => severity === 'clash');
+          const clashes = family.open(made, 'heaters.panel-a').findings.filter(({ severity }) => severity === 'clash');
           expect(clashes, `${from} to ${to}`).deep.equal([]);
           expect(kept).include('how many');
           expect(left.every((words) => words !== '')).equal(true);
-          const job = { ...defaultJob(from, { units: habit }), panels: [made] };
+          const job = { ...defaultJob(from, { units: habit }), heaters: heatersFrom([made]) };
           expect(parseJob(JSON.parse(JSON.stringify(job))).ok, `${from} to ${to}`).equal(true);
         }
     });
@@ -346,9 +348,9 @@ describe('job: every kind as it begins', () => {
 describe('trickle: what each strip is given, and what steams away', () => {
   const figuresOf = (change: Record<string, unknown>) => {
     const job = defaultJob('trickle');
-    const [panel] = job.panels;
+    const [panel] = heatersOf(job);
     if (!panel) throw new Error('no panel');
-    const changed = { ...job, panels: [{ ...panel, parameters: { ...panel.parameters, ...change } }] };
+    const changed = { ...job, heaters: heatersFrom([{ ...panel, parameters: { ...panel.parameters, ...change } }]) };
     const figures = wholeFigures(changed);
     const { readouts } = assess(openJob(changed), figures, 0);
     const read = (id: string) => readouts.find((one) => one.id === id)?.values[0];

@@ -51,10 +51,10 @@ describe('job: what cooks', () => {
     expect(rows.find(({ place }) => place === 'side')?.sees).within(50, 100);
   });
   it('finds foam that melts and names the field that changes it; generic things stay in the list', () => {
-    const foam = set(harp(), 'panels.0.box.parameters.insulation', 'polyiso-50');
+    const foam = set(harp(), 'heaters.panel-a.box.parameters.insulation', 'polyiso-50');
     const codes = jobFindings(openJob(foam)).filter(({ code }) => code === 'material-cooks');
     expect(codes).length(1);
-    expect(codes[0]?.path).equal('panels.0.box.parameters.insulation');
+    expect(codes[0]?.path).equal('heaters.panel-a.box.parameters.insulation');
     expect(serviceMargins(openJob(harp())).some(({ margin, path }) => margin < 0 && !path)).equal(true);
     expect(jobFindings(openJob(harp()))).deep.equal([]);
   });
@@ -83,11 +83,11 @@ describe('job: what cooks', () => {
     expect(((plate?.high ?? 0) - band.likely) / (band.high - band.likely)).within(0.98, 1.2);
   });
   it('tells tin-lead from tin-antimony: a selective plate that runs dry melts the one and not the other', () => {
-    const hot = set(set(harp(), 'panels.0.parameters.paint', 'selective-paint'), 'site.hottest', {
+    const hot = set(set(harp(), 'heaters.panel-a.parameters.paint', 'selective-paint'), 'site.hottest', {
       air: 40,
       irradiance: 1050,
     });
-    const known = set(hot, 'panels.0.known', {
+    const known = set(hot, 'heaters.panel-a.known', {
       emittance: { low: 0.1, likely: 0.15, high: 0.2, spread: 'normal', kind: 'measured' },
     });
     const melts = jobFindings(openJob(known)).filter(({ code }) => code === 'solder-melts');
@@ -142,7 +142,7 @@ describe('job: how a panel shares its water', () => {
   const open = openJob(harp());
   const figures = evaluateOpen(open);
   const checkOf = (job: typeof open) => {
-    const { design } = given(job.panels[0]);
+    const { design } = given(job.heaters['panel-a']);
     const work = given(evaluateOpen(job).perHeater[0]?.work);
     return waterCheck(design.thermal as PlateModel, design.hydraulic as ManifoldModel, {
       ...work,
@@ -167,7 +167,7 @@ describe('job: how a panel shares its water', () => {
     const evenness = headers.choices.map(({ value }) => value.value);
     expect(evenness).deep.equal([...evenness].sort((a, b) => b - a));
     const widest = headers.choices[headers.choices.length - 1]?.set;
-    expect(checkOf(openJob(set(harp(), `panels.0.${headers.path}`, widest))).unevenness).below(check.unevenness);
+    expect(checkOf(openJob(set(harp(), `heaters.panel-a.${headers.path}`, widest))).unevenness).below(check.unevenness);
   });
   it('loses about its strip to a blocked riser, whose plate then stands hot', () => {
     const risers = figures.perHeater[0]?.branches.length ?? 1;
@@ -205,7 +205,7 @@ describe('job: what a mark of the tape is worth', () => {
     const before = evaluateOpen(open).perHeater[0]?.usefulHeat ?? 0;
     const row = marksWorth(open, 0, 'metric', { low: 0, likely: 1, high: 2 }).find(({ id }) => id === 'air-gap');
     if (!row) throw new Error('the air gap gains nothing here');
-    const after = wholeFigures(set(job, 'panels.0.parameters.airGap', row.next)).perHeater[0]?.usefulHeat ?? 0;
+    const after = wholeFigures(set(job, 'heaters.panel-a.parameters.airGap', row.next)).perHeater[0]?.usefulHeat ?? 0;
     expect(after - before).closeTo(row.perMark, 1e-6);
   });
 });
@@ -233,7 +233,7 @@ describe('job: two bands', () => {
       const { gain } = wholeBands(job, {}, { samples: 2000, workmanship: 'home-made' });
       return gain.high - gain.low;
     };
-    expect(width(set(harp(), 'panels.0.known', known)) / width(harp())).within(0.7, 0.98);
+    expect(width(set(harp(), 'heaters.panel-a.known', known)) / width(harp())).within(0.7, 0.98);
   });
 });
 
@@ -249,7 +249,8 @@ describe('job: hand tests laid over the design as built', () => {
   it('change what was built and not what is drawn', () => {
     if (!bond) throw new Error('no bond');
     expect(bond.value.likely).within(5, 12);
-    const job = { ...harp(), asBuilt: withFound(harp(), 0, bond, 'bond test') };
+    const { path, value } = withFound(harp(), 'panel-a', bond, 'bond test');
+    const job = withValueAt(harp(), path, value);
     expect(parseJob(job).ok).equal(true);
     expect(wholeFigures(job).gain).equal(wholeFigures(harp()).gain);
     expect(wholeFigures(asBuilt(job)).gain).below(wholeFigures(harp()).gain);
@@ -264,14 +265,16 @@ describe('job: hand tests laid over the design as built', () => {
   it('stand together, the newest of a kind in the place of the old', () => {
     const pane = foundBy('pane', [{ bare: 0.4, behind: 0.34 }]);
     if (!bond || !pane) throw new Error('no value');
-    let job = { ...harp(), asBuilt: withFound(harp(), 0, bond, 'bond test') };
-    job = { ...job, asBuilt: withFound(job, 0, pane, 'pane test') };
-    expect(job.asBuilt).length(1);
-    expect(job.asBuilt[0]?.source).equal('bond test; pane test');
+    const laid = (job: Job, { path, value }: { path: string[]; value: unknown }) => withValueAt(job, path, value);
+    let job = laid(harp(), withFound(harp(), 'panel-a', bond, 'bond test'));
+    job = laid(job, withFound(job, 'panel-a', pane, 'pane test'));
+    const known = '/heaters/panel-a/known';
+    expect(Object.keys(job.asBuilt)).deep.equal([known]);
+    expect(job.asBuilt[known]?.source).equal('bond test; pane test');
     const again = { ...bond, value: range(20, 25, 30, 'measured', 'log-normal') };
-    job = { ...job, asBuilt: withFound(job, 0, again, 'bond test again') };
-    expect(job.asBuilt[0]?.value).deep.equal({ bond: again.value, transmittance: pane.value });
-    expect(asBuilt(job).panels[0]?.known?.bond?.likely).equal(25);
+    job = laid(job, withFound(job, 'panel-a', again, 'bond test again'));
+    expect(job.asBuilt[known]?.value).deep.equal({ bond: again.value, transmittance: pane.value });
+    expect(asBuilt(job).heaters['panel-a']?.known?.bond?.likely).equal(25);
   });
   it('turn a weight into a share of the drawn thickness', () => {
     const row = { mass: 0.4, length: 0.5, width: 0.4 };
@@ -284,18 +287,18 @@ describe('job: hand tests laid over the design as built', () => {
   it('are those of the heater: a wetted sheet has no bond to test, a bare one no pane', () => {
     const tests = (job: Job) => handTestsOf(openJob(job), 0).map(({ test }) => test.id);
     expect(tests(harp())).deep.equal(['bond', 'pane', 'plate']);
-    expect(tests(set(defaultJob('lattice'), 'panels.0.parameters.cover', 'none'))).deep.equal([]);
+    expect(tests(set(defaultJob('lattice'), 'heaters.panel-a.parameters.cover', 'none'))).deep.equal([]);
     for (const { test } of handTestsOf(open, 0)) {
       expect(test.how).match(/\.$/);
       expect(test.settle([], bench), test.id).equal(undefined);
     }
   });
   it('are refused where they make no job, with the reason', () => {
-    const broken = { ...harp(), asBuilt: [{ path: ['panels', 0, 'known'], value: { bond: 3 }, source: 'x' }] };
+    const broken = { ...harp(), asBuilt: { '/heaters/panel-a/known': { value: { bond: 3 }, source: 'x' } } };
     const parsed = parseJob(broken);
     expect(parsed.ok).equal(false);
     if (!parsed.ok) expect(parsed.errors[0]).include({ path: 'asBuilt' });
-    const nowhere = { ...harp(), asBuilt: [{ path: ['panels', 9, 'known', 'bond'], value: 1, source: 'x' }] };
+    const nowhere = { ...harp(), asBuilt: { '/name/known/bond': { value: 1, source: 'x' } } };
     const lost = parseJob(nowhere);
     if (!lost.ok) expect(lost.errors[0]?.message).match(/laid over the design it makes no job/);
     expect(lost.ok).equal(false);
@@ -304,7 +307,7 @@ describe('job: hand tests laid over the design as built', () => {
       { low: 0, likely: 4, high: 6 },
     ]) {
       const known = { bond: { ...bad, spread: 'normal', kind: 'measured' } };
-      expect(parseJob(set(harp(), 'panels.0.known', known)).ok).equal(false);
+      expect(parseJob(set(harp(), 'heaters.panel-a.known', known)).ok).equal(false);
     }
   });
 });
@@ -347,20 +350,21 @@ describe('job: slow and hot against fast and efficient', () => {
 describe('job: spreads as they are shown', () => {
   it('are one row an input, the builder’s own marked', () => {
     const known = { bond: { low: 3, likely: 4, high: 5, spread: 'log-normal', kind: 'measured' } };
-    const rows = uncertainRows(openJob(set(harp(), 'panels.0.known', known)), 0);
+    const rows = uncertainRows(openJob(set(harp(), 'heaters.panel-a.known', known)), 0);
     expect(rows.filter(({ own }) => own).map(({ input }) => input)).deep.equal(['bond']);
     for (const { name } of rows) expect(name).not.equal('');
   });
   it('come off again one by one, and fit no panel that is gone', () => {
     const bond = { input: 'bond' as const, value: range(4, 5, 6, 'measured') };
     const pane = { input: 'transmittance' as const, value: range(0.8, 0.82, 0.84, 'measured') };
-    let job = { ...harp(), asBuilt: withFound(harp(), 0, bond, 'bond test') };
-    job = { ...job, asBuilt: withFound(job, 0, pane, 'pane test') };
-    expect(Object.keys(foundOf(job, 0)?.values ?? {})).deep.equal(['bond', 'transmittance']);
-    job = { ...job, asBuilt: withoutFound(job, 0, 'bond') };
-    expect(Object.keys(foundOf(job, 0)?.values ?? {})).deep.equal(['transmittance']);
-    expect(withoutFound(job, 0, 'transmittance')).deep.equal([]);
-    const stray = [...job.asBuilt, { path: ['panels', 7, 'known'], value: {}, source: 'x' }];
+    const laid = (job: Job, { path, value }: { path: string[]; value: unknown }) => withValueAt(job, path, value);
+    let job = laid(harp(), withFound(harp(), 'panel-a', bond, 'bond test'));
+    job = laid(job, withFound(job, 'panel-a', pane, 'pane test'));
+    expect(Object.keys(foundOf(job, 'panel-a')?.values ?? {})).deep.equal(['bond', 'transmittance']);
+    job = laid(job, withoutFound(job, 'panel-a', 'bond'));
+    expect(Object.keys(foundOf(job, 'panel-a')?.values ?? {})).deep.equal(['transmittance']);
+    expect(laid(job, withoutFound(job, 'panel-a', 'transmittance')).asBuilt).deep.equal({});
+    const stray = { ...job.asBuilt, '/heaters/panel-z/known': { value: {}, source: 'x' } };
     expect(withMeasured(harp(), stray).asBuilt).deep.equal(job.asBuilt);
   });
 });

@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { jobSteps, sayStep } from './building';
 import { sayFinding } from './cautions';
-import { defaultJob, familyIds, type Job, leastSpecificFlow, parseJob } from './document';
+import { defaultJob, familyIds, heatersOf, type Job, leastSpecificFlow, parseJob } from './document';
+import { heatersFrom } from './document/heaters.fixture';
 import { families } from './families';
 import { anyPanel } from './families/anyPanel.fixture';
 import { workOut } from './figures';
@@ -35,9 +36,14 @@ function anyJob(id: string): fc.Arbitrary<Job> {
         const stand = mount && { kind: mount, parameters: mounts[mount as keyof typeof mounts].standard('metric') };
         return {
           ...base,
-          panels: [{ ...drawn, count, ...(stand ? { mount: stand } : {}) }],
+          heaters: heatersFrom([{ ...drawn, id: 'panel-a', count, ...(stand ? { mount: stand } : {}) }]),
           loop: { kind, connection, specificFlow, pressurised, ...(glycol ? { glycol } : {}) },
-          site: { ...base.site, gust, elevation, standing: { aim: 0, tilts: [{ name: 'all year', tilt }] } },
+          site: {
+            ...base.site,
+            gust,
+            elevation,
+            standing: { aim: 0, tilts: { 'tilt-a': { order: 0, name: 'all year', tilt } } },
+          },
         } as unknown as Job;
       },
     );
@@ -91,10 +97,12 @@ describe('job: anywhere in the whole range of everything', () => {
     const base = defaultJob('serpentine');
     const drawn = {
       ...base,
-      panels: base.panels.map((panel) => ({
-        ...panel,
-        parameters: { ...panel.parameters, pitch: 0.046, tube: 'en-1057-35x1.2', bend: 'two-elbows' },
-      })),
+      heaters: heatersFrom(
+        heatersOf(base).map((panel) => ({
+          ...panel,
+          parameters: { ...panel.parameters, pitch: 0.046, tube: 'en-1057-35x1.2', bend: 'two-elbows' },
+        })),
+      ),
     } as Job;
     const { figures, findings, plan } = workOut(drawn);
     expect(figures.gain).above(1);
@@ -109,22 +117,26 @@ describe('job: anywhere in the whole range of everything', () => {
     const base = defaultJob('harp');
     const drawn = {
       ...base,
-      panels: base.panels.map((panel) => ({
-        ...panel,
-        parameters: {
-          ...panel.parameters,
-          riserTube: 'en-1057-28x0.9',
-          headerTube: 'en-1057-10x0.7',
-          connection: 'same-side',
-        },
-      })),
+      heaters: heatersFrom(
+        heatersOf(base).map((panel) => ({
+          ...panel,
+          parameters: {
+            ...panel.parameters,
+            riserTube: 'en-1057-28x0.9',
+            headerTube: 'en-1057-10x0.7',
+            connection: 'same-side',
+          },
+        })),
+      ),
     } as Job;
     const { findings } = workOut(drawn);
     const wide = findings.find(({ code }) => code === 'riser-too-wide');
-    expect(wide?.path).equal('panels.0.parameters.headerTube');
+    expect(wide?.path).equal('heaters.panel-a.parameters.headerTube');
     const mended = {
       ...drawn,
-      panels: drawn.panels.map((panel) => ({ ...panel, parameters: { ...panel.parameters, headerTube: wide?.fix } })),
+      heaters: heatersFrom(
+        heatersOf(drawn).map((panel) => ({ ...panel, parameters: { ...panel.parameters, headerTube: wide?.fix } })),
+      ),
     } as Job;
     expect(workOut(mended).findings.map(({ code }) => code)).not.include('riser-too-wide');
   });

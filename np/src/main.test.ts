@@ -12,7 +12,7 @@ describe('np, the program', () => {
   before(() => {
     folder = mkdtempSync(join(tmpdir(), 'north-pane-np-'));
     writeFileSync(join(folder, 'job.json'), JSON.stringify(defaultJob('harp')));
-    writeFileSync(join(folder, 'wrong.json'), JSON.stringify({ ...defaultJob('harp'), panels: [] }));
+    writeFileSync(join(folder, 'wrong.json'), JSON.stringify({ ...defaultJob('harp'), heaters: {} }));
   });
   after(() => rmSync(folder, { recursive: true }));
   const np = (...args: string[]) =>
@@ -26,7 +26,7 @@ describe('np, the program', () => {
   it('names the field in one line on the error stream and ends with 2', () => {
     const { status, stdout, stderr } = np('figures', join(folder, 'wrong.json'));
     expect([status, stdout]).deep.equal([2, '']);
-    expect(stderr).match(/^[^\n]*panels: [^\n]*\n$/);
+    expect(stderr).match(/^[^\n]*heaters: [^\n]*\n$/);
   });
   it('says that a file cannot be read, and ends with 2', () => {
     const { status, stderr } = np('parts', join(folder, 'gone.json'));

@@ -8,11 +8,13 @@ const harp = defaultJob('harp');
 /** The same harp in bent metal, on a roof. */
 const bent = {
   ...harp,
-  panels: harp.panels.map((panel) => ({
-    ...panel,
-    box: standardChoice('box', 'folded-edge', 'metric'),
-    mount: { kind: 'roof-standoff', parameters: {} },
-  })),
+  heaters: {
+    'panel-a': {
+      ...harp.heaters['panel-a'],
+      box: standardChoice('box', 'folded-edge', 'metric'),
+      mount: { kind: 'roof-standoff', parameters: {} },
+    },
+  },
 };
 
 const files: Record<string, string> = {

@@ -1,7 +1,7 @@
 import { jobSteps, sayStep } from '@north-pane/core/building';
 import { jobFindings, sayFinding, serviceMargins } from '@north-pane/core/cautions';
 import { provedShop, sayPointFully, wasteFreePoints } from '@north-pane/core/cutting';
-import { type Job, parseJob } from '@north-pane/core/document';
+import { type Job, readDocument } from '@north-pane/core/document';
 import { type Drawing, type PaperFonts, type PaperSize, paperSizes, writeDxf, writeSvg } from '@north-pane/core/draw';
 import {
   evaluateBands,
@@ -19,6 +19,7 @@ import { proposeMapping, readReadings, type Sensors, sayVerdict } from '@north-p
 import { compareJob } from '@north-pane/core/proving';
 import { type Habit, sayWords } from '@north-pane/core/quantity';
 import { layoutDrawing, workWords } from '@north-pane/core/shop';
+import { foldEvents, parseEvents, type ShopState } from '@north-pane/core/shoplog';
 import { jobAround, jobSky, jobStanding, jobStudy, siteDerivations, skySourceOf } from '@north-pane/core/site';
 import { monthsOnPane, sayStanding, sharesOf } from '@north-pane/core/sky';
 import { previewTable } from '@north-pane/core/table';
@@ -37,6 +38,8 @@ export class Complaint extends Error {}
 
 interface Call {
   job: Job;
+  /** How it stands in the shop. */
+  state: ShopState;
   options: Readonly<Record<string, string>>;
   world: World;
 }
@@ -61,7 +64,7 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
       design.thermal.ownStore ? [{ panel: id, days: inUnits(storeDays(open, index, month - 1), job.units) }] : [],
     );
     if (stores.length === 0)
-      throw new Complaint('panels: none of them holds its own store; np figures says what flows');
+      throw new Complaint('heaters: none of them holds its own store; np figures says what flows');
     return stores;
   },
   cooks: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
@@ -86,18 +89,18 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
       };
     });
   },
-  parts: ({ job }) =>
-    jobShop(openJob(job)).parts.map((part) => ({
+  parts: ({ job, state }) =>
+    jobShop(openJob(job, state)).parts.map((part) => ({
       ...part,
       operations: workWords(part).map((words) => sayWords(words, job.units)),
     })),
-  cuts: async ({ job, options }) => {
-    const open = openJob(job);
+  cuts: async ({ job, state, options }) => {
+    const open = openJob(job, state);
     const shop = jobShop(open);
     if (options.format === 'csv') return cutListCsv(shop.parts, job.units);
     if (options.format === 'dxf' || options.format === 'svg') {
       const { materials } = shop.plan;
-      if (materials.length === 0) throw new Complaint('panels: nothing in this job is cut');
+      if (materials.length === 0) throw new Complaint('heaters: nothing in this job is cut');
       const wanted = options.material ?? materials[0]?.item;
       const material = materials.find(({ item }) => item === wanted);
       if (!material)
@@ -115,8 +118,8 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
       throw new Complaint(`--proved: “${options.proved}” is neither yes nor no`);
     return options.proved === 'yes' ? provedShop({ open, shop }) : shop.plan;
   },
-  waste: async ({ job, options }) => {
-    const open = openJob(job);
+  waste: async ({ job, state, options }) => {
+    const open = openJob(job, state);
     const index = Number(options.panel ?? 0);
     const dimensions = editableDimensions(open, index);
     const dimension = dimensions.find(({ id }) => id === options.dimension);
@@ -124,13 +127,13 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
       throw new Complaint(
         `--dimension: “${options.dimension ?? ''}” is none of panel ${index}; it has ${dimensions.map(({ id }) => id).join(', ')}`,
       );
-    const { points } = await wasteFreePoints(job, index, dimension, unitsOf(options, job));
+    const { points } = await wasteFreePoints(open, index, dimension, unitsOf(options, job));
     return points.map((point) => ({ ...point, words: sayPointFully(point, job.currency) }));
   },
-  print: async ({ job, options, world }) => {
+  print: async ({ job, state, options, world }) => {
     const kind = paperKinds.find((one) => one === (options.kind ?? 'pack'));
     if (!kind) throw new Complaint(`--kind: “${options.kind}” is none; there are: ${paperKinds.join(', ')}`);
-    const open = openJob(job);
+    const open = openJob(job, state);
     const plan = await provedShop({ open, shop: jobShop(open) });
     return printJob(kind, open, plan, paperOf(options, job, world));
   },
@@ -141,7 +144,7 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
     const view = options.view ?? 'plan';
     const open = openJob(job);
     const [panel] = open.panels;
-    if (!panel) throw new Complaint('panels: the job has none');
+    if (!panel) throw new Complaint('heaters: the job has none');
     const { design } = panel;
     const drawings: Record<string, (() => Drawing) | undefined> = {
       ...Object.fromEntries(Object.entries(design.drawings).map(([id, { draw }]) => [id, draw])),
@@ -224,9 +227,10 @@ function inUnits<T>(value: T, habit: Habit): T {
 const known: Readonly<Record<string, readonly string[]>> = {
   bands: ['seed', 'make'],
   day: ['month'],
-  cuts: ['format', 'material', 'proved'],
-  waste: ['panel', 'dimension', 'units'],
-  print: ['kind', 'paper', 'revision', 'units'],
+  parts: ['events'],
+  cuts: ['format', 'material', 'proved', 'events'],
+  waste: ['panel', 'dimension', 'units', 'events'],
+  print: ['kind', 'paper', 'revision', 'units', 'events'],
   steps: ['units'],
   draw: ['view', 'format', 'paper', 'revision', 'units'],
   compare: ['readings'],
@@ -268,16 +272,22 @@ export async function run(args: readonly string[], world: World): Promise<string
       );
     options[option] = value;
   }
-  let document: unknown;
+  const parsed = readDocument(readJson(world, path));
+  if (!parsed.ok)
+    throw new Complaint(`${path}: ${parsed.errors.map((one) => `${one.path}: ${one.message}`).join('; ')}`);
+  const events = options.events ? parseEvents(readJson(world, options.events)) : { ok: true as const, events: [] };
+  if (!events.ok)
+    throw new Complaint(`--events: ${events.errors.map((one) => `${one.path}: ${one.message}`).join('; ')}`);
+  const state = foldEvents([...parsed.events, ...events.events]);
+  const result = await act({ job: parsed.job, state, options, world });
+  return typeof result === 'string' || result instanceof Uint8Array ? result : `${JSON.stringify(result, null, 2)}\n`;
+}
+
+function readJson(world: World, path: string): unknown {
   try {
-    document = JSON.parse(world.read(path));
+    return JSON.parse(world.read(path));
   } catch (error) {
     if (error instanceof SyntaxError) throw new Complaint(`${path}: not JSON (${error.message})`);
     throw error;
   }
-  const parsed = parseJob(document);
-  if (!parsed.ok)
-    throw new Complaint(`${path}: ${parsed.errors.map((one) => `${one.path}: ${one.message}`).join('; ')}`);
-  const result = await act({ job: parsed.job, options, world });
-  return typeof result === 'string' || result instanceof Uint8Array ? result : `${JSON.stringify(result, null, 2)}\n`;
 }

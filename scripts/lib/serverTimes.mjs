@@ -103,13 +103,13 @@ export async function serverTimes({ url, database }) {
   await Promise.all(
     ids.map(async (id, client) => {
       let { version: base, document } = await (await fetch(`${url}/api/jobs/${id}`)).json();
-      let before = document.panels[0].parameters.pitch;
+      let before = document.heaters['panel-a'].parameters.pitch;
       for (let round = 0; round < rounds; round += 1) {
         const after = 0.1 + round / 1000;
         const saved = performance.now();
         const answer = await send(`${url}/api/jobs/${id}/changes`, {
           base,
-          changes: [{ path: ['panels', 0, 'parameters', 'pitch'], before, after }],
+          changes: [{ path: ['heaters', 'panel-a', 'parameters', 'pitch'], before, after }],
         });
         saves.push(ms(saved));
         base = answer.version;

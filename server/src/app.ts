@@ -2,8 +2,10 @@ import { Hono } from 'hono';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
 import { type Database, isAnswering } from './db/database';
+import type { Listener } from './db/listener';
 import { failureOf } from './failure';
 import { outlookFrom } from './outlook';
+import { eventRoutes } from './routes/events';
 import { jobRoutes } from './routes/jobs';
 import { readingRoutes } from './routes/readings';
 import { weatherRoutes } from './routes/weather';
@@ -12,6 +14,8 @@ import { standInWeather } from './standins/weather';
 
 export interface Dependencies {
   database: Database;
+  /** Hears what has changed, on this server and on others. */
+  listener: Listener;
   /** Where troubles are told that no caller can mend. */
   report(error: unknown): void;
   /** The weather service to ask, and how. */
@@ -20,7 +24,7 @@ export interface Dependencies {
 }
 
 /** The application without a port or a pool of its own. */
-export function createApp({ database, report, weather, now }: Dependencies) {
+export function createApp({ database, listener, report, weather, now }: Dependencies) {
   const app = new Hono()
     // Scripts, styles and readings shrink to a third or less. What is told line by line as it happens is left as it is.
     .use(compress({ threshold: 1024 }))
@@ -31,6 +35,7 @@ export function createApp({ database, report, weather, now }: Dependencies) {
       return context.json({ ok: false, database: 'silent', message: 'The database does not answer just now.' }, 503);
     })
     .route('/api/jobs', jobRoutes(database))
+    .route('/api/jobs', eventRoutes(database, listener))
     .route('/api/jobs', readingRoutes(database, report))
     .route('/api/jobs', weatherRoutes(database, outlookFrom(weather)));
   app.route('/standins/weather', standInWeather(now));

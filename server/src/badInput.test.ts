@@ -114,7 +114,7 @@ describe('server: bad input', () => {
   it('refuses a change that would put a stranger into the document', async () => {
     for (const [path, after] of [
       [['__proto__', 'polluted'], true],
-      [['panels', 0, '__proto__', 'polluted'], true],
+      [['heaters', 'panel-a', '__proto__', 'polluted'], true],
       [['colour'], 'red'],
       [['panels', 7], { id: 'x' }],
     ] as const) {

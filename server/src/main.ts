@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import { serve } from '@hono/node-server';
 import { createApp } from './app';
 import { MigrationFailed, openDatabase, prepareDatabase } from './db/database';
+import { listenForJobs } from './db/listener';
+import { upgradeJobs } from './db/upgrade';
 import { logLine } from './failure';
 import { closeParser } from './import/parseFile';
 import { pages } from './pages';
@@ -22,8 +24,13 @@ async function main(): Promise<void> {
     console.log(`  demo on the shelf: ${names.join(', ')}`);
   }
 
+  const { unreadable } = await upgradeJobs(database);
+  if (unreadable > 0) console.log(`  ${unreadable} ${unreadable === 1 ? 'job' : 'jobs'} on the shelf cannot be read`);
+
+  const listener = listenForJobs(url);
   const app = createApp({
     database,
+    listener,
     report: (error) => console.error(logLine(error)),
     weather: weatherService(port),
     now: () => new Date(),
@@ -49,6 +56,7 @@ async function main(): Promise<void> {
     if (closing) return;
     closing = true;
     void closeParser();
+    void listener.close();
     server.close(() => database.close().then(() => process.exit(0)));
     // Browsers keep connections open; what is under way has two seconds.
     setTimeout(() => process.exit(0), 2000).unref();

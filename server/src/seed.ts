@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseJob } from '@north-pane/core/document';
+import { readDocument } from '@north-pane/core/document';
 import { proposeMapping, readReadings, sensorsSchema } from '@north-pane/core/proof';
 import { previewTable } from '@north-pane/core/table';
 import * as z from 'zod';
@@ -22,12 +22,12 @@ export async function seedDemo(database: Database, folder: string): Promise<stri
     .filter((name) => name.endsWith('.scene.json'))
     .sort()) {
     const scene = sceneSchema.parse(JSON.parse(readFileSync(join(folder, file), 'utf8')));
-    const parsed = parseJob(scene.job);
+    const parsed = readDocument(scene.job);
     if (!parsed.ok) throw new Error(`${file}: ${parsed.errors.map((one) => `${one.path} ${one.message}`).join('; ')}`);
-    const job = await createJob(database, parsed.job);
+    const job = await createJob(database, parsed.job, parsed.events);
     if (scene.built) {
       const kept = await keepRevision(database, job.id, scene.built.note);
-      if (kept) await recordBuild(database, job.id, kept.id, new Date(scene.built.from));
+      if (kept && kept !== 'moved on') await recordBuild(database, job.id, kept.id, new Date(scene.built.from));
     }
     for (const { file: csv, source, sensors } of scene.readings) {
       const text = readFileSync(join(folder, csv), 'utf8');

@@ -4,6 +4,7 @@ import pg from 'pg';
 import { createApp } from './app';
 import { createClient } from './client';
 import { type Database, openDatabase, prepareDatabase } from './db/database';
+import { listenForJobs } from './db/listener';
 
 export const migrations = join(import.meta.dirname, '../migrations');
 
@@ -65,9 +66,11 @@ export async function openBench(
   const { url, drop } = await emptyDatabase();
   const database = openDatabase(url);
   await prepareDatabase(database, migrations);
+  const listener = listenForJobs(url);
   const troubles: unknown[] = [];
   const app = createApp({
     database,
+    listener,
     report: (error) => troubles.push(error),
     weather: {
       address: options.address ?? 'http://localhost:4170/standins/weather',
@@ -89,6 +92,7 @@ export async function openBench(
     request,
     troubles,
     close: async () => {
+      await listener.close();
       await database.close();
       await drop();
     },

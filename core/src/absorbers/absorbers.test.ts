@@ -9,7 +9,7 @@ import { lapCount, lapSteps } from './nestedFins';
 
 const row: TubeRow = {
   prefix: 'p',
-  path: 'panels.0',
+  path: 'heaters.panel-a',
   tube: entry('tube', 'en-1057-15x0.7'),
   count: 10,
   pitch: 0.106,

@@ -76,7 +76,7 @@ describe('boxes: rebated timber', () => {
     fc.assert(
       fc.property(side, side, fc.integer({ min: 0, max: 8 }), (length, width, rails) => {
         const made = box({ rails }, glazing({ length, width }));
-        fc.pre(made.findings('panels.0', []).every(({ code }) => code !== 'rails-fill-box'));
+        fc.pre(made.findings('heaters.panel-a', []).every(({ code }) => code !== 'rails-fill-box'));
         const parts = made.parts({ prefix: 'p', railDepth: 0.04, exits: [], hotSpace: 0.05, tubes: [] });
         const area = parts.reduce(
           (sum, part) =>
@@ -105,11 +105,11 @@ describe('boxes: layered timber', () => {
   });
   it('is as deep as back, inner board and seat: 9 + 115 + 7 = 131', () => {
     expect(layered().depth).closeTo(0.131, 1e-12);
-    expect(layered({ cladding: 'planed-115x19' }).findings('panels.0', [])[0]).deep.include({
+    expect(layered({ cladding: 'planed-115x19' }).findings('heaters.panel-a', [])[0]).deep.include({
       code: 'cladding-too-narrow',
-      path: 'panels.0.box.parameters.cladding',
+      path: 'heaters.panel-a.box.parameters.cladding',
     });
-    expect(layered().findings('panels.0', [])).deep.equal([]);
+    expect(layered().findings('heaters.panel-a', [])).deep.equal([]);
   });
   it('drills the inner board from its own end and edge', () => {
     const exits = [{ side: 'low' as const, along: 0.058, up: 0.09, diameter: 0.032 }];
@@ -167,12 +167,12 @@ describe('boxes: what the pane bears on', () => {
     return boxes['rebated-timber']
       .open({ ...boxes['rebated-timber'].standard('metric'), ledge, ...more })
       .around(pane)
-      .findings('panels.0', []);
+      .findings('heaters.panel-a', []);
   };
   it('holds a twin-wall pane with 6 of room on 12 and not on 10: 4 in the middle, nought slid aside (worked by hand)', () => {
     // On 10 it bears 4 in the middle, and slid 6 to one side it hangs 2 short of the ledge on the other.
     const [falls] = found(0.01, 'twin-wall');
-    expect(falls).deep.include({ code: 'pane-falls-in', path: 'panels.0.box.parameters.ledge' });
+    expect(falls).deep.include({ code: 'pane-falls-in', path: 'heaters.panel-a.box.parameters.ledge' });
     expect(falls?.fix).closeTo(0.012, 1e-12);
     expect(found(0.012, 'twin-wall')).deep.equal([]);
     // Glass with 3 of room wants 7: the four in the middle decide.
@@ -182,7 +182,7 @@ describe('boxes: what the pane bears on', () => {
   it('takes room off the pane where no ledge is wide enough', () => {
     // 12 of room want 24; a board of 19 gives 16 and leaves 3 beside it: 8 of room at most.
     const [falls] = found(0.016, 'acrylic', { clearance: 0.012 });
-    expect(falls).deep.include({ code: 'pane-falls-in', path: 'panels.0.glazing.parameters.clearance' });
+    expect(falls).deep.include({ code: 'pane-falls-in', path: 'heaters.panel-a.glazing.parameters.clearance' });
     expect(falls?.fix).closeTo(0.008, 1e-12);
     expect(found(0.018, 'acrylic', { clearance: 0.004 })[0]).deep.include({ code: 'ledge-too-wide', fix: 0.016 });
   });

@@ -86,13 +86,13 @@ describe('boxes: folded edge', () => {
   it('says a lip that does not hold the pane, or shades the plate', () => {
     const codes = (parameters: Record<string, unknown>) =>
       folded(parameters)
-        .findings('panels.0', [])
+        .findings('heaters.panel-a', [])
         .map(({ code, fix }) => [code, fix]);
     expect(codes({})).deep.equal([]);
     expect(codes({ lip: 0.03 })).deep.equal([['lip-shades-plate', 0.019]]);
     // 0.6 of metal and 8 of clearance before the pane begins, 5 to hold it: 13.6, so 14.
     const acrylic = glazings.acrylic.open({ clearance: 0.008 });
-    const loose = boxes['folded-edge'].open({ lip: 0.012 }).around(acrylic).findings('panels.0', []);
+    const loose = boxes['folded-edge'].open({ lip: 0.012 }).around(acrylic).findings('heaters.panel-a', []);
     expect(loose.map(({ code, fix }) => [code, fix])).deep.equal([['lip-misses-pane', 0.014]]);
   });
   it('is drawn flat with its notches: nothing outside the strips, each as long as its part', () => {
@@ -147,7 +147,7 @@ describe('boxes: what they may have besides', () => {
     const onEnds = [{ side: 'hot' as const, along: 0.1, up: 0.07, diameter: 0.017 }];
     const codes = (side: string, where: typeof exits | typeof onEnds) =>
       rebated({ side })
-        .findings('panels.0', where)
+        .findings('heaters.panel-a', where)
         .map(({ code }) => code);
     expect(codes('fixed', exits)).deep.equal(['array-cannot-go-in']);
     expect(codes('removable', exits)).deep.equal([]);

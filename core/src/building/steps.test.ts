@@ -14,7 +14,7 @@ describe('job: the steps of a build', () => {
     const second = stepsOf(defaultJob('harp')).find(({ id }) => id.endsWith('/solder-second'));
     expect(second?.does[0]).match(/two outer risers first/);
     expect(second?.after).deep.equal(['panel-a/step/solder-first']);
-    const tees = stepsOf(changed('harp', ['panels', 0, 'parameters', 'joint'], 'tees'));
+    const tees = stepsOf(changed('harp', ['heaters', 'panel-a', 'parameters', 'joint'], 'tees'));
     expect(tees.map(({ id }) => id)).not.include('panel-a/step/drill');
     expect(tees.find(({ id }) => id.endsWith('/solder-second'))?.does[1]).match(/two outer risers first/);
   });
@@ -43,8 +43,8 @@ describe('job: the steps of a build', () => {
   });
   it('bend a coil where a coil is, and calibrate where there are elbows', () => {
     const coil = withValueAt(
-      changed('serpentine', ['panels', 0, 'parameters', 'bend'], 'soft-coil'),
-      ['panels', 0, 'parameters', 'tube'],
+      changed('serpentine', ['heaters', 'panel-a', 'parameters', 'bend'], 'soft-coil'),
+      ['heaters', 'panel-a', 'parameters', 'tube'],
       'en-1057-coil-15x1',
     );
     expect(at(coil, '/bend')).above(-1);
@@ -52,13 +52,16 @@ describe('job: the steps of a build', () => {
     expect(at(defaultJob('serpentine'), '/dry-fit')).below(at(defaultJob('serpentine'), '/lay-out'));
   });
   it('make the mount before the panel is carried to it', () => {
-    const mounted = changed('harp', ['panels', 0, 'mount'], { kind: 'roof-standoff', parameters: {} });
+    const mounted = changed('harp', ['heaters', 'panel-a', 'mount'], { kind: 'roof-standoff', parameters: {} });
     expect(at(mounted, '/stand')).above(-1);
     expect(at(mounted, '/stand')).below(at(mounted, '/carry'));
     expect(at(defaultJob('harp'), '/stand')).equal(-1);
   });
   it('leave the pane out of a panel without one', () => {
-    const bare = changed('harp', ['panels', 0, 'glazing'], { kind: 'none', parameters: { length: 2, width: 1.1 } });
+    const bare = changed('harp', ['heaters', 'panel-a', 'glazing'], {
+      kind: 'none',
+      parameters: { length: 2, width: 1.1 },
+    });
     expect(at(bare, '/glaze')).equal(-1);
     expect(at(bare, '/carry')).equal(stepsOf(bare).length - 1);
   });

@@ -11,7 +11,7 @@ const table: Record<string, Words> = {
 const finding: Finding = {
   code: 'short',
   severity: 'clash',
-  path: 'panels.0',
+  path: 'heaters.panel-a',
   values: { by: 0.0254, what: 'board', heat: 100 },
 };
 

@@ -7,7 +7,7 @@ export type Severity = 'stop' | 'clash' | 'caution' | 'note';
 export interface Finding {
   code: string;
   severity: Severity;
-  /** Path in the job document of the field that mends it, for instance `panels.0.parameters.entry`. */
+  /** Path in the job document of the field that mends it, for instance `heaters.panel-a.parameters.entry`. */
   path: string;
   /** SI numbers, and names, that the words speak of. */
   values: Readonly<Record<string, number | string>>;

@@ -15,7 +15,7 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
   const { job } = open;
   const cooks = margins.filter(({ margin }) => margin < 0);
   const loop = cooks.filter(({ panel }) => panel === undefined);
-  const panels = open.panels.flatMap(({ design }, index): Finding[] => [
+  const panels = open.panels.flatMap(({ design, path: heater }, index): Finding[] => [
     ...design.findings,
     ...design.parts
       .filter((part) => !hasSize(part))
@@ -23,7 +23,7 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
         (part): Finding => ({
           code: 'piece-without-size',
           severity: 'clash',
-          path: `panels.${index}`,
+          path: heater,
           values: { name: part.name, size: part.kind === 'length' ? part.length : Math.min(part.width, part.height) },
         }),
       ),
@@ -34,7 +34,7 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
         ({ name, limit, sees, high }): Finding => ({
           code: 'solder-melts',
           severity: 'caution',
-          path: `panels.${index}`,
+          path: heater,
           values: { name, limit, sees, high },
         }),
       ),
@@ -43,7 +43,7 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
           {
             code: 'panel-holds-water',
             severity: 'caution',
-            path: `panels.${index}.turned`,
+            path: `${heater}.turned`,
             values: { how: design.hydraulic.drains.how },
           } as const,
         ]
@@ -74,7 +74,7 @@ function overheatedFinding({ name, place, words, limit, sees, high, path }: Serv
   return {
     code: path === 'loop.glycol' ? 'glycol-cooks' : place === 'loop' ? 'loop-cooks' : 'material-cooks',
     severity: 'caution',
-    path: path ?? 'panels',
+    path: path ?? 'heaters',
     values: { name, place: words, limit, sees, high },
   };
 }

@@ -12,11 +12,11 @@ describe('job: a pane that grows', () => {
   // Two metres of polycarbonate over some 115 K grow 15 mm: more than twice 6 of room, and 8 of it want a ledge of 16.
   const paned = (length: number) =>
     set(
-      set(defaultJob('harp'), 'panels.0.glazing', {
+      set(defaultJob('harp'), 'heaters.panel-a.glazing', {
         ...standardChoice('glazing', 'twin-wall', 'metric'),
         parameters: { ...standardChoice('glazing', 'twin-wall', 'metric').parameters, length },
       }),
-      'panels.0.box.parameters.ledge',
+      'heaters.panel-a.box.parameters.ledge',
       0.012,
     );
   const long = paned(2);
@@ -26,12 +26,12 @@ describe('job: a pane that grows', () => {
     if (!finding) throw new Error('it has the room');
     const mends = mendsOf(finding);
     expect(mends.map(({ path }) => path)).deep.equal([
-      'panels.0.glazing.parameters.clearance',
-      'panels.0.box.parameters.ledge',
+      'heaters.panel-a.glazing.parameters.clearance',
+      'heaters.panel-a.box.parameters.ledge',
     ]);
     const mended = mends.reduce((job, { path, value }) => set(job, path, value), long);
     const codes = found(mended).map(({ code, path }) => `${code} ${path}`);
-    expect(codes).not.include('needs-room panels.0.glazing.parameters.clearance');
+    expect(codes).not.include('needs-room heaters.panel-a.glazing.parameters.clearance');
     expect(codes.filter((code) => code.startsWith('pane-falls-in'))).deep.equal([]);
     // The room alone would have dropped it into the box.
     const alone = set(long, mends[0]?.path ?? '', mends[0]?.value);

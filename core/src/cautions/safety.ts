@@ -1,5 +1,6 @@
 import type { Finding } from '../care';
 import { hottestStart } from '../catalogue';
+import { storesOf } from '../document';
 import type { OpenJob } from '../job';
 import { nightConditions, stagnationConditions } from '../job';
 import { freezingAir, glycolFreezing, stagnationTemperature, timeToReach } from '../thermal';
@@ -131,7 +132,7 @@ function pressure(open: OpenJob): Finding[] {
     (sum, { design, document }) => sum + (design.hydraulic?.volume ?? 0) * document.count,
     0,
   );
-  const barrel = job.stores.find(({ kind }) => kind === 'barrel');
+  const barrel = storesOf(job).find(({ kind }) => kind === 'barrel');
   const plastic = loop.pipe !== undefined && loop.pipe !== 'copper' ? loop.pipe : undefined;
   return [
     ...(loop.relief
@@ -279,13 +280,13 @@ function metals(open: OpenJob): Finding[] {
 /** The store against the pane that heats it. */
 function store(open: OpenJob): Finding[] {
   const { job } = open;
-  const volume = job.stores.reduce((sum, one) => sum + one.volume, 0);
+  const volume = storesOf(job).reduce((sum, one) => sum + one.volume, 0);
   const area = open.groups.reduce((sum, { thermal: { apertureArea }, count }) => sum + apertureArea * count, 0);
   const per = (1000 * volume) / Math.max(1e-6, area);
-  const barrel = job.loop.kind === 'thermosiphon' ? job.stores.find(({ kind }) => kind === 'barrel') : undefined;
+  const barrel = job.loop.kind === 'thermosiphon' ? storesOf(job).find(({ kind }) => kind === 'barrel') : undefined;
   const pool = job.need.kind === 'pool';
   return [
-    ...(job.stores.length > 0 && !pool && per < storePerArea.least
+    ...(storesOf(job).length > 0 && !pool && per < storePerArea.least
       ? [
           found(
             {

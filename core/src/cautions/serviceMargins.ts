@@ -1,4 +1,5 @@
 import { loopPipes, type ServiceLimit, type SolderAlloy, serviceLimits, solderHolds } from '../catalogue';
+import { storesOf } from '../document';
 import type { OpenJob } from '../job';
 import { stagnationConditions } from '../job';
 import { type Boundary, bodyTemperature, type Deviates, hottestDeviates, type ThermalModel } from '../thermal';
@@ -79,9 +80,9 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
       ];
     });
   });
-  const { loop, stores } = job;
+  const { loop } = job;
   const boils = loopBoils(open);
-  const barrel = stores.findIndex(({ kind }) => kind === 'barrel');
+  const barrel = storesOf(job).find(({ kind }) => kind === 'barrel');
   const steamed = { sees: Math.min(hottest.sees, boils), high: Math.min(hottest.high, boils) };
   /** What belongs to the loop, and the heat it meets there. */
   const inLoop = ({ name, limit }: ServiceLimit, path: string, meets = steamed): ServiceMargin => ({
@@ -96,7 +97,7 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
     path,
   });
   if (loop.pipe) rows.push(inLoop(loopPipes[loop.pipe], 'loop.pipe'));
-  if (barrel >= 0) rows.push(inLoop(serviceLimits.barrel, `stores.${barrel}.kind`));
+  if (barrel) rows.push(inLoop(serviceLimits.barrel, `stores.${barrel.id}.kind`));
   // What falls back into its tank when the pump stops is not there to be cooked. It stands in the heater, at its hottest.
   if (loop.glycol && loop.kind !== 'drain-back')
     rows.push(glycolMargin(open, inLoop(serviceLimits.glycol, 'loop.glycol', hottest)));

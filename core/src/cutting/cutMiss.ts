@@ -157,7 +157,6 @@ function movable(open: OpenJob, index: number): { label: string; value: number; 
 }
 
 function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): MissFit[] {
-  const { job } = open;
   const index = open.panels.findIndex(({ document }) => part.id.startsWith(`${document.id}/`));
   const panel = open.panels[index];
   if (!panel) return [];
@@ -165,7 +164,7 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
   const before = jobShop(open);
   const ordered = paneSizes(before.purchases);
   const fits = movable(open, index).flatMap(({ edit, label, value }): MissFit[] => {
-    const at = (size: number) => openWith(job, index, edit, size);
+    const at = (size: number) => openWith(open, index, edit, size);
     const lengthAt = (size: number) => lengthOf(at(size), part.id);
     const step = value + probe <= edit.high ? probe : -probe;
     const moved = lengthAt(value + step);
@@ -184,12 +183,12 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
     return [
       {
         label,
-        path: `panels.${index}.${edit.path}`,
+        path: `${panel.path}.${edit.path}`,
         from: value,
         to,
         value: fieldValue(edit, to),
         ...change,
-        others: partChanges(before.parts, after.parts, job.decisions.ticks).filter(({ id }) => id !== part.id),
+        others: partChanges(before.parts, after.parts, open.state.made).filter(({ id }) => id !== part.id),
         bought: boughtChanges(before.purchases, after.purchases),
         findings: (then.panels[index]?.design.findings ?? []).flatMap(({ code }) => (known.has(code) ? [] : [code])),
       },

@@ -17,7 +17,7 @@ describe('job: guide prices for what has none', () => {
       shop: {
         ...job.shop,
         prices: { ...prices, union: 99 },
-        sold: job.shop.sold.filter(({ item }) => item !== 'planed-115x19'),
+        sold: Object.fromEntries(Object.entries(job.shop.sold).filter(([, { item }]) => item !== 'planed-115x19')),
       },
     };
     expect(new Set(planOf(bare).unpriced).size).equal(2);
@@ -28,13 +28,13 @@ describe('job: guide prices for what has none', () => {
     expect(planOf(filled).unpriced).deep.equal([]);
     expect(filled.shop.prices.union).equal(99);
     expect(filled.shop.prices.cap).equal(job.shop.prices.cap);
-    expect(filled.shop.sold.length).equal(job.shop.sold.length);
+    expect(filled.shop.sold).deep.equal(job.shop.sold);
   });
   it('leave alone what the guide knows nothing of', () => {
     const plan = planOf(job);
     const odd = {
       ...plan,
-      buy: [{ id: 'x', name: 'x', quantity: 1, unit: 'each' as const, rule: '', priceField: 'prices.moonstone' }],
+      buy: [{ id: 'x', name: 'x', quantity: 1, unit: 'each' as const, rule: '', priceField: ['prices', 'moonstone'] }],
     };
     expect(guideForUnpriced(job, odd)).deep.equal([]);
   });

@@ -10,7 +10,7 @@ import type { FieldChanges } from './cutting';
 export function guideForUnpriced(job: Job, plan: ShopPlan): FieldChanges {
   const guide = guidePrices(job.units);
   const keys = plan.buy.flatMap(({ price, priceField }) =>
-    price === undefined && priceField?.startsWith('prices.') ? [priceField.slice('prices.'.length)] : [],
+    price === undefined && priceField?.[0] === 'prices' && priceField[1] ? [priceField[1]] : [],
   );
   const prices = Object.fromEntries(
     keys.flatMap((key) => {
@@ -21,7 +21,7 @@ export function guideForUnpriced(job: Job, plan: ShopPlan): FieldChanges {
   const items = new Set(plan.materials.flatMap(({ item, priced }) => (priced ? [] : [item])));
   const sold = guide.sold.filter(({ item }) => items.has(item));
   return [
-    ...(Object.keys(prices).length > 0 ? [{ path: 'shop.prices', value: { ...job.shop.prices, ...prices } }] : []),
-    ...(sold.length > 0 ? [{ path: 'shop.sold', value: [...job.shop.sold, ...sold] }] : []),
+    ...Object.entries(prices).map(([key, value]) => ({ path: ['shop', 'prices', key], value })),
+    ...sold.map(({ id, ...one }) => ({ path: ['shop', 'sold', id], value: one })),
   ];
 }

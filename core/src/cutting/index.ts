@@ -3,16 +3,17 @@
 
 export { type CutMiss, cutMiss, isSlip, type MissFit } from './cutMiss';
 export {
+  cutBar,
+  cutMiscut,
+  cutSheet,
+  type Done,
   type FieldChanges,
   keepOf,
-  lockBar,
-  lockMiscut,
-  lockSheet,
   movePiece,
   putOnShelf,
   recountShelf,
   releaseMaterial,
-  unlock,
+  uncut,
 } from './cutting';
 export { guideForUnpriced } from './guide';
 export { lastLook } from './lastLook';

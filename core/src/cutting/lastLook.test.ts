@@ -1,10 +1,11 @@
 import { expect } from 'chai';
-import { defaultJob, familyIds, type Job, withValueAt } from '../document';
+import { defaultJob, familyIds, type Job, soldOf, withValueAt } from '../document';
 import { jobShop, openJob } from '../job';
+import { untouchedShop } from '../shoplog';
 import { lastLook } from './lastLook';
 
-function looks(job: Job) {
-  const open = openJob(job);
+function looks(job: Job, state = untouchedShop) {
+  const open = openJob(job, state);
   return lastLook(open, jobShop(open).plan);
 }
 const ids = (job: Job) => looks(job).map(({ id }) => id);
@@ -18,18 +19,18 @@ describe('job: a last look before the saw', () => {
   });
   it('holds what was found right until it is another', () => {
     const pane = looks(job).find(({ id }) => id === 'panel-a/look/pane');
-    const found = withValueAt(job, ['decisions', 'checks'], { 'panel-a/look/pane': pane?.value });
-    const settled = (one: Job) => looks(one).find(({ id }) => id === 'panel-a/look/pane')?.settled;
-    expect(settled(found)).equal(true);
-    const path = ['panels', 0, 'glazing', 'parameters', 'length'];
-    expect(settled(withValueAt(found, path, 2.01))).equal(false);
+    const state = { ...untouchedShop, checks: { 'panel-a/look/pane': pane?.value ?? '' } };
+    const settled = (one: Job) => looks(one, state).find(({ id }) => id === 'panel-a/look/pane')?.settled;
+    expect(settled(job)).equal(true);
+    const path = ['heaters', 'panel-a', 'glazing', 'parameters', 'length'];
+    expect(settled(withValueAt(job, path, 2.01))).equal(false);
   });
   it('asks for no kerf where nothing is lost, and for no fit that was tried', () => {
     const kerfs = { tube: 0, timber: 0, sheet: 0 };
     expect(ids(withValueAt(job, ['shop', 'kerfs'], kerfs)).some((id) => id.startsWith('look/kerf'))).equal(false);
     const snake = defaultJob('serpentine');
     expect(ids(snake)).include('panel-a/look/bend');
-    const dry = ['panels', 0, 'parameters'];
+    const dry = ['heaters', 'panel-a', 'parameters'];
     const tried = withValueAt(withValueAt(snake, [...dry, 'dryStub'], 0.03), [...dry, 'dryPitch'], 0.11);
     expect(ids(tried)).not.include('panel-a/look/bend');
   });
@@ -37,12 +38,16 @@ describe('job: a last look before the saw', () => {
     const short = withValueAt(
       job,
       ['shop', 'without'],
-      job.shop.sold.filter((one) => 'length' in one && one.length > 2).map(({ id }) => id),
+      Object.fromEntries(
+        soldOf(job.shop)
+          .filter((one) => 'length' in one && one.length > 2)
+          .map(({ id }) => [id, true]),
+      ),
     );
     const open = looks(short).filter((one) => one.open);
     expect(open.length).above(0);
     expect(open.every(({ settled }) => !settled)).equal(true);
-    const clash = withValueAt(job, ['panels', 0, 'parameters', 'entry'], 0.02);
+    const clash = withValueAt(job, ['heaters', 'panel-a', 'parameters', 'entry'], 0.02);
     expect(ids(clash)).include('panel-a/look/clash');
   });
   it('has words without loose ends for every kind of heater', () => {

@@ -9,7 +9,7 @@ export interface LookItem {
   id: string;
   /** What to do; quantities by `sized`. */
   words: string;
-  /** What it was when the builder found it right stands in the job; another value asks again. */
+  /** What it was when the builder found it right stands in the log; another value asks again. */
   value: string;
   /** The builder has found it right as it is now. */
   settled: boolean;
@@ -22,8 +22,7 @@ export interface LookItem {
  * that are not what is wanted now, pieces that no stock holds, clashes.
  */
 export function lastLook(open: OpenJob, plan: ShopPlan): LookItem[] {
-  const { job } = open;
-  const checks = job.decisions.checks ?? {};
+  const { checks } = open.state;
   const ask = (id: string, words: string, value: string): LookItem => ({
     id,
     words,

@@ -1,6 +1,6 @@
 import type { Job } from '../document';
 import { evaluateOpen, figureChange } from '../figures';
-import { type Editable, editableDimensions, fieldValue, openJob, withDimension } from '../job';
+import { type Editable, editableDimensions, fieldValue, type JobInShop, openJob, pathOf, withDimension } from '../job';
 import type { Habit } from '../quantity';
 import { candidates, cent, type Looked, look, type SweepOptions, sweepDimension } from './sweep';
 import { type StockChange, stockChanges } from './wasteFree';
@@ -19,8 +19,13 @@ export interface StockFit {
   stock: StockChange[];
 }
 
-function moveOf(index: number, { label, value: from, edit }: Editable, to: number): StockFit['moves'][number] {
-  return { label, path: `panels.${index}.${edit.path}`, from, to, value: fieldValue(edit, to) };
+function moveOf(
+  job: Job,
+  index: number,
+  { label, value: from, edit }: Editable,
+  to: number,
+): StockFit['moves'][number] {
+  return { label, path: `${pathOf(job, index)}.${edit.path}`, from, to, value: fieldValue(edit, to) };
 }
 
 /** Nothing where either design cannot be worked out. */
@@ -37,8 +42,8 @@ function fitOf(now: Looked, there: Looked, moves: StockFit['moves']): StockFit |
 }
 
 /** Whether a dimension leaves the pane as it is: a pane on hand is not to be stretched. */
-function keepsPane(job: Job, index: number, dimension: Editable): boolean {
-  const aperture = (size: number) => look(job, index, dimension.edit, size)?.open.panels[index]?.design.areas.aperture;
+function keepsPane(at: JobInShop, index: number, dimension: Editable): boolean {
+  const aperture = (size: number) => look(at, index, dimension.edit, size)?.open.panels[index]?.design.areas.aperture;
   const here = aperture(dimension.value);
   const step = dimension.value + 0.002 <= dimension.edit.high ? 0.002 : -0.002;
   const there = aperture(dimension.value + step);
@@ -51,51 +56,51 @@ function keepsPane(job: Job, index: number, dimension: Editable): boolean {
  * @returns undefined where nothing can grow
  */
 export function stretchToStock(
-  job: Job,
+  at: JobInShop,
   index: number,
   habit: Habit,
   options: SweepOptions = {},
 ): StockFit | undefined {
-  const now = firstLook(job, index);
+  const now = firstLook(at, index);
   if (!now) return undefined;
   let best = now;
   const moves: StockFit['moves'] = [];
-  const dimensions = editableDimensions(now.open, index).filter((one) => keepsPane(job, index, one));
+  const dimensions = editableDimensions(now.open, index).filter((one) => keepsPane(at, index, one));
   dimensions.forEach((dimension, place) => {
     if (options.shouldStop?.()) return;
     const current = editableDimensions(best.open, index).find(({ id }) => id === dimension.id);
     if (!current) return;
-    const sweep = sweepDimension(best.open.job, index, current, habit, {
+    const sweep = sweepDimension(best.open, index, current, habit, {
       ...options,
       onProgress: (share) => options.onProgress?.((place + share) / dimensions.length),
     });
     const free = candidates(sweep, current.value, best).find((one) => one.free);
-    const there = free && look(best.open.job, index, current.edit, free.value);
+    const there = free && look(best.open, index, current.edit, free.value);
     if (!free || !there) return;
     const heat = (one: Looked) => evaluateOpen(one.open, {}, one.shop.plan).usefulHeat ?? Number.NEGATIVE_INFINITY;
     if (heat(there) < heat(best) - 1e-6) return;
-    moves.push(moveOf(index, current, free.value));
+    moves.push(moveOf(at.job, index, current, free.value));
     best = there;
   });
   return moves.length > 0 ? fitOf(now, best, moves) : undefined;
 }
 
 /** Ways to buy one length or sheet less by making one dimension smaller, least heat lost for the money first. */
-export function shrinkToSave(job: Job, index: number, habit: Habit, options: SweepOptions = {}): StockFit[] {
-  const now = firstLook(job, index);
+export function shrinkToSave(at: JobInShop, index: number, habit: Habit, options: SweepOptions = {}): StockFit[] {
+  const now = firstLook(at, index);
   if (!now) return [];
   const dimensions = editableDimensions(now.open, index);
   const fits = dimensions.flatMap((dimension, place): StockFit[] => {
     if (options.shouldStop?.()) return [];
-    const sweep = sweepDimension(job, index, dimension, habit, {
+    const sweep = sweepDimension(at, index, dimension, habit, {
       ...options,
       onProgress: (share) => options.onProgress?.((place + share) / dimensions.length),
     });
     const nearest = candidates(sweep, dimension.value, now)
       .filter(({ value, free }) => !free && value < dimension.value)
       .sort((a, b) => b.value - a.value)[0];
-    const there = nearest && look(job, index, dimension.edit, nearest.value);
-    const fit = there && fitOf(now, there, [moveOf(index, dimension, nearest.value)]);
+    const there = nearest && look(at, index, dimension.edit, nearest.value);
+    const fit = there && fitOf(now, there, [moveOf(at.job, index, dimension, nearest.value)]);
     return fit ? [fit] : [];
   });
   return fits.sort((a, b) => b.heat / b.saves - a.heat / a.saves);
@@ -107,35 +112,35 @@ export function shrinkToSave(job: Job, index: number, habit: Habit, options: Swe
  * @returns pairs that save more than either dimension alone, best saving first
  */
 export function sweepTogether(
-  job: Job,
+  at: JobInShop,
   index: number,
   first: Editable,
   habit: Habit,
   options: SweepOptions = {},
 ): StockFit[] {
-  const now = firstLook(job, index);
+  const now = firstLook(at, index);
   if (!now) return [];
   const { reach = 0.2, onProgress, shouldStop } = options;
   const sweepOptions = { reach, ...(shouldStop ? { shouldStop } : {}) };
-  const stops = (at: Job, dimension: Editable, from: Looked) =>
-    candidates(sweepDimension(at, index, dimension, habit, sweepOptions), dimension.value, from);
+  const stops = (from: JobInShop, dimension: Editable, now: Looked) =>
+    candidates(sweepDimension(from, index, dimension, habit, sweepOptions), dimension.value, now);
   const least = (dimension: Editable, values: readonly { value: number }[]) =>
     Math.min(
       now.cost,
-      ...values.map(({ value }) => look(job, index, dimension.edit, value)?.cost ?? Number.POSITIVE_INFINITY),
+      ...values.map(({ value }) => look(at, index, dimension.edit, value)?.cost ?? Number.POSITIVE_INFINITY),
     );
-  const alone = stops(job, first, now);
+  const alone = stops(at, first, now);
   const leastFirst = least(first, alone);
   const others = editableDimensions(now.open, index).filter(
-    (one) => one.edit.path !== first.edit.path && keepsPane(job, index, one),
+    (one) => one.edit.path !== first.edit.path && keepsPane(at, index, one),
   );
   const fits = others.flatMap((second, place): StockFit[] => {
-    const leastAlone = Math.min(leastFirst, least(second, stops(job, second, now)));
+    const leastAlone = Math.min(leastFirst, least(second, stops(at, second, now)));
     return alone.flatMap(({ value }, step): StockFit[] => {
       if (shouldStop?.()) return [];
       onProgress?.((place + step / alone.length) / others.length);
-      const moved = withDimension(job, index, first.edit, value);
-      const again = look(job, index, first.edit, value);
+      const moved = { ...at, job: withDimension(at.job, index, first.edit, value) };
+      const again = look(at, index, first.edit, value);
       const current = again && editableDimensions(again.open, index).find(({ id }) => id === second.id);
       if (!again || !current) return [];
       return stops(moved, current, again)
@@ -143,7 +148,8 @@ export function sweepTogether(
         .flatMap((point) => {
           const there = look(moved, index, current.edit, point.value);
           return there && there.cost < leastAlone - cent
-            ? (fitOf(now, there, [moveOf(index, first, value), moveOf(index, current, point.value)]) ?? [])
+            ? (fitOf(now, there, [moveOf(at.job, index, first, value), moveOf(at.job, index, current, point.value)]) ??
+                [])
             : [];
         });
     });
@@ -151,8 +157,8 @@ export function sweepTogether(
   return fits.sort((a, b) => b.saves - a.saves || b.heat - a.heat).slice(0, mostFits);
 }
 
-function firstLook(job: Job, index: number): Looked | undefined {
-  const open = openJob(job);
+function firstLook(at: JobInShop, index: number): Looked | undefined {
+  const open = openJob(at.job, at.state);
   const [any] = editableDimensions(open, index);
-  return any && look(job, index, any.edit, any.value);
+  return any && look(at, index, any.edit, any.value);
 }

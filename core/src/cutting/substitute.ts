@@ -1,15 +1,16 @@
 import { insteadOf } from '../catalogue';
 import type { Job } from '../document';
-import { parseJob } from '../document';
+import { changesBetween, parseJob } from '../document';
 import { evaluateOpen, figureChange } from '../figures';
-import { openJob } from '../job';
+import { type OpenJob, openJob } from '../job';
+import type { FieldChanges } from './cutting';
 
 /** Something else in the place of a thing that the shop does not have. */
 export interface Substitute {
   item: string;
   name: string;
-  /** The panels with it, to be set in the job. */
-  panels: Job['panels'];
+  /** The heaters with it: fields to be set in the job together. */
+  changes: FieldChanges;
   /** Money, W and kg of the whole job, against what they are. */
   cost: number;
   heat: number;
@@ -22,15 +23,15 @@ export interface Substitute {
  * What could stand in the place of a length or sheet of the job: tube of another wall, a board or sheet of another thickness or width.
  * Each with what it changes; those with which no panel can be drawn or worked out are left out. Fewest new matters first, then cheapest.
  */
-export function substitutes(job: Job, item: string): Substitute[] {
-  const before = openJob(job);
+export function substitutes(before: OpenJob, item: string): Substitute[] {
+  const { job, state } = before;
   const now = evaluateOpen(before);
   const mattersNow = before.panels.reduce((sum, { design }) => sum + design.findings.length, 0);
   const found = insteadOf(item).flatMap((other): Substitute[] => {
-    const panels = job.panels.map((panel) => replaced(panel, item, other.id) as Job['panels'][number]);
-    const parsed = parseJob({ ...job, panels });
+    const heaters = replaced(job.heaters, item, other.id) as Job['heaters'];
+    const parsed = parseJob({ ...job, heaters });
     if (!parsed.ok) return [];
-    const open = openJob(parsed.job);
+    const open = openJob(parsed.job, state);
     const then = evaluateOpen(open);
     const change = figureChange(now, then);
     if (!change) return [];
@@ -39,7 +40,7 @@ export function substitutes(job: Job, item: string): Substitute[] {
       {
         item: other.id,
         name: other.name,
-        panels,
+        changes: changesBetween(job.heaters, heaters, ['heaters']).map(({ path, after }) => ({ path, value: after })),
         ...change,
         mass: then.dryMass - now.dryMass,
         findings: Math.max(0, matters - mattersNow),

@@ -1,6 +1,5 @@
-import type { Job } from '../document';
 import type { Edit } from '../draw';
-import type { OpenJob } from '../job';
+import type { JobInShop, OpenJob } from '../job';
 import { type Editable, type JobShop, jobShop, openWith } from '../job';
 import { type Habit, tapeMark } from '../quantity';
 import type { MaterialPlan, ShopPlan } from '../shop';
@@ -38,8 +37,8 @@ export interface Looked {
 }
 
 /** The job with the dimension at a size; undefined where that makes no panel or no stock holds its pieces. */
-export function look(job: Job, index: number, edit: Edit, size: number): Looked | undefined {
-  const open = openWith(job, index, edit, size);
+export function look(at: JobInShop, index: number, edit: Edit, size: number): Looked | undefined {
+  const open = openWith(at, index, edit, size);
   if (!open) return undefined;
   const shop = jobShop(open);
   if (shop.plan.materials.some(({ plan }) => plan.unplaced.length > 0)) return undefined;
@@ -72,7 +71,7 @@ function marksOf({ value, edit }: Editable, habit: Habit, reach: number): number
  * Sizes that clash where the size as it is does not have no cost.
  */
 export function sweepDimension(
-  job: Job,
+  at: JobInShop,
   index: number,
   dimension: Editable,
   habit: Habit,
@@ -85,11 +84,11 @@ export function sweepDimension(
     lengths: new Float64Array(values.length).fill(Number.NaN),
     sheets: new Float64Array(values.length).fill(Number.NaN),
   };
-  const now = look(job, index, dimension.edit, dimension.value);
+  const now = look(at, index, dimension.edit, dimension.value);
   for (let place = 0; place < values.length; place += 1) {
     if (shouldStop?.()) break;
     if (place % 20 === 0) onProgress?.(place / values.length);
-    const there = look(job, index, dimension.edit, values[place] ?? dimension.value);
+    const there = look(at, index, dimension.edit, values[place] ?? dimension.value);
     if (!there || there.clashes > (now?.clashes ?? 0)) continue;
     sweep.cost[place] = there.cost;
     sweep.lengths[place] = there.waste.lengths;

@@ -14,11 +14,14 @@ describe('job: sizes that waste nothing', () => {
     solver = await loadSolver();
   });
   const job = defaultJob('harp');
-  const pitch = editableDimensions(openJob(job), 0).find(({ id }) => id === 'pitch');
+  const at = openJob(job);
+  const pitch = editableDimensions(at, 0).find(({ id }) => id === 'pitch');
   if (!pitch) throw new Error('a harp has a pitch');
+  const soldWithout = (gone: string) =>
+    Object.fromEntries(Object.entries(job.shop.sold).filter(([, { item }]) => item !== gone));
 
   it('sweeps at the marks of the tape, within the limits, and its cost is the job’s own at each', () => {
-    const sweep = sweepDimension(job, 0, pitch, 'metric', { reach: 0.02 });
+    const sweep = sweepDimension(at, 0, pitch, 'metric', { reach: 0.02 });
     expect(sweep.values.length).above(15);
     sweep.values.forEach((value, place) => {
       expect(Math.abs(value * 1000 - Math.round(value * 1000))).below(1e-6);
@@ -33,8 +36,8 @@ describe('job: sizes that waste nothing', () => {
     });
   });
   it('gives no cost to a size whose pieces no stock holds', () => {
-    const lattice = defaultJob('lattice');
-    const length = editableDimensions(openJob(lattice), 0).find(({ id }) => id === 'length');
+    const lattice = openJob(defaultJob('lattice'));
+    const length = editableDimensions(lattice, 0).find(({ id }) => id === 'length');
     if (!length) throw new Error('a lattice has a length');
     const sweep = sweepDimension(lattice, 0, length, 'metric', { reach: 0.5 });
     const beyond = sweep.values.findIndex((value) => value > 2.3);
@@ -61,7 +64,7 @@ describe('job: sizes that waste nothing', () => {
     expect(candidates(sweep, 4, now).find(({ free }) => free)).equal(undefined);
   });
   it('shows only what its proof bears out: the money saved is there when the size is set', async () => {
-    const { points } = await wasteFreePoints(job, 0, pitch, 'metric', { solver: async () => solver });
+    const { points } = await wasteFreePoints(at, 0, pitch, 'metric', { solver: async () => solver });
     expect(points.length).above(0);
     const cost = wholeFigures(job).cost;
     for (const point of points) {
@@ -81,19 +84,18 @@ describe('job: sizes that waste nothing', () => {
     if (!clear) throw new Error('a harp has a clear gap');
     const shorter = Math.round((clear.value - 0.02) * 1000) / 1000;
     const exact = 2 * (riser.length - (clear.value - shorter));
-    const tight = withValueAt(
-      job,
-      ['shop', 'sold'],
-      [
-        ...job.shop.sold.filter(({ item }) => item !== riser.item),
-        { id: 'pair', item: riser.item, length: exact, price: 10 },
-        { id: 'long', item: riser.item, length: 3, price: 20 },
-      ],
-    );
-    const even = withValueAt(tight, ['panels', 0, 'parameters', 'riserCount'], 12);
+    const tight = withValueAt(job, ['shop', 'sold'], {
+      ...soldWithout(riser.item),
+      pair: { item: riser.item, length: exact, price: 10 },
+      long: { item: riser.item, length: 3, price: 20 },
+    });
+    const even = withValueAt(tight, ['heaters', 'panel-a', 'parameters', 'riserCount'], 12);
     const there = editableDimensions(openJob(even), 0).find(({ edit }) => edit.path === 'parameters.riserClear');
     if (!there) throw new Error('a harp has a clear gap');
-    const { points } = await wasteFreePoints(even, 0, there, 'metric', { reach: 0.05, solver: async () => solver });
+    const { points } = await wasteFreePoints(openJob(even), 0, there, 'metric', {
+      reach: 0.05,
+      solver: async () => solver,
+    });
     const name = jobShop(openJob(even)).plan.materials.find(({ item }) => item === riser.item)?.name ?? '';
     const whole = points.filter(({ usedUp }) => usedUp.includes(name));
     expect(whole[whole.length - 1]?.value).closeTo(shorter, 1e-9);
@@ -103,7 +105,7 @@ describe('job: sizes that waste nothing', () => {
   it('stretches what it can without buying more, and loses no heat', () => {
     for (const family of familyIds) {
       const start = defaultJob(family);
-      const fit = stretchToStock(start, 0, 'metric', { reach: 0.1 });
+      const fit = stretchToStock(openJob(start), 0, 'metric', { reach: 0.1 });
       if (!fit) continue;
       expect(fit.saves, family).at.least(-0.005);
       expect(fit.heat, family).at.least(-1e-6);
@@ -113,7 +115,7 @@ describe('job: sizes that waste nothing', () => {
     }
   });
   it('finds what must shrink to buy one length less, and that it is so', () => {
-    const fits = shrinkToSave(job, 0, 'metric', { reach: 0.2 });
+    const fits = shrinkToSave(at, 0, 'metric', { reach: 0.2 });
     expect(fits.length).above(0);
     for (const fit of fits) {
       expect(fit.saves).above(0);
@@ -127,19 +129,15 @@ describe('job: sizes that waste nothing', () => {
     // A short sheet is cheap and takes shorter strips; a closer pitch makes them narrower, and one sheet is enough. Both: one short one.
     const plate = jobShop(openJob(job)).parts.find(({ id }) => id.endsWith('/strip'));
     if (!plate) throw new Error('a harp has plate strips');
-    const two = withValueAt(
-      job,
-      ['shop', 'sold'],
-      [
-        ...job.shop.sold.filter(({ item }) => item !== plate.item),
-        { id: 'short', item: plate.item, width: 1, height: 1.86, price: 50 },
-        { id: 'long', item: plate.item, width: 1, height: 2, price: 100 },
-      ],
-    );
+    const two = withValueAt(job, ['shop', 'sold'], {
+      ...soldWithout(plate.item),
+      short: { item: plate.item, width: 1, height: 1.86, price: 50 },
+      long: { item: plate.item, width: 1, height: 2, price: 100 },
+    });
     const held = editableDimensions(openJob(two), 0).find(({ id }) => id === 'pitch');
     if (!held) throw new Error('a harp has a pitch');
     const costOf = (one: Job) => jobShop(openJob(one)).plan.cost;
-    const fits = sweepTogether(two, 0, held, 'metric', { reach: 0.03 });
+    const fits = sweepTogether(openJob(two), 0, held, 'metric', { reach: 0.03 });
     expect(fits.length).above(0);
     for (const { moves, saves, cost } of fits) {
       expect(saves).closeTo(150, 1e-6);
@@ -149,7 +147,7 @@ describe('job: sizes that waste nothing', () => {
       expect(costOf(moves.reduce(set, two)) - costOf(two)).closeTo(cost, 1e-6);
       for (const move of moves) expect(costOf(set(two, move)) - costOf(two)).above(cost + 10);
     }
-    expect(sweepTogether(job, 0, pitch, 'metric', { reach: 0.01 })).deep.equal([]);
+    expect(sweepTogether(at, 0, pitch, 'metric', { reach: 0.01 })).deep.equal([]);
   });
   it('stops when it is told to', () => {
     let asked = 0;
@@ -157,7 +155,7 @@ describe('job: sizes that waste nothing', () => {
       asked += 1;
       return asked > 3;
     };
-    const sweep = sweepDimension(job, 0, pitch, 'metric', { shouldStop });
+    const sweep = sweepDimension(at, 0, pitch, 'metric', { shouldStop });
     expect(Array.from(sweep.cost.slice(5)).every(Number.isNaN)).equal(true);
   });
 });

@@ -1,6 +1,5 @@
-import type { Job } from '../document';
 import { evaluateOpen } from '../figures';
-import type { Editable } from '../job';
+import { type Editable, type JobInShop, shopNow } from '../job';
 import type { Habit } from '../quantity';
 import {
   isProved,
@@ -71,14 +70,14 @@ const nothing = 0.005;
  *   too much of the heat, is left out
  */
 export async function wasteFreePoints(
-  job: Job,
+  at: JobInShop,
   index: number,
   dimension: Editable,
   habit: Habit,
   options: SweepOptions & Pick<ProveOptions, 'solver' | 'seconds'> = {},
 ): Promise<{ sweep: Sweep; points: WasteFreePoint[] }> {
-  const sweep = sweepDimension(job, index, dimension, habit, options);
-  const now = look(job, index, dimension.edit, dimension.value);
+  const sweep = sweepDimension(at, index, dimension, habit, options);
+  const now = look(at, index, dimension.edit, dimension.value);
   if (!now) return { sweep, points: [] };
   const stopped = () => options.shouldStop?.() ?? false;
   const near = candidates(sweep, dimension.value, now)
@@ -89,7 +88,7 @@ export async function wasteFreePoints(
   const before = near.length > 0 ? await provedShop(now, options) : undefined;
   const points: WasteFreePoint[] = [];
   for (const { value, free } of near) {
-    const there = before && !stopped() ? look(job, index, dimension.edit, value) : undefined;
+    const there = before && !stopped() ? look(at, index, dimension.edit, value) : undefined;
     if (!before || !there) continue;
     const after = await provedShop(there, options);
     const saves = stockCost(before.materials) - stockCost(after.materials);
@@ -122,7 +121,7 @@ export async function provedShop(
   const materials: MaterialPlan[] = [];
   for (const material of shop.plan.materials)
     materials.push(isProved(material) ? material : await proveMaterial(material, how));
-  return sumShop(materials, shop.purchases, open.job.shop);
+  return sumShop(materials, shop.purchases, shopNow(open));
 }
 
 function bought(plan: ShopPlan, item: string): number {

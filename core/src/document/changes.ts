@@ -24,6 +24,21 @@ export function same(a: unknown, b: unknown): boolean {
   );
 }
 
+/**
+ * A value equal to `after` in which everything that is as it was before is the same object as before: whoever looks by identity sees only
+ * what has changed.
+ */
+export function sharing<T>(before: unknown, after: T): T {
+  if (before === after || same(before, after)) return before as T;
+  if (!isContainer(before) || !isContainer(after) || Array.isArray(before) || Array.isArray(after)) return after;
+  return Object.fromEntries(
+    Object.entries(after).map(([key, value]) => [
+      key,
+      Object.hasOwn(before, key) ? sharing(before[key], value) : value,
+    ]),
+  ) as T;
+}
+
 /** The value at a path, or undefined. */
 export function valueAtPath(document: unknown, path: readonly (string | number)[]): unknown {
   let value = document;
@@ -43,7 +58,10 @@ function isStep(document: Container, step: string | number): boolean {
   return typeof step === 'number' && Number.isInteger(step) && step >= 0 && step <= document.length;
 }
 
-/** A copy with one field set (or taken out, for undefined); everything not on the path is shared. Throws RangeError. */
+/**
+ * A copy with one field set (or taken out, for undefined); everything not on the path is shared. Entries that the path leads through and
+ * that are not there yet are made. Throws RangeError on a path through a value that has no fields.
+ */
 export function withValueAt<T>(document: T, path: readonly (string | number)[], value: unknown): T {
   const [step, ...rest] = path;
   if (step === undefined) return value as T;
@@ -51,27 +69,29 @@ export function withValueAt<T>(document: T, path: readonly (string | number)[], 
   if (Array.isArray(document) && rest.length === 0 && value === undefined)
     throw new RangeError(`an entry of a list is taken out with the whole list: ${path.join('.')}`);
   const copy: Container = Array.isArray(document) ? [...document] : { ...document };
-  const inner =
-    rest.length > 0 ? withValueAt((document as Record<string | number, unknown>)[step], rest, value) : value;
+  const held = Object.hasOwn(document, step) ? (document as Record<string | number, unknown>)[step] : undefined;
+  if (rest.length > 0 && held === undefined && value === undefined) return document;
+  const inner = rest.length > 0 ? withValueAt(held ?? {}, rest, value) : value;
   if (inner === undefined && !Array.isArray(copy)) delete copy[String(step)];
   else (copy as Record<string | number, unknown>)[step] = inner;
   return copy as T;
 }
 
 /**
- * The fields that differ, as deep as the two agree in shape. Lists of unlike length change as a whole: their places do
- * not say which entry is which.
+ * The fields that differ, as deep as the two agree in shape. A list changes as a whole: its places do not say which entry is which. What
+ * merges entry by entry stands in the document by ids. What comes new is told field by field, so that two sides can add to one record;
+ * what goes, goes whole.
  */
 export function changesBetween(before: unknown, after: unknown, path: (string | number)[] = []): Change[] {
   if (same(before, after)) return [];
-  const bothLists = Array.isArray(before) && Array.isArray(after) && before.length === after.length;
+  const added = before === undefined && isContainer(after) && !Array.isArray(after) && Object.keys(after).length > 0;
+  if (added) return changesBetween({}, after, path);
   const bothObjects = isContainer(before) && isContainer(after) && !Array.isArray(before) && !Array.isArray(after);
-  if (!bothLists && !bothObjects) return [{ path, before, after }];
-  const keys = new Set([...Object.keys(before as Container), ...Object.keys(after as Container)]);
-  return [...keys].flatMap((key) => {
-    const step = bothLists ? Number(key) : key;
-    return changesBetween(valueAtPath(before, [step]), valueAtPath(after, [step]), [...path, step]);
-  });
+  if (!bothObjects) return [{ path, before, after }];
+  const keys = new Set([...Object.keys(before), ...Object.keys(after)]);
+  return [...keys].flatMap((key) =>
+    changesBetween(valueAtPath(before, [key]), valueAtPath(after, [key]), [...path, key]),
+  );
 }
 
 export interface Conflict {
@@ -103,7 +123,11 @@ export function mergeChanges<T>(
   return conflicts.length > 0 ? { ok: false, conflicts } : { ok: true, document };
 }
 
-/** `panels.0.parameters.pitch` as steps. */
-export function pathSteps(path: string): (string | number)[] {
+/** Where a field of a document is: in steps, or dotted where no step has a dot in it. */
+export type FieldPath = string | readonly (string | number)[];
+
+/** `heaters.panel-a.parameters.pitch` as steps. A path with an id that has dots in it is given in steps. */
+export function pathSteps(path: FieldPath): (string | number)[] {
+  if (typeof path !== 'string') return [...path];
   return path.split('.').map((step) => (/^\d+$/.test(step) ? Number(step) : step));
 }

@@ -3,6 +3,8 @@ import { type Family, families } from '../families';
 import type { Habit } from '../quantity';
 import { guidePrices } from '../shop';
 import { type BroadClimateId, broadClimates } from '../sky';
+import { tiltId } from './fromVersion1';
+import { byId } from './lists';
 import { type Job, jobFormat, jobVersion } from './schema';
 import { standingAt, zoneAt } from './siteDefaults';
 
@@ -26,6 +28,7 @@ function loopFor(family: Family): Pick<Job['loop'], 'kind' | 'glycol'> & Partial
 export function defaultJob(familyId: string, options: { units?: Habit } = {}): Job {
   const units = options.units ?? 'metric';
   const family = memberOf(families, 'kind of heater', familyId);
+  const { sold, ...guide } = guidePrices(units);
   return {
     format: jobFormat,
     version: jobVersion,
@@ -38,7 +41,7 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
       unnamed: true,
       elevation: 100,
       zone: 'Etc/UTC',
-      standing: { aim: 180, tilts: [{ name: 'all year', tilt: 45 }] },
+      standing: { aim: 180, tilts: tiltsFor(45) },
       horizon: [],
       exposure: { windShare: 0.45, albedo: 0.2 },
       climate: null,
@@ -46,18 +49,19 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
       hottest: null,
     },
     need: { kind: 'showers', volumePerDay: 0.15, target: 45, drinking: false, frost: true },
-    panels: [{ id: 'panel-a', ...family.standard(units) }],
+    heaters: { 'panel-a': { order: 0, ...family.standard(units) } },
     // What is its own store has none beside it.
-    stores: family.standardLoop === 'preheat' ? [] : [{ id: 'tank-a', kind: 'tank', volume: 0.15 }],
+    stores: family.standardLoop === 'preheat' ? {} : { 'tank-a': { kind: 'tank', volume: 0.15 } },
     loop: { connection: 'parallel', specificFlow: 0.02, pressurised: false, ...planned, ...loopFor(family) },
     shop: {
-      ...guidePrices(units),
-      onHand: [],
+      ...guide,
+      sold: byId(sold) as Job['shop']['sold'],
+      onHand: {},
       kerfs: { tube: 0, timber: 0.003, sheet: 0.003 },
       spares: { consumables: 0.15 },
     },
-    decisions: { ticks: {}, acknowledged: [] },
-    asBuilt: [],
+    decisions: {},
+    asBuilt: {},
   };
 }
 
@@ -105,5 +109,9 @@ export function beginJob(
 
 function standingOf(latitude: number): Job['site']['standing'] {
   const { aim, tilt } = standingAt(latitude);
-  return { aim, tilts: [{ name: 'all year', tilt }] };
+  return { aim, tilts: tiltsFor(tilt) };
+}
+
+function tiltsFor(tilt: number): Job['site']['standing']['tilts'] {
+  return { [tiltId(0)]: { order: 0, name: 'all year', tilt } };
 }

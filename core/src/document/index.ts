@@ -5,15 +5,20 @@ export {
   type Change,
   type Conflict,
   changesBetween,
+  type FieldPath,
   mergeChanges,
   pathSteps,
   same,
+  sharing,
   valueAtPath,
   withValueAt,
 } from './changes';
 export { beginJob, defaultJob, familyIds } from './defaults';
+export { inverse, layEdits, setFields } from './edits';
 export { fieldText } from './fieldText';
-export { parseJob } from './parse';
-export { sayChanges } from './sayChanges';
+export { byId, heatersOf, mainTilt, onHandOf, soldOf, storesOf, tiltsOf } from './lists';
+export { type ParsedJob, parseJob, type ReadDocument, readDocument } from './parse';
+export { pointerOf, stepsOf } from './pointer';
+export { sayChanges, sayField } from './sayChanges';
 export { type Job, jobJsonSchema, leastSpecificFlow, mostSpecificFlow } from './schema';
 export { standingAt, zoneAt } from './siteDefaults';

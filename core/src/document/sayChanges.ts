@@ -1,4 +1,4 @@
-import { type Family, families, fieldsOf, type HeaterDocument } from '../families';
+import { type Family, type Field, families, fieldsOf, type HeaterDocument } from '../families';
 import { mounts } from '../mounts';
 import { formatNumber, formatQuantity, type Habit } from '../quantity';
 import { type Change, changesBetween } from './changes';
@@ -41,8 +41,6 @@ const names: readonly [path: string, name: string][] = [
   ['shop.trims', 'Trim of the ends'],
   ['shop.spares', 'Spare'],
   ['shop', 'Shop'],
-  ['decisions.ticks', 'Ticks'],
-  ['decisions.locks', 'What is cut'],
   ['decisions.ties', 'Pieces from one length'],
   ['decisions', 'Cut plan'],
   ['asBuilt', 'As built'],
@@ -53,7 +51,7 @@ function nameOf(path: string): string {
   return found?.[1] ?? 'The job';
 }
 
-/** What a value outside the panels reads as; nothing where it is a list or a part and its name says enough. */
+/** What a value outside the heaters reads as; nothing where it is a list or a part and its name says enough. */
 function plainText(path: string, value: unknown, habit: Habit): string | undefined {
   if (typeof value === 'string') return value;
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
@@ -67,21 +65,16 @@ function plainText(path: string, value: unknown, habit: Habit): string | undefin
 
 /** A change of one field of a panel, by the field's own name. */
 function panelChange(before: Job, after: Job, change: Change, habit: Habit): string {
-  const [, index = 0, ...rest] = change.path;
-  const panel = (after.panels[Number(index)] ?? before.panels[Number(index)]) as HeaterDocument | undefined;
+  const [, id = '', ...rest] = change.path;
+  const heater = after.heaters[String(id)] ?? before.heaters[String(id)];
+  const panel = heater && ({ id: String(id), ...heater } as HeaterDocument);
   const place = rest.join('.');
   if (!panel || place === '') return 'Panels';
   if (place === 'count') return `Panels alike: ${change.before} to ${change.after}`;
   if (place === 'turned') return `Tubes lie ${change.after ? 'across the slope' : 'up the slope'}`;
   if (place.startsWith('family')) return 'Kind of heater';
   if (place.startsWith('known')) return 'Limits of what is not known for sure';
-  const family: Family | undefined = families[panel.family as keyof typeof families];
-  const mount = panel.mount && mounts[panel.mount.kind as keyof typeof mounts];
-  const fields = [
-    ...(family?.fields(panel) ?? []),
-    ...(mount && panel.mount ? fieldsOf(mount.schema, 'mount.parameters', panel.mount.parameters) : []),
-  ];
-  const field = fields.find(({ path }) => path === place);
+  const field = fieldsIn(panel).find(({ path }) => path === place);
   if (!field) {
     const part = String(rest[0] ?? '');
     return part === 'mount' ? 'What it stands on' : `${part[0]?.toUpperCase() ?? ''}${part.slice(1)} changed`;
@@ -89,6 +82,42 @@ function panelChange(before: Job, after: Job, change: Change, habit: Habit): str
   const { label } = field.meta;
   const text = (value: unknown) => (value === undefined ? 'nothing' : fieldText(field.meta, value, habit));
   return `${label}: ${text(change.before)} to ${text(change.after)}`;
+}
+
+/** A field by its name and two values that it could have, as a person reads them. */
+export function sayField(
+  job: Job,
+  { path, before, after }: Change,
+  habit: Habit,
+): { name: string; before: string; after: string } {
+  const field = path[0] === 'heaters' && path.length > 2 ? heaterField(job, path) : undefined;
+  const dotted = path.join('.');
+  const text = (value: unknown): string => {
+    if (value === undefined) return 'nothing';
+    if (field) return fieldText(field.meta, value, habit);
+    return plainText(dotted, value, habit) ?? (typeof value === 'object' ? 'another one' : String(value));
+  };
+  const own = path[0] === 'heaters' ? `Heater ${String(path[1] ?? '')}` : nameOf(dotted);
+  return { name: field?.meta.label ?? own, before: text(before), after: text(after) };
+}
+
+/** The field of a heater that a path leads to; nothing where it leads to no single one. */
+function heaterField(job: Job, path: readonly (string | number)[]): Field | undefined {
+  const [, id = '', ...rest] = path;
+  const heater = job.heaters[String(id)];
+  if (!heater) return undefined;
+  const panel = { id: String(id), ...heater } as HeaterDocument;
+  return fieldsIn(panel).find((one) => one.path === rest.join('.'));
+}
+
+/** Fields of a heater and of what it stands on. */
+function fieldsIn(panel: HeaterDocument): Field[] {
+  const family: Family | undefined = families[panel.family as keyof typeof families];
+  const mount = panel.mount && mounts[panel.mount.kind as keyof typeof mounts];
+  return [
+    ...(family?.fields(panel) ?? []),
+    ...(mount && panel.mount ? fieldsOf(mount.schema, 'mount.parameters', panel.mount.parameters) : []),
+  ];
 }
 
 /** Fields told by name; more than these are told by number. */
@@ -101,7 +130,7 @@ const mostTold = 3;
 export function sayChanges(before: Job, after: Job, habit: Habit): string {
   const told = new Set<string>();
   for (const change of changesBetween(before, after)) {
-    if (change.path[0] === 'panels' && change.path.length > 1) {
+    if (change.path[0] === 'heaters' && change.path.length > 1) {
       told.add(panelChange(before, after, change, habit));
       continue;
     }

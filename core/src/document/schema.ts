@@ -6,7 +6,7 @@ import { climateSchema } from '../sky';
 import { isZone } from '../time';
 
 export const jobFormat = 'north-pane/job';
-export const jobVersion = 1;
+export const jobVersion = 2;
 
 /** kg/s per m². Below it a panel stands still; above it no pump of this kind goes. */
 export const leastSpecificFlow = 5e-4;
@@ -15,6 +15,21 @@ export const mostSpecificFlow = 0.2;
 const id = z
   .string()
   .regex(/^[a-z][a-z0-9-]{0,40}$/, 'must be small letters, digits and dashes, beginning with a letter');
+/** Entries by their ids: they merge by what they are and not by their place. */
+function keyed<S extends z.ZodType>(
+  schema: S,
+  limits: { least?: number; most: number; few?: string; key?: z.ZodString },
+) {
+  const { least = 0, most, few = `at least ${least} of them`, key = id } = limits;
+  return z
+    .record(key, schema)
+    .refine((value) => Object.keys(value).length >= least, few)
+    .refine((value) => Object.keys(value).length <= most, `at most ${most} of them`);
+}
+/** An id of a thing that is sold, made or bought: catalogue ids, roles of parts, keys of prices. */
+const thing = z.string().min(1).max(160);
+/** Things that are in a set: by their ids, each `true`. */
+const set = keyed(z.literal(true), { most: 999, key: thing });
 const name = z.string().trim().min(1, 'must not be empty').max(120, 'must be at most 120 characters');
 const money = z.number().min(0, 'a price is not below 0').max(1e6, 'a price is at most 1 000 000');
 const metres = z.number().gt(0, 'must be above 0').max(100, 'must be at most 100 m');
@@ -51,9 +66,12 @@ const inputId = z.string().refine((value) => knownInputIds().has(value), {
     `“${String(input)}” is nothing uncertain of a heater; known: ${[...knownInputIds()].join(', ')}`,
 });
 
-const panel = z
+/** Where a heater or a tilt stands among its like: by this number, and by its id where that is the same. */
+const order = z.number().min(-1e6).max(1e6);
+
+const heater = z
   .strictObject({
-    id,
+    order,
     family: z.string(),
     parameters: z.record(z.string(), z.unknown()),
     absorber: chosen.optional(),
@@ -78,7 +96,7 @@ const panel = z
     if (value.mount)
       for (const problem of chosenProblems(mounts, 'mount', value.mount))
         context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
-    for (const problem of family.problems(value as HeaterDocument))
+    for (const problem of family.problems({ id: 'any', ...value } as HeaterDocument))
       context.addIssue({ code: 'custom', path: problem.path, message: problem.message });
   });
 
@@ -105,15 +123,12 @@ const site = z.strictObject({
   /** The one source of tilt and aim. Degrees; aim clockwise from true north. */
   standing: z.strictObject({
     aim: aimDegrees,
-    tilts: z
-      .array(
-        z.strictObject({
-          name,
-          tilt: tiltDegrees,
-          months: monthList.optional(),
-        }),
-      )
-      .min(1, 'one tilt at least'),
+    /** The one that sorts first is the one it stands at most. */
+    tilts: keyed(z.strictObject({ order, name, tilt: tiltDegrees, months: monthList.optional() }), {
+      least: 1,
+      most: 12,
+      few: 'one tilt at least',
+    }),
     /** m. A row of the same panels before this one: how far on the ground from foot to foot, and how much higher its foot. */
     front: z
       .strictObject({
@@ -148,48 +163,19 @@ const site = z.strictObject({
 });
 
 const lengthOrSheet = [
-  z.strictObject({ id: z.string(), item: z.string(), price: money, length: metres }),
-  z.strictObject({ id: z.string(), item: z.string(), price: money, width: metres, height: metres }),
+  z.strictObject({ item: thing, price: money, length: metres }),
+  z.strictObject({ item: thing, price: money, width: metres, height: metres }),
 ] as const;
-const count = z.int().min(0).max(999);
+/** As counted by the builder, before what the log of the shop says went out and came back: so it may stand below nought. */
+const shelfCount = z.int('must be a whole number').min(-999).max(999, 'at most 999');
 const onHand = [
-  z.strictObject({ id: z.string(), item: z.string(), count, length: metres }),
-  z.strictObject({ id: z.string(), item: z.string(), count, width: metres, height: metres }),
+  z.strictObject({ item: thing, count: shelfCount, length: metres }),
+  z.strictObject({ item: thing, count: shelfCount, width: metres, height: metres }),
 ] as const;
-const optionalSize = { length: metres.optional(), width: metres.optional(), height: metres.optional() };
 const trim = z.number().min(0, 'a trim is 0 to 100 mm').max(0.1, 'a trim is 0 to 100 mm');
 const kerf = z.number().min(0, 'a kerf is 0 to 10 mm').max(0.01, 'a kerf is 0 to 10 mm');
 
-const partIds = z.array(z.string()).min(1).max(500);
-const lock = { id, item: z.string(), stock: z.string(), price: money, onHand: z.boolean() };
-const lockKinds = [
-  z.strictObject({
-    ...lock,
-    length: metres,
-    pieces: z
-      .array(z.strictObject({ part: z.string(), length: metres }))
-      .min(1)
-      .max(500),
-  }),
-  z.strictObject({
-    ...lock,
-    width: metres,
-    height: metres,
-    placed: z
-      .array(
-        z.strictObject({
-          id: z.string(),
-          x: z.number().min(0).max(100),
-          y: z.number().min(0).max(100),
-          width: metres,
-          height: metres,
-          turned: z.boolean(),
-        }),
-      )
-      .min(1)
-      .max(500),
-  }),
-] as const;
+const partIds = z.array(thing).min(1).max(500);
 
 /** The job document: the only design state there is. SI throughout. */
 export const jobSchema = z.strictObject({
@@ -209,8 +195,8 @@ export const jobSchema = z.strictObject({
     /** Months, 1 to 12, in which the water is wanted most; all year when left out. */
     months: monthList.optional(),
   }),
-  panels: z.array(panel).min(1, 'a job has at least one panel').max(12),
-  stores: z.array(z.strictObject({ id, kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) })),
+  heaters: keyed(heater, { least: 1, most: 12, few: 'a job has at least one heater' }),
+  stores: keyed(z.strictObject({ kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) }), { most: 12 }),
   loop: z.strictObject({
     kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath', 'preheat']),
     connection: z.enum(['parallel', 'series']),
@@ -241,9 +227,9 @@ export const jobSchema = z.strictObject({
     check: z.boolean().optional(),
   }),
   shop: z.strictObject({
-    prices: z.record(z.string(), money),
-    sold: z.array(z.union(lengthOrSheet)),
-    onHand: z.array(z.union(onHand)),
+    prices: z.record(thing, money),
+    sold: keyed(z.union(lengthOrSheet), { most: 2000, key: thing }),
+    onHand: keyed(z.union(onHand), { most: 999, key: thing }),
     /** m lost at a cut, by what is cut; tracks as tube when left out. */
     kerfs: z.strictObject({
       tube: kerf,
@@ -267,48 +253,23 @@ export const jobSchema = z.strictObject({
     /** m. Smallest offcut worth keeping. */
     keep: z.number().min(0, 'at least 0').max(5, 'at most 5 m').optional(),
     /** Ids of lengths and sheets on the list that are not to be had just now. */
-    without: z.array(z.string()).max(999).optional(),
+    without: set.optional(),
     spares: z.strictObject({ consumables: share }),
     /** Ids of lines of the buy list, and tools, that the builder has already. */
-    have: z.array(z.string()).max(999).optional(),
-    /** What went out of the shed and what came back. */
-    ledger: z
-      .array(
-        z.strictObject({
-          at: z.iso.datetime('a time is written like 2026-05-01T12:00:00Z'),
-          what: z.enum(['taken', 'returned']),
-          item: z.string(),
-          count,
-          ...optionalSize,
-        }),
-      )
-      .max(5000, 'at most 5 000 lines of the ledger')
-      .optional(),
+    have: set.optional(),
   }),
+  /** The builder's plans over the planner's head; what was done is no plan and stands in the log of the shop. */
   decisions: z.strictObject({
-    /** Pieces made, by part id: how many are ticked off. */
-    ticks: z.record(z.string(), count),
-    /** Codes of cautions that the builder has acknowledged. */
-    acknowledged: z.array(z.string()),
-    /** Bars laid out by hand, over the planner's head. */
-    overrules: z
-      .array(z.strictObject({ id, item: z.string(), stock: z.string(), pieces: partIds }))
-      .max(200)
-      .optional(),
-    /** Bars and sheets that are cut, as they were cut. */
-    locks: z.array(z.union(lockKinds)).max(400).optional(),
-    /** What was looked at before the saw, by its id: what it was when it was found right. */
-    checks: z.record(z.string(), z.string().max(200)).optional(),
+    /** Bars laid out by hand. */
+    overrules: keyed(z.strictObject({ item: thing, stock: thing, pieces: partIds }), { most: 200 }).optional(),
     /** Pieces that come off one bar, by part id: those of one word together. */
-    ties: z.record(z.string(), name).optional(),
+    ties: z.record(thing, name).optional(),
   }),
-  asBuilt: z.array(
-    z.strictObject({
-      path: z.array(z.union([z.string(), z.number()])).min(1),
-      value: z.unknown(),
-      source: z.string(),
-    }),
-  ),
+  /** What was measured, laid over the design, by where it belongs (a JSON pointer, RFC 6901). */
+  asBuilt: keyed(z.strictObject({ value: z.unknown(), source: z.string().max(2000) }), {
+    most: 500,
+    key: z.string().regex(/^(\/[^/]*)+$/, 'must be a JSON pointer'),
+  }),
 });
 
 export type Job = z.infer<typeof jobSchema>;

@@ -20,11 +20,11 @@ describe('families: every kind has the same duties', () => {
       describe(`${family.id}, ${habit}`, () => {
         it('begins with a panel that opens and does not clash', () => {
           expect(family.problems(panel)).deep.equal([]);
-          const { findings } = family.open(panel, 'panels.0');
+          const { findings } = family.open(panel, 'heaters.panel-a');
           expect(findings.filter(({ severity }) => severity !== 'note')).deep.equal([]);
         });
         it('has parts above nought, from its own prefix, each id once', () => {
-          const { parts, purchases, dryMass } = family.open(panel, 'panels.0');
+          const { parts, purchases, dryMass } = family.open(panel, 'heaters.panel-a');
           const ids = [...parts, ...purchases].map((one) => one.id);
           expect(new Set(ids).size).equal(ids.length);
           for (const part of parts) {
@@ -38,7 +38,7 @@ describe('families: every kind has the same duties', () => {
           expect(dryMass).within(20, 200);
         });
         it('is built in steps that follow, of parts that it has, each step once', () => {
-          const design = family.open(panel, 'panels.0');
+          const design = family.open(panel, 'heaters.panel-a');
           const steps = inOrder(design.steps());
           const ids = steps.map(({ id }) => id);
           expect(new Set(ids).size).equal(ids.length);
@@ -64,7 +64,7 @@ describe('families: every kind has the same duties', () => {
           expect(design.parts.filter((part) => !used.has(part.id)).map((part) => part.id)).deep.equal([]);
         });
         it('draws every view to SVG without a NaN, and every editable dimension solves back', () => {
-          const design = family.open(panel, 'panels.0');
+          const design = family.open(panel, 'heaters.panel-a');
           for (const [view, { draw }] of Object.entries(design.drawings)) {
             const drawing = draw();
             const svg = writeSvg(drawing, { habit });
@@ -81,14 +81,14 @@ describe('families: every kind has the same duties', () => {
               const last = steps.pop() ?? '';
               const holder = steps.reduce((node, step) => node[step] as Record<string, unknown>, changed);
               holder[last] = wanted * edit.scale + edit.offset;
-              const again = family.open(changed as unknown as HeaterDocument, 'panels.0').drawings[view]?.draw();
+              const again = family.open(changed as unknown as HeaterDocument, 'heaters.panel-a').drawings[view]?.draw();
               const moved = again?.dimensions.find((one) => one.id === dimension.id);
               expect(moved?.value, dimension.id).closeTo(wanted, 1e-9);
             }
           }
         });
         it('has heat and water that make sense together', () => {
-          const { thermal, hydraulic, areas } = family.open(panel, 'panels.0');
+          const { thermal, hydraulic, areas } = family.open(panel, 'heaters.panel-a');
           expect(areas.absorber).above(0.2 * areas.aperture);
           expect(areas.aperture).equal(thermal.apertureArea);
           expect(areas.aperture).below(areas.gross);
@@ -107,7 +107,7 @@ describe('families: every kind has the same duties', () => {
           expect(thermal.state(even).usefulHeat).closeTo(0, 0.01);
         });
         it('lies in the sanity envelope of a well-built single-glazed flat black panel', () => {
-          const { thermal } = family.open(panel, 'panels.0');
+          const { thermal } = family.open(panel, 'heaters.panel-a');
           if (!('working' in thermal)) return;
           const heat = flatOf(thermal).description;
           // Of those that fill their box: an envelope on aperture says nothing of wide rims.
@@ -158,7 +158,7 @@ describe('families: the shared choices', () => {
         else if (changed[head]) changed[head][rest[0] ?? ''] = value;
         const document = changed as unknown as HeaterDocument;
         expect(families.harp.problems(document), `${field.path} ${value}`).deep.equal([]);
-        const design = families.harp.open(document, 'panels.0');
+        const design = families.harp.open(document, 'heaters.panel-a');
         // Whatever clashes has its words, in both habits.
         for (const finding of design.findings)
           for (const habit of habits) {
@@ -299,7 +299,7 @@ describe('harp: what stands under and beside its tubes', () => {
     const { findings } = withParameters({ riserClear: 0.97 });
     const met = findings.find(({ code }) => code === 'rail-under-header');
     // Headers at (1 986 − 970 − 56)/2 + 14 = 494 from the end: on the rail.
-    expect(met?.path).equal('panels.0.box.parameters.rails');
+    expect(met?.path).equal('heaters.panel-a.box.parameters.rails');
     const mended = withParameters({ riserClear: 0.97 }, { box: { rails: Number(met?.fix) } });
     expect(mended.findings.map(({ code }) => code)).not.include('rail-under-header');
     expect(withParameters({}).findings.map(({ code }) => code)).not.include('rail-under-header');

@@ -155,6 +155,8 @@ export interface Field {
 export interface Standing {
   /** Degrees of its pane from level. */
   tilt: number;
+  /** Where the job has it. */
+  path?: string;
 }
 
 /** Where nothing is said of how a heater stands. */

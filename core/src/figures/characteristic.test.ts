@@ -1,18 +1,19 @@
 import { expect } from 'chai';
-import { defaultJob, familyIds } from '../document';
+import { defaultJob, familyIds, heatersOf, mainTilt } from '../document';
+import { heatersFrom } from '../document/heaters.fixture';
 import { openJob } from '../job';
 import { characteristicTables, heaterCharacteristic, referenceOf } from './characteristic';
 
 describe('figures: a characteristic as a laboratory prints it', () => {
   it('is taken at the tilt, the fluid and the flow that the heater has in its job', () => {
     const job = defaultJob('harp');
-    const [panel] = job.panels;
+    const [panel] = heatersOf(job);
     if (!panel) throw new Error('no panel');
     const at = (connection: 'parallel' | 'series') =>
       referenceOf(
         openJob({
           ...job,
-          panels: [panel, { ...panel, id: 'panel-b' }],
+          heaters: heatersFrom([panel, { ...panel, id: 'panel-b' }]),
           loop: { ...job.loop, connection, specificFlow: 0.03, glycol: 0.4 },
         }),
         1,
@@ -21,7 +22,7 @@ describe('figures: a characteristic as a laboratory prints it', () => {
     expect(at('parallel').specificFlow).closeTo(0.03, 1e-9);
     // In series all of the flow for one panel's area goes through each.
     expect(at('series').specificFlow).closeTo(0.03, 1e-9);
-    expect(at('parallel').tilt).equal(job.site.standing.tilts[0]?.tilt);
+    expect(at('parallel').tilt).equal(mainTilt(job.site).tilt);
   });
   for (const id of familyIds)
     it(`prints every number of a ${id}, none broken, with what it is worth`, () => {

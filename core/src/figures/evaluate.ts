@@ -89,7 +89,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   const perHeater = panels.map((panel, index): HeaterFigures => {
     const { document, design } = panel;
     const { thermal, hydraulic, areas } = design;
-    const path = `panels.${index}`;
+    const { path } = panel;
     const at = whole?.perGroup[index];
     const boundary = at?.boundary ?? ownBoundary(open, conditions, index);
     const work = at && workOfHeater(panel, path, absent, at);
@@ -118,7 +118,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   });
   const sum = (of: (panel: HeaterFigures) => number) =>
     perHeater.reduce((total, panel) => total + panel.count * of(panel), 0);
-  const plan = shop === undefined ? attempt('cost', 'panels', absent, () => jobShop(open).plan) : shop;
+  const plan = shop === undefined ? attempt('cost', 'heaters', absent, () => jobShop(open).plan) : shop;
   const stagnations = perHeater.flatMap(({ stagnationTemperature: one }) => (one === undefined ? [] : [one]));
   return {
     apertureArea: sum((panel) => panel.apertureArea),

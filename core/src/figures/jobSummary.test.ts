@@ -4,7 +4,7 @@ import { evaluateJob } from './evaluate';
 import { jobSummary } from './jobSummary';
 
 describe('figures: the summary of a job', () => {
-  const job = withValueAt(defaultJob('harp'), pathSteps('panels.0.count'), 3);
+  const job = withValueAt(defaultJob('harp'), pathSteps('heaters.panel-a.count'), 3);
 
   it('counts heaters and agrees with the figures', () => {
     const figures = evaluateJob(job);
@@ -15,13 +15,13 @@ describe('figures: the summary of a job', () => {
     expect(summary.cost).closeTo(figures.cost ?? Number.NaN, 1e-9);
   });
   it('counts what keeps it from being built, and no caution', () => {
-    const wide = withValueAt(job, pathSteps('panels.0.parameters.pitch'), 0.2);
+    const wide = withValueAt(job, pathSteps('heaters.panel-a.parameters.pitch'), 0.2);
     expect(jobSummary(wide).clashes).above(0);
-    const foam = withValueAt(job, pathSteps('panels.0.box.parameters.insulation'), 'polyiso-50');
+    const foam = withValueAt(job, pathSteps('heaters.panel-a.box.parameters.insulation'), 'polyiso-50');
     expect(jobSummary(foam).clashes).equal(0);
   });
   it('gives the reason and no figure for one that cannot be opened', () => {
-    const broken = withValueAt(job, pathSteps('panels.0.family'), 'kettle');
+    const broken = withValueAt(job, pathSteps('heaters.panel-a.family'), 'kettle');
     expect(jobSummary(broken)).deep.include({
       name: job.name,
       panels: 3,

@@ -1,5 +1,7 @@
 import { isClash } from '../care';
 import type { Job } from '../document';
+import { heatersOf } from '../document';
+import type { ShopState } from '../shoplog';
 import { workOut } from './workOut';
 
 /** What stands on a shelf of jobs about one of them. SI. */
@@ -18,22 +20,24 @@ export interface JobSummary {
   clashes: number;
   /** Why nothing of it can be worked out. */
   trouble: string | undefined;
+  /** Why the document cannot even be read. */
+  unreadable?: string | undefined;
 }
 
 const longestTrouble = 200;
 
 /** The summary of a document; one that cannot be worked out has the reason for it instead of figures, and breaks nothing else. */
-export function jobSummary(job: Job): JobSummary {
+export function jobSummary(job: Job, state?: ShopState): JobSummary {
   const plain = {
     name: job.name,
     units: job.units,
     currency: job.currency,
     latitude: job.site.latitude,
     longitude: job.site.longitude,
-    panels: job.panels.reduce((sum, panel) => sum + (panel.count || 1), 0),
+    panels: heatersOf(job).reduce((sum, panel) => sum + (panel.count || 1), 0),
   };
   try {
-    const { figures, findings } = workOut(job);
+    const { figures, findings } = workOut(job, state);
     const { apertureArea, gain, cost } = figures;
     return { ...plain, apertureArea, gain, cost, clashes: findings.filter(isClash).length, trouble: undefined };
   } catch (error) {

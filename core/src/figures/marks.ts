@@ -37,7 +37,7 @@ export function marksWorth(open: OpenJob, index: number, habit: Habit, band: Ban
   if (!panel) throw new RangeError(`no panel ${index}`);
   const { job } = open;
   const heatOf = (changed: Job): { heat: number; clashes: number; aperture: number } => {
-    const again = openJob(changed);
+    const again = openJob(changed, open.state);
     const design = again.panels[index]?.design ?? panel.design;
     const conditions = heatConditions(changed, again.groups, {});
     // What the heater really gets: its share of the flow, and its inlet where others stand before it.
@@ -55,7 +55,7 @@ export function marksWorth(open: OpenJob, index: number, habit: Habit, band: Ban
     const { edit } = dimension;
     if (!edit) return [];
     const set = (value: number) =>
-      withValueAt(job, pathSteps(`panels.${index}.${edit.path}`), value * edit.scale + edit.offset);
+      withValueAt(job, pathSteps(`${panel.path}.${edit.path}`), value * edit.scale + edit.offset);
     const inside = (value: number) => value >= edit.low - 1e-9 && value <= edit.high + 1e-9;
     const ways = ([1, -1] as const)
       .map((way) => ({ way, next: nudgeLength(dimension.value, habit, way) }))

@@ -2,8 +2,9 @@ import { type Finding, gravestFirst } from '../care';
 import { jobFindings, type ServiceMargin, serviceMargins } from '../cautions';
 import type { Job } from '../document';
 import { same } from '../document';
-import { attempt, cutDecisions, jobParts, jobShop, type OpenJob, openJob } from '../job';
-import { type Part, type Purchase, planShop, type ShopPlan } from '../shop';
+import { attempt, type JobInShop, jobParts, jobShop, type OpenJob, openJob, shopNow } from '../job';
+import { nothingDecided, type Part, type Purchase, planShop, type ShopPlan } from '../shop';
+import { type ShopState, untouchedShop } from '../shoplog';
 import { evaluateOpen, type Figures } from './evaluate';
 
 /** Everything that is worked out from a document at once. */
@@ -32,23 +33,24 @@ interface Design {
 /**
  * Works out a job, each thing by itself: what cannot be worked out is a finding at its place, and all the rest stands.
  *
+ * @param state how it stands in the shop
  * @param before of the same job a moment ago: what does not hang on the fields that have changed since is taken over
  */
-export function workOut(job: Job, before?: WorkedOut): WorkedOut {
+export function workOut(job: Job, state: ShopState = untouchedShop, before?: WorkedOut): WorkedOut {
   const kept = before && sameDesign(before.open.job, job) ? designs.get(before) : undefined;
-  const design = kept ? { ...kept, open: { ...kept.open, job } } : workOutDesign(job);
+  const design = kept ? { ...kept, open: { ...kept.open, job, state } } : workOutDesign(job, state);
   const { open, list } = design;
   const absent: Finding[] = [];
   const plan =
-    kept && before && sameShop(before.open.job, job)
+    kept && before && sameShop(before.open, open)
       ? before.plan
-      : list && attempt('cost', 'panels', absent, () => withSameParts(jobShop(open, list).plan, before?.plan));
+      : list && attempt('cost', 'heaters', absent, () => withSameParts(jobShop(open, list).plan, before?.plan));
   const { cost: _, ...figures } = design.figures;
   const worked: WorkedOut = {
     open,
     parts: list?.parts ?? [],
     purchases: list?.purchases ?? [],
-    plan: plan ?? planShop([], [], job.shop, cutDecisions({ ...job, decisions: { ticks: {}, acknowledged: [] } })),
+    plan: plan ?? planShop([], [], shopNow(open), nothingDecided),
     figures: { ...figures, ...(plan ? { cost: plan.cost } : {}), unpriced: plan?.unpriced ?? [] },
     margins: design.margins,
     findings: absent.length === 0 ? design.findings : gravestFirst([...absent, ...design.findings]),
@@ -78,13 +80,13 @@ export function withSameParts(plan: ShopPlan, before: ShopPlan | undefined): Sho
 /** The design under what was worked out, for the next time. */
 const designs = new WeakMap<WorkedOut, Design>();
 
-function workOutDesign(job: Job): Design {
-  const open = openJob(job);
+function workOutDesign(job: Job, state: ShopState): Design {
+  const open = openJob(job, state);
   const absent: Finding[] = [];
-  const list = attempt('cost', 'panels', absent, () => jobParts(open));
-  const margins = attempt('limits', 'panels', absent, () => serviceMargins(open)) ?? [];
+  const list = attempt('cost', 'heaters', absent, () => jobParts(open));
+  const margins = attempt('limits', 'heaters', absent, () => serviceMargins(open)) ?? [];
   const figures = evaluateOpen(open, {}, null);
-  const found = attempt('matters', 'panels', absent, () => jobFindings(open, margins)) ?? [];
+  const found = attempt('matters', 'heaters', absent, () => jobFindings(open, margins)) ?? [];
   return { open, list, figures, margins, findings: gravestFirst([...figures.absent, ...absent, ...found]) };
 }
 
@@ -96,11 +98,12 @@ function sameDesign(a: Job, b: Job): boolean {
   return (Object.keys({ ...a, ...b }) as (keyof Job)[]).every((field) => besides.has(field) || a[field] === b[field]);
 }
 
-function sameShop(a: Job, b: Job): boolean {
+function sameShop({ job: a, state: one }: JobInShop, { job: b, state: other }: JobInShop): boolean {
   return (
     a.shop === b.shop &&
-    a.decisions.locks === b.decisions.locks &&
     a.decisions.overrules === b.decisions.overrules &&
-    a.decisions.ties === b.decisions.ties
+    a.decisions.ties === b.decisions.ties &&
+    // A tick moves no bar; folded again, the same cuts are another list.
+    (one === other || (same(one.cuts, other.cuts) && same(one.moved, other.moved)))
   );
 }

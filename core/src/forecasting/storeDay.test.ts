@@ -1,26 +1,29 @@
 import { expect } from 'chai';
 import { timeToFreeze } from '../cautions';
-import { defaultJob, type Job, parseJob } from '../document';
+import { defaultJob, heatersOf, type Job, parseJob } from '../document';
+import { heatersFrom } from '../document/heaters.fixture';
 import { heaterCharacteristic } from '../figures';
 import { openJob } from '../job';
 import { dailyDraws, dayKinds, type StoreDay, storeDays, weatherDay } from '.';
 
 function job(change: { parameters?: Record<string, unknown>; need?: Partial<Job['need']>; count?: number } = {}): Job {
   const begun = defaultJob('batch-box');
-  const [panel] = begun.panels;
+  const [panel] = heatersOf(begun);
   if (!panel) throw new Error('no heater');
   const parsed = parseJob({
     ...begun,
     site: {
       ...begun.site,
-      standing: { aim: 180, tilts: [{ name: 'yard', tilt: 45 }] },
+      standing: { aim: 180, tilts: { 'tilt-a': { order: 0, name: 'yard', tilt: 45 } } },
       latitude: 36.6,
       longitude: -105.8,
       elevation: 2000,
       zone: 'America/Denver',
     },
     need: { ...begun.need, kind: 'washing', volumePerDay: 0.15, ...change.need },
-    panels: [{ ...panel, count: change.count ?? 1, parameters: { ...panel.parameters, ...change.parameters } }],
+    heaters: heatersFrom([
+      { ...panel, count: change.count ?? 1, parameters: { ...panel.parameters, ...change.parameters } },
+    ]),
   });
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.errors));
   return parsed.job;

@@ -50,8 +50,8 @@ const profiles: Record<Job['need']['kind'], readonly (readonly [hour: number, sh
 };
 
 /** What is drawn in a day, by the job's need, shared among its heaters. */
-export function dailyDraws({ need, panels }: Job): Draw[] {
-  const heaters = panels.reduce((sum, { count }) => sum + count, 0);
+export function dailyDraws({ need, heaters: all }: Job): Draw[] {
+  const heaters = Object.values(all).reduce((sum, { count }) => sum + count, 0);
   return profiles[need.kind].map(([at, share, minutes]) => ({
     second: at * hour,
     volume: (need.volumePerDay * share) / heaters,

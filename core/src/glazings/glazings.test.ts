@@ -7,7 +7,7 @@ import { bears, bending, glazings, glazingWords, leafDeflection, paneBarParts, r
 const glazing = (kind: keyof typeof glazings, parameters: Record<string, unknown> = {}) =>
   glazings[kind].open({ ...glazings[kind].standard('metric'), ...parameters });
 const tempered = entry('pane', 'tempered-4');
-const paths = { pane: 'panels.0.glazing.parameters.pane', bars: 'panels.0.glazing.parameters.bars' };
+const paths = { pane: 'heaters.panel-a.glazing.parameters.pane', bars: 'heaters.panel-a.glazing.parameters.bars' };
 /** A gust of 40 m/s on a panel open to the wind. */
 const usual = (tilt: number) => ({ outward: 980.8 * 1.8, inward: 980.8 * 1.2, tilt });
 
@@ -69,7 +69,7 @@ describe('glazings: every kind', () => {
     for (const habit of ['metric', 'imperial'] as const)
       it(`${kind}, ${habit}: begins with a pane that holds, over 25 mm`, () => {
         const design = member.open(member.standard(habit));
-        const bad = design.findings('panels.0', 0.0254).filter(({ severity }) => severity === 'clash');
+        const bad = design.findings('heaters.panel-a', 0.0254).filter(({ severity }) => severity === 'clash');
         expect(bad).deep.equal([]);
         for (const tilt of [20, 45, 70]) expect(design.underWind(0.0254, usual(tilt), paths)).deep.equal([]);
       });
@@ -87,8 +87,8 @@ describe('glazings: every kind', () => {
     const found = [
       ...glazing('tempered-glass', { length: 3, width: 1.6 }).underWind(0.02, usual(45), paths),
       ...glazing('film', { bars: 0 }).underWind(0.025, usual(45), paths),
-      ...glazing('annealed-glass').findings('panels.0', 0.015),
-      ...glazing('sealed-unit').findings('panels.0', 0.025),
+      ...glazing('annealed-glass').findings('heaters.panel-a', 0.015),
+      ...glazing('sealed-unit').findings('heaters.panel-a', 0.025),
     ];
     expect(new Set(found.map(({ code }) => code))).include.keys(
       'pane-bends',
@@ -105,7 +105,7 @@ describe('glazings: every kind', () => {
   });
   it('offers as many bars as it takes, and they are enough', () => {
     const [bends] = glazing('twin-wall', { bars: 0 }).underWind(0.025, usual(45), paths);
-    expect(bends).include({ code: 'pane-bends', path: 'panels.0.glazing.parameters.bars' });
+    expect(bends).include({ code: 'pane-bends', path: 'heaters.panel-a.glazing.parameters.bars' });
     const mended = glazing('twin-wall', { bars: bends?.fix }).underWind(0.025, usual(45), paths);
     expect(mended).deep.equal([]);
     const unknown = glazing('twin-wall', { bars: 0 }).underWind(0.025, usual(45), { pane: 'x' });
@@ -141,7 +141,7 @@ describe('glazings: every kind', () => {
     const bare = glazing('none');
     expect(bare.cover).equal(undefined);
     expect(bare.purchases('p')).deep.equal([]);
-    expect(bare.findings('panels.0', 0.02)).deep.equal([]);
+    expect(bare.findings('heaters.panel-a', 0.02)).deep.equal([]);
     expect(bare.mass).equal(0);
   });
 });

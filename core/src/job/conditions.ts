@@ -1,4 +1,5 @@
 import type { Job } from '../document';
+import { mainTilt } from '../document';
 import { type HeaterGroup, totalAperture } from '../loop';
 import { airPressure, clearSkyTemperature, dewPointOf, surroundingsTemperature } from '../sky';
 import type { Boundary } from '../thermal';
@@ -42,7 +43,7 @@ const humidity = { day: 0.5, night: 0.85 };
 
 /** The tilt in use: the first one named. */
 export function tiltOf(job: Job): number {
-  return job.site.standing.tilts[0]?.tilt ?? 0;
+  return mainTilt(job.site).tilt;
 }
 
 function surroundings(

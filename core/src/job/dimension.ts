@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import type { Job } from '../document';
-import { pathSteps, withValueAt } from '../document';
+import { heatersOf, pathSteps, withValueAt } from '../document';
 import type { Dimension, Edit } from '../draw';
-import { type OpenJob, openJob } from './open';
+import { heaterPath, type JobInShop, type OpenJob, openJob } from './open';
 
 /** A dimension that the builder can set. */
 export type Editable = Dimension & { edit: Edit };
@@ -28,13 +28,18 @@ export function fieldValue(edit: Edit, size: number): number {
 
 /** The job with one dimension of a panel at a size, before any check. */
 export function withDimension(job: Job, index: number, edit: Edit, size: number): Job {
-  return withValueAt(job, pathSteps(`panels.${index}.${edit.path}`), fieldValue(edit, size));
+  return withValueAt(job, pathSteps(`${pathOf(job, index)}.${edit.path}`), fieldValue(edit, size));
+}
+
+/** Path of a heater by its place among them. */
+export function pathOf(job: Job, index: number): string {
+  return heaterPath(heatersOf(job)[index]?.id ?? '');
 }
 
 /** The job opened with one dimension of a panel at a size; undefined where that makes no panel. */
-export function openWith(job: Job, index: number, edit: Edit, size: number): OpenJob | undefined {
+export function openWith({ job, state }: JobInShop, index: number, edit: Edit, size: number): OpenJob | undefined {
   try {
-    return openJob(withDimension(job, index, edit, size));
+    return openJob(withDimension(job, index, edit, size), state);
   } catch (error) {
     if (error instanceof RangeError || error instanceof z.ZodError) return undefined;
     throw error;

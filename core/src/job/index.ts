@@ -9,9 +9,9 @@ export {
   stagnationConditions,
   tiltOf,
 } from './conditions';
-export { cutDecisions, type JobShop, jobShop } from './cutList';
-export { type Editable, editableDimensions, fieldValue, openWith, withDimension } from './dimension';
+export { cutDecisions, type JobShop, jobShop, overruleList, shopNow } from './cutList';
+export { type Editable, editableDimensions, fieldValue, openWith, pathOf, withDimension } from './dimension';
 export { jobParts } from './jobParts';
 export { mountFindings, mountOf, mountWords, paneWindFindings, sideOf, windOf } from './mount';
-export { type OpenJob, openJob } from './open';
+export { heaterPath, type JobInShop, type OpenHeater, type OpenJob, openJob } from './open';
 export { type Refit, refitDimension, sayBound, sayRefit } from './refit';

@@ -1,5 +1,6 @@
 import type { Finding, Words } from '../care';
 import { memberOf } from '../catalogue';
+import { tiltsOf } from '../document';
 import type { Drawing } from '../draw';
 import {
   bareSide,
@@ -35,7 +36,7 @@ function mounted({ job, panels }: OpenJob, index: number): MountedPanel {
     across: turned ? length : width,
     depth,
     mass: panel.design.dryMass + (panel.design.hydraulic?.volume ?? 0) * fluidState('water', 20).density,
-    tilts: job.site.standing.tilts,
+    tilts: tiltsOf(job.site),
   };
 }
 
@@ -57,7 +58,7 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
   const mount = mountOf(open, index);
   const speed = open.job.site.gust ?? usualGust;
   const standMass = (mount?.parts ?? []).reduce((sum, part) => sum + part.mass * part.count, 0);
-  const loads = tiltsOf(panel, mount).map((tilt) =>
+  const loads = tiltsUnder(panel, mount).map((tilt) =>
     windOn({
       speed,
       exposure: mount?.exposure ?? 'open',
@@ -74,7 +75,7 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
 }
 
 /** Tilts that a panel is to stand: its mount's own, else those of the place. */
-function tiltsOf(panel: MountedPanel, mount: MountDesign | undefined): number[] {
+function tiltsUnder(panel: MountedPanel, mount: MountDesign | undefined): number[] {
   return mount?.tilt === undefined ? panel.tilts.map(({ tilt }) => tilt) : [mount.tilt];
 }
 
@@ -86,7 +87,7 @@ export function paneWindFindings(open: OpenJob): Finding[] {
     const pressure = gustPressure(open.job.site.gust ?? usualGust);
     const exposure = mount?.exposure ?? 'open';
     const area = panel.upslope * panel.across;
-    const found = tiltsOf(panel, mount).map((tilt) => {
+    const found = tiltsUnder(panel, mount).map((tilt) => {
       const { up, down } = netCoefficients({ exposure, tilt, area });
       return design.underWind({ outward: pressure * up, inward: pressure * down, tilt });
     });
@@ -138,7 +139,7 @@ export function mountFindings(open: OpenJob): Finding[] {
     if (!document.mount || !mount) return [];
     const wind = windOf(open, index);
     const { speed, pull, force, ballast, way } = wind;
-    const path = `panels.${index}.mount`;
+    const path = `${open.panels[index]?.path}.mount`;
     const { held } = mount;
     if (held.by === 'fixings')
       return [

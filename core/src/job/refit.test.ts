@@ -79,7 +79,7 @@ describe('job: the rest of a panel follows a size beyond its bounds', () => {
               expect(dimension(fitted, one.id).value).closeTo(size, 1e-4);
               expect(clashes(fitted), `${one.id} ${size}: ${words.join()}`).deep.equal([]);
               // The size alone would not have done.
-              const alone = openWith(job, 0, one.edit, size);
+              const alone = openWith(openJob(job), 0, one.edit, size);
               expect(alone === undefined || clashes(alone.job).length > 0 || changes.length > 1).equal(true);
             }
           }

@@ -1,10 +1,10 @@
 import { isClash, mendsOf } from '../care';
 import type { Job } from '../document';
-import { fieldText, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
+import { fieldText, heatersOf, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
 import { type Family, type Field, families, type HeaterDocument } from '../families';
 import { formatLength, type Habit } from '../quantity';
-import { type Editable, editableDimensions, fieldValue } from './dimension';
-import { openJob } from './open';
+import { type Editable, editableDimensions, fieldValue, pathOf } from './dimension';
+import { heaterPath, openJob } from './open';
 
 /** One way to let a dimension have a size that is beyond its bounds: every field that moves, the dimension's own first. */
 export interface Refit {
@@ -30,7 +30,7 @@ type Moves = ReadonlyMap<string, unknown>;
  * @returns none where nothing that the builder owns makes it fit
  */
 export function refitDimension(job: Job, index: number, dimension: Editable, size: number, habit: Habit): Refit[] {
-  const panel = job.panels[index] as HeaterDocument | undefined;
+  const panel = heatersOf(job)[index];
   if (!panel) return [];
   const family: Family = families[panel.family as keyof typeof families];
   const { edit } = dimension;
@@ -58,14 +58,14 @@ export function refitDimension(job: Job, index: number, dimension: Editable, siz
     if (least && !found.some((known) => sameMoves(known, least))) found.push(least);
   }
   return found.slice(0, 3).map((moves) => ({
-    changes: [...moves].map(([path, value]) => ({ path: `panels.${index}.${path}`, value })),
+    changes: [...moves].map(([path, value]) => ({ path: `${heaterPath(panel.id)}.${path}`, value })),
     words: wordsOf(family, panel, moves, own, habit),
   }));
 }
 
 function withMoves(job: Job, index: number, moves: Moves): Job {
   let moved = job;
-  for (const [path, value] of moves) moved = withValueAt(moved, pathSteps(`panels.${index}.${path}`), value);
+  for (const [path, value] of moves) moved = withValueAt(moved, pathSteps(`${pathOf(job, index)}.${path}`), value);
   return moved;
 }
 
@@ -85,7 +85,8 @@ function candidates(
   own: Moves,
 ): Moves[] {
   const moved = withMoves(job, index, own);
-  const panel = moved.panels[index] as HeaterDocument;
+  const panel = heatersOf(moved)[index];
+  if (!panel) return [];
   const sets: Moves[] = [];
   // What fills the pane: counts, pitches and lengths.
   const filled = attemptFit(family, panel);
@@ -105,7 +106,7 @@ function candidates(
   try {
     const fixes = (openJob(moved).panels[index]?.design.findings ?? []).flatMap((finding): [string, unknown][] =>
       mendsOf(finding).flatMap(({ path, value }): [string, unknown][] => {
-        const field = path.slice(`panels.${index}.`.length);
+        const field = path.slice(`${heaterPath(panel.id)}.`.length);
         return field === edit.path ? [] : [[field, value]];
       }),
     );

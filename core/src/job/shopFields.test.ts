@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { defaultJob, type Job, parseJob, pathSteps, withValueAt } from '../document';
+import { untouchedShop } from '../shoplog';
 import { jobShop } from './cutList';
 import { openJob } from './open';
 
@@ -20,7 +21,7 @@ function problems(path: string, value: unknown): string {
   return parsed.ok ? '' : parsed.errors.map((one) => `${one.path}: ${one.message}`).join('; ');
 }
 
-describe('job: what was settled at the saw, in the document', () => {
+describe('job: what was settled of the shop, in the document', () => {
   const bad: [what: string, path: string, value: unknown, words: RegExp][] = [
     ['a kerf as wide as a finger', 'shop.kerfs.timber', 0.02, /shop\.kerfs\.timber: a kerf is 0 to 10 mm/],
     ['a kerf below nought', 'shop.kerfs.tube', -0.001, /a kerf is 0 to 10 mm/],
@@ -28,29 +29,21 @@ describe('job: what was settled at the saw, in the document', () => {
     ['a trim of something else', 'shop.trims', { glass: 0.01 }, /shop\.trims/],
     ['an offcut to keep that no bar has', 'shop.keep', 6, /shop\.keep: at most 5 m/],
     [
-      'a time that is none',
-      'shop.ledger',
-      [{ at: 'noon', what: 'taken', item: 'x', count: 1 }],
-      /a time is written like/,
-    ],
-    [
-      'a move that is neither',
-      'shop.ledger',
-      [{ at: '2026-05-01T00:00:00Z', what: 'lost', item: 'x', count: 1 }],
-      /ledger/,
-    ],
-    [
       'a bar laid out with nothing on it',
       'decisions.overrules',
-      [{ id: 'bar-1', item: 'x', stock: 'y', pieces: [] }],
+      { 'bar-1': { item: 'x', stock: 'y', pieces: [] } },
       /overrules/,
     ],
-    ['a lock with no pieces', 'decisions.locks', [{ ...lock, pieces: [] }], /locks/],
-    ['a lock below its price', 'decisions.locks', [{ ...lock, price: -1 }], /locks/],
-    ['a lock that is bar and sheet', 'decisions.locks', [{ ...lock, width: 1 }], /locks/],
-    ['a piece cut at nought', 'decisions.locks', [{ ...lock, pieces: [{ part: 'a', length: 0 }] }], /locks/],
+    ['a length on hand that has no size', 'shop.onHand', { 'shed-1': { item: 'x', count: 1 } }, /onHand/],
+    ['half a length on hand', 'shop.onHand', { 'shed-1': { item: 'x', count: 0.5, length: 2 } }, /onHand/],
+    [
+      'a length for sale below nought',
+      'shop.sold',
+      { a: { item: 'x', price: -1, length: 2 } },
+      /a price is not below 0/,
+    ],
+    ['a thing that is half had', 'shop.have', { solder: 'half' }, /have/],
     ['a tie without a word', 'decisions.ties', { 'panel-a/rail': '' }, /ties/],
-    ['a check that is no words', 'decisions.checks', { 'panel-a/look/pane': 7 }, /checks/],
   ];
   for (const [what, path, value, words] of bad)
     it(`refuses ${what}`, () => {
@@ -61,31 +54,28 @@ describe('job: what was settled at the saw, in the document', () => {
     const full = [
       ['shop.trims', { timber: 0.005 }],
       ['shop.keep', 0.4],
-      ['shop.without', ['planed-115x19@3600']],
-      ['shop.ledger', [{ at: '2026-05-01T10:00:00Z', what: 'returned', item: 'planed-115x19', count: 1, length: 0.8 }]],
+      ['shop.without', { 'planed-115x19@3600': true }],
+      ['shop.have', { solder: true, 'tool/torch': true }],
+      ['shop.onHand', { 'shed-1': { item: 'planed-115x19', count: 2, length: 0.8 } }],
       [
         'decisions.overrules',
-        [{ id: 'bar-1', item: 'planed-115x19', stock: 'planed-115x19@2400', pieces: ['panel-a/rail'] }],
+        { 'bar-1': { item: 'planed-115x19', stock: 'planed-115x19@2400', pieces: ['panel-a/rail'] } },
       ],
-      ['decisions.locks', [lock]],
       ['decisions.ties', { 'panel-a/rail': 'grain' }],
-      ['decisions.checks', { 'panel-a/look/pane': '2 × 1.1' }],
     ] as const;
     const document = full.reduce<Job>((one, [path, value]) => withValueAt(one, pathSteps(path), value), job);
     const parsed = parseJob(JSON.parse(JSON.stringify(document)));
     expect(parsed.ok && parsed.job).deep.equal(document);
   });
   it('costs the same without any of them as before there were any', () => {
-    const bare = { ...job, shop: { ...job.shop }, decisions: { ticks: {}, acknowledged: [] } };
+    const bare = { ...job, shop: { ...job.shop }, decisions: {} };
     expect(jobShop(openJob(bare)).plan.cost).equal(jobShop(openJob(job)).plan.cost);
   });
   it('plans on where a lock or an overrule names what is no more', () => {
-    const odd = withValueAt(
-      withValueAt(job, ['decisions', 'locks'], [{ ...lock, item: 'moonstone', stock: 'none' }]),
-      ['decisions', 'overrules'],
-      [{ id: 'bar-1', item: 'planed-115x19', stock: 'gone', pieces: ['panel-z/rail'] }],
-    );
-    const { plan } = jobShop(openJob(odd));
+    const odd = withValueAt(job, ['decisions', 'overrules'], {
+      'bar-1': { item: 'planed-115x19', stock: 'gone', pieces: ['panel-z/rail'] },
+    });
+    const { plan } = jobShop(openJob(odd, { ...untouchedShop, cuts: [{ ...lock, item: 'moonstone', stock: 'none' }] }));
     expect(plan.cost).closeTo(jobShop(openJob(job)).plan.cost + lock.price, 1e-9);
     const timber = plan.materials.find(({ item }) => item === 'planed-115x19');
     expect(timber?.kind === 'length' && timber.decided.released).deep.equal(['panel-z/rail']);

@@ -173,7 +173,7 @@ describe('papers: in the reader’s own units', () => {
     for (const family of familyIds)
       for (const mount of Object.keys(mounts) as (keyof typeof mounts)[]) {
         const chosen = { kind: mount, parameters: mounts[mount].standard('imperial') };
-        const own = withValueAt(defaultJob(family, { units: 'imperial' }), ['panels', 0, 'mount'], chosen);
+        const own = withValueAt(defaultJob(family, { units: 'imperial' }), ['heaters', 'panel-a', 'mount'], chosen);
         const open = openJob(own);
         const { parts, plan } = jobShop(open);
         const { print, pages } = recordingPrint(own, { habit: 'imperial', size: 'letter' });

@@ -1,9 +1,10 @@
 import type { Range } from '../catalogue';
 import type { Job } from '../document';
+import { pointerOf, stepsOf } from '../document';
 import type { OpenJob } from '../job';
 import type { HandTest } from '../thermal';
 
-type Known = NonNullable<Job['panels'][number]['known']>;
+type Known = NonNullable<Job['heaters'][string]['known']>;
 
 /** A value found by hand, ready to be laid over the design as built. */
 export interface Found {
@@ -19,37 +20,42 @@ export function handTestsOf(open: OpenJob, index: number): { input: string; test
   return panel.design.thermal.inputs.flatMap(({ id, handTest }) => (handTest ? [{ input: id, test: handTest }] : []));
 }
 
-/** The job's as-built list with a value found by hand laid over a panel; an older value of the same input makes room. */
-export function withFound(job: Job, index: number, found: Found, source: string): Job['asBuilt'] {
-  const path = knownPath(index);
-  const isHere = (one: Job['asBuilt'][number]) => one.path.join('.') === path.join('.');
-  const before = job.asBuilt.find(isHere);
-  const drawn = job.panels[index]?.known ?? {};
-  const value: Known = { ...drawn, ...(before?.value as Known | undefined), [found.input]: found.value };
-  const sources = before ? `${before.source}; ${source}` : source;
-  return [...job.asBuilt.filter((one) => !isHere(one)), { path, value, source: sources }];
+/** The change that lays a value found by hand over a heater as built; an older value of the same input makes room. */
+export function withFound(job: Job, heater: string, found: Found, source: string): { path: string[]; value: unknown } {
+  const before = foundOf(job, heater);
+  const drawn = job.heaters[heater]?.known ?? {};
+  const value: Known = { ...drawn, ...before?.values, [found.input]: found.value };
+  return {
+    path: ['asBuilt', knownPath(heater)],
+    value: { value, source: before ? `${before.source}; ${source}` : source },
+  };
 }
 
-/** The job with what was measured by hand laid over it; what fits no panel of it any more is left out. */
+/** The job with what was measured by hand laid over it; what fits no heater of it any more is left out. */
 export function withMeasured(job: Job, asBuilt: Job['asBuilt']): Job {
-  return { ...job, asBuilt: asBuilt.filter(({ path }) => path[0] !== 'panels' || job.panels[Number(path[1])]) };
+  const fits = (pointer: string) => {
+    const [list, heater = ''] = stepsOf(pointer);
+    return list !== 'heaters' || job.heaters[heater] !== undefined;
+  };
+  return { ...job, asBuilt: Object.fromEntries(Object.entries(asBuilt).filter(([pointer]) => fits(pointer))) };
 }
 
-/** The as-built list without one of the values found by hand. */
-export function withoutFound(job: Job, index: number, input: Found['input']): Job['asBuilt'] {
-  return job.asBuilt.flatMap((one) => {
-    if (one.path.join('.') !== knownPath(index).join('.')) return [one];
-    const { [input]: _, ...rest } = one.value as Known;
-    return Object.keys(rest).length > 0 ? [{ ...one, value: rest }] : [];
-  });
+/** The change that takes one of the values found by hand out again. */
+export function withoutFound(job: Job, heater: string, input: Found['input']): { path: string[]; value: unknown } {
+  const found = foundOf(job, heater);
+  const { [input]: _, ...rest } = found?.values ?? {};
+  return {
+    path: ['asBuilt', knownPath(heater)],
+    value: found && Object.keys(rest).length > 0 ? { value: rest, source: found.source } : undefined,
+  };
 }
 
-/** Values found by hand for a panel, with where they come from. */
-export function foundOf(job: Job, index: number): { values: Known; source: string } | undefined {
-  const one = job.asBuilt.find(({ path }) => path.join('.') === knownPath(index).join('.'));
+/** Values found by hand for a heater, with where they come from. */
+export function foundOf(job: Job, heater: string): { values: Known; source: string } | undefined {
+  const one = job.asBuilt[knownPath(heater)];
   return one && { values: one.value as Known, source: one.source };
 }
 
-function knownPath(index: number): (string | number)[] {
-  return ['panels', index, 'known'];
+function knownPath(heater: string): string {
+  return pointerOf(['heaters', heater, 'known']);
 }

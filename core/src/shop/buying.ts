@@ -99,7 +99,7 @@ export interface BuyLine {
   /** Money for all of it. */
   price?: number;
   /** Where the price stands in the shop of the job (`sold.3.price`, `prices.cap`); absent for what is on hand. */
-  priceField?: string;
+  priceField?: readonly string[];
   rule: string;
   /** The builder has it, and buys none. */
   have?: true;
@@ -151,7 +151,7 @@ export function sumShop(materials: MaterialPlan[], purchases: readonly Purchase[
       quantity,
       unit,
       rule,
-      priceField: `prices.${purchase.priceKey}`,
+      priceField: ['prices', purchase.priceKey],
       ...price,
     });
   }
@@ -331,7 +331,7 @@ function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
         material.stock.find(({ id }) => id === sheet.stock),
       );
   return [...counts].map(([id, { count, each, onHand, paid }]): BuyLine => {
-    const listed = shop.sold.findIndex((one) => one.id === id);
+    const listed = shop.sold.some((one) => one.id === id);
     return {
       id,
       name: material.name,
@@ -340,7 +340,7 @@ function stockLines(material: MaterialPlan, shop: Shop): BuyLine[] {
       unit: 'each',
       rule: onHand ? 'on hand' : 'stock',
       ...(material.priced || onHand || paid ? { each, price: count * each } : {}),
-      ...(!onHand && listed >= 0 ? { priceField: `sold.${listed}.price` } : {}),
+      ...(!onHand && listed ? { priceField: ['sold', id, 'price'] } : {}),
     };
   });
 }

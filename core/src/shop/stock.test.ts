@@ -91,8 +91,8 @@ describe('shop: on hand first', () => {
       base,
     );
     for (const line of plan.buy) {
-      const [list, key = '', price] = (line.priceField ?? '').split('.');
-      const field = list === 'sold' ? base.sold[Number(key)]?.[price as 'price'] : base.prices[key];
+      const [list, key = '', price] = line.priceField ?? [];
+      const field = list === 'sold' ? base.sold.find(({ id }) => id === key)?.[price as 'price'] : base.prices[key];
       expect(field, line.name).equal(line.each);
     }
   });

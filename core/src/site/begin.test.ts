@@ -1,6 +1,7 @@
 import { expect } from 'chai';
-import { beginJob, familyIds, type Job, parseJob, pathSteps, withValueAt } from '../document';
+import { beginJob, type FieldPath, familyIds, type Job, parseJob, pathSteps, withValueAt } from '../document';
 import { workOut } from '../figures';
+import { untouchedShop } from '../shoplog';
 import { broadClimateIds, broadClimates } from '../sky';
 import { isPlaced, jobStanding, namePlace } from './place';
 
@@ -13,7 +14,7 @@ describe('job: where a new one stands', () => {
     const where = { latitude: -40.9, longitude: 172.9, zone: 'Pacific/Auckland' };
     const { site, currency } = beginJob('harp', { ...base, currency: 'NZ$', where });
     expect(site).deep.include({ latitude: -40.9, longitude: 172.9, zone: 'Pacific/Auckland' });
-    expect(site.standing).deep.equal({ aim: 0, tilts: [{ name: 'all year', tilt: 41 }] });
+    expect(site.standing).deep.equal({ aim: 0, tilts: { 'tilt-a': { order: 0, name: 'all year', tilt: 41 } } });
     expect(isPlaced(site)).equal(true);
     expect(currency).equal('NZ$');
   });
@@ -57,7 +58,7 @@ describe('job: naming the place', () => {
     const { site } = named(somewhere(), { latitude: -36, longitude: 175 }, 'Pacific/Auckland');
     expect(isPlaced(site)).equal(true);
     expect(site.zone).equal('Pacific/Auckland');
-    expect(site.standing).deep.equal({ aim: 0, tilts: [{ name: 'all year', tilt: 36 }] });
+    expect(site.standing).deep.equal({ aim: 0, tilts: { 'tilt-a': { order: 0, name: 'all year', tilt: 36 } } });
   });
   it('leaves a pane as it was set, and the clock of a place that is only put right', () => {
     const set = withValueAt(somewhere(), pathSteps('site.standing.aim'), 200);
@@ -72,20 +73,20 @@ describe('job: naming the place', () => {
 describe('job: what is worked out anew', () => {
   const job = beginJob('harp', base);
   const worked = workOut(job);
-  const set = (path: string, value: unknown) => withValueAt(job, pathSteps(path), value);
-  const changes: [what: string, path: string, value: unknown][] = [
-    ['a tick', 'decisions.ticks.panel-a/riser', 3],
-    ['a price', 'shop.sold.0.price', 99],
+  const set = (path: FieldPath, value: unknown) => withValueAt(job, pathSteps(path), value);
+  const price = ['shop', 'sold', 'planed-115x19@2400', 'price'];
+  const changes: [what: string, path: FieldPath, value: unknown][] = [
+    ['a price', price, 99],
     ['the name', 'name', 'Barn'],
     ['a saw', 'shop.kerfs.tube', 0.002],
-    ['a pitch', 'panels.0.parameters.pitch', 0.085],
+    ['a pitch', 'heaters.panel-a.parameters.pitch', 0.085],
     ['the place', 'site.latitude', 30],
     ['the flow', 'loop.specificFlow', 0.03],
   ];
   for (const [what, path, value] of changes)
     it(`after ${what}: the same as from nothing`, () => {
       const next = set(path, value);
-      const { open, ...quick } = workOut(next, worked);
+      const { open, ...quick } = workOut(next, undefined, worked);
       const { open: fresh, ...slow } = workOut(next);
       expect(JSON.parse(JSON.stringify(quick))).deep.equal(JSON.parse(JSON.stringify(slow)));
       expect(open.job).equal(next);
@@ -93,10 +94,10 @@ describe('job: what is worked out anew', () => {
       expect(JSON.parse(JSON.stringify(open.groups))).deep.equal(JSON.parse(JSON.stringify(fresh.groups)));
     });
   it('a tick and a price leave the design alone; a tick leaves the plan too', () => {
-    const ticked = workOut(set('decisions.ticks.panel-a/riser', 3), worked);
+    const ticked = workOut(job, { ...untouchedShop, made: { 'panel-a/riser': 3 } }, worked);
     expect(ticked.plan).equal(worked.plan);
     expect(ticked.margins).equal(worked.margins);
-    const priced = workOut(set('shop.sold.0.price', 99), worked);
+    const priced = workOut(set(price, 99), undefined, worked);
     expect(priced.plan).not.equal(worked.plan);
     expect(priced.open.panels).equal(worked.open.panels);
   });

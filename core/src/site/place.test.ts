@@ -69,10 +69,10 @@ describe('job: the place', () => {
     ]);
     expect(year(hill)).below(year(job) * 0.9);
     const shaded = (count: number) =>
-      year(set('panels.0.count', count, set('site.standing.front', { spacing: 1.6, rise: 0 })));
+      year(set('heaters.panel-a.count', count, set('site.standing.front', { spacing: 1.6, rise: 0 })));
     expect(shaded(1)).below(year(job));
     expect(shaded(6)).below(shaded(1));
-    const turned = set('panels.0.turned', true, set('site.standing.front', { spacing: 1.6, rise: 0 }));
+    const turned = set('heaters.panel-a.turned', true, set('site.standing.front', { spacing: 1.6, rise: 0 }));
     expect(year(turned)).not.equal(shaded(1));
   });
   it('studies the standing with the months that matter and the roof that is there', () => {

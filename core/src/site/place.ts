@@ -1,5 +1,5 @@
 import type { Job } from '../document';
-import { standingAt, zoneAt } from '../document';
+import { mainTilt, standingAt, zoneAt } from '../document';
 import type { OpenJob } from '../job';
 import { tiltOf } from '../job';
 import type { Derivation } from '../readout';
@@ -47,8 +47,7 @@ export function namePlace(
 ): { path: string; value: unknown }[] {
   const { latitude, longitude } = place;
   const standing = standingAt(site.latitude);
-  const untouched =
-    !isPlaced(site) && site.standing.aim === standing.aim && site.standing.tilts[0]?.tilt === standing.tilt;
+  const untouched = !isPlaced(site) && site.standing.aim === standing.aim && mainTilt(site).tilt === standing.tilt;
   return [
     { path: 'site.latitude', value: latitude },
     { path: 'site.longitude', value: longitude },
@@ -57,7 +56,7 @@ export function namePlace(
     ...(untouched
       ? [
           { path: 'site.standing.aim', value: standingAt(latitude).aim },
-          { path: 'site.standing.tilts.0.tilt', value: standingAt(latitude).tilt },
+          { path: mainTilt(site).path, value: standingAt(latitude).tilt },
         ]
       : []),
   ];

@@ -3,16 +3,67 @@ import {
   type Conflict,
   type Job,
   mergeChanges,
+  type ParsedJob,
   parseJob,
   same,
   valueAtPath,
 } from '@north-pane/core/document';
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { type JobSummary, jobSummary } from '@north-pane/core/figures';
+import { foldEvents, type ShopEvent } from '@north-pane/core/shoplog';
+import { and, desc, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
+import { announce, appendEvents, shopStateOf } from './events';
 import { builds, jobs, revisions } from './schema';
 
-export async function listJobs({ orm }: Database) {
-  return orm.select().from(jobs).orderBy(desc(jobs.updatedAt));
+/** Whether an id can be one at all: what else comes in an address is asked of no database. */
+export function isJobId(id: string): boolean {
+  return /^[a-z0-9-]{1,80}$/.test(id);
+}
+
+/** A job as the shelf shows it. */
+export interface Card {
+  id: string;
+  version: number;
+  updatedAt: Date;
+  putAway: boolean;
+  summary: JobSummary | null;
+}
+
+/** Cards on one page of the shelf. */
+const shelfPage = 60;
+
+/**
+ * A page of the shelf, or of what was put away from it, the last worked on first.
+ *
+ * @param before the card that the page begins after
+ */
+export async function listJobs(
+  { orm }: Database,
+  query: { putAway: boolean; before?: { updatedAt: Date; id: string } | undefined },
+): Promise<{ cards: Card[]; more: boolean }> {
+  const { before } = query;
+  const rows = await orm
+    .select({
+      id: jobs.id,
+      version: jobs.version,
+      updatedAt: jobs.updatedAt,
+      putAwayAt: jobs.putAwayAt,
+      summary: jobs.summary,
+    })
+    .from(jobs)
+    .where(
+      and(
+        query.putAway ? isNotNull(jobs.putAwayAt) : isNull(jobs.putAwayAt),
+        before &&
+          or(lt(jobs.updatedAt, before.updatedAt), and(eq(jobs.updatedAt, before.updatedAt), lt(jobs.id, before.id))),
+      ),
+    )
+    .orderBy(desc(jobs.updatedAt), desc(jobs.id))
+    .limit(shelfPage + 1);
+  return {
+    cards: rows.slice(0, shelfPage).map(({ putAwayAt, ...card }) => ({ ...card, putAway: putAwayAt !== null })),
+    more: rows.length > shelfPage,
+  };
 }
 
 /** A job's time zone, for those who need no more of it; undefined when there is no such job. */
@@ -25,15 +76,20 @@ export async function findJobZone({ orm }: Database, id: string): Promise<string
   return found && (found.zone ?? 'UTC');
 }
 
-/** Whether an id can be one at all: what else comes in an address is asked of no database. */
-function isJobId(id: string): boolean {
-  return /^[a-z0-9-]{1,80}$/.test(id);
-}
+/** A stored job read anew; one that cannot be read has the reasons and what stands there. */
+export type FoundJob =
+  | { kind: 'job'; id: string; version: number; document: Job }
+  | { kind: 'unreadable'; id: string; version: number; raw: unknown; errors: { path: string; message: string }[] };
 
-export async function findJob({ orm }: Database, id: string) {
+export async function findJob({ orm }: Pick<Database, 'orm'>, id: string): Promise<FoundJob | undefined> {
   if (!isJobId(id)) return undefined;
-  const [found] = await orm.select().from(jobs).where(eq(jobs.id, id));
-  return found;
+  const [row] = await orm.select().from(jobs).where(eq(jobs.id, id));
+  if (!row) return undefined;
+  const parsed = parseJob(row.document);
+  const { version } = row;
+  return parsed.ok
+    ? { kind: 'job', id, version, document: parsed.job }
+    : { kind: 'unreadable', id, version, raw: row.document, errors: parsed.errors };
 }
 
 /** Letters, digits and dashes of a name, for the address bar. */
@@ -48,14 +104,21 @@ export function slugOf(name: string): string {
   return plain || 'job';
 }
 
-/** Puts a new job on the shelf under a free id made from its name. */
-export async function createJob({ orm }: Database, document: Job) {
+/** Puts a new job on the shelf under a free id made from its name, with what has been done of it. */
+export async function createJob({ orm }: Database, document: Job, events: readonly ShopEvent[] = []) {
   const slug = slugOf(document.name);
+  const summary = jobSummary(document, foldEvents(events));
   return orm.transaction(async (tx) => {
     for (let attempt = 1; ; attempt += 1) {
       const id = attempt === 1 ? slug : `${slug}-${attempt}`;
-      const [made] = await tx.insert(jobs).values({ id, document, version: 1 }).onConflictDoNothing().returning();
-      if (made) return made;
+      const [made] = await tx
+        .insert(jobs)
+        .values({ id, document, version: 1, summary })
+        .onConflictDoNothing()
+        .returning({ id: jobs.id, version: jobs.version });
+      if (!made) continue;
+      await appendEvents(tx, id, events);
+      return { ...made, document };
     }
   });
 }
@@ -66,19 +129,34 @@ export type SaveResult =
   | { kind: 'refused'; errors: { path: string; message: string }[] }
   | { kind: 'unknown' };
 
+/** Ids of saves that a job remembers. */
+const savesKept = 200;
+
 /**
  * Lays changes over a job. When somebody else saved since `base`, each field that is still as the sender saw it is set;
- * one field that is not makes the whole save a conflict and nothing is written.
+ * one field that is not makes the whole save a conflict and nothing is written. A save that was taken in already, its answer lost, is
+ * answered again and not laid on twice.
+ *
+ * @param save id that the sender has given it
  */
-export async function saveChanges({ orm }: Database, id: string, base: number, changes: Change[]): Promise<SaveResult> {
+export async function saveChanges(
+  { orm }: Database,
+  id: string,
+  base: number,
+  changes: Change[],
+  save?: string,
+): Promise<SaveResult> {
   // No lock is held while the document is judged: if somebody else saved meanwhile, theirs is read and the changes laid over it.
   for (;;) {
-    const [current] = isJobId(id) ? await orm.select().from(jobs).where(eq(jobs.id, id)) : [];
-    if (!current) return { kind: 'unknown' };
-    const merge = merged(current.document, changes);
+    const [row] = isJobId(id) ? await orm.select().from(jobs).where(eq(jobs.id, id)) : [];
+    if (!row) return { kind: 'unknown' };
+    const current = parseJob(row.document);
+    if (!current.ok) return { kind: 'refused', errors: current.errors };
+    if (save !== undefined && row.saves.includes(save))
+      return { kind: 'saved', version: row.version, document: current.job, merged: row.version !== base + 1 };
+    const merge = merged(current.job, changes);
     if ('message' in merge) return { kind: 'refused', errors: [merge] };
-    if (!merge.ok)
-      return { kind: 'conflict', version: current.version, document: current.document, conflicts: merge.conflicts };
+    if (!merge.ok) return { kind: 'conflict', version: row.version, document: current.job, conflicts: merge.conflicts };
     const parsed = parseJob(merge.document);
     if (!parsed.ok) return { kind: 'refused', errors: parsed.errors };
     // Whatever a schema leaves out or puts right was not stored as it was sent: said, and nothing kept.
@@ -88,12 +166,23 @@ export async function saveChanges({ orm }: Database, id: string, base: number, c
         kind: 'refused',
         errors: [{ path: lost.path.join('.'), message: 'this field would not be kept as it was sent' }],
       };
-    const version = current.version + 1;
-    const { rowCount } = await orm
-      .update(jobs)
-      .set({ document: parsed.job, version, updatedAt: new Date() })
-      .where(and(eq(jobs.id, id), eq(jobs.version, current.version)));
-    if (rowCount) return { kind: 'saved', version, document: parsed.job, merged: current.version !== base };
+    const version = row.version + 1;
+    const summary = jobSummary(parsed.job, await shopStateOf({ orm }, id));
+    const written = await orm.transaction(async (tx) => {
+      const { rowCount } = await tx
+        .update(jobs)
+        .set({
+          document: parsed.job,
+          version,
+          summary,
+          updatedAt: new Date(),
+          saves: save === undefined ? row.saves : [...row.saves, save].slice(-savesKept),
+        })
+        .where(and(eq(jobs.id, id), eq(jobs.version, row.version)));
+      if (rowCount) await announce(tx, id);
+      return rowCount;
+    });
+    if (written) return { kind: 'saved', version, document: parsed.job, merged: row.version !== base };
   }
 }
 
@@ -112,17 +201,87 @@ function merged(document: Job, changes: Change[]) {
   }
 }
 
-export async function listRevisions({ orm }: Database, jobId: string) {
-  if (!isJobId(jobId)) return [];
-  return orm.select().from(revisions).where(eq(revisions.jobId, jobId)).orderBy(desc(revisions.number));
+/** Puts a job away from the shelf, or back on it. False when there is no such job. */
+export async function putAway({ orm }: Database, id: string, away: boolean): Promise<boolean> {
+  if (!isJobId(id)) return false;
+  const { rowCount } = await orm
+    .update(jobs)
+    .set({ putAwayAt: away ? new Date() : null })
+    .where(eq(jobs.id, id));
+  return (rowCount ?? 0) > 0;
 }
 
-/** Keeps the job as it stands, under the next number. Undefined when there is no such job. */
-export async function keepRevision({ orm }: Database, jobId: string, note: string) {
+/** Deletes a job with all that belongs to it, for good; only by its name, so that nobody does it by a slip of the hand. */
+export async function deleteJob(
+  { orm }: Database,
+  id: string,
+  name: string,
+): Promise<'deleted' | 'unknown' | 'other name'> {
+  if (!isJobId(id)) return 'unknown';
+  return orm.transaction(async (tx) => {
+    const [found] = await tx.select({ document: jobs.document }).from(jobs).where(eq(jobs.id, id)).for('update');
+    if (!found) return 'unknown';
+    if (nameIn(found.document) !== name.trim()) return 'other name';
+    await tx.delete(jobs).where(eq(jobs.id, id));
+    await announce(tx, id);
+    return 'deleted';
+  });
+}
+
+/** The name in a stored document, whether it can be read or not. */
+export function nameIn(document: unknown): string {
+  const name = valueAtPath(document, ['name']);
+  return typeof name === 'string' && name.trim() !== '' ? name.trim().slice(0, 120) : 'without a name';
+}
+
+/** A job beside another with the same design, and nothing done of it yet. */
+export async function copyJob(database: Database, document: Job, name: string) {
+  return createJob(database, { ...document, name, asBuilt: {} });
+}
+
+export interface RevisionLine {
+  id: number;
+  number: number;
+  note: string;
+  keptAt: Date;
+}
+
+/** Every kept revision of a job, the newest first, without the documents. */
+export async function listRevisions({ orm }: Database, jobId: string): Promise<RevisionLine[]> {
+  if (!isJobId(jobId)) return [];
+  return orm
+    .select({ id: revisions.id, number: revisions.number, note: revisions.note, keptAt: revisions.keptAt })
+    .from(revisions)
+    .where(eq(revisions.jobId, jobId))
+    .orderBy(desc(revisions.number));
+}
+
+/** One kept revision with its document, read anew; undefined when there is none of that number. */
+export async function findRevision(
+  { orm }: Database,
+  jobId: string,
+  number: number,
+): Promise<(RevisionLine & { parsed: ParsedJob }) | undefined> {
+  if (!isJobId(jobId)) return undefined;
+  const [found] = await orm
+    .select()
+    .from(revisions)
+    .where(and(eq(revisions.jobId, jobId), eq(revisions.number, number)));
+  if (!found) return undefined;
+  const { document, jobId: _, ...line } = found;
+  return { ...line, parsed: parseJob(document) };
+}
+
+/**
+ * Keeps the job as it stands, under the next number. Undefined when there is no such job; 'moved on' where it stands at another version
+ * than the one that was meant.
+ */
+export async function keepRevision({ orm }: Database, jobId: string, note: string, version?: number) {
   if (!isJobId(jobId)) return undefined;
   return orm.transaction(async (tx) => {
     const [job] = await tx.select().from(jobs).where(eq(jobs.id, jobId)).for('update');
     if (!job) return undefined;
+    if (version !== undefined && job.version !== version) return 'moved on' as const;
     const [last] = await tx
       .select({ number: revisions.number })
       .from(revisions)
@@ -132,14 +291,15 @@ export async function keepRevision({ orm }: Database, jobId: string, note: strin
     const [kept] = await tx
       .insert(revisions)
       .values({ jobId, number: (last?.number ?? 0) + 1, note, document: job.document })
-      .returning();
+      .returning({ id: revisions.id, number: revisions.number });
     return kept;
   });
 }
 
+/** What was built when, the newest first, each with its design; one that cannot be read any more is left out. */
 export async function listBuilds({ orm }: Database, jobId: string) {
   if (!isJobId(jobId)) return [];
-  return orm
+  const rows = await orm
     .select({
       id: builds.id,
       revisionId: builds.revisionId,
@@ -152,6 +312,10 @@ export async function listBuilds({ orm }: Database, jobId: string) {
     .innerJoin(revisions, eq(builds.revisionId, revisions.id))
     .where(eq(builds.jobId, jobId))
     .orderBy(desc(builds.installedFrom));
+  return rows.flatMap(({ document, ...row }) => {
+    const parsed = parseJob(document);
+    return parsed.ok ? [{ ...row, document: parsed.job }] : [];
+  });
 }
 
 export async function recordBuild({ orm }: Database, jobId: string, revisionId: number, installedFrom: Date) {

@@ -1,6 +1,8 @@
-import type { Job } from '@north-pane/core/document';
+import type { JobSummary } from '@north-pane/core/figures';
 import type { Sensors } from '@north-pane/core/proof';
+import { sql } from 'drizzle-orm';
 import {
+  bigint,
   customType,
   doublePrecision,
   integer,
@@ -18,11 +20,38 @@ const moment = (name: string) => timestamp(name, { withTimezone: true });
 export const jobs = pgTable('jobs', {
   /** Made from the name; stands in the address bar. */
   id: text('id').primaryKey(),
-  document: jsonb('document').$type<Job>().notNull(),
+  /** As it was written, by whichever version of the program: parsed and migrated wherever it is read. */
+  document: jsonb('document').$type<unknown>().notNull(),
   version: integer('version').notNull(),
+  /** What the shelf says of it, written with the document, so that the shelf works nothing out. */
+  summary: jsonb('summary').$type<JobSummary>(),
+  /** Ids of the saves that were taken in last: one that is sent again, its answer lost, is answered again and not laid on twice. */
+  saves: text('saves').array().notNull().default(sql`'{}'::text[]`),
+  /** When it was put away from the shelf. */
+  putAwayAt: moment('put_away_at'),
   createdAt: moment('created_at').notNull().defaultNow(),
   updatedAt: moment('updated_at').notNull().defaultNow(),
 });
+
+/** What was done in the shop: appended, never changed. */
+export const events = pgTable(
+  'events',
+  {
+    /** The order in which they came in; a device asks for what it has not heard by it. */
+    seq: bigint('seq', { mode: 'number' }).generatedAlwaysAsIdentity(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    /** Made by the device that it happened on. */
+    id: text('id').notNull(),
+    at: moment('at').notNull(),
+    device: text('device').notNull(),
+    kind: text('kind').notNull(),
+    /** The whole event as it came. */
+    body: jsonb('body').$type<unknown>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.id] }), unique().on(table.jobId, table.seq)],
+);
 
 /** A document kept as it was; never changed. */
 export const revisions = pgTable(
@@ -35,7 +64,7 @@ export const revisions = pgTable(
     /** From 1 in each job. */
     number: integer('number').notNull(),
     note: text('note').notNull(),
-    document: jsonb('document').$type<Job>().notNull(),
+    document: jsonb('document').$type<unknown>().notNull(),
     keptAt: moment('kept_at').notNull().defaultNow(),
   },
   (table) => [unique().on(table.jobId, table.number)],

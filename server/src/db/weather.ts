@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
 import { deflate, inflate } from 'node:zlib';
+import { valueAtPath } from '@north-pane/core/document';
 import { decodeSeries } from '@north-pane/core/sky';
 import { and, asc, eq } from 'drizzle-orm';
 import type { Database } from './database';
@@ -71,7 +72,9 @@ export async function dropWeather(
 ): Promise<'gone' | 'in use' | 'unknown'> {
   return orm.transaction(async (tx) => {
     const [job] = await tx.select().from(jobs).where(eq(jobs.id, jobId)).for('update');
-    const climate = job?.document.site.climate;
+    const climate = valueAtPath(job?.document, ['site', 'climate']) as
+      | { kind?: unknown; weather?: unknown }
+      | undefined;
     if (climate?.kind === 'file' && climate.weather === id) return 'in use';
     const dropped = await tx
       .delete(weather)

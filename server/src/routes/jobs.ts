@@ -1,6 +1,6 @@
-import { beginJob, familyIds, type Job, parseJob } from '@north-pane/core/document';
+import { beginJob, familyIds, type Job, readDocument } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
-import { jobSummary } from '@north-pane/core/figures';
+import type { JobSummary } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import { readingEra } from '@north-pane/core/proof';
 import { broadClimateIds } from '@north-pane/core/sky';
@@ -8,29 +8,35 @@ import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Database } from '../db/database';
 import {
+  copyJob,
   createJob,
+  deleteJob,
   findJob,
+  findRevision,
   keepRevision,
   listBuilds,
   listJobs,
   listRevisions,
+  putAway,
   recordBuild,
   removeBuild,
   removeRevision,
   saveChanges,
 } from '../db/jobs';
 import { limitBody } from '../security';
-import { body, noJob } from './answers';
+import { asked, body, noJob } from './answers';
 
 /** A step of a path: a name, or a place in a list. */
 const step = z.union([z.string().max(120), z.int().min(0).max(100_000)]);
 const path = z.array(step).min(1).max(12);
 const changesBody = z.strictObject({
   base: z.int().min(1),
+  /** Made by the sender: sent twice, it is laid on once. */
+  save: z.string().min(1).max(60).optional(),
   changes: z
     .array(z.strictObject({ path, before: z.unknown().optional(), after: z.unknown().optional() }))
     .min(1)
-    .max(500),
+    .max(2000),
 });
 const newJobBody = z.union([
   z.strictObject({
@@ -52,9 +58,20 @@ const newJobBody = z.union([
   }),
   z.strictObject({ document: z.unknown() }),
 ]);
-const noteBody = z.strictObject({ note: z.string().trim().max(200) });
+/** A revision is kept of the version that was looked at. */
+const noteBody = z.strictObject({ note: z.string().trim().max(200), version: z.int().min(1).optional() });
+const jobName = z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.');
+const awayBody = z.strictObject({ away: z.boolean() });
+const deleteBody = z.strictObject({ name: z.string().max(200) });
+const shelfQuery = z.strictObject({
+  away: z.enum(['yes', 'no']).optional(),
+  before: z.iso.datetime().optional(),
+  beforeId: z.string().max(80).optional(),
+});
 /** Serial numbers of the database. */
 const serial = z.int().min(1).max(2_147_483_647);
+/** A copy of the job as it stands, or of one of its revisions. */
+const copyBody = z.strictObject({ name: jobName, revision: serial.optional() });
 const buildBody = z.strictObject({
   revisionId: serial,
   installedFrom: z.iso
@@ -63,6 +80,39 @@ const buildBody = z.strictObject({
       message: 'a build is between 1990 and 2100',
     }),
 });
+
+/** A job that has no card yet. */
+const noSummary: JobSummary = {
+  name: 'not looked at yet',
+  units: 'metric',
+  currency: '',
+  latitude: 0,
+  longitude: 0,
+  panels: 0,
+  apertureArea: undefined,
+  gain: undefined,
+  cost: undefined,
+  clashes: 0,
+  trouble: undefined,
+};
+
+function unreadable(errors: readonly { path: string; message: string }[]) {
+  const [first] = errors;
+  return {
+    message: `This job cannot be read: ${first?.path ?? ''} ${first?.message ?? ''}. What stands there can be saved out from the shelf.`,
+    errors,
+  };
+}
+
+/** A kept revision as something to copy. */
+async function revisionOf(database: Database, id: string, number: number) {
+  const found = await findRevision(database, id, number);
+  if (!found) return undefined;
+  const { parsed } = found;
+  return parsed.ok
+    ? { kind: 'job' as const, document: parsed.job }
+    : { kind: 'unreadable' as const, errors: parsed.errors };
+}
 
 /** A job document is some tens of kilobytes. */
 const small = limitBody(2);
@@ -82,45 +132,84 @@ function planOf(document: Job): string | undefined {
 
 export function jobRoutes(database: Database) {
   return new Hono()
-    .get('/', async (context) => {
-      const all = await listJobs(database);
+    .get('/', asked(shelfQuery), async (context) => {
+      const { away, before, beforeId } = context.req.valid('query');
+      const { cards, more } = await listJobs(database, {
+        putAway: away === 'yes',
+        before: before && beforeId ? { updatedAt: new Date(before), id: beforeId } : undefined,
+      });
       return context.json(
-        all.map((job) => ({
-          id: job.id,
-          version: job.version,
-          updatedAt: job.updatedAt.toISOString(),
-          ...jobSummary(job.document),
-        })),
+        {
+          jobs: cards.map(({ id, version, updatedAt, putAway: away, summary }) => ({
+            id,
+            version,
+            updatedAt: updatedAt.toISOString(),
+            putAway: away,
+            ...(summary ?? noSummary),
+          })),
+          more,
+        },
+        200,
       );
     })
     .post('/', small, body(newJobBody), async (context) => {
-      const asked = context.req.valid('json');
-      const document = 'document' in asked ? asked.document : beginJob(asked.family, asked);
-      const parsed = parseJob(document);
+      const wanted = context.req.valid('json');
+      const document = 'document' in wanted ? wanted.document : beginJob(wanted.family, wanted);
+      const parsed = readDocument(document);
       if (!parsed.ok)
         return context.json({ message: 'This is not a job that can be opened.', errors: parsed.errors }, 422);
-      const made = await createJob(database, parsed.job);
+      const made = await createJob(database, parsed.job, parsed.events);
       return context.json({ id: made.id, version: made.version }, 201);
     })
     .get('/:id', async (context) => {
       const id = context.req.param('id');
       const job = await findJob(database, id);
       if (!job) return context.json(noJob(id), 404);
+      if (job.kind === 'unreadable') return context.json(unreadable(job.errors), 422);
       return context.json({ id, version: job.version, document: job.document }, 200);
+    })
+    .get('/:id/document.json', async (context) => {
+      const id = context.req.param('id');
+      const job = await findJob(database, id);
+      if (!job) return context.json(noJob(id), 404);
+      context.header('content-type', 'application/json; charset=utf-8');
+      context.header('content-disposition', `attachment; filename="${id}.json"`);
+      return context.body(JSON.stringify(job.kind === 'job' ? job.document : job.raw, null, 2));
     })
     .get('/:id/plan.svg', async (context) => {
       const id = context.req.param('id');
       const job = await findJob(database, id);
       if (!job) return context.json(noJob(id), 404);
-      const svg = planOf(job.document);
+      const svg = job.kind === 'job' ? planOf(job.document) : undefined;
       if (svg === undefined) return context.json({ message: 'This job cannot be drawn.' }, 422);
       context.header('content-type', 'image/svg+xml');
       return context.body(svg);
     })
+    .post('/:id/copies', small, body(copyBody), async (context) => {
+      const id = context.req.param('id');
+      const { name, revision } = context.req.valid('json');
+      const source = revision === undefined ? await findJob(database, id) : await revisionOf(database, id, revision);
+      if (!source) return context.json(noJob(id), 404);
+      if (source.kind === 'unreadable') return context.json(unreadable(source.errors), 422);
+      const made = await copyJob(database, source.document, name);
+      return context.json({ id: made.id, version: made.version }, 201);
+    })
+    .post('/:id/away', small, body(awayBody), async (context) => {
+      const id = context.req.param('id');
+      const { away } = context.req.valid('json');
+      return (await putAway(database, id, away)) ? context.json({ away }, 200) : context.json(noJob(id), 404);
+    })
+    .delete('/:id', small, body(deleteBody), async (context) => {
+      const id = context.req.param('id');
+      const result = await deleteJob(database, id, context.req.valid('json').name);
+      if (result === 'unknown') return context.json(noJob(id), 404);
+      if (result === 'other name') return context.json({ message: 'That is not its name. Nothing was deleted.' }, 409);
+      return context.json({ deleted: 1 }, 200);
+    })
     .post('/:id/changes', small, body(changesBody), async (context) => {
       const id = context.req.param('id');
-      const { base, changes } = context.req.valid('json');
-      const result = await saveChanges(database, id, base, changes);
+      const { base, changes, save } = context.req.valid('json');
+      const result = await saveChanges(database, id, base, changes, save);
       switch (result.kind) {
         case 'unknown':
           return context.json(noJob(id), 404);
@@ -141,20 +230,24 @@ export function jobRoutes(database: Database) {
     })
     .get('/:id/revisions', async (context) => {
       const kept = await listRevisions(database, context.req.param('id'));
-      return context.json(
-        kept.map(({ id, number, note, keptAt, document }) => ({
-          id,
-          number,
-          note,
-          keptAt: keptAt.toISOString(),
-          document,
-        })),
-      );
+      return context.json(kept.map((line) => ({ ...line, keptAt: line.keptAt.toISOString() })));
+    })
+    .get('/:id/revisions/:number', async (context) => {
+      const { id, number } = context.req.param();
+      const wanted = serial.safeParse(Number(number));
+      const found = wanted.success ? await findRevision(database, id, wanted.data) : undefined;
+      if (!found) return context.json({ message: 'There is no such revision here any more.' }, 404);
+      const { parsed, keptAt, ...line } = found;
+      if (!parsed.ok) return context.json(unreadable(parsed.errors), 422);
+      return context.json({ ...line, keptAt: keptAt.toISOString(), document: parsed.job }, 200);
     })
     .post('/:id/revisions', small, body(noteBody), async (context) => {
       const id = context.req.param('id');
-      const kept = await keepRevision(database, id, context.req.valid('json').note);
+      const { note, version } = context.req.valid('json');
+      const kept = await keepRevision(database, id, note, version);
       if (!kept) return context.json(noJob(id), 404);
+      if (kept === 'moved on')
+        return context.json({ message: 'The job has moved on meanwhile. Look at it, and keep it again.' }, 409);
       return context.json({ id: kept.id, number: kept.number }, 201);
     })
     .delete('/:id/revisions/:number', async (context) => {

@@ -77,7 +77,7 @@ export function weatherRoutes(database: Database, outlook: OutlookService) {
     .get('/:id/outlook', async (context) => {
       const id = context.req.param('id');
       const job = await findJob(database, id);
-      if (!job) return context.json(noJob(id), 404);
+      if (job?.kind !== 'job') return context.json(noJob(id), 404);
       try {
         const { latitude, longitude, elevation } = job.document.site;
         const found: Outlook = await outlook({ latitude, longitude, elevation });

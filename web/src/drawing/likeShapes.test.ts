@@ -28,7 +28,7 @@ describe('drawing: like shapes', () => {
   it('loses no shape of any view, keeps their order, and names each mark once', () => {
     for (const family of Object.values<Family>(families))
       for (const { draw } of Object.values(
-        family.open({ id: 'a', ...family.standard('metric') }, 'panels.0').drawings,
+        family.open({ id: 'a', ...family.standard('metric') }, 'heaters.panel-a').drawings,
       )) {
         const { shapes, title } = draw();
         const rows = likeShapes(shapes);

@@ -1,19 +1,25 @@
 import { Box, Button, Dialog, Text } from '@chakra-ui/react';
+import { changesBetween, type Job, sayField } from '@north-pane/core/document';
 import { formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { useBuilds, useTakeBackBuild } from '../state/built';
 import { derive } from '../state/derived';
 import { useHabit } from '../state/habit';
-import { useDocument } from '../state/job';
-import { type Revision, useRevisions, useTakeOutRevision } from '../state/kept';
+import { useDocument, useJob } from '../state/job';
+import { useCopyJob, useRevisionDocuments, useRevisions, useTakeOutRevision } from '../state/kept';
 import { fieldsMoved } from '../state/moved';
 import { type ColumnDef, DataTable } from './DataTable';
 import { Frame } from './Frame';
+import { TextButton } from './TextButton';
 import { TwoStep } from './TwoStep';
 
+/** Revisions of which the figures are shown; older ones are listed. */
+const mostRead = 30;
+
 /** What a revision came to. */
-function figuresOf(document: Revision['document'], habit: Habit) {
+function figuresOf(document: Job, habit: Habit) {
   const { figures } = derive(document);
   return {
     gain: figures.gain === undefined ? 'none' : formatQuantity('temperatureDifference', figures.gain, habit).text,
@@ -28,17 +34,27 @@ export function Revisions({ onClose }: { onClose(): void }) {
   const document = useDocument();
   const revisions = useRevisions();
   const builds = useBuilds();
+  const numbers = useMemo(
+    () => (revisions.data ?? []).slice(0, mostRead).map(({ number }) => number),
+    [revisions.data],
+  );
+  const documents = useRevisionDocuments(numbers);
+  const [looked, setLooked] = useState<number | undefined>(undefined);
   const takeOut = useTakeOutRevision();
   const takeBack = useTakeBackBuild();
   const stood = builds.data ?? [];
   const rows = useMemo(
     () =>
-      (revisions.data ?? []).map((one) => ({
-        ...one,
-        moved: fieldsMoved(one.document, document),
-        ...figuresOf(one.document, habit),
-      })),
-    [revisions.data, document, habit],
+      (revisions.data ?? []).map((one) => {
+        const kept = documents.get(one.number);
+        return {
+          ...one,
+          document: kept,
+          moved: kept && fieldsMoved(kept, document),
+          ...(kept ? figuresOf(kept, habit) : { gain: '', heat: '', cost: '' }),
+        };
+      }),
+    [revisions.data, documents, document, habit],
   );
   const builtNumbers = new Set(stood.map(({ number }) => number));
   const columns: ColumnDef<(typeof rows)[number]>[] = [
@@ -56,7 +72,16 @@ export function Revisions({ onClose }: { onClose(): void }) {
     {
       accessorKey: 'moved',
       header: 'from now',
-      cell: ({ row }) => (row.original.moved === 0 ? 'the same' : `${row.original.moved} other`),
+      cell: ({ row: { original } }) =>
+        original.document && original.moved !== 0 ? (
+          <TextButton onClick={() => setLooked(looked === original.number ? undefined : original.number)}>
+            {original.moved} other
+          </TextButton>
+        ) : original.document ? (
+          'the same'
+        ) : (
+          ''
+        ),
       meta: { wide: true },
     },
     {
@@ -79,6 +104,7 @@ export function Revisions({ onClose }: { onClose(): void }) {
         ),
     },
   ];
+  const shown = rows.find(({ number }) => number === looked);
   const trouble = revisions.error ?? builds.error ?? takeOut.error ?? takeBack.error;
   return (
     <Frame title="What was kept" wide onClose={onClose}>
@@ -92,6 +118,9 @@ export function Revisions({ onClose }: { onClose(): void }) {
           <Text color="soft">No revision yet. Keep one before a bolder change: figures are then told against it.</Text>
         ) : (
           <DataTable label="Revisions" rows={rows} columns={columns} idOf={({ number }) => String(number)} />
+        )}
+        {shown?.document && (
+          <Compared key={shown.number} number={shown.number} kept={shown.document} onClose={onClose} />
         )}
         {stood.length > 0 && (
           <Box as="section" aria-label="Built" mt="5">
@@ -131,5 +160,66 @@ export function Revisions({ onClose }: { onClose(): void }) {
         </Button>
       </Dialog.Footer>
     </Frame>
+  );
+}
+
+/** Fields that are told one by one. */
+const mostTold = 40;
+
+/** A revision against the job as it is now, field by field, and the ways on from it: back to it, or a job of its own. */
+function Compared({ number, kept, onClose }: { number: number; kept: Job; onClose(): void }) {
+  const habit = useHabit();
+  const document = useDocument();
+  const id = useJob((state) => state.id) ?? '';
+  const changeAll = useJob((state) => state.changeAll);
+  const navigate = useNavigate();
+  const copy = useCopyJob();
+  const [refused, setRefused] = useState<string | undefined>(undefined);
+  const changes = changesBetween(kept, document);
+  const goBack = () => {
+    const outcome = changeAll(changes.map(({ path, before }) => ({ path, value: before })));
+    if (outcome.ok) onClose();
+    else setRefused(outcome.message);
+  };
+  const branch = () =>
+    copy.mutate(
+      { id, revision: number, name: `${kept.name}, from revision ${number}` },
+      {
+        onSuccess: (made) => {
+          onClose();
+          void navigate(`/jobs/${made.id}/size`);
+        },
+      },
+    );
+  return (
+    <Box as="section" aria-label={`Revision ${number} and now`} mt="4">
+      <Text as="h3" fontSize="17px" mb="1">
+        Revision {number} and now
+      </Text>
+      <Box as="ul" pl="5" listStyleType="disc" maxH="200px" overflowY="auto">
+        {changes.slice(0, mostTold).map((change) => {
+          const { name, before, after } = sayField(document, change, habit);
+          return (
+            <li key={JSON.stringify(change.path)}>
+              {name}: {before} then, {after} now
+            </li>
+          );
+        })}
+        {changes.length > mostTold && <li>{changes.length - mostTold} more</li>}
+      </Box>
+      {(refused ?? copy.error) && (
+        <Text role="alert" color="brickText">
+          {refused ?? copy.error?.message}
+        </Text>
+      )}
+      <Box display="flex" gap="2" mt="2" flexWrap="wrap">
+        <Button size="sm" variant="outline" onClick={goBack}>
+          Go back to revision {number}
+        </Button>
+        <Button size="sm" variant="outline" disabled={copy.isPending} onClick={branch}>
+          Begin a job from it
+        </Button>
+      </Box>
+    </Box>
   );
 }

@@ -21,7 +21,7 @@ export function Announcer() {
         told = { id: state.id, document: state.document };
         return;
       }
-      if (state.document === told.document || state.dragFrom) return;
+      if (state.document === told.document || state.sync?.dragFrom) return;
       window.clearTimeout(wait);
       wait = window.setTimeout(() => {
         const { id, document } = useJob.getState();

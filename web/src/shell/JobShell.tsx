@@ -1,14 +1,11 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { Job } from '@north-pane/core/document';
-import { useQuery } from '@tanstack/react-query';
 import { Suspense, useEffect, useRef } from 'react';
 import { Link, useParams } from 'react-router';
-import { answered, api } from '../state/api';
-import { startAutosave, takeLaidBy } from '../state/autosave';
 import { useJob } from '../state/job';
+import { useOpened } from '../state/openJob';
 import { useProving } from '../state/proofs';
 import { Announcer } from './Announcer';
-import { ConflictDialog } from './ConflictDialog';
+import { Contested } from './Contested';
 import { KeepAgain } from './KeepAgain';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
@@ -19,23 +16,9 @@ import { useStationMemory } from './useStationMemory';
 /** One job open: slate on top, rail beside, and the station that the address names. */
 export function JobShell() {
   const { jobId = '', station: stationId = '' } = useParams();
-  const loaded = useQuery({
-    queryKey: ['job', jobId],
-    queryFn: () => answered(api.api.jobs[':id'].$get({ param: { id: jobId } })),
-    staleTime: Number.POSITIVE_INFINITY,
-    gcTime: 0,
-    refetchOnWindowFocus: false,
-  });
+  const failed = useOpened(jobId);
   const openId = useJob((state) => state.id);
   const trouble = useJob((state) => state.trouble);
-  useEffect(() => {
-    if (!loaded.data) return;
-    const kept = { version: loaded.data.version, document: loaded.data.document as Job };
-    useJob.getState().open(jobId, kept);
-    const laidBy = takeLaidBy(jobId, kept);
-    if (laidBy) useJob.getState().adopt({ document: laidBy });
-  }, [loaded.data, jobId]);
-  useEffect(() => startAutosave(), []);
   useEffect(() => {
     const wait = window.setTimeout(() => {
       for (const one of stations) void one.load();
@@ -51,10 +34,10 @@ export function JobShell() {
       document.title = 'North Pane';
     };
   }, [name, station]);
-  if (loaded.isError) return <Notice headline={loaded.error.message} />;
+  if (failed) return <Notice headline={failed} />;
   if (!station)
     return <Notice headline={`There is no station “${stationId}”.`} to={`/jobs/${jobId}/size`} words="To the bench" />;
-  if (openId !== jobId || !loaded.data)
+  if (openId !== jobId)
     return (
       <Box bg="slate" h="64px" color="chalkSoft" px="6" py="5">
         Opening…
@@ -77,6 +60,7 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
           {trouble}
         </Box>
       )}
+      <Contested />
       <Flex flex="1" minH="0" direction={{ base: 'column-reverse', md: 'row' }}>
         <Rail current={station.id} jobId={jobId} />
         <Box
@@ -107,7 +91,6 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
       <Announcer />
       <Proving />
       <KeepAgain />
-      <ConflictDialog />
     </Flex>
   );
 }

@@ -1,12 +1,13 @@
 import { Box, Button, Flex, Grid, Heading, Image, Text } from '@chakra-ui/react';
 import { formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
-import { useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useSingleKeys } from '../parts/keys';
 import { answered, api } from '../state/api';
 import { useView } from '../state/view';
+import { CardMenu } from './CardMenu';
 import { KeysButton, KeysDialog } from './KeysDialog';
 import { LightSwitch } from './LightSwitch';
 import { UnitFlip } from './UnitFlip';
@@ -15,7 +16,17 @@ const NewJob = lazy(() => import('./NewJob').then(({ NewJob }) => ({ default: Ne
 
 /** The bench shelf: every job with its drawing and vital figures. */
 export function Shelf() {
-  const jobs = useQuery({ queryKey: ['jobs'], queryFn: () => answered(api.api.jobs.$get()) });
+  const [away, setAway] = useState(false);
+  const jobs = useInfiniteQuery({
+    queryKey: ['jobs', away],
+    queryFn: ({ pageParam }) => answered(api.api.jobs.$get({ query: { away: away ? 'yes' : 'no', ...pageParam } })),
+    initialPageParam: {} as { before?: string; beforeId?: string },
+    getNextPageParam: ({ jobs: page, more }) => {
+      const last = page[page.length - 1];
+      return more && last ? { before: last.updatedAt, beforeId: last.id } : undefined;
+    },
+  });
+  const cards = jobs.data?.pages.flatMap((page) => page.jobs);
   const [beginning, setBeginning] = useState(false);
   useSingleKeys('u', () => useView.getState().flipHabit('metric'));
   useEffect(() => {
@@ -55,13 +66,22 @@ export function Shelf() {
         <Flex align="center" justify="space-between" mb="5" gap="4" wrap="wrap">
           <Box>
             <Heading as="h2" fontSize="24px">
-              Jobs on the shelf
+              {away ? 'Jobs put away' : 'Jobs on the shelf'}
             </Heading>
-            <Text color="soft">One job is one heater, from the pane in hand to the water it warmed.</Text>
+            <Text color="soft">
+              {away
+                ? 'They keep everything, and are fetched back or deleted for good from here.'
+                : 'One job is one heater, from the pane in hand to the water it warmed.'}
+            </Text>
           </Box>
-          <Button variant="solid" size="md" onClick={() => setBeginning(true)}>
-            <Plus size={18} aria-hidden /> Begin a job
-          </Button>
+          <Flex gap="2" wrap="wrap">
+            <Button variant="outline" size="md" onClick={() => setAway(!away)}>
+              {away ? 'Back to the shelf' : 'Put away'}
+            </Button>
+            <Button variant="solid" size="md" onClick={() => setBeginning(true)}>
+              <Plus size={18} aria-hidden /> Begin a job
+            </Button>
+          </Flex>
         </Flex>
         {jobs.isPending && <Text color="soft">Looking along the shelf…</Text>}
         {jobs.isError && (
@@ -74,7 +94,8 @@ export function Shelf() {
             </Button>
           </Box>
         )}
-        {jobs.data?.length === 0 && (
+        {cards?.length === 0 && away && <Text color="soft">Nothing is put away.</Text>}
+        {cards?.length === 0 && !away && (
           <Box bg="card" borderWidth="1px" borderColor="line" p="8" maxW="36rem">
             <Heading as="h3" fontSize="20px" mb="2">
               The shelf is empty.
@@ -83,10 +104,15 @@ export function Shelf() {
           </Box>
         )}
         <Grid templateColumns="repeat(auto-fill, minmax(300px, 1fr))" gap="5">
-          {jobs.data?.map((job) => (
+          {cards?.map((job) => (
             <JobCard key={job.id} job={job} />
           ))}
         </Grid>
+        {jobs.hasNextPage && (
+          <Button mt="5" variant="outline" disabled={jobs.isFetchingNextPage} onClick={() => jobs.fetchNextPage()}>
+            More jobs
+          </Button>
+        )}
       </Box>
       <KeysDialog job={false} />
       {beginning && (
@@ -109,6 +135,9 @@ interface Card {
   gain?: number | undefined;
   cost?: number | undefined;
   clashes: number;
+  putAway: boolean;
+  /** Why its document cannot be read. */
+  unreadable?: string | undefined;
   /** Why it cannot be worked out at all. */
   trouble?: string | undefined;
   updatedAt: string;
@@ -123,17 +152,18 @@ function JobCard({ job }: { job: Card }) {
     ['gain', quantity('temperatureDifference', job.gain)],
     ['so far', job.cost === undefined ? 'none' : formatMoney(job.cost, job.currency, 0)],
   ];
+  if (job.unreadable) return <UnreadableCard job={job} reason={job.unreadable} />;
   return (
-    <Link to={`/jobs/${job.id}/size`}>
-      <Box
-        as="article"
-        bg="card"
-        borderWidth="1px"
-        borderColor="line"
-        borderRadius="3px"
-        overflow="hidden"
-        _hover={{ borderColor: 'pane' }}
-      >
+    <Box
+      as="article"
+      bg="card"
+      borderWidth="1px"
+      borderColor="line"
+      borderRadius="3px"
+      overflow="hidden"
+      _hover={{ borderColor: 'pane' }}
+    >
+      <Link to={`/jobs/${job.id}/size`}>
         <Flex bg="well" h="170px" align="center" justify="center" p="4">
           <Image
             src={`/api/jobs/${job.id}/plan.svg?v=${job.version}`}
@@ -180,7 +210,35 @@ function JobCard({ job }: { job: Card }) {
             )}
           </Flex>
         </Box>
+      </Link>
+      <Box px="4" pb="3">
+        <CardMenu job={job} />
       </Box>
-    </Link>
+    </Box>
+  );
+}
+
+/** A job whose document cannot be read: why, and what stands there to be saved out. It breaks no other. */
+function UnreadableCard({ job, reason }: { job: Card; reason: string }) {
+  return (
+    <Box as="article" bg="card" borderWidth="1px" borderLeftWidth="5px" borderColor="brick" borderRadius="3px" p="4">
+      <Heading as="h3" fontSize="19px">
+        {job.name}
+      </Heading>
+      <Text color="brickText" fontWeight="600" mt="2">
+        This job cannot be read.
+      </Text>
+      <Text fontSize="14px" color="soft" overflowWrap="anywhere" my="2">
+        {reason}
+      </Text>
+      <Flex gap="2" align="center" wrap="wrap">
+        <Button asChild size="sm" variant="outline">
+          <a href={`/api/jobs/${job.id}/document.json`} download={`${job.id}.json`}>
+            Save it out
+          </a>
+        </Button>
+        <CardMenu job={job} />
+      </Flex>
+    </Box>
   );
 }

@@ -11,10 +11,11 @@ import { SlateButton } from '../parts/SlateButton';
 import { usePhone } from '../parts/usePhone';
 import { type Derived, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
-import { useDocument, useJob } from '../state/job';
+import { savingOf, useDocument, useJob } from '../state/job';
 import { useAskToKeep, useKeptRevision } from '../state/kept';
 import { revisionBrief, revisionWords } from '../state/moved';
 import { useProvedPlan } from '../state/proofs';
+import { type Sync, unsaved } from '../state/sync/machine';
 import { ink } from '../theme/ink';
 import { KeysButton } from './KeysDialog';
 import { LightSwitch } from './LightSwitch';
@@ -32,6 +33,17 @@ interface Cell {
   first?: boolean;
   /** Leads to what is to be looked at. */
   leads?: boolean;
+}
+
+/** How far the job is saved, in a word or two. */
+function savingWords(sync: Sync | undefined): string {
+  const waits = sync ? unsaved(sync) : 0;
+  return {
+    saved: 'saved',
+    saving: 'saving',
+    offline: `offline, ${waits} ${waits === 1 ? 'waits' : 'wait'}`,
+    asked: `${sync?.contested.length ?? 0} to choose`,
+  }[savingOf(sync)];
 }
 
 /** In the place of a figure that cannot be worked out; the reason stands under To look at. */
@@ -90,11 +102,10 @@ export function Slate() {
   const plan = useProvedPlan();
   const kept = useKeptRevision();
   const habit = useHabit();
-  const saving = useJob((state) => state.saving);
+  const saved = useJob((state) => savingWords(state.sync));
   const [more, setMore] = useState(false);
   const toggleMore = useCallback(() => setMore((now) => !now), []);
   const [looking, setLooking] = useState(false);
-  const saved = { saved: 'saved', waiting: 'saving', saving: 'saving', failed: 'not saved' }[saving];
   const id = useJob((state) => state.id) ?? '';
   const all = cells(derived, kept?.derived, habit, { currency: document.currency, spent: plan.cost });
   return (
@@ -306,8 +317,8 @@ const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boo
   const ask = useAskToKeep();
   const undo = useJob((state) => state.undo);
   const redo = useJob((state) => state.redo);
-  const canUndo = useJob((state) => state.past.length > 0);
-  const canRedo = useJob((state) => state.future.length > 0);
+  const canUndo = useJob((state) => (state.sync?.past.length ?? 0) > 0);
+  const canRedo = useJob((state) => (state.sync?.future.length ?? 0) > 0);
   return (
     <Flex
       ml="auto"

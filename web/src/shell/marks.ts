@@ -1,5 +1,4 @@
 import { isPlaced } from '@north-pane/core/site';
-import { isStepId } from '@north-pane/core/steps';
 import { useDerived } from '../state/derived';
 import { useDocument } from '../state/job';
 import { useSources } from '../state/readings';
@@ -12,12 +11,13 @@ export interface Mark {
 /** How far each station is, from the document and what was measured. */
 export function useMarks(): Record<string, Mark> {
   const document = useDocument();
-  const { parts, findings } = useDerived();
+  const { open, parts, findings } = useDerived();
   const sources = useSources();
+  const { made, steps } = open.state;
   const placed = isPlaced(document.site);
   const wanted = parts.reduce((sum, part) => sum + part.count, 0);
-  const done = parts.reduce((sum, part) => sum + Math.min(part.count, document.decisions.ticks[part.id] ?? 0), 0);
-  const begun = Object.keys(document.decisions.ticks).filter(isStepId).length;
+  const done = parts.reduce((sum, part) => sum + Math.min(part.count, made[part.id] ?? 0), 0);
+  const begun = Object.keys(steps).length;
   const read = sources.data?.reduce((sum, source) => sum + source.count, 0) ?? 0;
   return {
     place: { state: placed ? 'settled' : 'untouched' },

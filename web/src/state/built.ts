@@ -1,9 +1,8 @@
-import type { Job } from '@north-pane/core/document';
+import { type Job, parseJob } from '@north-pane/core/document';
 import { withMeasured } from '@north-pane/core/proving';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { answered, api, queries } from './api';
-import { saveNow } from './autosave';
-import { useDocument, useJob } from './job';
+import { saveNow, useDocument, useJob } from './job';
 
 /** A design that stood from a moment on. */
 export interface Standing {
@@ -25,7 +24,13 @@ export function useBuilds() {
   const id = useJob((state) => state.id) ?? '';
   return useQuery({
     queryKey: ['builds', id],
-    queryFn: () => answered(api.api.jobs[':id'].builds.$get({ param: { id } })),
+    queryFn: async () => {
+      const rows = await answered(api.api.jobs[':id'].builds.$get({ param: { id } }));
+      return rows.flatMap(({ document, ...row }) => {
+        const parsed = parseJob(document);
+        return parsed.ok ? [{ ...row, document: parsed.job }] : [];
+      });
+    },
     staleTime: 60_000,
   });
 }
@@ -47,7 +52,7 @@ export function useBuilt(): Built {
   const stood = (builds.data ?? []).map(
     ({ number, note, installedFrom, document: drawn }): Standing => ({
       // Tests by hand are of what stands there, whenever they were made.
-      document: withMeasured(drawn as Job, document.asBuilt),
+      document: withMeasured(drawn, document.asBuilt),
       revision: { number, note, from: new Date(installedFrom) },
     }),
   );
@@ -65,8 +70,10 @@ export function useSayBuilt() {
   const id = useJob((state) => state.id) ?? '';
   return useMutation({
     mutationFn: async (from: Date) => {
-      await saveNow();
-      const kept = await answered(api.api.jobs[':id'].revisions.$post({ param: { id }, json: { note: 'as built' } }));
+      const version = await saveNow();
+      const kept = await answered(
+        api.api.jobs[':id'].revisions.$post({ param: { id }, json: { note: 'as built', version } }),
+      );
       await answered(
         api.api.jobs[':id'].builds.$post({
           param: { id },

@@ -9,7 +9,7 @@ describe('web: what is worked out from a document', () => {
     expect(derive({ ...job })).not.equal(derive(job));
   });
   it('moves drawing, parts, money and findings together', () => {
-    const more = derive(withValueAt(job, ['panels', 0, 'parameters', 'riserCount'], 13));
+    const more = derive(withValueAt(job, ['heaters', 'panel-a', 'parameters', 'riserCount'], 13));
     const now = derive(job);
     const count = (derived: typeof now) => derived.parts.find((part) => part.id === 'panel-a/riser')?.count;
     expect([count(now), count(more)]).deep.equal([12, 13]);

@@ -1,5 +1,6 @@
 import type { Job } from '@north-pane/core/document';
 import { type WorkedOut, workOut } from '@north-pane/core/figures';
+import { type ShopState, untouchedShop } from '@north-pane/core/shoplog';
 import { createContext, useContext } from 'react';
 import { useJob } from './job';
 
@@ -10,10 +11,11 @@ const known = new WeakMap<Job, Derived>();
 /** Worked out last: of most edits it has all but what they touch. */
 let last: Derived | undefined;
 
-export function derive(job: Job): Derived {
+/** @param state how the job stands in the shop; untouched where left out */
+export function derive(job: Job, state: ShopState = untouchedShop): Derived {
   const found = known.get(job);
-  if (found) return found;
-  const made = workOut(job, last);
+  if (found && found.open.state === state) return found;
+  const made = workOut(job, state, last);
   last = made;
   known.set(job, made);
   return made;
@@ -26,7 +28,8 @@ export function useDerived(): Derived {
   const later = useContext(LaterDerived);
   // Under `Later` a change of the document alone is no reason to draw.
   const document = useJob((state) => (later ? undefined : state.document));
+  const shop = useJob((state) => (later ? untouchedShop : state.shop));
   if (later) return later;
   if (!document) throw new Error('no job is open');
-  return derive(document);
+  return derive(document, shop);
 }

@@ -1,105 +1,126 @@
-import { type Job, parseJob, pathSteps, withValueAt } from '@north-pane/core/document';
+import type { Done } from '@north-pane/core/cutting';
+import { type FieldPath, type Job, parseJob, setFields } from '@north-pane/core/document';
+import type { JobInShop } from '@north-pane/core/job';
+import { foldEvents, type Happened, type ShopEvent, type ShopState, untouchedShop } from '@north-pane/core/shoplog';
 import { create } from 'zustand';
+import { deviceName } from './device';
+import { type Effect, type Input, type Rules, type Sync, step, unsaved } from './sync/machine';
 
 /** What came of a change: nothing is set when it does not make a sound job. */
 export type Outcome = { ok: true } | { ok: false; message: string };
 
-export interface Kept {
-  version: number;
-  document: Job;
-}
-
-export interface ConflictNotice {
-  version: number;
-  document: Job;
-  fields: { path: string; yours: unknown; theirs: unknown }[];
-}
-
 interface JobState {
   id: string | undefined;
+  /** The machine of the open job: what the server has, what it has not, the history. */
+  sync: Sync | undefined;
   document: Job | undefined;
-  /** What the server has. */
-  kept: Kept | undefined;
-  past: readonly Job[];
-  future: readonly Job[];
-  /** The document before the drag that is under way. */
-  dragFrom: Job | undefined;
-  saving: 'saved' | 'waiting' | 'saving' | 'failed';
+  /** What was done in the shop, as it comes to. */
+  shop: ShopState;
+  /** Why nothing is kept in this browser, where that is so. */
   trouble: string | undefined;
-  conflict: ConflictNotice | undefined;
 
-  open(id: string, kept: Kept, document?: Job): void;
-  /** Sets one field by its dotted path. One undo entry, or part of the drag under way. */
-  change(path: string, value: unknown): Outcome;
-  changeAll(changes: readonly { path: string; value: unknown }[]): Outcome;
+  open(id: string, sync: Sync, carry?: (effects: readonly Effect[], state: Sync) => void): void;
+  close(): void;
+  /** Sets one field by its path. One undo entry, or part of the drag under way. */
+  change(path: FieldPath, value: unknown): Outcome;
+  changeAll(changes: readonly { path: FieldPath; value: unknown }[]): Outcome;
   beginDrag(): void;
   endDrag(): void;
   undo(): void;
   redo(): void;
-  /** Takes over a document without an undo entry: what came back from the server. */
-  adopt(patch: Partial<Pick<JobState, 'document' | 'kept' | 'saving' | 'trouble' | 'conflict'>>): void;
+  /** Tells the machine what has happened. */
+  give(input: Input): void;
 }
 
-const mostUndo = 200;
+/** Carries out what the machine of the open job asks for. */
+let carryOutEffects: (effects: readonly Effect[], state: Sync) => void = () => {};
+
+const rules: Rules = {
+  saveId: () => crypto.randomUUID(),
+  trouble: (document) => {
+    const parsed = parseJob(document);
+    return parsed.ok ? undefined : (parsed.errors[0]?.message ?? 'it makes no sound job');
+  },
+};
 
 /** The job document: the only design state. Everything else is worked out from it. */
 export const useJob = create<JobState>()((set, get) => ({
   id: undefined,
+  sync: undefined,
   document: undefined,
-  kept: undefined,
-  past: [],
-  future: [],
-  dragFrom: undefined,
-  saving: 'saved',
+  shop: untouchedShop,
   trouble: undefined,
-  conflict: undefined,
 
-  open: (id, kept, document = kept.document) =>
-    set({
-      id,
-      kept,
-      document,
-      past: [],
-      future: [],
-      dragFrom: undefined,
-      saving: 'saved',
-      trouble: undefined,
-      conflict: undefined,
-    }),
+  open: (id, sync, carry = () => {}) => {
+    carryOutEffects = carry;
+    set({ id, sync, document: sync.document, shop: foldEvents(sync.log), trouble: undefined });
+  },
+  close: () => {
+    carryOutEffects = () => {};
+    set({ id: undefined, sync: undefined, document: undefined, shop: untouchedShop, trouble: undefined });
+  },
 
   change: (path, value) => get().changeAll([{ path, value }]),
 
-  changeAll: (changes) => {
-    const { document, past, dragFrom } = get();
+  changeAll: (fields) => {
+    const { document, give } = get();
     if (!document) return { ok: false, message: 'No job is open.' };
-    let next = document;
-    for (const { path, value } of changes) next = withValueAt(next, pathSteps(path), value);
+    const { document: next } = setFields(document, fields);
+    if (next === document) return { ok: true };
     const parsed = parseJob(next);
     if (!parsed.ok) return { ok: false, message: sentence(parsed.errors[0]?.message ?? 'That does not go.') };
-    set({ document: next, future: [], ...(dragFrom ? {} : { past: [...past, document].slice(-mostUndo) }) });
+    give({ kind: 'edit', fields });
     return { ok: true };
   },
 
-  beginDrag: () => set(({ document, dragFrom }) => ({ dragFrom: dragFrom ?? document })),
-  endDrag: () =>
-    set(({ document, dragFrom, past }) => ({
-      dragFrom: undefined,
-      ...(dragFrom && dragFrom !== document ? { past: [...past, dragFrom].slice(-mostUndo) } : {}),
-    })),
+  beginDrag: () => get().give({ kind: 'begin drag' }),
+  endDrag: () => get().give({ kind: 'end drag' }),
+  undo: () => get().give({ kind: 'undo' }),
+  redo: () => get().give({ kind: 'redo' }),
 
-  undo: () =>
-    set(({ document, past, future }) => {
-      const before = past[past.length - 1];
-      return document && before ? { document: before, past: past.slice(0, -1), future: [document, ...future] } : {};
-    }),
-  redo: () =>
-    set(({ document, past, future }) => {
-      const [after, ...rest] = future;
-      return document && after ? { document: after, past: [...past, document], future: rest } : {};
-    }),
-
-  adopt: (patch) => set(patch),
+  give: (input) => {
+    const { sync, shop } = get();
+    if (!sync) return;
+    const { state, effects } = step(sync, input, rules);
+    if (state !== sync)
+      set({
+        sync: state,
+        document: state.document,
+        shop: state.log === sync.log ? shop : foldEvents(state.log),
+      });
+    carryOutEffects(effects, state);
+  },
 }));
+
+/** How far the open job is saved: all of it, some on its way, or not for now; nothing is open where undefined. */
+export type Saving = 'saved' | 'saving' | 'offline' | 'asked';
+
+export function savingOf(sync: Sync | undefined): Saving {
+  if (!sync) return 'saved';
+  if (sync.contested.length > 0) return 'asked';
+  if (unsaved(sync) === 0) return 'saved';
+  return sync.link === 'lost' ? 'offline' : 'saving';
+}
+
+/** Adds to the log of the shop what has just been done. */
+export function record(happened: readonly Happened[]): void {
+  const at = new Date().toISOString();
+  const events = happened.map((one): ShopEvent => ({ ...one, id: crypto.randomUUID(), at, device: deviceName() }));
+  if (events.length > 0) useJob.getState().give({ kind: 'record', events });
+}
+
+/** Changes plans and log together, as one thing that was done. */
+export function carryOut({ changes, events }: Done): Outcome {
+  const { changeAll } = useJob.getState();
+  const outcome: Outcome = changes.length > 0 ? changeAll(changes) : { ok: true };
+  if (outcome.ok) record(events);
+  return outcome;
+}
+
+/** The open job and how it stands in the shop, at this moment. */
+export function inShopNow(): JobInShop {
+  return { job: jobNow(), state: useJob.getState().shop };
+}
 
 function sentence(message: string): string {
   const capital = `${message[0]?.toUpperCase() ?? ''}${message.slice(1)}`;
@@ -118,4 +139,38 @@ export function useDocument(): Job {
   const document = useJob((state) => state.document);
   if (!document) throw new Error('no job is open');
   return document;
+}
+
+/** Thrown by what rests on a save that has not come through, with the reason in words. */
+export class NotSaved extends Error {
+  override readonly name = 'NotSaved';
+}
+
+/**
+ * Saves at once what is waiting, and says at which version the job then stands: before a revision is kept, a build noted or a reading
+ * sent. Rejects with NotSaved where the server does not answer, or somebody has to choose first.
+ */
+export function saveNow(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const look = (): boolean => {
+      const { sync } = useJob.getState();
+      if (!sync) reject(new NotSaved('No job is open.'));
+      else if (sync.contested.length > 0)
+        reject(new NotSaved('A field was changed in two places. Choose which value stands, then try again.'));
+      else if (unsaved(sync) === 0) resolve(sync.base.version);
+      else if (sync.link === 'lost')
+        reject(new NotSaved('What you changed is not saved yet: the server does not answer. Try again when it does.'));
+      else return false;
+      return true;
+    };
+    // A link that was lost is tried once more before anybody is told.
+    const { sync, give } = useJob.getState();
+    if (sync && unsaved(sync) > 0) give({ kind: 'due' });
+    if (useJob.getState().sync?.link !== 'lost' && look()) return;
+    const tries = useJob.getState().sync?.tries;
+    const stop = useJob.subscribe(({ sync: now }) => {
+      if (now?.link === 'lost' && now.tries === tries) return;
+      if (look()) stop();
+    });
+  });
 }

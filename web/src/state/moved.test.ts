@@ -10,8 +10,8 @@ describe('web: how far a job has moved on from what was kept', () => {
   const rows: [what: string, moved: number, document: typeof job][] = [
     ['nothing', 0, job],
     ['a copy of it', 0, JSON.parse(JSON.stringify(job)) as typeof job],
-    ['one size', 1, set('panels.0.parameters.pitch', 0.08)],
-    ['a size and the name', 2, set('name', 'Barn', set('panels.0.parameters.pitch', 0.08))],
+    ['one size', 1, set('heaters.panel-a.parameters.pitch', 0.08)],
+    ['a size and the name', 2, set('name', 'Barn', set('heaters.panel-a.parameters.pitch', 0.08))],
     ['a tick, which is no design', 0, set('decisions.ticks.panel-a/riser', 3)],
     ['a skyline, as one field', 1, set('site.horizon', [{ azimuth: 10, elevation: 4 }])],
   ];

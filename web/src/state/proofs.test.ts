@@ -1,20 +1,18 @@
 import { defaultJob, withValueAt } from '@north-pane/core/document';
-import { jobShop, openJob } from '@north-pane/core/job';
+import { jobShop, openJob, shopNow } from '@north-pane/core/job';
 import { isProved, loadSolver, proofKey, proveMaterial } from '@north-pane/core/shop';
 import { expect } from 'chai';
 import { withProofs } from './proofs';
 
 /** A harp whose boards the quick planner cannot prove. */
-const job = withValueAt(
-  defaultJob('harp'),
-  ['shop', 'sold'],
-  [
-    ...defaultJob('harp').shop.sold.filter(({ item }) => item !== 'planed-115x19'),
-    { id: 'a', item: 'planed-115x19', length: 2.4, price: 11 },
-    { id: 'b', item: 'planed-115x19', length: 3, price: 13.5 },
-    { id: 'c', item: 'planed-115x19', length: 4.8, price: 21.5 },
-  ],
-);
+const job = withValueAt(defaultJob('harp'), ['shop', 'sold'], {
+  ...Object.fromEntries(
+    Object.entries(defaultJob('harp').shop.sold).filter(([, { item }]) => item !== 'planed-115x19'),
+  ),
+  a: { item: 'planed-115x19', length: 2.4, price: 11 },
+  b: { item: 'planed-115x19', length: 3, price: 13.5 },
+  c: { item: 'planed-115x19', length: 4.8, price: 21.5 },
+});
 const { plan, purchases, parts } = jobShop(openJob(job));
 
 describe('state: proofs', () => {
@@ -25,13 +23,13 @@ describe('state: proofs', () => {
     const solver = await loadSolver();
     const proof = await proveMaterial(boards, { solver: async () => solver });
     expect(isProved(proof)).equal(true);
-    const proved = withProofs(plan, new Map([[proofKey(boards), proof]]), purchases, job.shop);
+    const proved = withProofs(plan, new Map([[proofKey(boards), proof]]), purchases, shopNow(openJob(job)));
     expect(proved.cost).closeTo(plan.cost + proof.plan.cost - boards.plan.cost, 1e-9);
     expect(proved.materials.find(({ item }) => item === 'planed-115x19')?.parts).equal(boards.parts);
   });
   it('of another design stand in no place', () => {
     const stale = new Map(plan.materials.map((material) => ['of something else', material]));
-    expect(withProofs(plan, stale, purchases, job.shop)).equal(plan);
+    expect(withProofs(plan, stale, purchases, shopNow(openJob(job)))).equal(plan);
   });
   it('have a key that hangs on pieces, stock and saw, and not on names', () => {
     const [first] = plan.materials;

@@ -1,11 +1,18 @@
-import type { Job } from '@north-pane/core/document';
 import { withSameParts } from '@north-pane/core/figures';
-import { isProved, type MaterialPlan, type Purchase, proofKey, type ShopPlan, sumShop } from '@north-pane/core/shop';
+import { shopNow } from '@north-pane/core/job';
+import {
+  isProved,
+  type MaterialPlan,
+  type Purchase,
+  proofKey,
+  type Shop,
+  type ShopPlan,
+  sumShop,
+} from '@north-pane/core/shop';
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';
 import { useDerived } from './derived';
-import { useDocument } from './job';
 
 interface Proofs {
   /** Plans by what they hang on; the best so far while they are worked on. */
@@ -78,7 +85,7 @@ export function withProofs(
   plan: ShopPlan,
   known: ReadonlyMap<string, MaterialPlan>,
   purchases: readonly Purchase[],
-  shop: Job['shop'],
+  shop: Shop,
 ): ShopPlan {
   let better = false;
   const materials = plan.materials.map((material) => {
@@ -101,10 +108,9 @@ function keptSame(plan: ShopPlan): ShopPlan {
 
 /** The plan of the open job with every proof that has landed. */
 export function useProvedPlan(): ShopPlan {
-  const { plan, purchases } = useDerived();
-  const { shop } = useDocument();
+  const { open, plan, purchases } = useDerived();
   const known = useProofs((state) => state.known);
-  return useMemo(() => keptSame(withProofs(plan, known, purchases, shop)), [plan, purchases, shop, known]);
+  return useMemo(() => keptSame(withProofs(plan, known, purchases, shopNow(open))), [open, plan, purchases, known]);
 }
 
 /** The same, and whether more proofs are on the way: drawn again whenever the planners begin or end. */

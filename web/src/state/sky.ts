@@ -5,7 +5,7 @@ import { useRef } from 'react';
 import { useHeavy } from '../workers/useHeavy';
 import { answered, api, Refusal } from './api';
 import { useDerived } from './derived';
-import { useDocument, useJob } from './job';
+import { savingOf, useDocument, useJob } from './job';
 
 /** Bytes of the series that the site's weather is taken from; undefined when it is no file, or not at hand. */
 function useSeries(): { bytes: Uint8Array | undefined; waiting: boolean } {
@@ -61,7 +61,7 @@ export function useSky(): {
 export function useOutlook() {
   const id = useJob((state) => state.id) ?? '';
   const { latitude, longitude } = useDocument().site;
-  const saving = useJob((state) => state.saving);
+  const saving = useJob((state) => savingOf(state.sync));
   return useQuery({
     queryKey: ['outlook', id, latitude, longitude, saving === 'saved'],
     enabled: saving === 'saved',

@@ -4,6 +4,7 @@ import type { Habit } from '@north-pane/core/quantity';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';
+import { useJob } from './job';
 
 interface WasteFree {
   /** Panel and dimension that the points are of. */
@@ -39,7 +40,7 @@ export function useSweep(job: Job, index: number, dimension: string | undefined,
     const wait = window.setTimeout(() => {
       const work = sweeps((cut, tell) => {
         const onProgress = tell((share: number) => useWasteFree.setState({ share }));
-        return cut.points(job, index, dimension, habit, onProgress);
+        return cut.points({ job, state: useJob.getState().shop }, index, dimension, habit, onProgress);
       });
       stop = work.stop;
       work.done.then(

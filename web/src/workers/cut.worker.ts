@@ -7,9 +7,8 @@ import textFont from '@fontsource/source-sans-3/files/source-sans-3-latin-400-no
 import latinExtFont from '@fontsource/source-sans-3/files/source-sans-3-latin-ext-400-normal.woff?url';
 import vietnameseFont from '@fontsource/source-sans-3/files/source-sans-3-vietnamese-400-normal.woff?url';
 import { shrinkToSave, stretchToStock, sweepTogether, wasteFreePoints } from '@north-pane/core/cutting';
-import type { Job } from '@north-pane/core/document';
 import { type LetterSet, letterSetsOf } from '@north-pane/core/draw';
-import { editableDimensions, openJob } from '@north-pane/core/job';
+import { editableDimensions, type JobInShop, openJob } from '@north-pane/core/job';
 import { type PaperKind, type PrintContext, paperLetters, printJob } from '@north-pane/core/papers';
 import type { Habit } from '@north-pane/core/quantity';
 import { loadSolver, type MaterialPlan, proveMaterial, type ShopPlan, type Solver } from '@north-pane/core/shop';
@@ -34,8 +33,8 @@ function solver(): Promise<Solver> {
   return loading;
 }
 
-function dimensionOf(job: Job, index: number, id: string) {
-  const found = editableDimensions(openJob(job), index).find((one) => one.id === id);
+function dimensionOf({ job, state }: JobInShop, index: number, id: string) {
+  const found = editableDimensions(openJob(job, state), index).find((one) => one.id === id);
   if (!found) throw new RangeError(`no dimension ${id}`);
   return found;
 }
@@ -50,7 +49,7 @@ const cut = {
   /** A paper for the shop, as the bytes of a PDF. */
   async print(
     kind: PaperKind,
-    job: Job,
+    { job, state }: JobInShop,
     plan: ShopPlan,
     about: Omit<PrintContext, 'job' | 'fonts'>,
   ): Promise<Uint8Array<ArrayBuffer>> {
@@ -59,7 +58,9 @@ const cut = {
       [textFont, headingFont, ...sets.map((set) => fontOf[set])].map(bytesOf),
     );
     if (!text || !heading) throw new RangeError('fonts are missing');
-    return new Uint8Array(await printJob(kind, openJob(job), plan, { ...about, fonts: { text, heading, fallback } }));
+    return new Uint8Array(
+      await printJob(kind, openJob(job, state), plan, { ...about, fonts: { text, heading, fallback } }),
+    );
   },
   /** Plans materials again by the planners that prove; each better plan is told at once. */
   async prove(materials: readonly MaterialPlan[], onPlan: (material: MaterialPlan) => void): Promise<MaterialPlan[]> {
@@ -72,14 +73,14 @@ const cut = {
     return proved;
   },
   /** Sizes of a dimension at which less is wasted. */
-  points: (job: Job, index: number, dimension: string, habit: Habit, onProgress: (share: number) => void) =>
-    wasteFreePoints(job, index, dimensionOf(job, index, dimension), habit, { solver, onProgress }),
-  stretch: (job: Job, index: number, habit: Habit, onProgress: (share: number) => void) =>
-    stretchToStock(job, index, habit, { onProgress }),
-  shrink: (job: Job, index: number, habit: Habit, onProgress: (share: number) => void) =>
-    shrinkToSave(job, index, habit, { reach: 0.25, onProgress }),
-  together: (job: Job, index: number, dimension: string, habit: Habit, onProgress: (share: number) => void) =>
-    sweepTogether(job, index, dimensionOf(job, index, dimension), habit, { reach: 0.2, onProgress }),
+  points: (at: JobInShop, index: number, dimension: string, habit: Habit, onProgress: (share: number) => void) =>
+    wasteFreePoints(at, index, dimensionOf(at, index, dimension), habit, { solver, onProgress }),
+  stretch: (at: JobInShop, index: number, habit: Habit, onProgress: (share: number) => void) =>
+    stretchToStock(at, index, habit, { onProgress }),
+  shrink: (at: JobInShop, index: number, habit: Habit, onProgress: (share: number) => void) =>
+    shrinkToSave(at, index, habit, { reach: 0.25, onProgress }),
+  together: (at: JobInShop, index: number, dimension: string, habit: Habit, onProgress: (share: number) => void) =>
+    sweepTogether(at, index, dimensionOf(at, index, dimension), habit, { reach: 0.2, onProgress }),
 };
 
 export type CutWork = typeof cut;

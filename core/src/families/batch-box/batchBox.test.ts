@@ -8,7 +8,7 @@ const open = (change: Record<string, unknown> = {}, tilt = 45) => {
   const standard = families['batch-box'].standard('metric');
   return families['batch-box'].open(
     { id: 'b', ...standard, parameters: { ...standard.parameters, ...change } },
-    'panels.0',
+    'heaters.panel-a',
     { tilt },
   );
 };
@@ -121,7 +121,7 @@ describe('batch box: fitted to its pane', () => {
     const panel = { id: 'b', ...standard, parameters: { ...standard.parameters, paneLength: 1.75, paneWidth: 1.3 } };
     const fitted = family.fit?.(panel, { tilt: 45 });
     if (!fitted) throw new Error('no fit');
-    const { findings } = family.open(fitted, 'panels.0', { tilt: 45 });
+    const { findings } = family.open(fitted, 'heaters.panel-a', { tilt: 45 });
     expect(findings.filter(({ code }) => code.startsWith('tanks-'))).deep.equal([]);
     expect(fitted.parameters.tanks).equal(3);
     expect(Number(fitted.parameters.tankLength)).closeTo(1.306 - 0.114 - 0.1, 0.0011);

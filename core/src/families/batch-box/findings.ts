@@ -6,7 +6,7 @@ import { type BatchBoxLayout, tilts } from './layout';
 const round = (metres: number) => Math.ceil(metres * 1000 - 1e-6) / 1000;
 
 /** Clashes and cautions of a box of tanks. */
-export function batchBoxFindings(path: string, layout: BatchBoxLayout): Finding[] {
+export function batchBoxFindings(path: string, layout: BatchBoxLayout, standing = 'site.standing.tilts'): Finding[] {
   const { parameters, askedTilt, opening, taken, slope, wall, glazing, stud, rail, side, paneRail } = layout;
   const at = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
@@ -16,7 +16,7 @@ export function batchBoxFindings(path: string, layout: BatchBoxLayout): Finding[
     found.push({
       code: 'box-tilt',
       severity: 'clash',
-      path: 'site.standing.tilts.0.tilt',
+      path: standing,
       values: { tilt: askedTilt, low: tilts.low, high: tilts.high },
     });
   if (taken.length > opening.length + 1e-9)

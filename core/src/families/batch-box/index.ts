@@ -98,7 +98,7 @@ export const batchBox: Family = {
           perSide: false,
         },
       ],
-      findings: batchBoxFindings(path, layout),
+      findings: batchBoxFindings(path, layout, standing.path),
       underWind: (wind) => glazing.underWind(parameters.airGap, wind, { pane: at('cover') }),
       trials: [
         {

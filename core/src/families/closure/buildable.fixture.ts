@@ -25,7 +25,7 @@ export function mended(
   for (let round = 0; round < rounds; round += 1) {
     let design: HeaterDesign;
     try {
-      design = family.open(panel, 'panels.0');
+      design = family.open(panel, 'heaters.panel-a');
     } catch {
       return undefined;
     }
@@ -33,7 +33,7 @@ export function mended(
     if (clash.length === 0) return { panel, design };
     const [mend] = clash.filter(({ fix }) => fix !== undefined);
     if (!mend) return undefined;
-    for (const { path, value } of mendsOf(mend)) panel = setAt(panel, path.slice('panels.0.'.length), value);
+    for (const { path, value } of mendsOf(mend)) panel = setAt(panel, path.slice('heaters.panel-a.'.length), value);
     if (family.problems(panel).length > 0) return undefined;
   }
   return undefined;

@@ -14,6 +14,6 @@ export function withParameters(
   };
   return families.harp.open(
     { ...panel, parameters: { ...panel.parameters, ...change }, box: changed('box'), glazing: changed('glazing') },
-    'panels.0',
+    'heaters.panel-a',
   );
 }

@@ -15,7 +15,7 @@ const open = (change: Record<string, unknown> = {}) => {
   const standard = families.lattice.standard('metric');
   return families.lattice.open(
     { id: 'panel-a', ...standard, parameters: { ...standard.parameters, ...change } },
-    'panels.0',
+    'heaters.panel-a',
   );
 };
 const laid = (change: Record<string, unknown> = {}) => layOut(latticeParameters.parse(change));
@@ -145,7 +145,7 @@ describe('lattice: under a raised barrel', () => {
   });
   it('refuses a head that its bolts do not hold, with one that they do', () => {
     const [clash] = open({ head: 4.5 }).findings;
-    expect(clash).include({ code: 'head-too-high', path: 'panels.0.parameters.head', severity: 'clash' });
+    expect(clash).include({ code: 'head-too-high', path: 'heaters.panel-a.parameters.head', severity: 'clash' });
     const mended = open({ head: clash?.fix }).findings.map(({ code }) => code);
     expect(mended).not.include('head-too-high');
     expect(open({ head: 4.5, boltPitch: 0.05 }).findings.map(({ code }) => code)).not.include('head-too-high');

@@ -11,7 +11,7 @@ const open = (change: Record<string, unknown> = {}) => {
   const standard = families.trickle.standard('metric');
   return families.trickle.open(
     { id: 'panel-a', ...standard, parameters: { ...standard.parameters, ...change } },
-    'panels.0',
+    'heaters.panel-a',
   );
 };
 const laid = (change: Record<string, unknown> = {}) => layOut(trickleParameters.parse(change));

@@ -8,7 +8,7 @@ import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useDocument, useJob } from '../../state/job';
+import { record } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
 import { waitWords } from './wait';
 
@@ -16,11 +16,11 @@ import { waitWords } from './wait';
 export default function Build() {
   const { open, parts } = useDerived();
   const habit = useHabit();
-  const { ticks } = useDocument().decisions;
+  const { steps: ticked } = open.state;
   const [chosen, setChosen] = useRemembered('step', z.string().optional(), undefined);
   const card = useRef<HTMLElement>(null);
   const steps = jobSteps(open).map((step) => sayStep(step, habit));
-  const done = (step: Step) => (ticks[step.id] ?? 0) > 0;
+  const done = (step: Step) => ticked[step.id] === true;
   const next = steps.find((step) => !done(step));
   const shown = steps.find(({ id }) => id === chosen) ?? next ?? steps[steps.length - 1];
   const names = new Map(parts.map(({ id, name, count }) => [id, count > 1 ? `${name} × ${count}` : name]));
@@ -66,10 +66,7 @@ export default function Build() {
 
 /** Ticks a step, or takes the tick off. */
 function useTick(step: Step, ticked: boolean): () => void {
-  const change = useJob((state) => state.change);
-  return () => {
-    change(`decisions.ticks.${step.id}`, ticked ? undefined : 1);
-  };
+  return () => record([{ kind: 'step', step: step.id, done: !ticked }]);
 }
 
 function RunLine(props: { step: Step; ticked: boolean; chosen: boolean; onChoose(): void }) {

@@ -12,7 +12,7 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
-import { lockBar, movePiece, releaseMaterial, unlock } from '@north-pane/core/cutting';
+import { cutBar, movePiece, releaseMaterial, uncut } from '@north-pane/core/cutting';
 import { formatLength, formatMoney, formatNumber, type Habit, sayWords } from '@north-pane/core/quantity';
 import {
   type Bar,
@@ -30,7 +30,7 @@ import { LengthText } from '../../parts/LengthText';
 import { TextButton } from '../../parts/TextButton';
 import { usePhone } from '../../parts/usePhone';
 import { useSize } from '../../parts/useSize';
-import { jobNow, useJob } from '../../state/job';
+import { carryOut, inShopNow, jobNow, record, useJob } from '../../state/job';
 import { BarPiece } from './BarPiece';
 import { barKeys } from './barKeys';
 import { LockButton } from './LockButton';
@@ -303,13 +303,9 @@ function handledPieces(bar: Bar, widthOf: (piece: Bar['pieces'][number], last: b
 }
 
 function LockBar({ material, bar, index }: { material: Material; bar: Bar; index: number }) {
-  const changeAll = useJob((state) => state.changeAll);
   const { fixed } = bar;
   const locked = fixed?.by === 'lock';
-  const toggle = () => {
-    const at = new Date().toISOString();
-    changeAll(locked ? unlock(jobNow(), fixed.id, at) : lockBar(jobNow(), material, index, at));
-  };
+  const toggle = () => (locked ? record(uncut(inShopNow(), fixed.id)) : carryOut(cutBar(inShopNow(), material, index)));
   return <LockButton locked={locked} kind="bar" name={`${material.name}, bar ${index + 1}`} onToggle={toggle} />;
 }
 

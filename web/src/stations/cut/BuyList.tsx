@@ -28,7 +28,7 @@ export const BuyList = memo(function BuyList({
   const guide = plan.unpriced.length > 0 ? guideForUnpriced(jobNow(), plan) : [];
   const price = useCallback(
     (line: BuyLine) => (value: number) => {
-      const outcome = change(`shop.${line.priceField}`, value);
+      const outcome = change(['shop', ...(line.priceField ?? [])], value);
       return outcome.ok ? undefined : outcome.message;
     },
     [change],
@@ -36,8 +36,8 @@ export const BuyList = memo(function BuyList({
   // A price that makes the planner leave a length out leaves its row, so that it can be mended.
   const [priced, setPriced] = useState<readonly BuyLine[]>([]);
   const rows = useMemo((): Row[] => {
-    const bought = new Set(plan.buy.map(({ priceField }) => priceField));
-    const left = priced.filter(({ priceField }) => !bought.has(priceField));
+    const bought = new Set(plan.buy.map(fieldKey));
+    const left = priced.filter((line) => !bought.has(fieldKey(line)));
     return [...plan.buy, ...left.map((line) => ({ ...line, left: true }))];
   }, [plan.buy, priced]);
   const columns = useMemo((): ColumnDef<Row>[] => {
@@ -45,10 +45,7 @@ export const BuyList = memo(function BuyList({
       const value = typed * buyUnit(line, habit).per;
       const message = price(line)(value);
       if (!message)
-        setPriced((known) => [
-          ...known.filter(({ priceField }) => priceField !== line.priceField),
-          { ...line, each: value },
-        ]);
+        setPriced((known) => [...known.filter((one) => fieldKey(one) !== fieldKey(line)), { ...line, each: value }]);
       return message;
     };
     return [
@@ -103,7 +100,7 @@ export const BuyList = memo(function BuyList({
         id: 'have',
         header: 'have it',
         cell: ({ row: { original: line } }) =>
-          line.priceField?.startsWith('prices.') && !line.left ? (
+          line.priceField?.[0] === 'prices' && !line.left ? (
             <TickBox
               ticked={line.have ?? false}
               label={`Have it: ${sayWords(line.name, habit)}`}
@@ -162,4 +159,9 @@ function amount(line: BuyLine, habit: Habit): string {
   const much = buyAmount(line, habit);
   if (line.size) return `${much} of ${buySize(line, habit)}`;
   return line.unit === 'each' ? `${much} of them` : much;
+}
+
+/** Where the price of a line stands, as one word. */
+function fieldKey({ priceField }: BuyLine): string | undefined {
+  return priceField?.join('/');
 }

@@ -6,7 +6,7 @@ import { memo } from 'react';
 import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
-import { jobNow, useJob } from '../../state/job';
+import { record } from '../../state/job';
 
 /** What to be sure of before anything is cut: ticked when it was found right, asked again when it changes. */
 export function LastLook({ plan, habit }: { plan: ShopPlan; habit: Habit }) {
@@ -50,11 +50,7 @@ const Look = memo(function Look(props: {
   stays: boolean | undefined;
 }) {
   const { id, said, value, settled, stays } = props;
-  const change = useJob((state) => state.change);
-  const tick = () => {
-    const { [id]: _, ...rest } = jobNow().decisions.checks ?? {};
-    change('decisions.checks', settled ? rest : { ...rest, [id]: value });
-  };
+  const tick = () => record([{ kind: 'checked', check: id, value: settled ? null : value }]);
   return (
     <Flex as="li" align="center" gap="3" py="1.5">
       {stays ? (

@@ -5,7 +5,7 @@ import { diagonalOf, faceOf, type Mate, mateWords, type Part, rowDistances, work
 import { memo } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';
-import { jobNow, useJob } from '../../state/job';
+import { record, useJob } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { BendsFigures } from './Bends';
 import { HolesFigures, holesKey } from './Holes';
@@ -29,15 +29,13 @@ export const MarkOutCard = memo(function MarkOutCard({
   const { holes = [] } = part;
   const work = workWords(part);
   const diagonal = diagonalOf(part);
-  const change = useJob((state) => state.change);
+  const changeAll = useJob((state) => state.changeAll);
   const tied = useJob((state) => state.document?.decisions.ties?.[part.id] !== undefined);
   const toggleTie = () => {
     // Left and right come off one length together.
     const word = mate && mate.part.id < part.id ? mate.part.id : part.id;
-    const ties = jobNow().decisions.ties ?? {};
     const both = [part.id, ...(mate ? [mate.part.id] : [])];
-    const rest = Object.fromEntries(Object.entries(ties).filter(([id]) => !both.includes(id)));
-    change('decisions.ties', tied ? rest : { ...rest, ...Object.fromEntries(both.map((id) => [id, word])) });
+    changeAll(both.map((id) => ({ path: ['decisions', 'ties', id], value: tied ? undefined : word })));
   };
   return (
     <Box
@@ -201,9 +199,8 @@ function PieceStrip({ part }: { part: Extract<Part, { kind: 'length' }> }) {
 const mostTicks = 24;
 
 function Ticks({ part }: { part: Part }) {
-  const done = useJob((state) => state.document?.decisions.ticks[part.id] ?? 0);
-  const change = useJob((state) => state.change);
-  const set = (count: number) => change(`decisions.ticks.${part.id}`, count === 0 ? undefined : count);
+  const done = useJob((state) => state.shop.made[part.id] ?? 0);
+  const set = (count: number) => record([{ kind: 'made', part: part.id, count: count - done }]);
   const boxes = Math.min(part.count, mostTicks);
   return (
     <Flex wrap="wrap" gap="1.5" role="group" aria-label={`Made: ${part.name}`}>

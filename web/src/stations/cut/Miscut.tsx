@@ -1,11 +1,11 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { type CutMiss, cutMiss, isSlip, lockMiscut, type MissFit } from '@north-pane/core/cutting';
+import { type CutMiss, cutMiscut, cutMiss, isSlip, type MissFit } from '@north-pane/core/cutting';
 import { formatLength, formatMoney, formatQuantity, type Habit, sayWords } from '@north-pane/core/quantity';
 import type { Part } from '@north-pane/core/shop';
 import { useMemo, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useDerived } from '../../state/derived';
-import { useDocument, useJob } from '../../state/job';
+import { carryOut, inShopNow, useDocument, useJob } from '../../state/job';
 import { useProvedPlan } from '../../state/proofs';
 
 /** “I cut it at …”: what a piece of another length than wanted means for the rest, and the ways on. */
@@ -63,11 +63,9 @@ function Meaning({ miss, item, habit }: { miss: CutMiss; item: string; habit: Ha
   const document = useDocument();
   const { currency } = document;
   const plan = useProvedPlan();
-  const changeAll = useJob((state) => state.changeAll);
   const lock = () => {
     const material = plan.materials.find((one) => one.item === item);
-    if (material?.kind === 'length')
-      changeAll(lockMiscut(document, material, miss.part, miss.cut, new Date().toISOString()));
+    if (material?.kind === 'length') carryOut(cutMiscut(inShopNow(), material, miss.part, miss.cut));
   };
   const size = (metres: number) => formatLength(metres, habit).text;
   if (miss.kind === 'good') return <Text mt="2">Within half a mark of the tape: it is good.</Text>;

@@ -10,7 +10,7 @@ import { download } from '../../parts/download';
 import { Frame } from '../../parts/Frame';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useDocument, useJob } from '../../state/job';
+import { inShopNow, useDocument, useJob } from '../../state/job';
 import { useKeptRevision } from '../../state/kept';
 import { revisionWords } from '../../state/moved';
 import { type Work, workLine } from '../../workers/cutWork';
@@ -70,7 +70,7 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
   const print = (kind: PaperKind) => {
     setMaking(kind);
     const about = { revision: revisionWords(kept), at: new Date(), habit, size };
-    const work = line((cut) => cut.print(kind, job, plan, about));
+    const work = line((cut) => cut.print(kind, inShopNow(), plan, about));
     under.current = work;
     setTrouble(undefined);
     work.done.then(

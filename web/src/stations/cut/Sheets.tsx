@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { findEntry } from '@north-pane/core/catalogue';
-import { lockSheet, unlock } from '@north-pane/core/cutting';
+import { cutSheet, uncut } from '@north-pane/core/cutting';
 import { formatLength, formatMoney, formatNumber, type Habit } from '@north-pane/core/quantity';
 import {
   cutOrder,
@@ -17,7 +17,7 @@ import { SvgLength } from '../../drawing/SvgLength';
 import { SvgText } from '../../drawing/SvgText';
 import { TextButton } from '../../parts/TextButton';
 import { useSize } from '../../parts/useSize';
-import { jobNow, useJob } from '../../state/job';
+import { carryOut, inShopNow, record } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { LockButton } from './LockButton';
 import { MaterialHead } from './MaterialHead';
@@ -262,12 +262,9 @@ function LockSheet({
   index: number;
   sheet: Sheet;
 }) {
-  const changeAll = useJob((state) => state.changeAll);
   const { fixed } = sheet;
-  const toggle = () => {
-    const at = new Date().toISOString();
-    changeAll(fixed ? unlock(jobNow(), fixed.id, at) : lockSheet(jobNow(), material, index, at));
-  };
+  const toggle = () =>
+    fixed ? record(uncut(inShopNow(), fixed.id)) : carryOut(cutSheet(inShopNow(), material, index));
   return (
     <LockButton
       locked={fixed !== undefined}

@@ -5,7 +5,7 @@ import { type Part, workWords } from '@north-pane/core/shop';
 import { ChevronLeft, ChevronRight, Minus, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
-import { useDocument, useJob } from '../../state/job';
+import { record, useJob } from '../../state/job';
 import { BendsFigures } from './Bends';
 import { HolesFigures, holesKey } from './Holes';
 import { fineRow } from './MarkOutCard';
@@ -15,15 +15,14 @@ const lying = '@media (max-height: 520px)';
 
 /** One piece at a time in figures that are read from the saw: what to cut, where the holes are, how many are done. */
 export function ShopMode({ parts, habit, onClose }: { parts: readonly Part[]; habit: Habit; onClose(): void }) {
-  const { ticks } = useDocument().decisions;
-  const change = useJob((state) => state.change);
+  const ticks = useJob((state) => state.shop.made);
   const done = (part: Part) => Math.min(part.count, ticks[part.id] ?? 0);
   const first = parts.findIndex((part) => done(part) < part.count);
   const [at, setAt] = useState(Math.max(0, first));
   const part = parts[Math.min(at, parts.length - 1)];
   if (!part) return null;
   const made = done(part);
-  const set = (count: number) => change(`decisions.ticks.${part.id}`, count <= 0 ? undefined : count);
+  const set = (count: number) => record([{ kind: 'made', part: part.id, count: Math.max(0, count) - made }]);
   const left = parts.reduce((sum, one) => sum + one.count - done(one), 0);
   const go = (by: number) => setAt((at + by + parts.length) % parts.length);
   return (

@@ -1,16 +1,10 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { entryName, saws } from '@north-pane/core/catalogue';
-import {
-  type FieldChanges,
-  keepOf,
-  putOnShelf,
-  recountShelf,
-  type Substitute,
-  substitutes,
-} from '@north-pane/core/cutting';
-import type { Job } from '@north-pane/core/document';
+import { type Done, keepOf, putOnShelf, recountShelf, type Substitute, substitutes } from '@north-pane/core/cutting';
+import { type FieldPath, type Job, onHandOf, soldOf } from '@north-pane/core/document';
 import { formatLength, formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { kerfOf, type MaterialPlan, stuffOf } from '@north-pane/core/shop';
+import { shelfOf } from '@north-pane/core/shoplog';
 import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Choice } from '../../parts/Choice';
@@ -19,7 +13,8 @@ import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
 import { TextButton } from '../../parts/TextButton';
 import { TickBox } from '../../parts/TickBox';
-import { jobNow, useDocument, useJob } from '../../state/job';
+import { useDerived } from '../../state/derived';
+import { carryOut, inShopNow, jobNow, useJob } from '../../state/job';
 
 type Stuff = ReturnType<typeof stuffOf>;
 const stuffs: readonly { stuff: Stuff; words: string }[] = [
@@ -47,7 +42,7 @@ function useShop<K extends keyof Job['shop']>(...fields: K[]): Pick<Job['shop'],
   );
 }
 
-function useSet(): (path: string, value: unknown) => string | undefined {
+function useSet(): (path: FieldPath, value: unknown) => string | undefined {
   const change = useJob((state) => state.change);
   return (path, value) => {
     const outcome = change(path, value);
@@ -132,7 +127,7 @@ function AtTheShopDrawn({
 }) {
   const shop = useShop('sold', 'without');
   const set = useSet();
-  const without = shop.without ?? [];
+  const without = shop.without ?? {};
   return (
     <Section title="At the shop" aside={`untick what it does not have; prices in ${currency}`}>
       {materials.map(({ item, name }) => (
@@ -141,19 +136,16 @@ function AtTheShopDrawn({
             <Text fontWeight="600">{name}</Text>
             <Instead item={item} habit={habit} />
           </Flex>
-          {shop.sold
-            .map((one, place) => ({ one, place }))
-            .filter(({ one }) => one.item === item)
-            .map(({ one, place }) => {
-              const here = !without.includes(one.id);
+          {soldOf(shop)
+            .filter((one) => one.item === item)
+            .map((one) => {
+              const here = !without[one.id];
               return (
                 <Flex key={one.id} align="center" gap="3" py="1">
                   <TickBox
                     ticked={here}
                     label={`The shop has ${name}, ${sizeOf(one, habit)}`}
-                    onTick={() =>
-                      set('shop.without', here ? [...without, one.id] : without.filter((id) => id !== one.id))
-                    }
+                    onTick={() => set(['shop', 'without', one.id], here ? true : undefined)}
                   />
                   <Text flex="1" color={here ? 'ink' : 'soft'}>
                     {sizeOf(one, habit)}
@@ -166,7 +158,7 @@ function AtTheShopDrawn({
                     digits={2}
                     habit={habit}
                     width="86px"
-                    onValue={(value) => set(`shop.sold.${place}.price`, value)}
+                    onValue={(value) => set(['shop', 'sold', one.id, 'price'], value)}
                   />
                 </Flex>
               );
@@ -178,14 +170,15 @@ function AtTheShopDrawn({
 }
 
 function Instead({ item, habit }: { item: string; habit: Habit }) {
-  const job = useDocument();
+  const { open } = useDerived();
+  const { job } = open;
   // What was found is of the job as it was then: taken later, it would undo what has changed since.
   const [asked, setAsked] = useState<{ of: Job; list: Substitute[] } | undefined>(undefined);
-  const change = useJob((state) => state.change);
+  const changeAll = useJob((state) => state.changeAll);
   const found = asked?.of === job ? asked.list : undefined;
   if (!found)
     return (
-      <TextButton fontSize="14px" onClick={() => setAsked({ of: job, list: substitutes(job, item) })}>
+      <TextButton fontSize="14px" onClick={() => setAsked({ of: job, list: substitutes(open, item) })}>
         Something else?
       </TextButton>
     );
@@ -197,7 +190,7 @@ function Instead({ item, habit }: { item: string; habit: Habit }) {
           <Text>
             {one.name}: {changeWords(one, job, habit)}
           </Text>
-          <Button size="xs" variant="outline" onClick={() => change('panels', one.panels)}>
+          <Button size="xs" variant="outline" onClick={() => changeAll(one.changes)}>
             Take it
           </Button>
         </Flex>
@@ -223,15 +216,15 @@ function sizeOf(one: { length: number } | { width: number; height: number }, hab
 
 /** Lengths in one's own shed, used first, and what went out and came back. */
 function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
-  const shop = useShop('onHand', 'ledger');
-  const changeAll = useJob((state) => state.changeAll);
-  const changed = (changes: FieldChanges): string | undefined => {
-    const outcome = changeAll(changes);
+  const shop = useShop('onHand');
+  const state = useJob((job) => job.shop);
+  const carried = (done: Done): string | undefined => {
+    const outcome = carryOut(done);
     return outcome.ok ? undefined : outcome.message;
   };
   const [item, setItem] = useState(materials[0]?.item ?? '');
   const [width, setWidth] = useState<number | undefined>(undefined);
-  const ledger = shop.ledger ?? [];
+  const { ledger } = state;
   const chosen = materials.find((one) => one.item === item) ?? materials[0];
   const sheet = chosen?.kind === 'sheet';
   const add = (length: number): string | undefined => {
@@ -239,12 +232,12 @@ function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[];
     if (sheet && width === undefined) return 'How wide is it? Type the width first.';
     setWidth(undefined);
     const size = sheet && width !== undefined ? { width, height: length } : { length };
-    return changed(putOnShelf(jobNow(), chosen.item, size, new Date().toISOString()));
+    return carried(putOnShelf(inShopNow(), chosen.item, size));
   };
-  const recount = (id: string, count: number) => changed(recountShelf(jobNow(), id, count, new Date().toISOString()));
+  const recount = (id: string, count: number) => carried(recountShelf(inShopNow(), id, count));
   return (
     <Section title="In your shed" aside="used first, for nothing">
-      {shop.onHand.map((one) => (
+      {shelfOf(onHandOf(shop), state).map((one) => (
         <Flex key={one.id} align="center" gap="3" py="1" borderBottomWidth="1px" borderColor="line">
           <Text flex="1">
             {entryName(one.item) ?? one.item}, {sizeOf(one, habit)}
@@ -288,9 +281,8 @@ function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[];
       )}
       {ledger.length > 0 && (
         <Box mt="3" fontSize="14px" color="soft">
-          {ledger.slice(-6).map(({ at, what, item: thing, ...size }, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: lines of a ledger have no names; they stand in order
-            <Text key={index}>
+          {ledger.slice(-6).map(({ id, at, what, item: thing, ...size }) => (
+            <Text key={id}>
               {at.slice(0, 10)}: {what}, {entryName(thing) ?? thing}
               {size.length === undefined ? '' : `, ${formatLength(size.length, habit).text}`}
             </Text>

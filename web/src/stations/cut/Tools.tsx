@@ -4,7 +4,7 @@ import { TickBox } from '../../parts/TickBox';
 import { useJob } from '../../state/job';
 import { toggleHave } from './have';
 
-const none: readonly string[] = [];
+const none: Readonly<Record<string, true>> = {};
 
 /** Every tool that the steps ask for, each to tick when it is at hand: they are lent or owned and are in no sum. */
 export function Tools({ tools }: { tools: readonly string[] }) {
@@ -12,7 +12,7 @@ export function Tools({ tools }: { tools: readonly string[] }) {
   return (
     <Flex wrap="wrap" gap="2" columnGap="4" role="group" aria-label="Tools">
       {tools.map((tool) => (
-        <Tool key={tool} tool={tool} ticked={have.includes(toolId(tool))} />
+        <Tool key={tool} tool={tool} ticked={have[toolId(tool)] === true} />
       ))}
     </Flex>
   );

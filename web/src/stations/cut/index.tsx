@@ -25,7 +25,7 @@ import { Tools } from './Tools';
 
 /** What to buy, mark and cut: stock with the pieces in it, cards to mark out from, and the list for the shop. */
 export default function Cut() {
-  const { currency, panels, shop: stock, units } = useDocument();
+  const { currency, heaters, shop: stock, units } = useDocument();
   const habit = useHabit();
   const { parts, open } = useDerived();
   const tools = useMemo(() => jobTools(open), [open]);
@@ -70,7 +70,10 @@ export default function Cut() {
         </Flex>
       </Box>
       <Box w={{ base: '100%', lg: '390px' }} flexShrink={0} p="5" pl={{ base: '5', lg: '0' }}>
-        <Section title="Mark out" aside={panels.some((panel) => panel.count > 1) ? 'for all panels' : undefined}>
+        <Section
+          title="Mark out"
+          aside={Object.values(heaters).some(({ count }) => count > 1) ? 'for all panels' : undefined}
+        >
           <Flex gap="2" mb="3" wrap="wrap">
             <Button size="sm" variant="solid" onClick={() => setShop(true)}>
               <Hammer size={16} aria-hidden /> Shop mode

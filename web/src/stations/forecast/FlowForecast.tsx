@@ -65,7 +65,7 @@ export function FlowForecast() {
   const { fluid } = now.conditions;
   const changed = (Object.keys(usual) as (keyof Weather)[]).some((name) => weather[name] !== usual[name]);
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
-  const physical = JSON.stringify([document.panels, document.site, document.loop, weather]);
+  const physical = JSON.stringify([document.heaters, document.site, document.loop, weather]);
   const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, span));
   const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather));
 

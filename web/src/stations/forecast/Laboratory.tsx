@@ -15,7 +15,7 @@ export function Laboratory({ job }: { job: Job }) {
 
 /** Fitted only once it is looked at. */
 function Tables({ job }: { job: Job }) {
-  const key = JSON.stringify([job.panels, job.site, job.loop]);
+  const key = JSON.stringify([job.heaters, job.site, job.loop]);
   const { value, trouble } = useHeavy(`characteristics ${key}`, (heavy) => heavy.characteristics(job));
   if (trouble) return <Text color="ochreText">Cannot be worked out: {trouble}. All else still holds.</Text>;
   if (!value) return <Text color="soft">Fitting the equation…</Text>;

@@ -24,7 +24,7 @@ const usual: z.infer<typeof daySchema> = { month: 8, kind: 'average' };
 export function StoreForecast({ job, index, title }: { job: Job; index: number; title: string | undefined }) {
   const habit = useHabit();
   const [chosen, setChosen] = useRemembered(`day ${index}`, daySchema, usual);
-  const key = JSON.stringify([job.panels, job.site, job.loop, job.need, index, chosen.month]);
+  const key = JSON.stringify([job.heaters, job.site, job.loop, job.need, index, chosen.month]);
   const { value, fresh, trouble } = useHeavy(`days ${key}`, (heavy) => heavy.storeDays(job, index, chosen.month));
   const day = value?.[chosen.kind];
   return (

@@ -1,4 +1,5 @@
 import { Box, Flex, Grid, SimpleGrid, Text } from '@chakra-ui/react';
+import { mainTilt } from '@north-pane/core/document';
 import { formatAim, formatPlace, type Habit, parsePitch } from '@north-pane/core/quantity';
 import { isPlaced, jobStanding } from '@north-pane/core/site';
 import { type StandingStudy, sayStanding } from '@north-pane/core/sky';
@@ -6,7 +7,7 @@ import { useEffect, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useDocument, useJob } from '../../state/job';
 import { useSky } from '../../state/sky';
 import { Compass } from './Compass';
 import { useLiveStanding } from './live';
@@ -89,7 +90,7 @@ export default function Place() {
               habit={habit}
               onStand={(pane) =>
                 changeAll([
-                  { path: 'site.standing.tilts.0.tilt', value: pane.tilt },
+                  { path: mainTilt(site).path, value: pane.tilt },
                   { path: 'site.standing.aim', value: pane.aim },
                 ])
               }
@@ -139,7 +140,7 @@ function StandingFields({ habit, study }: { habit: Habit; study: StandingStudy |
         kind="number"
         habit={habit}
         parse={parsePitch}
-        onValue={set('site.standing.tilts.0.tilt')}
+        onValue={(value) => set(mainTilt(jobNow().site).path)(value)}
       />
       <Entry label="Aim, ° from north" value={aim} kind="number" habit={habit} onValue={set('site.standing.aim')} />
       <Text fontSize="13px" color="soft" gridColumn={{ base: 'span 2', sm: 'auto' }}>

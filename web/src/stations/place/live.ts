@@ -1,7 +1,8 @@
+import { type Job, mainTilt } from '@north-pane/core/document';
 import type { HorizonPoint } from '@north-pane/core/sky';
 import { useMemo, useRef } from 'react';
 import { create } from 'zustand';
-import { useDocument, useJob } from '../../state/job';
+import { jobNow, useDocument, useJob } from '../../state/job';
 
 /** What follows the hand while a handle is dragged; the job has it as soon as the hand rests. */
 interface Live {
@@ -16,7 +17,9 @@ const useLive = create<Live>()(() => none);
 /** ms after which a hand that holds still is taken to rest. */
 const rest = 140;
 
-const paths = { aim: 'site.standing.aim', tilt: 'site.standing.tilts.0.tilt', horizon: 'site.horizon' } as const;
+/** Where each stands in the job. */
+const pathsIn = ({ site }: Job) =>
+  ({ aim: 'site.standing.aim', tilt: mainTilt(site).path, horizon: 'site.horizon' }) as const;
 
 /** How the pane stands and what stands before it, at this very moment. */
 export function useLiveStanding(): { aim: number; tilt: number; horizon: readonly HorizonPoint[] } {
@@ -24,7 +27,7 @@ export function useLiveStanding(): { aim: number; tilt: number; horizon: readonl
   const live = useLive();
   return {
     aim: live.aim ?? site.standing.aim,
-    tilt: live.tilt ?? site.standing.tilts[0]?.tilt ?? 0,
+    tilt: live.tilt ?? mainTilt(site).tilt,
     horizon: live.horizon ?? site.horizon,
   };
 }
@@ -44,7 +47,8 @@ export function useLiveDrag(): LiveDrag {
     const commit = () => {
       window.clearTimeout(wait.current);
       const live = useLive.getState();
-      const changes = (Object.keys(paths) as (keyof Live)[]).flatMap((name) =>
+      const paths = pathsIn(jobNow());
+      const changes = (['aim', 'tilt', 'horizon'] as const).flatMap((name) =>
         live[name] === undefined ? [] : [{ path: paths[name], value: live[name] }],
       );
       if (changes.length > 0) useJob.getState().changeAll(changes);
@@ -62,7 +66,7 @@ export function useLiveDrag(): LiveDrag {
       },
       set: (name, value) => {
         if (!dragging.current) {
-          useJob.getState().change(paths[name], value);
+          useJob.getState().change(pathsIn(jobNow())[name], value);
           return;
         }
         useLive.setState({ [name]: value });

@@ -1,4 +1,5 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
+import { heatersOf } from '@north-pane/core/document';
 import { foundOf, withoutFound } from '@north-pane/core/proving';
 import { formatNumber } from '@north-pane/core/quantity';
 import { lazy, Suspense, useState } from 'react';
@@ -14,8 +15,9 @@ export function ByHand() {
   const { open } = useDerived();
   const change = useJob((state) => state.change);
   const [testing, setTesting] = useState(false);
-  const rows = document.panels.flatMap((panel, index) => {
-    const found = foundOf(document, index);
+  const heaters = heatersOf(document);
+  const rows = heaters.flatMap((panel, index) => {
+    const found = foundOf(document, panel.id);
     return Object.entries(found?.values ?? {}).map(([input, value]) => ({
       panel: panel.id,
       index,
@@ -37,13 +39,16 @@ export function ByHand() {
           <Flex key={`${panel} ${input}`} justify="space-between" gap="2" fontSize="14px" mb="1" title={source}>
             <Text>
               {name}
-              {document.panels.length > 1 ? `, ${panel}` : ''}: {formatNumber(value?.likely ?? 0, digits)} {unit}
+              {heaters.length > 1 ? `, ${panel}` : ''}: {formatNumber(value?.likely ?? 0, digits)} {unit}
             </Text>
             <Button
               size="xs"
               variant="plain"
               aria-label={`Take off: ${name}`}
-              onClick={() => change('asBuilt', withoutFound(document, index, input))}
+              onClick={() => {
+                const { path, value } = withoutFound(document, panel, input);
+                change(path, value);
+              }}
             >
               take off
             </Button>

@@ -51,7 +51,9 @@ export function HandTests({ onClose }: { onClose(): void }) {
   const keep = () => {
     if (!found) return;
     const source = `${name.toLowerCase()} test, ${format(new Date(), 'd MMMM yyyy')}`;
-    const outcome = change('asBuilt', withFound(document, index, { input, value: found.value }, source));
+    const heater = open.panels[index]?.document.id ?? '';
+    const { path, value } = withFound(document, heater, { input, value: found.value }, source);
+    const outcome = change(path, value);
     if (outcome.ok) {
       leave({});
       onClose();
@@ -62,12 +64,12 @@ export function HandTests({ onClose }: { onClose(): void }) {
       <Dialog.Body>
         <Flex gap="6" wrap="wrap" mb="3">
           <Chips label="Which" value={name} choices={tests.map((one) => one.test.name)} onValue={setWanted} />
-          {document.panels.length > 1 && (
+          {open.panels.length > 1 && (
             <Chips
               label="Panel"
-              value={document.panels[index]?.id}
-              choices={document.panels.map(({ id }) => id)}
-              onValue={(id) => setIndex(document.panels.findIndex((one) => one.id === id))}
+              value={open.panels[index]?.document.id}
+              choices={open.panels.map((one) => one.document.id)}
+              onValue={(id) => setIndex(open.panels.findIndex((one) => one.document.id === id))}
             />
           )}
         </Flex>

@@ -14,7 +14,7 @@ import { Choice } from '../../parts/Choice';
 import { Frame } from '../../parts/Frame';
 import { RefusedLines, type TableFile, TableFileEntry, TablePreview } from '../../parts/tableFile';
 import { type ImportReport, importReadings } from '../../state/importReadings';
-import { useJob } from '../../state/job';
+import { saveNow, useJob } from '../../state/job';
 import { refreshSources } from '../../state/readings';
 import { SensorChoices } from './SensorChoices';
 
@@ -42,11 +42,12 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
   const [percent, setPercent] = useState(0);
   const stop = useRef<AbortController | undefined>(undefined);
   const send = useMutation({
-    mutationFn: (keep: 'nothing' | 'good rows') => {
+    mutationFn: async (keep: 'nothing' | 'good rows') => {
       if (!file || !mapping.time) throw new Error('Choose a file and say which column holds the time.');
       const { time, columns, decimal } = mapping;
       setPercent(0);
       stop.current = new AbortController();
+      if (keep !== 'nothing') await saveNow();
       return importReadings(
         id,
         {

@@ -22,7 +22,7 @@ import { Entry } from '../../parts/Entry';
 import { Frame } from '../../parts/Frame';
 import { Section } from '../../parts/Section';
 import { answered, api } from '../../state/api';
-import { useJob } from '../../state/job';
+import { saveNow, useJob } from '../../state/job';
 import { refreshSources } from '../../state/readings';
 import { useRemembered } from '../../state/remembered';
 
@@ -111,13 +111,17 @@ export function ReadingPad({
   }, [key, built, stands, last, sensors, habit]);
   const [doubted, setDoubted] = useState<{ reading: Reading; doubts: Finding[] } | undefined>(undefined);
   const keep = useMutation({
-    mutationFn: (one: Reading) =>
-      answered(
+    networkMode: 'always',
+    mutationFn: async (one: Reading) => {
+      // It is held against the design as it is saved.
+      await saveNow();
+      return answered(
         api.api.jobs[':id'].readings.$post({
           param: { id },
           json: { reading: one, sensors: { ...sensors, sun: 'words' } },
         }),
-      ),
+      );
+    },
     onSuccess: async () => {
       reset({ wind: typed.wind, air: typed.air, flow: typed.flow });
       await refreshSources(id);

@@ -127,7 +127,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   const sayBuilt = useSayBuilt();
   const { document } = built;
   const zone = document.site.zone;
-  const key = `${source.id} ${source.count} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.panels, job.site, job.loop, job.asBuilt]))}`;
+  const key = `${source.id} ${source.count} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.heaters, job.site, job.loop, job.asBuilt]))}`;
   const compared = useHeavy(key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
   const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
   const [looking, setLooking] = useState(false);

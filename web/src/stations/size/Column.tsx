@@ -2,10 +2,12 @@ import { Button, Flex, Text } from '@chakra-ui/react';
 import { heaterReadouts } from '@north-pane/core/figures';
 import { formatQuantity } from '@north-pane/core/quantity';
 import { lazy, memo, Suspense, useState } from 'react';
+import { Now } from '../../parts/Later';
 import { Matters } from '../../parts/Matters';
 import { FoldingSection, goToSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
+import { useDocument } from '../../state/job';
 import type { Bench } from '../../workers/heavy.worker';
 import { useHeavy } from '../../workers/useHeavy';
 import { Deeper } from './Deeper';
@@ -22,7 +24,7 @@ function useBench(): Bench | undefined {
   const { job: document } = useDerived().open;
   const habit = useHabit();
   const { at } = useBenchPanel();
-  const key = JSON.stringify([document.panels, document.site, document.loop, at, habit]);
+  const key = JSON.stringify([document.heaters, document.site, document.loop, at, habit]);
   return useHeavy(`bench ${key}`, (heavy) => heavy.bench(document, at, habit)).value;
 }
 
@@ -38,8 +40,10 @@ export function Column() {
       <ToLookAt />
       <Does bench={bench} />
       <WasteNothing />
-      <MadeOf />
-      <Safety />
+      <Now>
+        <MadeOf />
+        <Safety />
+      </Now>
       {bench && (
         <Deeper
           bench={bench}
@@ -50,7 +54,9 @@ export function Column() {
           onChoose={takeDimension}
         />
       )}
-      <HowSure />
+      <Now>
+        <HowSure />
+      </Now>
     </>
   );
 }
@@ -123,7 +129,7 @@ function MadeOf() {
 }
 
 function Safety() {
-  const { need, loop } = useDerived().open.job;
+  const { need, loop } = useDocument();
   return (
     <FoldingSection title="Loop and safety" shut>
       <LoopSafety need={need} loop={loop} habit={useHabit()} />

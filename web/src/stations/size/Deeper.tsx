@@ -1,11 +1,12 @@
 import { Text } from '@chakra-ui/react';
 import type { DeepSection } from '@north-pane/core/figures';
+import { pathOf } from '@north-pane/core/job';
 import type { Habit } from '@north-pane/core/quantity';
 import type { Section } from '@north-pane/core/readout';
 import { memo, type ReactNode } from 'react';
 import { PlainTable } from '../../parts/PlainTable';
 import { FoldingSection } from '../../parts/Section';
-import { useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 import type { Bench, Told } from '../../workers/heavy.worker';
 import { Choices } from './Choices';
 import { Curve } from './Curve';
@@ -77,7 +78,7 @@ function Deep({ one, index, opened, habit, onOpen }: DeeperProps & { one: DeepSe
         <Choices
           section={section}
           habit={habit}
-          onChoose={(value) => useJob.getState().change(`panels.${index}.${section.path}`, value)}
+          onChoose={(value) => useJob.getState().change(`${pathOf(jobNow(), index)}.${section.path}`, value)}
         />
       );
     case 'curve':

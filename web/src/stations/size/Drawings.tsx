@@ -48,7 +48,7 @@ export function Plan() {
   const shares = sectionOf(sections, 'shares');
   const field = shaded ? sectionOf(sections, 'field') : undefined;
   const marks = findings
-    .filter((finding) => finding.path.startsWith(`panels.${at}.`))
+    .filter((finding) => finding.path.startsWith(`${panel.path}.`))
     .map((finding) => ({ finding, headline: sayFinding(finding, habit).headline }));
   return (
     <>

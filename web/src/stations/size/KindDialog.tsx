@@ -1,5 +1,5 @@
 import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
-import type { Job } from '@north-pane/core/document';
+import { heatersOf, type Job } from '@north-pane/core/document';
 import { changeKind, type HeaterDocument } from '@north-pane/core/families';
 import { useCallback, useState } from 'react';
 import { Frame } from '../../parts/Frame';
@@ -12,7 +12,7 @@ export function KindDialog({ index, onClose }: { index: number; onClose(): void 
   const habit = useHabit();
   const document = useDocument();
   const change = useJob((state) => state.change);
-  const panel = document.panels[index] as HeaterDocument;
+  const panel = heatersOf(document)[index] as HeaterDocument;
   const [chosen, setChosen] = useState(panel.family);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const made = useCallback(
@@ -23,13 +23,13 @@ export function KindDialog({ index, onClose }: { index: number; onClose(): void 
   const jobOf = useCallback(
     (family: string): Job => ({
       ...document,
-      panels: document.panels.map((one, at) => (at === index ? (made(family).panel as typeof one) : one)),
+      heaters: { ...document.heaters, [panel.id]: entryOf(made(family).panel, document, panel.id) },
     }),
-    [document, index, made],
+    [document, panel.id, made],
   );
   const { panel: next, kept, left } = made(chosen);
   const take = () => {
-    const outcome = change(`panels.${index}`, next);
+    const outcome = change(['heaters', panel.id], entryOf(next, document, panel.id));
     if (outcome.ok) onClose();
     else setTrouble(outcome.message);
   };
@@ -66,4 +66,9 @@ export function KindDialog({ index, onClose }: { index: number; onClose(): void 
       </Dialog.Footer>
     </Frame>
   );
+}
+
+/** A heater as the document has it: by its id, at the place where it stood. */
+function entryOf({ id: _, ...heater }: HeaterDocument, { heaters }: Job, id: string): Job['heaters'][string] {
+  return { ...heater, order: heaters[id]?.order ?? 0 };
 }

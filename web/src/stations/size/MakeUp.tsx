@@ -1,4 +1,5 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
+import { heatersOf } from '@north-pane/core/document';
 import {
   type Family,
   type Field,
@@ -7,13 +8,14 @@ import {
   type HeaterDocument,
   standardChoice,
 } from '@north-pane/core/families';
+import { heaterPath, pathOf } from '@north-pane/core/job';
 import { mounts } from '@north-pane/core/mounts';
 import type { Habit } from '@north-pane/core/quantity';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { Stepper } from '../../parts/Stepper';
-import { useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 
 const KindDialog = lazy(async () => ({ default: (await import('./KindDialog')).KindDialog }));
 
@@ -22,11 +24,12 @@ const shared = ['absorber', 'box', 'glazing'] as const;
 /** Sets one field of a panel; another absorber, box or pane comes with its own parameters. */
 function setField(index: number, path: string, value: unknown, habit: Habit): string | undefined {
   const { change, document } = useJob.getState();
-  const panel = document?.panels[index] as HeaterDocument | undefined;
+  const panel = document && heatersOf(document)[index];
+  if (!document || !panel) return undefined;
   const name = shared.find((one) => path === `${one}.kind`);
   const outcome = name
-    ? change(`panels.${index}.${name}`, standardChoice(name, String(value), habit, panel?.[name]))
-    : change(`panels.${index}.${path}`, value);
+    ? change(`${pathOf(document, index)}.${name}`, standardChoice(name, String(value), habit, panel[name]))
+    : change(`${pathOf(document, index)}.${path}`, value);
   return outcome.ok ? undefined : outcome.message;
 }
 
@@ -95,7 +98,7 @@ export function MakeUp({
         ))}
       <Mount index={index} panel={panel} habit={habit} />
       {family.turns !== false && (
-        <Turned turned={panel.turned} onTurned={(turned) => change(`panels.${index}.turned`, turned)} />
+        <Turned turned={panel.turned} onTurned={(turned) => change(`${heaterPath(panel.id)}.turned`, turned)} />
       )}
     </div>
   );
@@ -106,9 +109,9 @@ const Kind = memo(function Kind({ index, family }: { index: number; family: Fami
   const [choosing, setChoosing] = useState(false);
   const change = useJob((state) => state.change);
   const fit = () => {
-    const panel = useJob.getState().document?.panels[index] as HeaterDocument | undefined;
+    const panel = heatersOf(jobNow())[index];
     const fitted = panel && family.fit?.(panel);
-    if (fitted) change(`panels.${index}.parameters`, fitted.parameters);
+    if (panel && fitted) change(`${heaterPath(panel.id)}.parameters`, fitted.parameters);
   };
   return (
     <>
@@ -143,7 +146,7 @@ const Mount = memo(
     const { mount } = panel;
     const choose = (kind: string) =>
       change(
-        `panels.${index}.mount`,
+        `${heaterPath(panel.id)}.mount`,
         kind === '' ? undefined : { kind, parameters: mounts[kind as keyof typeof mounts].standard(habit) },
       );
     const member = mount && mounts[mount.kind as keyof typeof mounts];

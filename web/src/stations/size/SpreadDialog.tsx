@@ -8,7 +8,7 @@ import { Entry } from '../../parts/Entry';
 import { Frame } from '../../parts/Frame';
 import { useJob } from '../../state/job';
 
-type Known = NonNullable<Job['panels'][number]['known']>;
+type Known = NonNullable<Job['heaters'][string]['known']>;
 const ends = ['low', 'likely', 'high'] as const;
 
 /** Every uncertain input of a panel with its spread and where it comes from; each can be set by whoever knows better. */
@@ -26,7 +26,8 @@ export function SpreadDialog({
   const change = useJob((state) => state.change);
   const known: Known = open.panels[index]?.document.known ?? {};
   const typical = uncertainRows(open, index, 'home-made');
-  const keep = (next: Known) => change(`panels.${index}.known`, Object.keys(next).length > 0 ? next : undefined);
+  const keep = (next: Known) =>
+    change(`${open.panels[index]?.path}.known`, Object.keys(next).length > 0 ? next : undefined);
   const set = (row: UncertainRow, end: (typeof ends)[number]) => (value: number) => {
     const { low, likely, high, spread }: UncertainRow = { ...row, [end]: value };
     if (!(value > 0)) return 'Above 0.';

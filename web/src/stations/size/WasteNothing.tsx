@@ -5,7 +5,7 @@ import { memo, useEffect, useRef, useState } from 'react';
 import { FoldingSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useJob } from '../../state/job';
+import { inShopNow, useJob } from '../../state/job';
 import { useWasteFree } from '../../state/wasteFree';
 import { ink } from '../../theme/ink';
 import { type Work, workLine } from '../../workers/cutWork';
@@ -35,9 +35,9 @@ export function WasteNothing() {
     const { at } = bench;
     const doing = line(async (cut, tell): Promise<readonly StockFit[]> => {
       const onProgress = tell((done: number) => setWork({ asked, share: done }));
-      if (asked === 'together') return cut.together(job, at, held?.id ?? '', habit, onProgress);
-      if (asked === 'shrink') return cut.shrink(job, at, habit, onProgress);
-      const found = await cut.stretch(job, at, habit, onProgress);
+      if (asked === 'together') return cut.together(inShopNow(), at, held?.id ?? '', habit, onProgress);
+      if (asked === 'shrink') return cut.shrink(inShopNow(), at, habit, onProgress);
+      const found = await cut.stretch(inShopNow(), at, habit, onProgress);
       return found ? [found] : [];
     });
     under.current = doing;

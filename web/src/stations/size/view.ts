@@ -1,11 +1,11 @@
 import type { Dimension, Drawing, Edit } from '@north-pane/core/draw';
 import type { HeaterDesign } from '@north-pane/core/families';
 import type { HeaterFigures } from '@north-pane/core/figures';
-import { fieldValue, sayBound } from '@north-pane/core/job';
+import { fieldValue, pathOf, sayBound } from '@north-pane/core/job';
 import type { Habit } from '@north-pane/core/quantity';
 import { create } from 'zustand';
 import { useDerived } from '../../state/derived';
-import { useJob } from '../../state/job';
+import { jobNow, useJob } from '../../state/job';
 
 /** What of the bench is in hand: a matter of the eye, not of the job. */
 interface BenchView {
@@ -137,6 +137,6 @@ export function setDimension(
   const bound = sayBound(dimension, value, habit);
   if (bound) return bound;
   const { edit } = dimension;
-  const outcome = useJob.getState().change(`panels.${panel}.${edit.path}`, fieldValue(edit, value));
+  const outcome = useJob.getState().change(`${pathOf(jobNow(), panel)}.${edit.path}`, fieldValue(edit, value));
   return outcome.ok ? undefined : outcome.message;
 }

@@ -1,0 +1,105 @@
+import { expect } from 'chai';
+import * as fc from 'fast-check';
+import { defaultJob, inverse, layEdits, mergeChanges, setFields, valueAtPath } from '.';
+
+const job = defaultJob('harp');
+const pitch = ['heaters', 'panel-a', 'parameters', 'pitch'];
+
+describe('document: edits', () => {
+  it('say what stood there and what stands there now, and share what they do not touch', () => {
+    const { document, edits } = setFields(job, [
+      { path: 'heaters.panel-a.parameters.pitch', value: 0.1 },
+      { path: ['shop', 'have', 'tool/torch'], value: true },
+    ]);
+    expect(edits).have.deep.members([
+      { path: pitch, before: 0.089, after: 0.1 },
+      { path: ['shop', 'have', 'tool/torch'], before: undefined, after: true },
+    ]);
+    expect(document.site).equal(job.site);
+    expect(document.shop.sold).equal(job.shop.sold);
+    expect(valueAtPath(job, pitch)).equal(0.089);
+    expect(Object.isFrozen(document.shop)).equal(false);
+  });
+  it('of nothing are none', () => {
+    expect(setFields(job, [{ path: pitch, value: 0.089 }]).edits).deep.equal([]);
+    expect(setFields(job, [{ path: ['shop', 'have', 'x'], value: undefined }]).document).equal(job);
+  });
+  it('tell a new heater field by field and one that goes as a whole', () => {
+    const heater = { ...job.heaters['panel-a'], order: 1 };
+    const added = setFields(job, [{ path: ['heaters', 'panel-b'], value: heater }]);
+    expect(added.edits.every(({ path }) => path[1] === 'panel-b')).equal(true);
+    expect(added.edits.map(({ path }) => path.join('.'))).include('heaters.panel-b.parameters.pitch');
+    const gone = setFields(added.document, [{ path: ['heaters', 'panel-b'], value: undefined }]);
+    expect(gone.edits).deep.equal([{ path: ['heaters', 'panel-b'], before: heater, after: undefined }]);
+    expect(gone.document).deep.equal(job);
+  });
+  it('refuse a path through a number, and names that reach into what a record is made of', () => {
+    expect(() => setFields(job, [{ path: [...pitch, 'deep'], value: 1 }])).throw(RangeError);
+    for (const name of ['__proto__', 'constructor', 'prototype'])
+      expect(() => setFields(job, [{ path: ['shop', 'have', name], value: true }]), name).throw(RangeError);
+    expect(() => setFields(job, [{ path: [], value: 1 }])).throw(RangeError);
+  });
+  it('are taken back where nobody was since, and left where somebody was', () => {
+    const mine = setFields(job, [
+      { path: pitch, value: 0.1 },
+      { path: 'name', value: 'Mine' },
+    ]);
+    const theirs = setFields(mine.document, [{ path: 'name', value: 'Theirs' }]).document;
+    const back = layEdits(theirs, inverse(mine.edits));
+    expect(valueAtPath(back.document, pitch)).equal(0.089);
+    expect(back.document.name).equal('Theirs');
+    expect(back.left.map(({ path }) => path)).deep.equal([['name']]);
+  });
+  it('leave what was a part of something that is gone', () => {
+    const mine = setFields(job, [
+      { path: [...pitch.slice(0, 2), 'mount'], value: { kind: 'ground-stand', parameters: {} } },
+    ]);
+    const without = setFields(mine.document, [{ path: ['heaters'], value: 7 as never }]).document;
+    expect(layEdits(without, mine.edits)).property('laid').deep.equal([]);
+  });
+  it('whatever they are: laid on again they give the same, and their inverse gives back what was', () => {
+    const key = fc.constantFrom('a', 'b', 'c');
+    const tree = fc.letrec((tie) => ({
+      node: fc.oneof(
+        { maxDepth: 3 },
+        fc.integer({ min: 0, max: 3 }),
+        fc.constantFrom([1], [1, 2], 'x'),
+        fc.dictionary(key, tie('node'), { maxKeys: 3 }),
+      ),
+    })).node;
+    const document = fc.dictionary(key, tree, { maxKeys: 3 }) as fc.Arbitrary<Record<string, unknown>>;
+    const fields = fc.array(
+      fc.record({ path: fc.array(key, { minLength: 1, maxLength: 3 }), value: fc.option(tree, { nil: undefined }) }),
+      { minLength: 1, maxLength: 3 },
+    );
+    let edited = 0;
+    fc.assert(
+      fc.property(document, fields, (before, wanted) => {
+        let result: ReturnType<typeof setFields<Record<string, unknown>>>;
+        try {
+          result = setFields(before, wanted);
+        } catch (error) {
+          expect(error).instanceOf(RangeError);
+          return;
+        }
+        edited += 1;
+        const again = mergeChanges(before, result.edits);
+        expect(again).deep.equal({ ok: true, document: result.document });
+        const back = layEdits(result.document, inverse(result.edits));
+        expect(back.left).deep.equal([]);
+        expect(withoutEmpty(back.document)).deep.equal(withoutEmpty(before));
+      }),
+      { numRuns: 3000, seed: 16 },
+    );
+    expect(edited).above(1500);
+  });
+});
+
+/** Records with nothing in them left out: a field added field by field goes field by field, and what held it may stay. */
+function withoutEmpty(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  const entries = Object.entries(value)
+    .map(([key, one]) => [key, withoutEmpty(one)] as const)
+    .filter(([, one]) => one !== undefined);
+  return entries.length > 0 ? Object.fromEntries(entries) : undefined;
+}

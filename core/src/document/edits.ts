@@ -1,0 +1,101 @@
+import { enablePatches, Immer } from 'immer';
+import { type Change, changesBetween, type FieldPath, pathSteps, same, valueAtPath, withValueAt } from './changes';
+
+enablePatches();
+/** What is set freezes nothing: the same values stand in caches of their own. */
+const immer = new Immer({ autoFreeze: false });
+
+type Fields = Record<string | number, unknown>;
+
+/**
+ * Sets fields of a document together.
+ *
+ * @param fields each by its path; `undefined` takes a field out
+ * @returns the document, and what of it changed: each path with what stood there and what stands there now
+ *
+ * Throws RangeError on a path that leads through a value without fields.
+ */
+export function setFields<T extends object>(
+  document: T,
+  fields: readonly { path: FieldPath; value: unknown }[],
+): { document: T; edits: Change[] } {
+  const [next, patches] = immer.produceWithPatches(document, (draft) => {
+    for (const { path, value } of fields) setField(draft as Fields, pathSteps(path), value);
+  });
+  const edits = patches.flatMap(({ path }) =>
+    // A patch that sets a whole record is told field by field, so that two sides can add to it.
+    changesBetween(valueAtPath(document, path), valueAtPath(next, path), path),
+  );
+  return { document: next, edits: withoutRepeats(edits) };
+}
+
+function setField(draft: Fields, path: readonly (string | number)[], value: unknown): void {
+  assertPath(draft, path);
+  let held = draft;
+  for (const step of path.slice(0, -1)) {
+    if (held[step] === undefined) {
+      if (value === undefined) return;
+      held[step] = {};
+    }
+    held = held[step] as Fields;
+  }
+  const last = path[path.length - 1];
+  if (last === undefined) throw new RangeError('no field without a path');
+  if (value === undefined) delete held[last];
+  else held[last] = value;
+}
+
+/** Throws RangeError where a path leads through a value without fields, or by a name that is none. */
+function assertPath(draft: Fields, path: readonly (string | number)[]): void {
+  withValueAt({}, path.length > 0 ? path : ['no field'], null);
+  let held: unknown = draft;
+  for (const step of path.slice(0, -1)) {
+    held = (held as Fields)[step];
+    if (held === undefined) return;
+    if (typeof held !== 'object' || held === null || Array.isArray(held))
+      throw new RangeError(`no field at ${path.join('.')}: a list changes as a whole`);
+  }
+}
+
+/** Each path once; a path within another that changed as a whole goes with that one. */
+function withoutRepeats(edits: readonly Change[]): Change[] {
+  const seen = new Set<string>();
+  return edits.filter(({ path }) => {
+    const key = JSON.stringify(path);
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+/** What the other way round brings back what was. */
+export function inverse(edits: readonly Change[]): Change[] {
+  return edits.map(({ path, before, after }) => ({ path, before: after, after: before })).reverse();
+}
+
+/**
+ * Lays edits on a document as it is now: each path that still has what the edit found there, or already what it makes of it. One that
+ * somebody has changed since is left as it is and told.
+ */
+export function layEdits<T>(document: T, edits: readonly Change[]): { document: T; laid: Change[]; left: Change[] } {
+  let now = document;
+  const laid: Change[] = [];
+  const left: Change[] = [];
+  for (const edit of edits) {
+    const { path, before, after } = edit;
+    const stands = valueAtPath(now, path);
+    if (!same(stands, before) && !same(stands, after)) {
+      left.push(edit);
+      continue;
+    }
+    try {
+      now = withValueAt(now, path, after);
+      laid.push(edit);
+    } catch (error) {
+      // What it was a part of is gone.
+      if (!(error instanceof RangeError)) throw error;
+      left.push(edit);
+    }
+  }
+  return { document: now, laid, left };
+}

@@ -1,0 +1,14 @@
+// The log of the shop: what was done, as events that are appended and never changed, and what they come to.
+
+export {
+  foldEvents,
+  inTime,
+  isOffcut,
+  type LedgerLine,
+  offcutId,
+  type ShopState,
+  shelfOf,
+  untouchedShop,
+  versionOneDevice,
+} from './fold';
+export { eventSchema, type Happened, parseEvents, type ShopEvent } from './schema';

@@ -1,0 +1,234 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { changesBetween, defaultJob, type Job, withValueAt } from '@north-pane/core/document';
+import type { ShopEvent } from '@north-pane/core/shoplog';
+import { expect } from 'chai';
+import { eventsAfter, mostEvents, recordEvents, shopStateOf } from './db/events';
+import { createJob, findJob, keepRevision, listJobs, saveChanges } from './db/jobs';
+import { upgradeJobs } from './db/upgrade';
+import { type Bench, openBench } from './testing';
+
+const made = (id: string, count = 1): ShopEvent => ({
+  kind: 'made',
+  part: 'panel-a/riser',
+  count,
+  id,
+  at: '2026-05-01T10:00:00.000Z',
+  device: 'phone',
+});
+
+describe('server: the log of the shop', () => {
+  let bench: Bench;
+  before(async () => {
+    bench = await openBench();
+    await createJob(bench.database, { ...defaultJob('harp'), name: 'Shed' });
+  });
+  after(() => bench.close());
+  const send = (path: string, body: unknown, method = 'POST') =>
+    bench.request(path, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } });
+
+  it('takes events once, however often they are sent, and gives them in the order in which they came', async () => {
+    const list = [made('a'), made('b'), made('c')];
+    expect(await (await send('/api/jobs/shed/events', { events: list })).json()).deep.equal({ added: 3 });
+    expect(await (await send('/api/jobs/shed/events', { events: [...list, made('d')] })).json()).deep.equal({
+      added: 1,
+    });
+    const page = (await (await bench.request('/api/jobs/shed/events')).json()) as { events: ShopEvent[]; seq: number };
+    expect(page.events.map(({ id }) => id)).deep.equal(['a', 'b', 'c', 'd']);
+    const later = await (await bench.request(`/api/jobs/shed/events?after=${page.seq}`)).json();
+    expect(later).deep.equal({ events: [], seq: page.seq, more: false });
+    expect((await shopStateOf(bench.database, 'shed')).made).deep.equal({ 'panel-a/riser': 4 });
+  });
+  it('never changes an event that is there', async () => {
+    await send('/api/jobs/shed/events', { events: [made('a', 50)] });
+    expect((await shopStateOf(bench.database, 'shed')).made).deep.equal({ 'panel-a/riser': 4 });
+  });
+  it('refuses what is no event, keeping none of the others, and a job that is not there', async () => {
+    const answer = await send('/api/jobs/shed/events', { events: [made('good'), { kind: 'burnt' }] });
+    expect(answer.status).equal(422);
+    expect(JSON.stringify(await answer.json())).include('1.kind');
+    expect((await shopStateOf(bench.database, 'shed')).made).deep.equal({ 'panel-a/riser': 4 });
+    expect((await send('/api/jobs/nowhere/events', { events: [made('x')] })).status).equal(404);
+    expect((await bench.request('/api/jobs/nowhere/events')).status).equal(404);
+    expect((await bench.request('/api/jobs/shed/events?after=-1')).status).equal(422);
+  });
+  it('keeps what twenty hands at twenty saws send at once: nobody who reads on misses one', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Twenty saws' });
+    const heard: string[] = [];
+    let seq = 0;
+    let sending = true;
+    const read = async () => {
+      while (sending || heard.length < 200) {
+        const page = await eventsAfter(bench.database, id, seq);
+        heard.push(...page.events.map((event) => event.id));
+        seq = page.seq;
+      }
+    };
+    const reading = read();
+    await Promise.all(
+      Array.from({ length: 20 }, async (_, hand) => {
+        for (let piece = 0; piece < 10; piece += 1) await recordEvents(bench.database, id, [made(`${hand}-${piece}`)]);
+      }),
+    );
+    sending = false;
+    await reading;
+    expect(heard).length(200);
+    expect(new Set(heard).size).equal(200);
+  });
+  it('is read in pages', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Long log' });
+    const all = Array.from({ length: mostEvents + 5 }, (_, index) => made(`e${index}`));
+    for (let start = 0; start < all.length; start += 1000)
+      await recordEvents(bench.database, id, all.slice(start, start + 1000));
+    const first = await eventsAfter(bench.database, id, 0);
+    expect([first.events.length, first.more]).deep.equal([mostEvents, true]);
+    const second = await eventsAfter(bench.database, id, first.seq);
+    expect([second.events.length, second.more]).deep.equal([5, false]);
+    expect((await shopStateOf(bench.database, id)).made['panel-a/riser']).equal(mostEvents + 5);
+  });
+  it('tells who listens that something has changed, and ends with the job', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Listened to' });
+    const answer = await bench.request(`/api/jobs/${id}/stream`);
+    expect(answer.headers.get('content-type')).match(/event-stream/);
+    const reader = (answer.body as ReadableStream<Uint8Array>).getReader();
+    let text = '';
+    const until = async (words: RegExp) => {
+      while (!words.test(text)) {
+        const { done, value } = await reader.read();
+        if (done) throw new Error(`ended after ${text}`);
+        text += new TextDecoder().decode(value);
+      }
+    };
+    await until(/event: stands\ndata: \{"version":1,"seq":0\}/);
+    await recordEvents(bench.database, id, [made('heard')]);
+    await until(/data: \{"version":1,"seq":[1-9]\d*\}/);
+    await saveChanges(bench.database, id, 1, changesBetween(document, { ...document, name: 'Renamed' }));
+    await until(/"version":2/);
+    await send(`/api/jobs/${id}`, { name: 'Renamed' }, 'DELETE');
+    await until(/event: gone/);
+    expect((await bench.request('/api/jobs/nowhere/stream')).status).equal(404);
+  });
+});
+
+describe('server: a save that is sent again', () => {
+  let bench: Bench;
+  before(async () => {
+    bench = await openBench();
+  });
+  after(() => bench.close());
+
+  it('is answered again and laid on once, also when another hand has moved on', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Lost answer' });
+    const change = (value: number, from: Job) =>
+      changesBetween(from, withValueAt(from, ['heaters', 'panel-a', 'parameters', 'pitch'], value));
+    const first = await saveChanges(bench.database, id, 1, change(0.08, document), 'mine');
+    expect(first).include({ kind: 'saved', version: 2 });
+    if (first.kind !== 'saved') throw new Error('not saved');
+    await saveChanges(bench.database, id, 2, change(0.07, first.document), 'theirs');
+    const again = await saveChanges(bench.database, id, 1, change(0.08, document), 'mine');
+    expect(again).include({ kind: 'saved', version: 3 });
+    expect(await findJob(bench.database, id)).nested.include({ 'document.heaters.panel-a.parameters.pitch': 0.07 });
+  });
+  it('a revision is kept only of the version that was looked at', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Looked at' });
+    await saveChanges(bench.database, id, 1, changesBetween(document, { ...document, name: 'Moved on' }));
+    expect(await keepRevision(bench.database, id, '', 1)).equal('moved on');
+    expect(await keepRevision(bench.database, id, '', 2)).include({ number: 1 });
+  });
+});
+
+describe('server: the shelf', () => {
+  let bench: Bench;
+  before(async () => {
+    bench = await openBench();
+  });
+  after(() => bench.close());
+  const send = (path: string, body: unknown, method = 'POST') =>
+    bench.request(path, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } });
+  const shelf = async (query = '') =>
+    (await (await bench.request(`/api/jobs${query}`)).json()) as {
+      jobs: { id: string; name: string; gain?: number; updatedAt: string; putAway: boolean }[];
+      more: boolean;
+    };
+  const stored = (file: string) =>
+    readFileSync(join(import.meta.dirname, '../../core/fixtures/document-1', file), 'utf8');
+
+  it('copies a job without what was done of it, and branches one from a revision', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'First' }, [made('x')]);
+    await keepRevision(bench.database, id, 'before');
+    await saveChanges(bench.database, id, 1, changesBetween(document, { ...document, currency: 'kr' }));
+    const copy = (await (await send(`/api/jobs/${id}/copies`, { name: 'Second' })).json()) as { id: string };
+    expect(await findJob(bench.database, copy.id)).nested.include({
+      'document.currency': 'kr',
+      'document.name': 'Second',
+    });
+    expect((await shopStateOf(bench.database, copy.id)).made).deep.equal({});
+    const branch = (await (await send(`/api/jobs/${id}/copies`, { name: 'Third', revision: 1 })).json()) as {
+      id: string;
+    };
+    expect(await findJob(bench.database, branch.id)).nested.include({ 'document.currency': '$' });
+    expect((await send(`/api/jobs/${id}/copies`, { name: ' ' })).status).equal(422);
+    expect((await send(`/api/jobs/${id}/copies`, { name: 'x', revision: 9 })).status).equal(404);
+  });
+  it('puts a job away and fetches it back; deletes it for good only by its name', async () => {
+    expect((await send('/api/jobs/second/away', { away: true })).status).equal(200);
+    expect((await shelf()).jobs.map(({ id }) => id)).not.include('second');
+    expect((await shelf('?away=yes')).jobs.map(({ id, putAway }) => [id, putAway])).deep.equal([['second', true]]);
+    await send('/api/jobs/second/away', { away: false });
+    expect((await shelf()).jobs.map(({ id }) => id)).include('second');
+    expect((await send('/api/jobs/second', { name: 'First' }, 'DELETE')).status).equal(409);
+    expect((await send('/api/jobs/second', { name: 'Second' }, 'DELETE')).status).equal(200);
+    expect((await bench.request('/api/jobs/second')).status).equal(404);
+    expect((await send('/api/jobs/second', { name: 'Second' }, 'DELETE')).status).equal(404);
+    expect((await send('/api/jobs/second/away', { away: true })).status).equal(404);
+  });
+  it('is read page by page, each job once', async () => {
+    for (let index = 0; index < 70; index += 1)
+      await createJob(bench.database, { ...defaultJob('lattice'), name: `Row ${index}` });
+    const seen: string[] = [];
+    let query = '';
+    for (;;) {
+      const { jobs, more } = await shelf(query);
+      seen.push(...jobs.map(({ id }) => id));
+      const last = jobs[jobs.length - 1];
+      if (!more || !last) break;
+      query = `?before=${last.updatedAt}&beforeId=${last.id}`;
+    }
+    expect(new Set(seen).size).equal(seen.length);
+    expect(seen.filter((id) => id.startsWith('row-'))).length(70);
+  });
+  it('works nothing out: a card says what was written with the document', async () => {
+    await bench.database.pool.query(`update jobs set summary = jsonb_set(summary, '{gain}', '77') where id = 'first'`);
+    const { cards } = await listJobs(bench.database, { putAway: false, before: undefined });
+    const card = cards.find(({ id }) => id === 'first') ?? (await shelf('')).jobs.find(({ id }) => id === 'first');
+    const found = await bench.database.pool.query(`select summary ->> 'gain' as gain from jobs where id = 'first'`);
+    expect(found.rows[0]).deep.equal({ gain: '77' });
+    if (card && 'summary' in card) expect(card.summary?.gain).equal(77);
+  });
+  it('stored jobs of version 1 are written anew once, with their shop as events, and readable before that too', async () => {
+    const text = stored('busy-shop.json');
+    await bench.database.pool.query(`insert into jobs (id, document, version) values ('old', $1, 7)`, [text]);
+    await bench.database.pool.query(
+      `insert into revisions (job_id, number, note, document) values ('old', 1, 'then', $1)`,
+      [text],
+    );
+    expect(await findJob(bench.database, 'old')).nested.include({ kind: 'job', 'document.version': 2 });
+    expect((await upgradeJobs(bench.database)).upgraded).equal(1);
+    expect((await upgradeJobs(bench.database)).upgraded).equal(0);
+    const raw = await bench.database.pool.query(
+      `select document ->> 'version' as v, version from jobs where id = 'old'`,
+    );
+    expect(raw.rows[0]).deep.equal({ v: '2', version: 7 });
+    const state = await shopStateOf(bench.database, 'old');
+    expect(state.cuts).length(3);
+    expect(Object.keys(state.steps)).deep.equal(['panel-a/step/drill']);
+    const revision = await bench.request('/api/jobs/old/revisions/1');
+    expect(((await revision.json()) as { document: Job }).document.version).equal(2);
+  });
+  it('a whole document of version 1 is taken in with its shop', async () => {
+    const answer = await send('/api/jobs', { document: JSON.parse(stored('busy-shop.json')) });
+    expect(answer.status).equal(201);
+    const { id } = (await answer.json()) as { id: string };
+    expect((await shopStateOf(bench.database, id)).cuts).length(3);
+  });
+});

@@ -1,0 +1,73 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { sayField } from '@north-pane/core/document';
+import { useHabit } from '../state/habit';
+import { useDocument, useJob } from '../state/job';
+import { type Contested as Field, unsaved } from '../state/sync/machine';
+
+/**
+ * Fields that were set here and stand otherwise on the server: both values, and whose they are. Theirs stands until somebody chooses; all
+ * else goes on being saved meanwhile.
+ */
+export function Contested() {
+  const contested = useJob((state) => state.sync?.contested);
+  const notice = useJob((state) => state.sync?.notice);
+  const offline = useJob((state) => (state.sync?.link === 'lost' ? unsaved(state.sync) : 0));
+  if ((contested?.length ?? 0) === 0 && !notice) return offline > 0 ? <Offline waits={offline} /> : null;
+  return (
+    <Box
+      as="section"
+      role="alert"
+      aria-label="Changed in two places"
+      bg="card"
+      borderBottomWidth="1px"
+      borderLeftWidth="5px"
+      borderColor="ochre"
+      px="4"
+      py="2"
+      maxH="40vh"
+      overflowY="auto"
+      className="no-print"
+    >
+      {notice && <Text>{notice}</Text>}
+      {contested?.map((field) => (
+        <Choose key={JSON.stringify(field.path)} field={field} />
+      ))}
+    </Box>
+  );
+}
+
+function Offline({ waits }: { waits: number }) {
+  return (
+    <Text role="status" bg="card" borderBottomWidth="1px" borderColor="line" px="4" py="2" className="no-print">
+      The server does not answer: {waits === 1 ? '1 edit waits' : `${waits} edits wait`} in this browser and{' '}
+      {waits === 1 ? 'is' : 'are'} sent as soon as it does. Go on working.
+    </Text>
+  );
+}
+
+function Choose({ field }: { field: Field }) {
+  const habit = useHabit();
+  const document = useDocument();
+  const give = useJob((state) => state.give);
+  const { path, yours, theirs, why } = field;
+  const said = sayField(document, { path, before: yours, after: theirs }, habit);
+  const settle = (choice: 'yours' | 'theirs') => () => give({ kind: 'settle', path, choice });
+  return (
+    <Flex align="center" gap="3" rowGap="1" wrap="wrap" py="1">
+      <Text flex="1 1 260px">
+        <b>{said.name}</b>
+        {why
+          ? `: yours, ${said.before}, was not taken: ${why}. It stands at ${said.after}.`
+          : ` was changed by another hand too: yours ${said.before}, theirs ${said.after}.`}
+      </Text>
+      <Flex gap="2">
+        <Button size="sm" variant="outline" onClick={settle('theirs')}>
+          {why ? 'Leave it' : 'Take theirs'}: {said.after}
+        </Button>
+        <Button size="sm" variant="solid" onClick={settle('yours')}>
+          Keep mine: {said.before}
+        </Button>
+      </Flex>
+    </Flex>
+  );
+}

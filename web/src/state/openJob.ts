@@ -1,0 +1,43 @@
+import { useEffect, useState } from 'react';
+import { useJob } from './job';
+import { type Driver, driveJob, openJobHere } from './sync/driver';
+
+/**
+ * Opens a job in this window for as long as it is looked at: its machine runs, other hands are heard, and what waits goes on being sent.
+ *
+ * @returns why it cannot be opened
+ */
+export function useOpened(id: string): string | undefined {
+  const [failed, setFailed] = useState<{ id: string; words: string } | undefined>(undefined);
+  useEffect(() => {
+    let driver: Driver | undefined;
+    let left = false;
+    openJobHere(id).then(
+      ({ tab, state, inputs, tidyUp }) => {
+        if (left) return;
+        const { open } = useJob.getState();
+        const give = (input: (typeof inputs)[number]) => {
+          // What comes late for a job that was left is nobody's.
+          if (useJob.getState().id === id) useJob.getState().give(input);
+        };
+        driver = driveJob(id, tab, give, (trouble) => useJob.setState({ trouble }));
+        open(id, state, driver.run);
+        setFailed(undefined);
+        driver.run([{ kind: 'lay by' }], state);
+        for (const input of inputs) give(input);
+        void driver.laid().then(tidyUp);
+      },
+      (error: unknown) => {
+        if (!left) setFailed({ id, words: error instanceof Error ? error.message : String(error) });
+      },
+    );
+    return () => {
+      left = true;
+      // What has just been set goes off at once; its answer is asked for again when the job is opened next.
+      if (useJob.getState().id === id) useJob.getState().give({ kind: 'due' });
+      driver?.close();
+      if (useJob.getState().id === id) useJob.getState().close();
+    };
+  }, [id]);
+  return failed?.id === id ? failed.words : undefined;
+}

@@ -1,0 +1,505 @@
+import {
+  type Change,
+  changesBetween,
+  type FieldPath,
+  inverse,
+  type Job,
+  layEdits,
+  same,
+  setFields,
+  sharing,
+  valueAtPath,
+  withValueAt,
+} from '@north-pane/core/document';
+import type { ShopEvent } from '@north-pane/core/shoplog';
+
+/** A document as the server has it. */
+export interface Stored {
+  version: number;
+  document: Job;
+}
+
+/** One thing that was done to the design, to be taken back as one. */
+export interface Entry {
+  edits: readonly Change[];
+}
+
+/** A field that was set here and that stands otherwise on the server: both values are kept until somebody chooses. */
+export interface Contested {
+  path: (string | number)[];
+  yours: unknown;
+  theirs: unknown;
+  /** Why the server would not take it; where left out, another hand has changed it. */
+  why?: string;
+}
+
+/** A save on its way. Its id stays the same however often it is sent. */
+export interface Sent {
+  save: string;
+  base: number;
+  changes: Change[];
+}
+
+/** What one window knows of a job, and what of it the server has not got yet. Plain data: it is laid by as it is. */
+export interface Sync {
+  base: Stored;
+  sent: Sent | undefined;
+  /** What is shown: what the server has, with what is on its way and what waits. */
+  document: Job;
+  contested: readonly Contested[];
+  past: readonly Entry[];
+  future: readonly Entry[];
+  /** The document before the drag that is under way. */
+  dragFrom: Job | undefined;
+  /** What was done in the shop, as far as it was heard of here. */
+  log: readonly ShopEvent[];
+  /** How far the server's log was heard. */
+  seq: number;
+  /** Ids of events that the server has not answered for. */
+  outbox: readonly string[];
+  logging: boolean;
+  /** A newer version that was heard of and not fetched, and a longer log. */
+  behind: { version: number; seq: number };
+  fetching: boolean;
+  hearing: boolean;
+  /** Whether the server answered last. */
+  link: 'open' | 'lost';
+  /** Tries since the server answered last. */
+  tries: number;
+  /** A wait is under way, after which it is tried again. */
+  waiting: boolean;
+  /** Numbers the saves of this window. */
+  saves: number;
+  /** What is said of the last undo where it could not take everything back, or of what the server refused. */
+  notice: string | undefined;
+}
+
+export type Input =
+  | { kind: 'edit'; fields: readonly { path: FieldPath; value: unknown }[] }
+  | { kind: 'begin drag' }
+  | { kind: 'end drag' }
+  | { kind: 'undo' }
+  | { kind: 'redo' }
+  | { kind: 'record'; events: readonly ShopEvent[] }
+  | { kind: 'settle'; path: readonly (string | number)[]; choice: 'yours' | 'theirs' }
+  /** The wait is over, or it is not to be waited for. */
+  | { kind: 'due' }
+  | { kind: 'saved'; save: string; stored: Stored }
+  | { kind: 'clashed'; save: string; stored: Stored }
+  | { kind: 'refused'; save: string; why: string }
+  | { kind: 'unanswered'; what: 'save' | 'log' | 'fetch' | 'hear' }
+  | { kind: 'logged'; ids: readonly string[] }
+  | { kind: 'log refused'; ids: readonly string[]; why: string }
+  | { kind: 'stands'; version: number; seq: number }
+  | { kind: 'fetched'; stored: Stored }
+  | { kind: 'heard'; events: readonly ShopEvent[]; seq: number; more: boolean }
+  /** What another window of this browser laid by and can send no more. */
+  | { kind: 'adopt'; orphan: Sync };
+
+export type Effect =
+  | { kind: 'send'; sent: Sent }
+  | { kind: 'log'; events: readonly ShopEvent[] }
+  | { kind: 'fetch' }
+  | { kind: 'hear'; after: number }
+  /** Lays the state by in the browser, before anything is sent. */
+  | { kind: 'lay by' }
+  /** `due` after so many ms. */
+  | { kind: 'wait'; ms: number };
+
+export interface Step {
+  state: Sync;
+  effects: Effect[];
+}
+
+/** ms of quiet before an edit is sent. */
+export const quiet = 250;
+/** ms before the first try after an answer that did not come; each further one twice as long. */
+const firstRetry = 1000;
+const longestRetry = 30_000;
+/** Entries of the history that are kept. */
+export const mostUndo = 200;
+/** Events in one message. */
+const mostLogged = 500;
+
+export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq: number }): Sync {
+  return {
+    base,
+    sent: undefined,
+    document: base.document,
+    contested: [],
+    past: [],
+    future: [],
+    dragFrom: undefined,
+    log: log.events,
+    seq: log.seq,
+    outbox: [],
+    logging: false,
+    behind: { version: base.version, seq: log.seq },
+    fetching: false,
+    hearing: false,
+    link: 'open',
+    tries: 0,
+    waiting: false,
+    saves: 0,
+    notice: undefined,
+  };
+}
+
+/** A state that was laid by, in a window that has nothing under way any more. */
+export function revive(laidBy: Sync): Sync {
+  return { ...laidBy, dragFrom: undefined, logging: false, fetching: false, hearing: false, waiting: false, tries: 0 };
+}
+
+/** What the server will have once what is on its way has arrived. */
+function onTheWay({ base, sent }: Sync): Job {
+  return sent ? layEdits(base.document, sent.changes).document : base.document;
+}
+
+/** What is set here and neither on the server nor on its way. */
+export function waitingChanges(state: Sync): Change[] {
+  return state.document === state.base.document ? [] : changesBetween(onTheWay(state), state.document);
+}
+
+/** How many edits and events the server has not answered for: what is lost with this browser. */
+export function unsaved(state: Sync): number {
+  return waitingChanges(state).length + (state.sent?.changes.length ?? 0) + state.outbox.length;
+}
+
+/** What the machine asks of the world: both are functions without a memory. */
+export interface Rules {
+  /** Makes the ids of saves of this window, by their number. */
+  saveId(number: number): string;
+  /** What is wrong with a document as a whole, in words; nothing where it is sound. */
+  trouble(document: Job): string | undefined;
+}
+
+/**
+ * One step of the machine: what comes in, what is known then, and what is to be done. Without a clock and without a network; the same
+ * inputs give the same state.
+ */
+export function step(state: Sync, input: Input, rules: Rules): Step {
+  const next = moved(state, input, rules);
+  const lays = next !== state && laidParts.some((part) => next[part] !== state[part]);
+  const driven = drive(next, input, rules);
+  return {
+    state: driven.state,
+    effects: [...(lays || driven.lays ? [{ kind: 'lay by' } as const] : []), ...driven.effects],
+  };
+}
+
+/** What of a state outlives its window. */
+const laidParts = ['base', 'sent', 'document', 'contested', 'past', 'future', 'log', 'outbox', 'seq'] as const;
+
+function moved(state: Sync, input: Input, rules: Rules): Sync {
+  switch (input.kind) {
+    case 'edit':
+      return edited(state, input.fields);
+    case 'begin drag':
+      return state.dragFrom ? state : { ...state, dragFrom: state.document };
+    case 'end drag':
+      return dragEnded(state);
+    case 'undo':
+      return takenBack(state, 'past', rules);
+    case 'redo':
+      return takenBack(state, 'future', rules);
+    case 'record': {
+      const known = new Set(state.log.map(({ id }) => id));
+      const fresh = input.events.filter(({ id }) => !known.has(id));
+      return fresh.length === 0
+        ? state
+        : { ...state, log: [...state.log, ...fresh], outbox: [...state.outbox, ...fresh.map(({ id }) => id)] };
+    }
+    case 'settle':
+      return settled(state, input.path, input.choice, rules);
+    case 'due':
+      return { ...state, waiting: false };
+    case 'saved':
+      if (state.sent?.save !== input.save) return state;
+      return answered(rebased({ ...state, sent: undefined }, input.stored, waitingChanges(state), rules));
+    case 'clashed':
+      if (state.sent?.save !== input.save) return state;
+      // Nothing of it was written: all of it is laid on what the server has now, but for what is contested.
+      return answered(
+        rebased(
+          { ...state, sent: undefined },
+          input.stored,
+          changesBetween(state.base.document, state.document),
+          rules,
+        ),
+      );
+    case 'refused':
+      if (state.sent?.save !== input.save) return state;
+      return answered(refused(state, state.sent, input.why, rules));
+    case 'unanswered':
+      return {
+        ...state,
+        link: 'lost',
+        tries: state.tries + 1,
+        ...(input.what === 'log' ? { logging: false } : {}),
+        ...(input.what === 'fetch' ? { fetching: false } : {}),
+        ...(input.what === 'hear' ? { hearing: false } : {}),
+      };
+    case 'logged': {
+      const gone = new Set(input.ids);
+      return answered({ ...state, logging: false, outbox: state.outbox.filter((id) => !gone.has(id)) });
+    }
+    case 'log refused': {
+      const gone = new Set(input.ids);
+      return answered({
+        ...state,
+        logging: false,
+        outbox: state.outbox.filter((id) => !gone.has(id)),
+        log: state.log.filter(({ id }) => !gone.has(id)),
+        notice: `The server did not take what was done in the shop: ${input.why}`,
+      });
+    }
+    case 'stands':
+      return answered({
+        ...state,
+        behind: {
+          version: Math.max(state.behind.version, input.version),
+          seq: Math.max(state.behind.seq, input.seq),
+        },
+      });
+    case 'fetched': {
+      const done = answered({ ...state, fetching: false });
+      // What is on its way would be laid on twice: its answer brings what is newest.
+      if (state.sent || input.stored.version <= state.base.version) return done;
+      return rebased(done, input.stored, waitingChanges(state), rules);
+    }
+    case 'heard': {
+      const known = new Set(state.log.map(({ id }) => id));
+      const fresh = input.events.filter(({ id }) => !known.has(id));
+      const there = new Set(input.events.map(({ id }) => id));
+      const seq = Math.max(state.seq, input.seq);
+      return answered({
+        ...state,
+        hearing: false,
+        seq,
+        behind: { ...state.behind, seq: Math.max(state.behind.seq, input.more ? input.seq + 1 : input.seq) },
+        log: fresh.length > 0 ? [...state.log, ...fresh] : state.log,
+        outbox: state.outbox.some((id) => there.has(id)) ? state.outbox.filter((id) => !there.has(id)) : state.outbox,
+      });
+    }
+    case 'adopt':
+      return adopted(state, input.orphan, rules);
+    default:
+      return input satisfies never;
+  }
+}
+
+/** The server answered. */
+function answered(state: Sync): Sync {
+  return state.link === 'open' && state.tries === 0 ? state : { ...state, link: 'open', tries: 0 };
+}
+
+/** What is to be done in a state: at most one thing of each kind is under way at a time. */
+function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean } {
+  let next = state;
+  const effects: Effect[] = [];
+  let lays = false;
+  const wait = (ms: number) => {
+    if (next.waiting) return;
+    next = { ...next, waiting: true };
+    effects.push({ kind: 'wait', ms });
+  };
+  const lost = next.link === 'lost';
+  if (lost && input.kind !== 'due') {
+    if (input.kind === 'unanswered' || unsaved(next) > 0) wait(retryAfter(next.tries));
+    return { state: next, effects, lays };
+  }
+  if (next.outbox.length > 0 && !next.logging) {
+    const pending = new Set(next.outbox.slice(0, mostLogged));
+    next = { ...next, logging: true };
+    effects.push({ kind: 'log', events: next.log.filter(({ id }) => pending.has(id)) });
+  }
+  if (next.sent) {
+    // On its way already, but for a try that was not answered or a window that was opened anew.
+    if (input.kind === 'due') effects.push({ kind: 'send', sent: next.sent });
+  } else if (!next.dragFrom) {
+    const changes = waitingChanges(next);
+    if (changes.length > 0 && input.kind === 'due') {
+      const sent = { save: rules.saveId(next.saves), base: next.base.version, changes };
+      next = { ...next, sent, saves: next.saves + 1 };
+      lays = true;
+      effects.push({ kind: 'send', sent });
+    } else if (changes.length > 0) wait(quiet);
+  }
+  if (!next.sent && !next.fetching && next.behind.version > next.base.version) {
+    next = { ...next, fetching: true };
+    effects.push({ kind: 'fetch' });
+  }
+  if (!next.hearing && next.behind.seq > next.seq) {
+    next = { ...next, hearing: true };
+    effects.push({ kind: 'hear', after: next.seq });
+  }
+  return { state: next, effects, lays };
+}
+
+function retryAfter(tries: number): number {
+  return Math.min(longestRetry, firstRetry * 2 ** Math.max(0, tries - 1));
+}
+
+function edited(state: Sync, fields: readonly { path: FieldPath; value: unknown }[]): Sync {
+  const { document, edits } = setFields(state.document, fields);
+  if (edits.length === 0) return state;
+  const decided = new Set(edits.map(({ path }) => JSON.stringify(path)));
+  return {
+    ...state,
+    document,
+    notice: undefined,
+    // Who sets the field anew has chosen.
+    contested: kept(state.contested, ({ path }) => !decided.has(JSON.stringify(path))),
+    ...(state.dragFrom ? {} : { past: [...state.past, { edits }].slice(-mostUndo), future: [] }),
+  };
+}
+
+/** The same list where nothing goes. */
+function kept<T>(list: readonly T[], stays: (one: T) => boolean): readonly T[] {
+  return list.every(stays) ? list : list.filter(stays);
+}
+
+/** A drag is one entry, of what it came to; one that came back is none. */
+function dragEnded(state: Sync): Sync {
+  const { dragFrom } = state;
+  if (!dragFrom) return state;
+  const edits = changesBetween(dragFrom, state.document);
+  return {
+    ...state,
+    dragFrom: undefined,
+    ...(edits.length > 0 ? { past: [...state.past, { edits }].slice(-mostUndo), future: [] } : {}),
+  };
+}
+
+/**
+ * Takes one's own last edit back, or lays it on again: on the document as it is now, path by path. A path that somebody has changed since
+ * is left as it is, and said.
+ */
+function takenBack(state: Sync, from: 'past' | 'future', rules: Rules): Sync {
+  const to = from === 'past' ? 'future' : 'past';
+  const entry = from === 'past' ? state[from][state[from].length - 1] : state[from][0];
+  if (!entry || state.dragFrom) return state;
+  const wanted = from === 'past' ? inverse(entry.edits) : entry.edits;
+  const { document, laid, left } = layEdits(state.document, wanted);
+  // What is laid back makes a sound job only with the rest of it: else it stays as it is.
+  const sound = laid.length > 0 && rules.trouble(document) === undefined;
+  const kept = sound ? (from === 'past' ? inverse(laid) : laid) : [];
+  return {
+    ...state,
+    document: sound ? document : state.document,
+    [from]: from === 'past' ? state.past.slice(0, -1) : state.future.slice(1),
+    [to]:
+      kept.length === 0
+        ? state[to]
+        : to === 'future'
+          ? [{ edits: kept }, ...state.future]
+          : [...state.past, { edits: kept }],
+    notice: left.length > 0 || !sound ? 'Somebody has changed this since: it was left as it is now.' : undefined,
+  };
+}
+
+/** What the server has now, with changes of one's own laid on it; what stands otherwise there is contested, and theirs is shown. */
+function rebased(state: Sync, { version, document: theirs }: Stored, mine: readonly Change[], rules: Rules): Sync {
+  const stored: Stored = { version, document: sharing(state.document, theirs) };
+  const { document, left } = layEdits(stored.document, mine);
+  const fields = left.map(
+    ({ path, after }): Contested => ({ path, yours: after, theirs: valueAtPath(stored.document, path) }),
+  );
+  const again = new Set(fields.map(({ path }) => JSON.stringify(path)));
+  const older = state.contested
+    .filter(({ path }) => !again.has(JSON.stringify(path)))
+    .map((one) => ({ ...one, theirs: valueAtPath(stored.document, one.path) }))
+    .filter(({ yours, theirs }) => !same(yours, theirs));
+  const why = mine.length > left.length ? rules.trouble(document) : undefined;
+  const sound = why === undefined;
+  const contested = [
+    ...older,
+    ...fields,
+    // Each field fits by itself and all together make no job: theirs stands, and each is asked about.
+    ...(sound
+      ? []
+      : mine
+          .filter((change) => !left.includes(change))
+          .map(({ path, after }) => ({
+            path,
+            yours: after,
+            theirs: valueAtPath(stored.document, path),
+            why,
+          }))),
+  ];
+  const shown = sound ? document : stored.document;
+  return {
+    ...state,
+    base: stored,
+    behind: { ...state.behind, version: Math.max(state.behind.version, stored.version) },
+    document: sharing(state.document, shown),
+    contested: contested.length === 0 && state.contested.length === 0 ? state.contested : contested,
+    ...draggedOn(state, stored, contested),
+  };
+}
+
+/** What a window that is gone had not got onto the server, laid on what this one has. */
+function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
+  const mine = changesBetween(orphan.base.document, orphan.document);
+  const { document, left } = layEdits(state.document, mine);
+  const why = mine.length > left.length ? rules.trouble(document) : undefined;
+  const asked = why === undefined ? left : mine;
+  const fields = asked.map(
+    ({ path, after }): Contested => ({
+      path,
+      yours: after,
+      theirs: valueAtPath(state.document, path),
+      ...(why === undefined ? {} : { why }),
+    }),
+  );
+  const pending = new Set(orphan.outbox);
+  const known = new Set(state.log.map(({ id }) => id));
+  const events = orphan.log.filter(({ id }) => pending.has(id) && !known.has(id));
+  return {
+    ...state,
+    document: why === undefined ? document : state.document,
+    contested: [...state.contested, ...orphan.contested, ...fields],
+    log: [...state.log, ...events],
+    outbox: [...state.outbox, ...events.map(({ id }) => id)],
+  };
+}
+
+/** A drag goes on from what it found, on what is there now: what is contested was not its doing. */
+function draggedOn(state: Sync, stored: Stored, contested: readonly Contested[]): Partial<Sync> {
+  if (!state.dragFrom) return {};
+  const asked = new Set(contested.map(({ path }) => JSON.stringify(path)));
+  const mine = changesBetween(state.base.document, state.dragFrom).filter(
+    ({ path }) => !asked.has(JSON.stringify(path)),
+  );
+  return { dragFrom: layEdits(stored.document, mine).document };
+}
+
+/** The server does not take a save: what was in it is taken off again, kept, and asked about; what was done since stays. */
+function refused(state: Sync, sent: Sent, why: string, rules: Rules): Sync {
+  const next = rebased({ ...state, sent: undefined }, state.base, waitingChanges(state), rules);
+  const asked = sent.changes.map(
+    ({ path, after }): Contested => ({ path, yours: after, theirs: valueAtPath(state.base.document, path), why }),
+  );
+  // A field that was set again since is asked about by its later value.
+  const later = new Set(next.contested.map(({ path }) => JSON.stringify(path)));
+  const contested = [...next.contested, ...asked.filter(({ path }) => !later.has(JSON.stringify(path)))];
+  return { ...next, contested, ...draggedOn(state, state.base, contested) };
+}
+
+function settled(state: Sync, path: readonly (string | number)[], choice: 'yours' | 'theirs', rules: Rules): Sync {
+  const key = JSON.stringify(path);
+  const one = state.contested.find((field) => JSON.stringify(field.path) === key);
+  if (!one) return state;
+  const rest = { ...state, contested: state.contested.filter((field) => field !== one) };
+  if (choice === 'theirs') return rest;
+  let document: Job;
+  try {
+    document = withValueAt(state.document, one.path, one.yours);
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { ...rest, notice: 'What it was a part of is gone.' };
+  }
+  const why = rules.trouble(document);
+  if (why !== undefined) return { ...state, notice: `It does not go with the rest: ${why}.` };
+  return edited(rest, [{ path: one.path, value: one.yours }]);
+}

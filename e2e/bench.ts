@@ -5,6 +5,8 @@ import { test as base, expect, type Page } from '@playwright/test';
 interface Watch {
   /** HTTP statuses that this journey provokes on purpose; Chromium logs each as an error. */
   provoke(...statuses: number[]): void;
+  /** The network is cut on purpose: requests that do not get through are no fault. */
+  cutOff(): void;
 }
 
 /** Every journey fails on a console error or a broken page, but for the statuses it provokes on purpose. */
@@ -13,6 +15,7 @@ export const test = base.extend<{ watch: Watch }>({
     async ({ page }, use) => {
       const forgiven = new Set<number>();
       const errors: string[] = [];
+      let cut = false;
       page.on('console', (message) => {
         if (message.type() === 'error' || message.type() === 'warning') errors.push(message.text());
       });
@@ -21,9 +24,13 @@ export const test = base.extend<{ watch: Watch }>({
         provoke: (...statuses) => {
           for (const status of statuses) forgiven.add(status);
         },
+        cutOff: () => {
+          cut = true;
+        },
       });
       const left = errors.filter((text) => {
         const status = /status of (\d{3})/.exec(text)?.[1];
+        if (cut && /net::ERR_/.test(text)) return false;
         return !(status && forgiven.has(Number(status)));
       });
       expect(left).toEqual([]);
@@ -78,6 +85,41 @@ export async function storedShop(page: Page, id: string) {
 /** Waits until everything that was changed is on the server. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.locator('header').getByText(/, saved$/)).toBeVisible();
+}
+
+/** Opens the shelf and looks along it, page by page, until a job is seen. */
+export async function onShelf(page: Page, name: string) {
+  await page.goto('/');
+  const heading = page.getByRole('heading', { name, exact: true });
+  const more = page.getByRole('button', { name: 'More jobs' });
+  await expect(page.getByRole('article').first()).toBeVisible();
+  while ((await heading.count()) === 0 && (await more.count()) > 0) {
+    const before = await page.getByRole('article').count();
+    await more.click();
+    await expect.poll(() => page.getByRole('article').count()).toBeGreaterThan(before);
+  }
+  await expect(heading).toBeVisible();
+  return heading;
+}
+
+/** Another hand sets a field while this window is off the network; then both are on it again. */
+export async function whileAway(
+  page: Page,
+  id: string,
+  theirs: (other: Page) => Promise<void>,
+  mine: () => Promise<void>,
+) {
+  const browser = page.context().browser();
+  if (!browser) throw new Error('no browser');
+  await page.waitForTimeout(1500);
+  await page.context().setOffline(true);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(`/jobs/${id}/size`);
+  await theirs(other);
+  await saved(other);
+  await other.context().close();
+  await mine();
+  await page.context().setOffline(false);
 }
 
 /** Opens a section of the bench that lies folded. */

@@ -1,12 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { beginJob, expect, saved, slate, stored, test } from './bench';
+import { beginJob, expect, onShelf, saved, slate, stored, test } from './bench';
 
 const readings = readFileSync(join(import.meta.dirname, '../demo/readings/gannet-reach.csv'), 'utf8');
 
 test('from the shelf to a verdict: the demo is changed, cut, measured and judged', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('heading', { name: 'Gannet Reach showers' }).click();
+  await (await onShelf(page, 'Gannet Reach showers')).click();
   await expect(page).toHaveURL(/\/jobs\/gannet-reach-showers\/size$/);
   const gain = await slate(page, /^gain at/).textContent();
   await expect(page.getByRole('group', { name: 'Risers' }).getByText('10', { exact: true })).toBeVisible();

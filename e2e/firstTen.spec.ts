@@ -23,7 +23,7 @@ test('a job begins at its place, in its money, and looks the right way', async (
   expect(document.site).toMatchObject({
     latitude: -40.9,
     longitude: 172.9,
-    standing: { aim: 0, tilts: [{ tilt: 41 }] },
+    standing: { aim: 0, tilts: { 'tilt-a': { tilt: 41 } } },
   });
   expect(document.site).not.toHaveProperty('unnamed');
 });

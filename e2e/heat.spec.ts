@@ -133,7 +133,7 @@ test('a bond test by hand is laid over what was built and not over what is drawn
   await saved(page);
   const { document } = await stored(page, id);
   expect(document).toMatchObject({
-    asBuilt: [{ path: ['heaters', 'panel-a', 'known'], value: { bond: { kind: 'measured' } } }],
+    asBuilt: { '/heaters/panel-a/known': { value: { bond: { kind: 'measured' } } } },
   });
   expect(document.heaters['panel-a']).not.toHaveProperty('known');
   await page.getByRole('button', { name: 'Take off: Bond of tube and plate' }).click();

@@ -161,7 +161,7 @@ test('the list of keys tells what the thing in hand takes, and is there on the s
   await page.keyboard.press('Shift+?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('flip units');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByRole('button', { name: 'Keys', exact: true }).click();
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
   await beginJob(page, 'In hand', 'place');

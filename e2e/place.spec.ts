@@ -159,7 +159,10 @@ test('aim and tilt turn by hand, by keys and by typing, and the sentence follows
   await expect(page.getByRole('alert')).toContainText('Tilt is 0 to 90.');
   await page.keyboard.press('Escape');
   await saved(page);
-  expect((await stored(page, id)).document.site.standing).toMatchObject({ aim: 145, tilts: [{ tilt: 45 }] });
+  expect((await stored(page, id)).document.site.standing).toMatchObject({
+    aim: 145,
+    tilts: { 'tilt-a': { tilt: 45 } },
+  });
 });
 
 test('the schools stand side by side, one is taken, and months that matter have a best of their own', async ({

@@ -1,11 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { expect, saved, slate, test } from './bench';
+import { expect, onShelf, saved, slate, test } from './bench';
 
 test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is forecast, the notebook agrees, templates are printed', async ({
   page,
 }) => {
-  await page.goto('/');
-  await page.getByRole('heading', { name: 'Juniper Draw wash-down' }).click();
+  await (await onShelf(page, 'Juniper Draw wash-down')).click();
   await expect(page).toHaveURL(/\/jobs\/juniper-draw-wash-down\/size$/);
   const profile = page.getByTestId('plan');
   await expect(profile.getByText(/back stud 4′/)).toBeVisible();

@@ -1,4 +1,4 @@
-import { beginJob, expect, saved, stored, test } from './bench';
+import { beginJob, expect, saved, stored, test, whileAway } from './bench';
 
 test('an unknown job, station and address each say so and lead back', async ({ page, watch }) => {
   watch.provoke(404);
@@ -26,14 +26,16 @@ test('two windows on different fields both stand', async ({ page, context }) => 
   await expect(page.getByLabel('Aim, ° from north')).toHaveValue('200');
 });
 
-test('two windows on the same field: asked, and the choice stands', async ({ page, context, watch }) => {
+test('two windows on the same field: asked, and the choice stands', async ({ page, watch }) => {
   watch.provoke(409);
+  watch.cutOff();
   const id = await beginJob(page, 'Same field');
-  const other = await context.newPage();
-  await other.goto(`/jobs/${id}/size`);
-  await other.getByRole('button', { name: 'One less: Risers' }).click();
-  await saved(other);
-  await page.getByRole('button', { name: 'One more: Risers' }).click();
+  await whileAway(
+    page,
+    id,
+    (other) => other.getByRole('button', { name: 'One less: Risers' }).click(),
+    () => page.getByRole('button', { name: 'One more: Risers' }).click(),
+  );
   const asked = page.getByRole('alert', { name: 'Changed in two places' });
   await expect(asked).toContainText('Risers was changed by another hand too: yours 13, theirs 11.');
   await asked.getByRole('button', { name: 'Keep mine: 13' }).click();

@@ -212,7 +212,7 @@ describe('job: figures', () => {
     );
   });
   it('count what has no price apart from the cost', () => {
-    const bare = wholeFigures({ ...job, shop: { ...job.shop, prices: {}, sold: [] } });
+    const bare = wholeFigures({ ...job, shop: { ...job.shop, prices: {}, sold: {} } });
     expect(bare.cost).equal(0);
     expect(bare.unpriced.length).above(5);
   });

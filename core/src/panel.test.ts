@@ -142,7 +142,7 @@ describe('job: how a panel shares its water', () => {
   const open = openJob(harp());
   const figures = evaluateOpen(open);
   const checkOf = (job: typeof open) => {
-    const { design } = given(job.heaters['panel-a']);
+    const { design } = given(job.panels[0]);
     const work = given(evaluateOpen(job).perHeater[0]?.work);
     return waterCheck(design.thermal as PlateModel, design.hydraulic as ManifoldModel, {
       ...work,

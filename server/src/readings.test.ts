@@ -6,7 +6,7 @@ import type { Reading, Sensors } from '@north-pane/core/proof';
 import { expect } from 'chai';
 import pg from 'pg';
 import { createJob } from './db/jobs';
-import { writeReadings } from './db/readings';
+import { sourcesWithReadings, writeReadings } from './db/readings';
 import { type Bench, emptyDatabase, openBench, readingMapping } from './testing';
 
 const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
@@ -49,7 +49,7 @@ describe('server: readings', () => {
     };
   };
   const count = async (source: string) => {
-    const found = await (await bench.client.api.jobs[':id'].readings.$get({ param: { id: 'shed' } })).json();
+    const found = await (await bench.client.api.jobs[':id'].readings.$get({ param: { id: 'shed' }, query: {} })).json();
     return (found as { name: string; count: number }[]).find((one) => one.name === source)?.count ?? 0;
   };
   const one: Reading = {
@@ -68,9 +68,26 @@ describe('server: readings', () => {
       body: JSON.stringify({ reading, sensors }),
     });
 
+  it('gives them page by page, the newest first to come, each once', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Page by page' });
+    const all = Array.from({ length: 7 }, (_, hour): Reading => ({ ...one, time: one.time + hour * 3_600_000 }));
+    await writeReadings(bench.database, { jobId: id, source: 'shed', sensors, readings: all, dryRun: false });
+    const page = async (before?: number) =>
+      (await sourcesWithReadings(bench.database, id, 3, before))[0]?.readings ?? [];
+    const newest = await page();
+    const older = await page(newest[0]?.time);
+    const oldest = await page(older[0]?.time);
+    expect([...oldest, ...older, ...newest]).deep.equal(all);
+    expect(await page(oldest[0]?.time)).deep.equal([]);
+    const asked = await bench.request(`/api/jobs/${id}/readings?before=${all[2]?.time}`);
+    expect(((await asked.json()) as { readings: Reading[]; count: number }[])[0]).deep.include({ count: 7 });
+    expect((await bench.request(`/api/jobs/${id}/readings?before=yesterday`)).status).equal(422);
+  });
   it('keeps one by hand, word for the sky and all, and gives it back', async () => {
     expect((await post(one)).status).equal(201);
-    const found = (await (await bench.client.api.jobs[':id'].readings.$get({ param: { id: 'shed' } })).json()) as {
+    const found = (await (
+      await bench.client.api.jobs[':id'].readings.$get({ param: { id: 'shed' }, query: {} })
+    ).json()) as {
       readings: Reading[];
     }[];
     expect(found[0]?.readings).deep.equal([one]);

@@ -31,7 +31,7 @@ describe('server: what was kept is taken back', () => {
   const write = (source: string, readings: Reading[], taken = sensors, jobId = 'shed') =>
     writeReadings(bench.database, { jobId, source, sensors: taken, readings, dryRun: false });
   const sources = async (id = 'shed') =>
-    (await (await bench.client.api.jobs[':id'].readings.$get({ param: { id } })).json()) as {
+    (await (await bench.client.api.jobs[':id'].readings.$get({ param: { id }, query: {} })).json()) as {
       name: string;
       count: number;
       readings: Reading[];

@@ -27,11 +27,16 @@ export interface SourceWithReadings {
   readings: Reading[];
 }
 
-/** Every source of a job by its name, with the newest `limit` readings of each. */
+/**
+ * Every source of a job by its name, with the newest `limit` readings of each.
+ *
+ * @param before ms since 1970: the page ends there, for those who read on backward
+ */
 export async function sourcesWithReadings(
   database: Database,
   jobId: string,
   limit: number,
+  before?: number,
 ): Promise<SourceWithReadings[]> {
   const rows = await database.orm
     .select({ id: sources.id, name: sources.name, sensors: sources.sensors, count: count(readings.time) })
@@ -48,7 +53,7 @@ export async function sourcesWithReadings(
       const main = sets.reduce((most, one) => (one.count > most.count ? one : most));
       const parts = await Promise.all(
         sets.map(async (one) => {
-          const list = await sourceReadings(database, one.id, limit);
+          const list = await sourceReadings(database, one.id, limit, before);
           return one === main ? list : list.map((reading): Reading => ({ ...reading, sensors: one.sensors }));
         }),
       );
@@ -65,7 +70,7 @@ export async function sourcesWithReadings(
 }
 
 /** Readings of one source, the newest `limit` of them, in order of time. */
-async function sourceReadings({ orm }: Database, sourceId: number, limit: number): Promise<Reading[]> {
+async function sourceReadings({ orm }: Database, sourceId: number, limit: number, before?: number): Promise<Reading[]> {
   const rows = await orm.execute<{ time: Date } & Record<Quantity, number | null>>(sql`
     select * from (
       select ${readings.time} as time, ${sql.join(
@@ -76,7 +81,7 @@ async function sourceReadings({ orm }: Database, sourceId: number, limit: number
         sql`, `,
       )}
       from ${readings} join ${channels} on ${channels.id} = ${readings.channelId}
-      where ${channels.sourceId} = ${sourceId}
+      where ${channels.sourceId} = ${sourceId}${before === undefined ? sql`` : sql` and ${readings.time} < ${new Date(before)}`}
       group by ${readings.time} order by ${readings.time} desc limit ${limit}
     ) newest order by time`);
   return rows.rows.flatMap((row): Reading[] => {

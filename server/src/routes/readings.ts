@@ -39,6 +39,8 @@ const readingSchema = z
 const source = z.string().trim().min(1, 'Name where the readings come from.').max(80);
 /** ms since 1970, as an address writes it. */
 const moment = z.coerce.number().int().min(0).max(4e12);
+/** A page of readings: those before a moment, the newest of them first to come. */
+const pageQuery = z.strictObject({ before: moment.optional() });
 /** Which readings are meant: all of a name, or those between two moments. */
 const meant = z
   .strictObject({ source, from: moment.optional(), to: moment.optional() })
@@ -70,10 +72,13 @@ function reportOf(file: ReadFile, report: WriteReport, kept: boolean) {
 
 export function readingRoutes(database: Database, report: (error: unknown) => void) {
   return new Hono()
-    .get('/:id/readings', async (context) => {
+    .get('/:id/readings', asked(pageQuery), async (context) => {
       const id = context.req.param('id');
       if (!(await findJobZone(database, id))) return context.json(noJob(id), 404);
-      return context.json(await sourcesWithReadings(database, id, readingLimit), 200);
+      return context.json(
+        await sourcesWithReadings(database, id, readingLimit, context.req.valid('query').before),
+        200,
+      );
     })
     .post('/:id/readings', limitBody(1), body(oneBody), async (context) => {
       const id = context.req.param('id');

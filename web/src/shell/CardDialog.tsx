@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { type FormEvent, useId, useState } from 'react';
 import { Frame } from '../parts/Frame';
 import { answered, api, queries } from '../state/api';
-import type { CardAction, CardOf } from './CardMenu';
+import type { CardAction, CardOf } from './card';
 
 const asks = {
   copy: {

@@ -3,19 +3,9 @@ import { useMutation } from '@tanstack/react-query';
 import { lazy, Suspense, useState } from 'react';
 import { TextButton } from '../parts/TextButton';
 import { answered, api, queries } from '../state/api';
+import type { CardAction, CardOf } from './card';
 
 const CardDialog = lazy(() => import('./CardDialog').then(({ CardDialog: made }) => ({ default: made })));
-
-/** What of a job the menu of its card needs. */
-export interface CardOf {
-  id: string;
-  version: number;
-  name: string;
-  putAway: boolean;
-  unreadable?: string | undefined;
-}
-
-export type CardAction = 'copy' | 'rename' | 'delete';
 
 /** What can be done with a job from the shelf: copied, renamed, put away and fetched back; deleted only from among what is put away. */
 export function CardMenu({ job }: { job: CardOf }) {

@@ -1,10 +1,11 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { isClash } from '@north-pane/core/care';
+import { type Change, inverse, sayField } from '@north-pane/core/document';
 import { vitals } from '@north-pane/core/figures';
 import { formatChange, formatMoney, type Habit, sayWords, signed } from '@north-pane/core/quantity';
 import { sayReadout } from '@north-pane/core/readout';
 import { Redo2, Undo2 } from 'lucide-react';
-import { lazy, memo, Suspense, useCallback, useState } from 'react';
+import { lazy, memo, Suspense, useCallback, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { goToSection } from '../parts/Section';
 import { SlateButton } from '../parts/SlateButton';
@@ -16,6 +17,7 @@ import { useAskToKeep, useKeptRevision } from '../state/kept';
 import { revisionBrief, revisionWords } from '../state/moved';
 import { useProvedPlan } from '../state/proofs';
 import { type Sync, unsaved } from '../state/sync/machine';
+import { useView } from '../state/view';
 import { ink } from '../theme/ink';
 import { KeysButton } from './KeysDialog';
 import { LightSwitch } from './LightSwitch';
@@ -309,6 +311,22 @@ const cellStyle = {
 
 const vital = { fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 20, lineHeight: 1.2 } as const;
 
+/** Fields that the words of an undo name. */
+const mostNamed = 3;
+
+/** What an undo or a redo does, in words: `Undo: Riser pitch, 118 mm to 106 mm (Ctrl Z)`. */
+function entryWords(what: string, edits: readonly Change[] | undefined, keys: string): string {
+  const { document } = useJob.getState();
+  if (!edits || !document) return `${what} (${keys})`;
+  const habit = useView.getState().habit ?? document.units;
+  const said = edits.slice(0, mostNamed).map((edit) => {
+    const { name, before, after } = sayField(document, edit, habit);
+    return `${name}, ${before} to ${after}`;
+  });
+  const more = edits.length - mostNamed;
+  return `${what}: ${said.join('; ')}${more > 0 ? `; ${more} more` : ''} (${keys})`;
+}
+
 /** Colours on slate of a change for the better, for the worse, and of one that is neither. */
 const moves = { good: '#8FC4BD', bad: '#E3A27C', plain: '#A9B5B8' } as const;
 
@@ -317,8 +335,9 @@ const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boo
   const ask = useAskToKeep();
   const undo = useJob((state) => state.undo);
   const redo = useJob((state) => state.redo);
-  const canUndo = useJob((state) => (state.sync?.past.length ?? 0) > 0);
-  const canRedo = useJob((state) => (state.sync?.future.length ?? 0) > 0);
+  // The words of a tooltip may come a task later than the figure beside it.
+  const last = useDeferredValue(useJob((state) => state.sync?.past[state.sync.past.length - 1]));
+  const next = useDeferredValue(useJob((state) => state.sync?.future[0]));
   return (
     <Flex
       ml="auto"
@@ -328,10 +347,22 @@ const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boo
       flexShrink={0}
       className="no-print"
     >
-      <SlateButton type="button" aria-label="Undo" title="Undo (Ctrl Z)" disabled={!canUndo} onClick={undo}>
+      <SlateButton
+        type="button"
+        aria-label="Undo"
+        title={entryWords('Undo', last && inverse(last.edits), 'Ctrl Z')}
+        disabled={!last}
+        onClick={undo}
+      >
         <Undo2 size={16} aria-hidden />
       </SlateButton>
-      <SlateButton type="button" aria-label="Redo" title="Redo (Ctrl Y)" disabled={!canRedo} onClick={redo}>
+      <SlateButton
+        type="button"
+        aria-label="Redo"
+        title={entryWords('Redo', next?.edits, 'Ctrl Y')}
+        disabled={!next}
+        onClick={redo}
+      >
         <Redo2 size={16} aria-hidden />
       </SlateButton>
       <SlateButton type="button" title="Keep a revision (k)" onClick={ask}>

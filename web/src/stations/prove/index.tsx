@@ -9,6 +9,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import * as z from 'zod';
 import { Choice } from '../../parts/Choice';
 import { Section } from '../../parts/Section';
+import { TextButton } from '../../parts/TextButton';
 import { useBuilt, useSayBuilt } from '../../state/built';
 import { useHabit } from '../../state/habit';
 import { type Source, useSources } from '../../state/readings';
@@ -127,7 +128,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   const sayBuilt = useSayBuilt();
   const { document } = built;
   const zone = document.site.zone;
-  const key = `${source.id} ${source.count} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.heaters, job.site, job.loop, job.asBuilt]))}`;
+  const key = `${source.id} ${source.count} ${source.readings.length} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.heaters, job.site, job.loop, job.asBuilt]))}`;
   const compared = useHeavy(key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
   const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
   const [looking, setLooking] = useState(false);
@@ -233,7 +234,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
           )}
           {source.count > source.readings.length && (
             <Text fontSize="14px" color="ochreText">
-              Only the newest {formatNumber(source.readings.length)} are shown and judged.
+              Only the newest {formatNumber(source.readings.length)} are shown and judged. <OlderReadings />
             </Text>
           )}
         </Section>
@@ -282,5 +283,16 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
         </Text>
       </Box>
     </Flex>
+  );
+}
+
+/** Reads the next older page of what was measured. */
+function OlderReadings() {
+  const { hasNextPage, isFetchingNextPage, fetchNextPage } = useSources();
+  if (!hasNextPage) return null;
+  return (
+    <TextButton disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
+      {isFetchingNextPage ? 'Reading…' : 'Read older ones'}
+    </TextButton>
   );
 }

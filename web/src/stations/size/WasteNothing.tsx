@@ -59,15 +59,17 @@ export function WasteNothing() {
     under.current?.stop();
     setWork(undefined);
   };
+  // Points of the job as it was stand until the new ones are found, and say so.
+  const fresh = looked === job || points.length === 0;
   return (
     <FoldingSection
       title="Waste nothing"
-      aside={share === undefined ? held?.label : `looking, ${Math.round(share * 100)} %`}
+      aside={
+        share === undefined ? (fresh ? held?.label : 'before the change') : `looking, ${Math.round(share * 100)} %`
+      }
     >
       {points.length > 0 ? (
-        <div style={{ opacity: looked === job ? 1 : 0.55 }}>
-          <Points points={points} habit={habit} />
-        </div>
+        <Points points={points} habit={habit} />
       ) : (
         <Text fontSize="14px" color="soft">
           {looked === job ? 'No size near this one saves stock.' : 'Looking for sizes that save stock.'}

@@ -1,12 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect } from 'chai';
-import { evaluateOpen } from '../figures';
-import { jobShop, openJob } from '../job';
-import { foldEvents, shelfOf } from '../shoplog';
-import { defaultJob, familyIds, heatersOf, onHandOf, parseJob, readDocument, soldOf, tiltsOf } from '.';
+import { defaultJob, familyIds, heatersOf, onHandOf, parseJob, readDocument, soldOf, tiltsOf } from './document';
+import { evaluateOpen } from './figures';
+import { jobShop, openJob } from './job';
+import { foldEvents, shelfOf } from './shoplog';
 
-const folder = join(import.meta.dirname, '../../fixtures/document-1');
+const folder = join(import.meta.dirname, '../fixtures/document-1');
 const kept = (file: string) => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Record<string, never>;
 const read = (file: string) => {
   const found = readDocument(kept(file));
@@ -92,7 +92,9 @@ describe('document: kept documents of version 1', () => {
     });
     it('plans what is left to cut round what is cut', () => {
       const { plan } = jobShop(openJob(job, state));
-      const locked = plan.materials.flatMap(({ plan: one }) => ('bars' in one ? one.bars : one.sheets));
+      const locked = plan.materials.flatMap(({ plan: one }): { fixed?: { by: string } | undefined }[] =>
+        'bars' in one ? one.bars : one.sheets,
+      );
       expect(locked.filter(({ fixed }) => fixed?.by === 'lock')).length(state.cuts.length);
     });
     it('read twice gives the same events, so that they are there once', () => {

@@ -151,7 +151,7 @@ describe('server: the shelf', () => {
       more: boolean;
     };
   const stored = (file: string) =>
-    readFileSync(join(import.meta.dirname, '../../core/fixtures/document-1', file), 'utf8');
+    readFileSync(join(import.meta.dirname, '../../pinned/documents/version-1', file), 'utf8');
 
   it('copies a job without what was done of it, and branches one from a revision', async () => {
     const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'First' }, [made('x')]);

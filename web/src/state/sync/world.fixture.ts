@@ -2,6 +2,7 @@ import { type Change, type Job, mergeChanges, same, valueAtPath } from '@north-p
 import type { ShopEvent } from '@north-pane/core/shoplog';
 import {
   type Effect,
+  type Entry,
   type Input,
   openSync,
   type Rules,
@@ -107,12 +108,15 @@ export class World {
     const before = client.state;
     const { state, effects } = step(before, input, this.rules(client));
     client.state = state;
-    for (const { path, yours } of state.contested) {
+    for (const { path, yours, why } of state.contested) {
       const key = path[path.length - 1] as string;
+      const told = before.contested.some((one) => same(one.path, path) && same(one.yours, yours));
+      if (!told && why === undefined) this.lookAtAsking(client, key, yours);
       const set = client.asked.get(key) ?? new Set();
       client.asked.set(key, set.add(yours));
     }
-    if (input.kind === 'undo' || input.kind === 'redo') this.lookAtUndo(client, before, state);
+    if (input.kind === 'undo') this.lookAtUndo(client, before, state, before.past[before.past.length - 1]);
+    if (input.kind === 'redo') this.lookAtUndo(client, before, state, before.future[0]);
     for (const effect of effects) {
       if (effect.kind === 'lay by') client.laidBy = state;
       else if (effect.kind === 'wait') client.timer = true;
@@ -121,15 +125,25 @@ export class World {
   }
 
   /** Undo and redo touch only what this client set, or nobody yet. */
-  private lookAtUndo(client: Client, before: Sync, after: Sync): void {
+  private lookAtUndo(client: Client, before: Sync, after: Sync, entry: Entry | undefined): void {
     for (const field of fields) {
       const [was, is] = [before, after].map(({ document }) => valueAtPath(document, pathOf(field)));
       if (same(was, is)) continue;
       this.counts.undone += 1;
+      if (!entry?.edits.some(({ path }) => same(path, pathOf(field))))
+        this.wrong.push(`an undo of ${client.name} moved ${field}, which it was not about`);
       add(client.wrote, field, is);
       if (was !== '0' && author(was) !== client.name && !(client.wrote.get(field) ?? []).includes(was))
         this.wrong.push(`an undo of ${client.name} took ${String(was)} from ${field}`);
     }
+  }
+
+  /** Nobody is asked about what the server has taken already: it was overwritten by a later edit, and that is all there is to it. */
+  private lookAtAsking(client: Client, field: string, yours: unknown): void {
+    const wrote = (client.wrote.get(field) ?? []).filter((value) => same(value, yours)).length;
+    const taken = (this.server.history.get(field) ?? []).some((value) => same(value, yours));
+    if (wrote === 1 && taken && author(yours) === client.name)
+      this.wrong.push(`${client.name} is asked about ${String(yours)}, which was taken`);
   }
 
   /** The server works on a message; true when it has an answer. */

@@ -1,12 +1,21 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import {
+  defaultJob,
+  familyIds,
+  heatersOf,
+  onHandOf,
+  parseJob,
+  readDocument,
+  soldOf,
+  tiltsOf,
+} from '@north-pane/core/document';
+import { evaluateOpen } from '@north-pane/core/figures';
+import { jobShop, openJob } from '@north-pane/core/job';
+import { foldEvents, shelfOf } from '@north-pane/core/shoplog';
 import { expect } from 'chai';
-import { defaultJob, familyIds, heatersOf, onHandOf, parseJob, readDocument, soldOf, tiltsOf } from './document';
-import { evaluateOpen } from './figures';
-import { jobShop, openJob } from './job';
-import { foldEvents, shelfOf } from './shoplog';
 
-const folder = join(import.meta.dirname, '../fixtures/document-1');
+const folder = join(import.meta.dirname, 'documents/version-1');
 const kept = (file: string) => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Record<string, never>;
 const read = (file: string) => {
   const found = readDocument(kept(file));

@@ -70,6 +70,7 @@ export class World {
   readonly clients: Client[];
   private messages: Message[] = [];
   private events = 0;
+  private saves = 0;
   /** What was found to be wrong, in words. */
   readonly wrong: string[] = [];
   counts = { conflicts: 0, refusals: 0, undone: 0, crashes: 0, lost: 0 };
@@ -97,7 +98,8 @@ export class World {
 
   private rules(client: Client): Rules {
     return {
-      saveId: (number) => `${client.name}${number}`,
+      // As random ids are: never the same twice, whatever the window remembers.
+      saveId: () => `${client.name}${++this.saves}`,
       trouble: (document) => troubleIn(document as unknown as Small),
     };
   }

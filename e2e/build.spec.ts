@@ -1,5 +1,25 @@
 import { accessible, beginJob, expect, saved, stored, storedShop, test } from './bench';
 
+test('money and hours are noted with what for, summed, and taken back', async ({ page }) => {
+  const id = await beginJob(page, 'Noted', 'build');
+  const notes = page.getByRole('region', { name: 'Money and hours' });
+  await notes.getByRole('button', { name: 'Note it' }).click();
+  await expect(notes.getByRole('alert')).toContainText('Say what for.');
+  await notes.getByLabel('What for').fill('tube from the yard');
+  await notes.getByLabel('Money, $').fill('a lot');
+  await notes.getByRole('button', { name: 'Note it' }).click();
+  await expect(notes.getByRole('alert')).toContainText('Money and hours are numbers.');
+  await notes.getByLabel('Money, $').fill('84.50');
+  await notes.getByLabel('Hours').fill('1.5');
+  await notes.getByRole('button', { name: 'Note it' }).click();
+  await expect(notes.getByText(/84\.50, 1\.5 h/)).toBeVisible();
+  await accessible(page);
+  await notes.getByRole('button', { name: 'Take back: tube from the yard' }).first().click();
+  await saved(page);
+  const { spent, worked } = await storedShop(page, id);
+  expect(spent.length + worked.length).toBe(1);
+});
+
 test('the build is walked step by step, and the ticks are kept', async ({ page }) => {
   const id = await beginJob(page, 'First harp', 'build');
   const card = page.getByRole('article');

@@ -142,7 +142,7 @@ test('a job is copied, renamed, put away, fetched back, and deleted only by its 
   await expect(card('Third life')).toBeVisible();
   await page.getByRole('button', { name: 'Put away: Third life' }).click();
   await expect(card('Third life')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Put away', exact: true }).click();
+  await page.getByRole('button', { name: 'What is put away' }).click();
   await expect(page.getByRole('heading', { name: 'Jobs put away' })).toBeVisible();
   await page.getByRole('button', { name: 'Delete for good: Third life' }).click();
   const button = dialog.getByRole('button', { name: 'Delete it for good' });

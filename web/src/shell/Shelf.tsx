@@ -76,7 +76,7 @@ export function Shelf() {
           </Box>
           <Flex gap="2" wrap="wrap">
             <Button variant="outline" size="md" onClick={() => setAway(!away)}>
-              {away ? 'Back to the shelf' : 'Put away'}
+              {away ? 'Back to the shelf' : 'What is put away'}
             </Button>
             <Button variant="solid" size="md" onClick={() => setBeginning(true)}>
               <Plus size={18} aria-hidden /> Begin a job

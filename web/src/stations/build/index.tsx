@@ -10,6 +10,7 @@ import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { record } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
+import { Spent } from './Spent';
 import { waitWords } from './wait';
 
 /** What comes next, as a large card, and the run of steps that it stands in. */
@@ -59,6 +60,7 @@ export default function Build() {
             ))}
           </Box>
         </Section>
+        <Spent />
       </Box>
     </Flex>
   );

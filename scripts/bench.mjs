@@ -164,6 +164,7 @@ try {
   row(`a file of ${times.rows} readings, to a bare COPY of them`, times.share, 'times', 3);
   row('  in all', times.imported, 'ms', 60_000);
   row('  others wait meanwhile (99 of 100)', times.wait, 'ms', 200);
+  row('an edit of a 12-riser job, sent and answered', times.alone, 'ms', 30);
   row(`a save, ${times.clients} clients at once (95 of 100)`, times.save, 'ms', 300);
   row(`a reading by hand, ${times.clients} clients at once (95 of 100)`, times.byHand, 'ms', 300);
 } finally {

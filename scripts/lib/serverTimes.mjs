@@ -96,6 +96,53 @@ export async function serverTimes({ url, database }) {
   const imported = await importing;
   const copied = await bareCopy(database);
 
+  // One hand by himself: an edit of a 12-riser job, sent and answered.
+  const alone = await job('Alone');
+  const single = [];
+  {
+    let { version: base, document } = await (await fetch(`${url}/api/jobs/${alone}`)).json();
+    let before = document.heaters['panel-a'].parameters.pitch;
+    for (let round = 0; round < 40; round += 1) {
+      const after = 0.1 + round / 1000;
+      const sent = performance.now();
+      const path = ['heaters', 'panel-a', 'parameters', 'pitch'];
+      base = (
+        await send(`${url}/api/jobs/${alone}/changes`, {
+          base,
+          save: `alone ${round}`,
+          changes: [{ path, before, after }],
+        })
+      ).version;
+      single.push(ms(sent));
+      before = after;
+    }
+  }
+  // Fifty hands at one job, each at a field of his own and at the log: not one error.
+  const shared = await job('Shared');
+  await Promise.all(
+    Array.from({ length: clients }, async (_, client) => {
+      for (let round = 0; round < 4; round += 1) {
+        await send(`${url}/api/jobs/${shared}/changes`, {
+          base: 1,
+          save: `${client} ${round}`,
+          changes: [{ path: ['shop', 'have', `tool/${client}-${round}`], after: true }],
+        });
+        const event = {
+          kind: 'made',
+          part: 'panel-a/riser',
+          count: 1,
+          device: `hand ${client}`,
+          at: new Date(start).toISOString(),
+        };
+        await send(`${url}/api/jobs/${shared}/events`, { events: [{ ...event, id: `${client} ${round}` }] });
+      }
+    }),
+  );
+  const after = await (await fetch(`${url}/api/jobs/${shared}`)).json();
+  const log = await (await fetch(`${url}/api/jobs/${shared}/events`)).json();
+  if (Object.keys(after.document.shop.have).length !== 4 * clients || log.events.length !== 4 * clients)
+    throw new Error('something of fifty hands is lost');
+
   const ids = [];
   for (let client = 0; client < clients; client += 1) ids.push(await job(`Client ${client}`));
   const saves = [];
@@ -136,6 +183,7 @@ export async function serverTimes({ url, database }) {
     share: imported / copied,
     imported,
     wait: percentile(waits, 99),
+    alone: percentile(single, 50),
     save: percentile(saves, 95),
     byHand: percentile(byHand, 95),
   };

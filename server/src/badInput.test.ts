@@ -116,7 +116,7 @@ describe('server: bad input', () => {
       [['__proto__', 'polluted'], true],
       [['heaters', 'panel-a', '__proto__', 'polluted'], true],
       [['colour'], 'red'],
-      [['panels', 7], { id: 'x' }],
+      [['site', 'horizon', 7], { azimuth: 1, elevation: 2 }],
     ] as const) {
       const answer = await bench.request('/api/jobs/shed/changes', {
         method: 'POST',

@@ -1,13 +1,10 @@
-import { type ChildProcess, fork } from 'node:child_process';
-import { createServer } from 'node:net';
-import { join } from 'node:path';
 import { defaultJob } from '@north-pane/core/document';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { expect } from 'chai';
 import pg from 'pg';
 import { createJob } from './db/jobs';
 import { sourcesWithReadings, writeReadings } from './db/readings';
-import { type Bench, emptyDatabase, openBench, readingMapping } from './testing';
+import { type Bench, emptyDatabase, freePort, openBench, readingMapping, startServer } from './testing';
 
 const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };
 const head = 'time,in,out,air,flow,sun';
@@ -140,31 +137,12 @@ describe('server: readings', () => {
 });
 
 /** A port that nobody listens on. */
-function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
-}
 
 describe('server: killed in the middle', () => {
   it('has all rows of an import or none after it', async () => {
     const { url, drop } = await emptyDatabase();
-    const root = join(import.meta.dirname, '../..');
     const port = await freePort();
-    const start = () =>
-      new Promise<ChildProcess>((resolve, reject) => {
-        const child = fork(join(root, 'server/src/main.ts'), [], {
-          cwd: root,
-          execArgv: ['--import', 'tsx'],
-          stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-          env: { ...process.env, DATABASE_URL: url, PORT: String(port), NORTH_PANE_ROOT: root, NORTH_PANE_EMPTY: '1' },
-        });
-        child.once('message', () => resolve(child));
-        child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
-      });
+    const start = () => startServer(url, port);
     const call = (path: string, json: unknown) =>
       fetch(`http://127.0.0.1:${port}${path}`, {
         method: 'POST',

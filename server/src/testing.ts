@@ -1,3 +1,5 @@
+import { type ChildProcess, fork } from 'node:child_process';
+import { createServer } from 'node:net';
 import { join } from 'node:path';
 import type { ReadingMapping } from '@north-pane/core/proof';
 import pg from 'pg';
@@ -13,6 +15,31 @@ function clusterUrl(): string {
   const url = process.env.NORTH_PANE_TEST_CLUSTER;
   if (!url) throw new Error('server tests need a throw-away cluster; run them with: npm test');
   return url;
+}
+
+/** A port that nobody has just now. */
+export function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+/** A server as a process of its own, on a database: open when it comes. */
+export function startServer(url: string, port: number): Promise<ChildProcess> {
+  const root = join(import.meta.dirname, '../..');
+  return new Promise((resolve, reject) => {
+    const child = fork(join(root, 'server/src/main.ts'), [], {
+      cwd: root,
+      execArgv: ['--import', 'tsx'],
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      env: { ...process.env, DATABASE_URL: url, PORT: String(port), NORTH_PANE_ROOT: root, NORTH_PANE_EMPTY: '1' },
+    });
+    child.once('message', () => resolve(child));
+    child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
+  });
 }
 
 let made = 0;

@@ -124,9 +124,9 @@ describe('server: in trouble', () => {
   });
 
   const paths: [what: string, path: unknown[], after: unknown][] = [
-    ['a place far beyond a list', ['panels', 1_000_000_000], {}],
-    ['a place a million beyond a list', ['panels', 99_999, 'parameters'], {}],
-    ['half a place', ['panels', 0.5], {}],
+    ['a place far beyond a list', ['site', 'horizon', 1_000_000_000], {}],
+    ['a place a million beyond a list', ['site', 'horizon', 99_999, 'elevation'], {}],
+    ['half a place', ['site', 'horizon', 0.5], {}],
     ['a place before a list', ['panels', -1], {}],
     ['the length of a list', ['panels', 'length'], 9e8],
     ['what a list is made of', ['panels', '__proto__'], {}],

@@ -7,7 +7,7 @@ import type { PlateStrip } from '../thermal';
 export interface TubeRow {
   /** Prefix of part ids, for instance `panel-a`. */
   prefix: string;
-  /** Path of the panel in the job, for instance `panels.0`. */
+  /** Path of the panel in the job, for instance `heaters.panel-a`. */
   path: string;
   tube: Tube;
   count: number;

@@ -285,14 +285,15 @@ function store(open: OpenJob): Finding[] {
   const per = (1000 * volume) / Math.max(1e-6, area);
   const barrel = job.loop.kind === 'thermosiphon' ? storesOf(job).find(({ kind }) => kind === 'barrel') : undefined;
   const pool = job.need.kind === 'pool';
+  const [first] = storesOf(job);
   return [
-    ...(storesOf(job).length > 0 && !pool && per < storePerArea.least
+    ...(first && !pool && per < storePerArea.least
       ? [
           found(
             {
               code: 'store-small',
               severity: 'caution',
-              path: 'stores.0.volume',
+              path: `stores.${first.id}.volume`,
               fix: Math.ceil(area * storePerArea.usualLow) / 1000,
             },
             { volume, area, per: per / 1000, low: storePerArea.usualLow / 1000, high: storePerArea.usualHigh / 1000 },
@@ -302,7 +303,7 @@ function store(open: OpenJob): Finding[] {
     ...(barrel
       ? [
           found(
-            { code: 'barrel-topples', severity: 'caution', path: 'stores.0.kind' },
+            { code: 'barrel-topples', severity: 'caution', path: `stores.${barrel.id}.kind` },
             { mass: barrel.volume * waterDensity },
           ),
         ]

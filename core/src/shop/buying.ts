@@ -98,7 +98,7 @@ export interface BuyLine {
   each?: number;
   /** Money for all of it. */
   price?: number;
-  /** Where the price stands in the shop of the job (`sold.3.price`, `prices.cap`); absent for what is on hand. */
+  /** Where the price stands in the shop of the job (`['prices', 'cap']`); absent for what is on hand. */
   priceField?: readonly string[];
   rule: string;
   /** The builder has it, and buys none. */

@@ -3,8 +3,7 @@ import { type Family, families } from '../families';
 import type { Habit } from '../quantity';
 import { guidePrices } from '../shop';
 import { type BroadClimateId, broadClimates } from '../sky';
-import { tiltId } from './fromVersion1';
-import { byId } from './lists';
+import { byId, tiltId } from './lists';
 import { type Job, jobFormat, jobVersion } from './schema';
 import { standingAt, zoneAt } from './siteDefaults';
 

@@ -1,5 +1,6 @@
 import { versionOneDevice } from '../shoplog';
 import { isStepId } from '../steps';
+import { byId, tiltId } from './lists';
 import { pointerOf } from './pointer';
 
 type Fields = Record<string, unknown>;
@@ -47,17 +48,17 @@ export function fromVersion1(document: Fields): { document: Fields; events: unkn
         },
       },
       heaters: Object.fromEntries(panels.map(({ id, ...panel }, order) => [id, { order, ...panel }])),
-      stores: keyedById(stores),
+      stores: byId(stores),
       shop: {
         ...counter,
-        sold: keyedById(sold as Line[]),
-        onHand: keyedById(countedBefore(onHand as (Line & { count: number })[], locks as Lock[])),
+        sold: byId(sold as Line[]),
+        onHand: byId(countedBefore(onHand as (Line & { count: number })[], locks as Lock[])),
         ...(without === undefined ? {} : { without: setOf(without as string[]) }),
         ...(have === undefined ? {} : { have: setOf(have as string[]) }),
       },
       decisions: {
         ...plans,
-        ...(overrules === undefined ? {} : { overrules: keyedById(overrules as Line[]) }),
+        ...(overrules === undefined ? {} : { overrules: byId(overrules as Line[]) }),
       },
       asBuilt: Object.fromEntries(
         asBuilt.map(({ path, ...one }) => [
@@ -70,15 +71,6 @@ export function fromVersion1(document: Fields): { document: Fields; events: unkn
     },
     events,
   };
-}
-
-/** Id of a tilt by its place: `tilt-a`, `tilt-b`. */
-export function tiltId(place: number): string {
-  return `tilt-${String.fromCharCode(97 + (place % 26))}`;
-}
-
-function keyedById(list: readonly Line[]): Record<string, Fields> {
-  return Object.fromEntries(list.map(({ id, ...rest }) => [id, rest]));
 }
 
 function setOf(ids: readonly string[]): Record<string, true> {
@@ -113,7 +105,7 @@ function eventsOf(done: {
   checks: Record<string, string>;
   ledger: Fields[];
 }): unknown[] {
-  const stamp = (id: string, at = beforeTheLog) => ({ id: `1:${id}`.slice(0, 120), at, device: versionOneDevice });
+  const stamp = (id: string, at = beforeTheLog) => ({ id: `1:${id}`, at, device: versionOneDevice });
   const cuts = done.locks.map(({ id, item, stock, price, onHand, ...lock }) => {
     const makes: Record<string, number> = {};
     const parts =

@@ -20,5 +20,5 @@ export { byId, heatersOf, mainTilt, onHandOf, soldOf, storesOf, tiltsOf } from '
 export { type ParsedJob, parseJob, type ReadDocument, readDocument } from './parse';
 export { pointerOf, stepsOf } from './pointer';
 export { sayChanges, sayField } from './sayChanges';
-export { type Job, jobJsonSchema, leastSpecificFlow, mostSpecificFlow } from './schema';
+export { type Job, jobJsonSchema, jobVersion, leastSpecificFlow, mostSpecificFlow } from './schema';
 export { standingAt, zoneAt } from './siteDefaults';

@@ -70,3 +70,8 @@ export function onHandOf({ onHand }: Pick<Job['shop'], 'onHand'>): readonly OnHa
 export function byId<T extends { id: string }>(list: readonly T[]): Record<string, Omit<T, 'id'>> {
   return Object.fromEntries(list.map(({ id, ...rest }) => [id, rest]));
 }
+
+/** Id of a tilt by its place: `tilt-a`, `tilt-b`. */
+export function tiltId(place: number): string {
+  return `tilt-${String.fromCharCode(97 + (place % 26))}`;
+}

@@ -23,7 +23,7 @@ export {
   flowArgument,
   specificFlowFor,
 } from './flowArgument';
-export { type JobSummary, jobSummary } from './jobSummary';
+export { blankSummary, type JobSummary, jobSummary } from './jobSummary';
 export { type MarkWorth, marksWorth } from './marks';
 export { bandOf, heaterDerivations, heaterReadouts } from './readouts';
 export { type StillFigures, stillFigures } from './still';

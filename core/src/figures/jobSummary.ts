@@ -26,6 +26,24 @@ export interface JobSummary {
 
 const longestTrouble = 200;
 
+/** A card without figures: of a job that nothing was worked out for yet, or of a document that cannot be read. */
+export function blankSummary(name: string, unreadable?: string): JobSummary {
+  return {
+    name,
+    units: 'metric',
+    currency: '',
+    latitude: 0,
+    longitude: 0,
+    panels: 0,
+    apertureArea: undefined,
+    gain: undefined,
+    cost: undefined,
+    clashes: 0,
+    trouble: undefined,
+    ...(unreadable === undefined ? {} : { unreadable }),
+  };
+}
+
 /** The summary of a document; one that cannot be worked out has the reason for it instead of figures, and breaks nothing else. */
 export function jobSummary(job: Job, state?: ShopState): JobSummary {
   const plain = {

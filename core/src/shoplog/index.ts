@@ -2,8 +2,6 @@
 
 export {
   foldEvents,
-  inTime,
-  isOffcut,
   type LedgerLine,
   offcutId,
   type ShopState,
@@ -11,4 +9,4 @@ export {
   untouchedShop,
   versionOneDevice,
 } from './fold';
-export { eventSchema, type Happened, parseEvents, type ShopEvent } from './schema';
+export { type Happened, parseEvents, type ShopEvent } from './schema';

@@ -1,5 +1,5 @@
 import { foldEvents, parseEvents, type ShopEvent, type ShopState } from '@north-pane/core/shoplog';
-import { and, asc, eq, gt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
 import type { Database, Transaction } from './database';
 import { events, jobs } from './schema';
 
@@ -32,9 +32,12 @@ export async function appendEvents(tx: Transaction, jobId: string, list: readonl
   return added.length;
 }
 
+/** What is read with: the pool, or a transaction that is under way. */
+type Reader = { orm: Pick<Database['orm'], 'select'> };
+
 /** The log of a job from after a number on, in the order in which it came in. */
 export async function eventsAfter(
-  { orm }: Pick<Database, 'orm'>,
+  { orm }: Reader,
   jobId: string,
   after: number,
 ): Promise<{ events: ShopEvent[]; seq: number; more: boolean }> {
@@ -56,7 +59,7 @@ export async function eventsAfter(
 }
 
 /** How a job stands in the shop, by its whole log. */
-export async function shopStateOf(database: Pick<Database, 'orm'>, jobId: string): Promise<ShopState> {
+export async function shopStateOf(database: Reader, jobId: string): Promise<ShopState> {
   const all: ShopEvent[] = [];
   for (let after = 0; ; ) {
     const page = await eventsAfter(database, jobId, after);
@@ -80,4 +83,17 @@ export async function recordEvents({ orm }: Database, jobId: string, list: reado
     if (added > 0) await announce(tx, jobId);
     return { added };
   });
+}
+
+/** At which version a job stands, and how far its log goes; undefined when there is no such job. */
+export async function jobStands({ orm }: Database, id: string): Promise<{ version: number; seq: number } | undefined> {
+  const [job] = await orm.select({ version: jobs.version }).from(jobs).where(eq(jobs.id, id));
+  if (!job) return undefined;
+  const [last] = await orm
+    .select({ seq: events.seq })
+    .from(events)
+    .where(eq(events.jobId, id))
+    .orderBy(desc(events.seq))
+    .limit(1);
+  return { version: job.version, seq: last?.seq ?? 0 };
 }

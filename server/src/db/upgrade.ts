@@ -1,5 +1,5 @@
-import { readDocument } from '@north-pane/core/document';
-import { type JobSummary, jobSummary } from '@north-pane/core/figures';
+import { jobVersion, readDocument } from '@north-pane/core/document';
+import { blankSummary, jobSummary } from '@north-pane/core/figures';
 import { and, asc, eq, gt, isNull, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { appendEvents, shopStateOf } from './events';
@@ -7,6 +7,8 @@ import { nameIn } from './jobs';
 import { jobs } from './schema';
 
 const page = 50;
+/** Letters of a reason that a card has at most. */
+const longestReason = 300;
 
 /**
  * Brings stored jobs to the version of this program, once at its start: documents of an earlier version are written anew, with what
@@ -22,7 +24,10 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
       .select({ id: jobs.id, version: jobs.version, document: jobs.document })
       .from(jobs)
       .where(
-        and(gt(jobs.id, after), or(isNull(jobs.summary), sql`${jobs.document} ->> 'version' is distinct from '2'`)),
+        and(
+          gt(jobs.id, after),
+          or(isNull(jobs.summary), sql`${jobs.document} ->> 'version' is distinct from ${String(jobVersion)}`),
+        ),
       )
       .orderBy(asc(jobs.id))
       .limit(page);
@@ -31,7 +36,8 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
       if (!parsed.ok) {
         counts.unreadable += 1;
         const [first] = parsed.errors;
-        const summary = unreadableCard(row.document, `${first?.path ?? ''}: ${first?.message ?? ''}`);
+        const reason = `${first?.path ?? ''}: ${first?.message ?? ''}`.slice(0, longestReason);
+        const summary = blankSummary(nameIn(row.document), reason);
         await orm
           .update(jobs)
           .set({ summary })
@@ -47,7 +53,7 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
         // Somebody else was there first: theirs has been read anew already.
         if (!rowCount) return;
         await appendEvents(tx, row.id, parsed.events);
-        const summary = jobSummary(parsed.job, await shopStateOf({ orm: tx as unknown as Database['orm'] }, row.id));
+        const summary = jobSummary(parsed.job, await shopStateOf({ orm: tx }, row.id));
         await tx.update(jobs).set({ summary }).where(eq(jobs.id, row.id));
       });
     }
@@ -55,22 +61,4 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
     if (!last || rows.length < page) return counts;
     after = last.id;
   }
-}
-
-/** What the shelf says of a job that cannot be read. */
-function unreadableCard(document: unknown, reason: string): JobSummary {
-  return {
-    name: nameIn(document),
-    units: 'metric',
-    currency: '',
-    latitude: 0,
-    longitude: 0,
-    panels: 0,
-    apertureArea: undefined,
-    gain: undefined,
-    cost: undefined,
-    clashes: 0,
-    trouble: undefined,
-    unreadable: reason.slice(0, 300),
-  };
 }

@@ -1,13 +1,11 @@
 import { parseEvents } from '@north-pane/core/shoplog';
-import { desc, eq } from 'drizzle-orm';
 import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import * as z from 'zod';
 import type { Database } from '../db/database';
-import { eventsAfter, mostEvents, recordEvents } from '../db/events';
+import { eventsAfter, jobStands, mostEvents, recordEvents } from '../db/events';
 import { isJobId } from '../db/jobs';
 import type { Listener } from '../db/listener';
-import { events, jobs } from '../db/schema';
 import { limitBody } from '../security';
 import { asked, body, noJob } from './answers';
 
@@ -33,12 +31,12 @@ export function eventRoutes(database: Database, listener: Listener) {
     })
     .get('/:id/events', asked(afterQuery), async (context) => {
       const id = context.req.param('id');
-      if (!isJobId(id) || !(await stands(database, id))) return context.json(noJob(id), 404);
+      if (!isJobId(id) || !(await jobStands(database, id))) return context.json(noJob(id), 404);
       return context.json(await eventsAfter(database, id, context.req.valid('query').after ?? 0), 200);
     })
     .get('/:id/stream', async (context) => {
       const id = context.req.param('id');
-      if (!isJobId(id) || !(await stands(database, id))) return context.json(noJob(id), 404);
+      if (!isJobId(id) || !(await jobStands(database, id))) return context.json(noJob(id), 404);
       return streamSSE(context, async (stream) => {
         let wake = () => {};
         let stirred = true;
@@ -54,7 +52,7 @@ export function eventRoutes(database: Database, listener: Listener) {
           while (!stream.aborted) {
             if (stirred) {
               stirred = false;
-              const now = await stands(database, id);
+              const now = await jobStands(database, id);
               await stream.writeSSE({ event: now ? 'stands' : 'gone', data: JSON.stringify(now ?? {}) });
               if (!now) return;
             } else await stream.writeSSE({ event: 'quiet', data: '' });
@@ -72,17 +70,4 @@ export function eventRoutes(database: Database, listener: Listener) {
         }
       });
     });
-}
-
-/** At which version a job stands, and how far its log goes; undefined when there is no such job. */
-async function stands({ orm }: Database, id: string): Promise<{ version: number; seq: number } | undefined> {
-  const [job] = await orm.select({ version: jobs.version }).from(jobs).where(eq(jobs.id, id));
-  if (!job) return undefined;
-  const [last] = await orm
-    .select({ seq: events.seq })
-    .from(events)
-    .where(eq(events.jobId, id))
-    .orderBy(desc(events.seq))
-    .limit(1);
-  return { version: job.version, seq: last?.seq ?? 0 };
 }

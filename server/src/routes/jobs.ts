@@ -1,6 +1,6 @@
 import { beginJob, familyIds, type Job, readDocument } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
-import type { JobSummary } from '@north-pane/core/figures';
+import { blankSummary } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import { readingEra } from '@north-pane/core/proof';
 import { broadClimateIds } from '@north-pane/core/sky';
@@ -81,21 +81,6 @@ const buildBody = z.strictObject({
     }),
 });
 
-/** A job that has no card yet. */
-const noSummary: JobSummary = {
-  name: 'not looked at yet',
-  units: 'metric',
-  currency: '',
-  latitude: 0,
-  longitude: 0,
-  panels: 0,
-  apertureArea: undefined,
-  gain: undefined,
-  cost: undefined,
-  clashes: 0,
-  trouble: undefined,
-};
-
 function unreadable(errors: readonly { path: string; message: string }[]) {
   const [first] = errors;
   return {
@@ -145,7 +130,7 @@ export function jobRoutes(database: Database) {
             version,
             updatedAt: updatedAt.toISOString(),
             putAway: away,
-            ...(summary ?? noSummary),
+            ...(summary ?? blankSummary('not looked at yet')),
           })),
           more,
         },

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { sayField } from '@north-pane/core/document';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
-import { type Contested as Field, unsaved } from '../state/sync/machine';
+import { type Contested as Field, unsaved } from '../state/sync/state';
 
 /**
  * Fields that were set here and stand otherwise on the server: both values, and whose they are. Theirs stands until somebody chooses; all

@@ -16,7 +16,7 @@ import { savingOf, useDocument, useJob } from '../state/job';
 import { useAskToKeep, useKeptRevision } from '../state/kept';
 import { revisionBrief, revisionWords } from '../state/moved';
 import { useProvedPlan } from '../state/proofs';
-import { type Sync, unsaved } from '../state/sync/machine';
+import { type Sync, unsaved } from '../state/sync/state';
 import { useView } from '../state/view';
 import { ink } from '../theme/ink';
 import { KeysButton } from './KeysDialog';

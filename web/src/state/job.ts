@@ -4,7 +4,8 @@ import type { JobInShop } from '@north-pane/core/job';
 import { foldEvents, type Happened, type ShopEvent, type ShopState, untouchedShop } from '@north-pane/core/shoplog';
 import { create } from 'zustand';
 import { deviceName } from './device';
-import { type Effect, type Input, type Rules, type Sync, step, unsaved } from './sync/machine';
+import { type Effect, type Input, type Rules, step } from './sync/machine';
+import { type Sync, unsaved } from './sync/state';
 
 /** What came of a change: nothing is set when it does not make a sound job. */
 export type Outcome = { ok: true } | { ok: false; message: string };
@@ -92,7 +93,7 @@ export const useJob = create<JobState>()((set, get) => ({
   },
 }));
 
-/** How far the open job is saved: all of it, some on its way, or not for now; nothing is open where undefined. */
+/** How far the open job is saved: all of it, some on its way, not for now, or not before somebody has chosen. */
 export type Saving = 'saved' | 'saving' | 'offline' | 'asked';
 
 export function savingOf(sync: Sync | undefined): Saving {

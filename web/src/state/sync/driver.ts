@@ -1,7 +1,8 @@
 import { parseEvents, type ShopEvent } from '@north-pane/core/shoplog';
 import { answered, api, queries, Refusal } from '../api';
 import { laidByFor, layBy, readStored, throwAway } from './laidBy';
-import { type Effect, type Input, openSync, revive, type Stored, type Sync } from './machine';
+import type { Effect, Input } from './machine';
+import { openSync, revive, type Stored, type Sync } from './state';
 import { closedTabs, tabName } from './tab';
 
 /** Carries out what the machine of an open job asks for, and tells it what came of it. */

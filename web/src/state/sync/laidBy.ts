@@ -1,7 +1,7 @@
 import { parseJob } from '@north-pane/core/document';
 import { parseEvents } from '@north-pane/core/shoplog';
 import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
-import type { Stored, Sync } from './machine';
+import type { Stored, Sync } from './state';
 
 /** Opened when it is first needed: a browser that has none works without. */
 let opened: UseStore | undefined;

@@ -12,67 +12,7 @@ import {
   withValueAt,
 } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
-
-/** A document as the server has it. */
-export interface Stored {
-  version: number;
-  document: Job;
-}
-
-/** One thing that was done to the design, to be taken back as one. */
-export interface Entry {
-  edits: readonly Change[];
-}
-
-/** A field that was set here and that stands otherwise on the server: both values are kept until somebody chooses. */
-export interface Contested {
-  path: (string | number)[];
-  yours: unknown;
-  theirs: unknown;
-  /** Why the server would not take it; where left out, another hand has changed it. */
-  why?: string;
-}
-
-/** A save on its way. Its id stays the same however often it is sent. */
-export interface Sent {
-  save: string;
-  base: number;
-  changes: Change[];
-}
-
-/** What one window knows of a job, and what of it the server has not got yet. Plain data: it is laid by as it is. */
-export interface Sync {
-  base: Stored;
-  sent: Sent | undefined;
-  /** What is shown: what the server has, with what is on its way and what waits. */
-  document: Job;
-  contested: readonly Contested[];
-  past: readonly Entry[];
-  future: readonly Entry[];
-  /** The document before the drag that is under way. */
-  dragFrom: Job | undefined;
-  /** What was done in the shop, as far as it was heard of here. */
-  log: readonly ShopEvent[];
-  /** How far the server's log was heard. */
-  seq: number;
-  /** Ids of events that the server has not answered for. */
-  outbox: readonly string[];
-  logging: boolean;
-  /** A newer version that was heard of and not fetched, and a longer log. */
-  behind: { version: number; seq: number };
-  fetching: boolean;
-  hearing: boolean;
-  /** Whether the server answered last. */
-  link: 'open' | 'lost';
-  /** Tries since the server answered last. */
-  tries: number;
-  /** A wait is under way, after which it is tried again. */
-  waiting: boolean;
-  /** Numbers the saves of this window. */
-  saves: number;
-  /** What is said of the last undo where it could not take everything back, or of what the server refused. */
-  notice: string | undefined;
-}
+import { type Contested, type Sent, type Stored, type Sync, unsaved, waitingChanges } from './state';
 
 export type Input =
   | { kind: 'edit'; fields: readonly { path: FieldPath; value: unknown }[] }
@@ -112,58 +52,14 @@ export interface Step {
 }
 
 /** ms of quiet before an edit is sent. */
-export const quiet = 250;
+const quiet = 250;
 /** ms before the first try after an answer that did not come; each further one twice as long. */
 const firstRetry = 1000;
 const longestRetry = 30_000;
 /** Entries of the history that are kept. */
-export const mostUndo = 200;
+const mostUndo = 200;
 /** Events in one message. */
 const mostLogged = 500;
-
-export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq: number }): Sync {
-  return {
-    base,
-    sent: undefined,
-    document: base.document,
-    contested: [],
-    past: [],
-    future: [],
-    dragFrom: undefined,
-    log: log.events,
-    seq: log.seq,
-    outbox: [],
-    logging: false,
-    behind: { version: base.version, seq: log.seq },
-    fetching: false,
-    hearing: false,
-    link: 'open',
-    tries: 0,
-    waiting: false,
-    saves: 0,
-    notice: undefined,
-  };
-}
-
-/** A state that was laid by, in a window that has nothing under way any more. */
-export function revive(laidBy: Sync): Sync {
-  return { ...laidBy, dragFrom: undefined, logging: false, fetching: false, hearing: false, waiting: false, tries: 0 };
-}
-
-/** What the server will have once what is on its way has arrived. */
-function onTheWay({ base, sent }: Sync): Job {
-  return sent ? layEdits(base.document, sent.changes).document : base.document;
-}
-
-/** What is set here and neither on the server nor on its way. */
-export function waitingChanges(state: Sync): Change[] {
-  return state.document === state.base.document ? [] : changesBetween(onTheWay(state), state.document);
-}
-
-/** How many edits and events the server has not answered for: what is lost with this browser. */
-export function unsaved(state: Sync): number {
-  return waitingChanges(state).length + (state.sent?.changes.length ?? 0) + state.outbox.length;
-}
 
 /** What the machine asks of the world: both are functions without a memory. */
 export interface Rules {
@@ -203,8 +99,7 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
     case 'redo':
       return takenBack(state, 'future', rules);
     case 'record': {
-      const known = new Set(state.log.map(({ id }) => id));
-      const fresh = input.events.filter(({ id }) => !known.has(id));
+      const fresh = unheard(state, input.events);
       return fresh.length === 0
         ? state
         : { ...state, log: [...state.log, ...fresh], outbox: [...state.outbox, ...fresh.map(({ id }) => id)] };
@@ -268,8 +163,7 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
       return rebased(done, input.stored, waitingChanges(state), rules);
     }
     case 'heard': {
-      const known = new Set(state.log.map(({ id }) => id));
-      const fresh = input.events.filter(({ id }) => !known.has(id));
+      const fresh = unheard(state, input.events);
       const there = new Set(input.events.map(({ id }) => id));
       const seq = Math.max(state.seq, input.seq);
       return answered({
@@ -343,20 +237,39 @@ function retryAfter(tries: number): number {
 function edited(state: Sync, fields: readonly { path: FieldPath; value: unknown }[]): Sync {
   const { document, edits } = setFields(state.document, fields);
   if (edits.length === 0) return state;
-  const decided = new Set(edits.map(({ path }) => JSON.stringify(path)));
   return {
     ...state,
     document,
     notice: undefined,
     // Who sets the field anew has chosen.
-    contested: kept(state.contested, ({ path }) => !decided.has(JSON.stringify(path))),
+    contested: without(state.contested, edits),
     ...(state.dragFrom ? {} : { past: [...state.past, { edits }].slice(-mostUndo), future: [] }),
   };
 }
 
-/** The same list where nothing goes. */
-function kept<T>(list: readonly T[], stays: (one: T) => boolean): readonly T[] {
+/** What has another path than any of the others; the same list where nothing goes. */
+function without<T extends { path: Path }>(list: readonly T[], others: readonly { path: Path }[]): readonly T[] {
+  const gone = new Set(others.map(({ path }) => JSON.stringify(path)));
+  const stays = ({ path }: T) => !gone.has(JSON.stringify(path));
   return list.every(stays) ? list : list.filter(stays);
+}
+
+type Path = readonly (string | number)[];
+
+/** Fields as they are asked about: what was set here, and what stands there. */
+function askedAbout(changes: readonly Change[], theirs: Job, why?: string): Contested[] {
+  return changes.map(({ path, after }) => ({
+    path,
+    yours: after,
+    theirs: valueAtPath(theirs, path),
+    ...(why === undefined ? {} : { why }),
+  }));
+}
+
+/** Events that are not in the log yet. */
+function unheard({ log }: Sync, events: readonly ShopEvent[]): ShopEvent[] {
+  const known = new Set(log.map(({ id }) => id));
+  return events.filter(({ id }) => !known.has(id));
 }
 
 /** A drag is one entry, of what it came to; one that came back is none. */
@@ -402,31 +315,23 @@ function takenBack(state: Sync, from: 'past' | 'future', rules: Rules): Sync {
 function rebased(state: Sync, { version, document: theirs }: Stored, mine: readonly Change[], rules: Rules): Sync {
   const stored: Stored = { version, document: sharing(state.document, theirs) };
   const { document, left } = layEdits(stored.document, mine);
-  const fields = left.map(
-    ({ path, after }): Contested => ({ path, yours: after, theirs: valueAtPath(stored.document, path) }),
-  );
-  const again = new Set(fields.map(({ path }) => JSON.stringify(path)));
-  const older = state.contested
-    .filter(({ path }) => !again.has(JSON.stringify(path)))
-    .map((one) => ({ ...one, theirs: valueAtPath(stored.document, one.path) }))
-    .filter(({ yours, theirs }) => !same(yours, theirs));
   const why = mine.length > left.length ? rules.trouble(document) : undefined;
   const sound = why === undefined;
-  const contested = [
-    ...older,
-    ...fields,
+  const fields = [
+    ...askedAbout(left, stored.document),
     // Each field fits by itself and all together make no job: theirs stands, and each is asked about.
     ...(sound
       ? []
-      : mine
-          .filter((change) => !left.includes(change))
-          .map(({ path, after }) => ({
-            path,
-            yours: after,
-            theirs: valueAtPath(stored.document, path),
-            why,
-          }))),
+      : askedAbout(
+          mine.filter((change) => !left.includes(change)),
+          stored.document,
+          why,
+        )),
   ];
+  const older = without(state.contested, fields)
+    .map((one) => ({ ...one, theirs: valueAtPath(stored.document, one.path) }))
+    .filter(({ yours, theirs }) => !same(yours, theirs));
+  const contested = [...older, ...fields];
   const shown = sound ? document : stored.document;
   return {
     ...state,
@@ -443,18 +348,9 @@ function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
   const mine = changesBetween(orphan.base.document, orphan.document);
   const { document, left } = layEdits(state.document, mine);
   const why = mine.length > left.length ? rules.trouble(document) : undefined;
-  const asked = why === undefined ? left : mine;
-  const fields = asked.map(
-    ({ path, after }): Contested => ({
-      path,
-      yours: after,
-      theirs: valueAtPath(state.document, path),
-      ...(why === undefined ? {} : { why }),
-    }),
-  );
+  const fields = askedAbout(why === undefined ? left : mine, state.document, why);
   const pending = new Set(orphan.outbox);
-  const known = new Set(state.log.map(({ id }) => id));
-  const events = orphan.log.filter(({ id }) => pending.has(id) && !known.has(id));
+  const events = unheard(state, orphan.log).filter(({ id }) => pending.has(id));
   return {
     ...state,
     document: why === undefined ? document : state.document,
@@ -467,22 +363,15 @@ function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
 /** A drag goes on from what it found, on what is there now: what is contested was not its doing. */
 function draggedOn(state: Sync, stored: Stored, contested: readonly Contested[]): Partial<Sync> {
   if (!state.dragFrom) return {};
-  const asked = new Set(contested.map(({ path }) => JSON.stringify(path)));
-  const mine = changesBetween(state.base.document, state.dragFrom).filter(
-    ({ path }) => !asked.has(JSON.stringify(path)),
-  );
+  const mine = without(changesBetween(state.base.document, state.dragFrom), contested);
   return { dragFrom: layEdits(stored.document, mine).document };
 }
 
 /** The server does not take a save: what was in it is taken off again, kept, and asked about; what was done since stays. */
 function refused(state: Sync, sent: Sent, why: string, rules: Rules): Sync {
   const next = rebased({ ...state, sent: undefined }, state.base, waitingChanges(state), rules);
-  const asked = sent.changes.map(
-    ({ path, after }): Contested => ({ path, yours: after, theirs: valueAtPath(state.base.document, path), why }),
-  );
   // A field that was set again since is asked about by its later value.
-  const later = new Set(next.contested.map(({ path }) => JSON.stringify(path)));
-  const contested = [...next.contested, ...asked.filter(({ path }) => !later.has(JSON.stringify(path)))];
+  const contested = [...next.contested, ...without(askedAbout(sent.changes, state.base.document, why), next.contested)];
   return { ...next, contested, ...draggedOn(state, state.base, contested) };
 }
 

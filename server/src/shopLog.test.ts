@@ -207,6 +207,20 @@ describe('server: the shelf', () => {
     expect(await newest()).deep.include({ id: before?.id, version: before?.version });
     expect((await newest())?.summary?.gain).equal(77);
   });
+  it('has a new card a moment after a save, its new name at once, and finds one that a crash left behind', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Carded' });
+    const find = async () => (await listJobs(bench.database, { putAway: false })).cards.find((one) => one.id === id);
+    const first = (await find())?.summary;
+    const wider = withValueAt(document, ['heaters', 'panel-a', 'count'], 3);
+    await saveChanges(bench.database, id, 1, changesBetween(document, { ...wider, name: 'Renamed' }));
+    expect((await find())?.summary).include({ name: 'Renamed', panels: 1, of: 1 });
+    while ((await find())?.summary?.of !== 2) await new Promise((resolve) => setTimeout(resolve, 50));
+    expect((await find())?.summary).include({ panels: 3 });
+    expect((await find())?.summary?.apertureArea).closeTo(3 * (first?.apertureArea ?? 0), 1e-9);
+    await bench.database.pool.query(`update jobs set version = 3 where id = $1`, [id]);
+    expect((await upgradeJobs(bench.database)).upgraded).equal(1);
+    expect((await find())?.summary?.of).equal(3);
+  });
   it('stored jobs of version 1 are written anew once, with their shop as events, and readable before that too', async () => {
     const text = stored('busy-shop.json');
     await bench.database.pool.query(`insert into jobs (id, document, version) values ('old', $1, 7)`, [text]);

@@ -69,9 +69,12 @@ export async function shopStateOf(database: Reader, jobId: string): Promise<Shop
   }
 }
 
+/** Where changes of a job are told. */
+export const jobChannel = 'north_pane_job';
+
 /** Tells every server that shares the database that something of a job has changed; heard when the transaction is through. */
 export async function announce(tx: Pick<Transaction, 'execute'>, jobId: string): Promise<void> {
-  await tx.execute(sql`select pg_notify('north_pane_job', ${jobId})`);
+  await tx.execute(sql`select pg_notify(${jobChannel}, ${jobId})`);
 }
 
 /** Adds to a job's log, and tells the others; false where there is no such job. */

@@ -8,12 +8,12 @@ import {
   same,
   valueAtPath,
 } from '@north-pane/core/document';
-import { type JobSummary, jobSummary } from '@north-pane/core/figures';
 import { foldEvents, type ShopEvent } from '@north-pane/core/shoplog';
 import { and, desc, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
-import { announce, appendEvents, shopStateOf } from './events';
-import { builds, jobs, revisions } from './schema';
+import { announce, appendEvents, jobChannel } from './events';
+import { builds, type CardSummary, jobs, revisions } from './schema';
+import { cardOf, refreshCard } from './summaries';
 
 /** Whether an id can be one at all: what else comes in an address is asked of no database. */
 export function isJobId(id: string): boolean {
@@ -26,7 +26,7 @@ export interface Card {
   version: number;
   updatedAt: Date;
   putAway: boolean;
-  summary: JobSummary | null;
+  summary: CardSummary | null;
 }
 
 /** Cards on one page of the shelf. */
@@ -49,6 +49,8 @@ export async function listJobs(
       updatedAt: jobs.updatedAt,
       putAwayAt: jobs.putAwayAt,
       summary: jobs.summary,
+      // Renamed a moment ago, a job has its new name before its new card.
+      name: sql<string | null>`${jobs.document} ->> 'name'`,
     })
     .from(jobs)
     .where(
@@ -61,7 +63,11 @@ export async function listJobs(
     .orderBy(desc(jobs.updatedAt), desc(jobs.id))
     .limit(shelfPage + 1);
   return {
-    cards: rows.slice(0, shelfPage).map(({ putAwayAt, ...card }) => ({ ...card, putAway: putAwayAt !== null })),
+    cards: rows.slice(0, shelfPage).map(({ putAwayAt, name, summary, ...card }) => ({
+      ...card,
+      putAway: putAwayAt !== null,
+      summary: summary && { ...summary, name: name ?? summary.name },
+    })),
     more: rows.length > shelfPage,
   };
 }
@@ -107,7 +113,7 @@ export function slugOf(name: string): string {
 /** Puts a new job on the shelf under a free id made from its name, with what has been done of it. */
 export async function createJob({ orm }: Database, document: Job, events: readonly ShopEvent[] = []) {
   const slug = slugOf(document.name);
-  const summary = jobSummary(document, foldEvents(events));
+  const summary = cardOf(document, 1, foldEvents(events));
   return orm.transaction(async (tx) => {
     for (let attempt = 1; ; attempt += 1) {
       const id = attempt === 1 ? slug : `${slug}-${attempt}`;
@@ -140,19 +146,29 @@ const savesKept = 200;
  * @param save id that the sender has given it
  */
 export async function saveChanges(
-  { orm }: Database,
+  database: Database,
   id: string,
   base: number,
   changes: Change[],
   save?: string,
 ): Promise<SaveResult> {
+  const { orm } = database;
   // No lock is held while the document is judged: if somebody else saved meanwhile, theirs is read and the changes laid over it.
   for (;;) {
-    const [row] = isJobId(id) ? await orm.select().from(jobs).where(eq(jobs.id, id)) : [];
+    const [row] = isJobId(id)
+      ? await orm
+          .select({
+            version: jobs.version,
+            document: jobs.document,
+            done: sql<boolean>`${save ?? ''} = any(${jobs.saves})`,
+          })
+          .from(jobs)
+          .where(eq(jobs.id, id))
+      : [];
     if (!row) return { kind: 'unknown' };
-    const current = parseJob(row.document);
+    const current = parsedAt(database, id, row);
     if (!current.ok) return { kind: 'refused', errors: current.errors };
-    if (save !== undefined && row.saves.includes(save))
+    if (row.done)
       return { kind: 'saved', version: row.version, document: current.job, merged: row.version !== base + 1 };
     const merge = merged(current.job, changes);
     if ('message' in merge) return { kind: 'refused', errors: [merge] };
@@ -167,23 +183,49 @@ export async function saveChanges(
         errors: [{ path: lost.path.join('.'), message: 'this field would not be kept as it was sent' }],
       };
     const version = row.version + 1;
-    const summary = jobSummary(parsed.job, await shopStateOf({ orm }, id));
-    const written = await orm.transaction(async (tx) => {
-      const { rowCount } = await tx
-        .update(jobs)
-        .set({
-          document: parsed.job,
-          version,
-          summary,
-          updatedAt: new Date(),
-          saves: save === undefined ? row.saves : [...row.saves, save].slice(-savesKept),
-        })
-        .where(and(eq(jobs.id, id), eq(jobs.version, row.version)));
-      if (rowCount) await announce(tx, id);
-      return rowCount;
-    });
-    if (written) return { kind: 'saved', version, document: parsed.job, merged: row.version !== base };
+    const written = await writeSave(database, { id, from: row.version, document: parsed.job, save });
+    if (!written) continue;
+    rememberParsed(database, id, version, parsed.job);
+    refreshCard(database, id);
+    return { kind: 'saved', version, document: parsed.job, merged: row.version !== base };
   }
+}
+
+/** Documents as they were read last, by job: the one that stands is read again by every save. */
+const readLast = new WeakMap<Database, Map<string, { version: number; job: Job }>>();
+/** Jobs of which that is kept. */
+const mostRead = 200;
+
+function rememberParsed(database: Database, id: string, version: number, job: Job): void {
+  const known = readLast.get(database) ?? new Map<string, { version: number; job: Job }>();
+  readLast.set(database, known);
+  known.delete(id);
+  known.set(id, { version, job });
+  const [oldest] = known.keys();
+  if (known.size > mostRead && oldest !== undefined) known.delete(oldest);
+}
+
+/** A stored document read anew, or as it was read at that version before. */
+function parsedAt(database: Database, id: string, row: { version: number; document: unknown }): ParsedJob {
+  const known = readLast.get(database)?.get(id);
+  // A job of that name may have been deleted and begun again at the same version.
+  if (known?.version === row.version && same(known.job, row.document)) return { ok: true, job: known.job };
+  return parseJob(row.document);
+}
+
+/** Writes a document over the version that it was made from, and tells who listens: one statement. False where that version is past. */
+async function writeSave(
+  { orm }: Database,
+  { id, from, document, save }: { id: string; from: number; document: Job; save: string | undefined },
+): Promise<boolean> {
+  const { rowCount } = await orm.execute(sql`
+    with saved as (
+      update ${jobs} set document = ${JSON.stringify(document)}::jsonb, version = ${from + 1}, updated_at = now(),
+        saves = case when ${save ?? null}::text is null then saves
+          else (saves || ${save ?? null}::text)[greatest(1, cardinality(saves) + 2 - ${savesKept}::int):] end
+      where id = ${id} and version = ${from} returning id
+    ) select pg_notify(${jobChannel}, id) from saved`);
+  return (rowCount ?? 0) > 0;
 }
 
 /** A value as it is stored: names without the blanks round them. */

@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { jobChannel } from './events';
 
 /** Hears what any server that shares the database has told of a job. */
 export interface Listener {
@@ -39,7 +40,7 @@ export function listenForJobs(url: string): Listener {
     });
     try {
       await mine.connect();
-      await mine.query('listen north_pane_job');
+      await mine.query(`listen ${jobChannel}`);
       tellAll();
     } catch {
       lose();

@@ -14,6 +14,9 @@ import {
   unique,
 } from 'drizzle-orm/pg-core';
 
+/** A card of the shelf, and the version of the job that it is of. */
+export type CardSummary = JobSummary & { of: number };
+
 const moment = (name: string) => timestamp(name, { withTimezone: true });
 
 /** One heater project each: its document as it stands, with a version that every change moves on. */
@@ -23,8 +26,8 @@ export const jobs = pgTable('jobs', {
   /** As it was written, by whichever version of the program: parsed and migrated wherever it is read. */
   document: jsonb('document').$type<unknown>().notNull(),
   version: integer('version').notNull(),
-  /** What the shelf says of it, written with the document, so that the shelf works nothing out. */
-  summary: jsonb('summary').$type<JobSummary>(),
+  /** What the shelf says of it, with the version that it is of: the shelf works nothing out. */
+  summary: jsonb('summary').$type<CardSummary>(),
   /** Ids of the saves that were taken in last: one that is sent again, its answer lost, is answered again and not laid on twice. */
   saves: text('saves').array().notNull().default(sql`'{}'::text[]`),
   /** When it was put away from the shelf. */

@@ -1,10 +1,11 @@
 import { jobVersion, readDocument } from '@north-pane/core/document';
-import { blankSummary, jobSummary } from '@north-pane/core/figures';
+import { blankSummary } from '@north-pane/core/figures';
 import { and, asc, eq, gt, isNull, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { appendEvents, shopStateOf } from './events';
 import { nameIn } from './jobs';
 import { jobs } from './schema';
+import { cardOf } from './summaries';
 
 const page = 50;
 /** Letters of a reason that a card has at most. */
@@ -26,7 +27,11 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
       .where(
         and(
           gt(jobs.id, after),
-          or(isNull(jobs.summary), sql`${jobs.document} ->> 'version' is distinct from ${String(jobVersion)}`),
+          or(
+            isNull(jobs.summary),
+            sql`(${jobs.summary} ->> 'of') is distinct from ${jobs.version}::text`,
+            sql`${jobs.document} ->> 'version' is distinct from ${String(jobVersion)}`,
+          ),
         ),
       )
       .orderBy(asc(jobs.id))
@@ -37,7 +42,7 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
         counts.unreadable += 1;
         const [first] = parsed.errors;
         const reason = `${first?.path ?? ''}: ${first?.message ?? ''}`.slice(0, longestReason);
-        const summary = blankSummary(nameIn(row.document), reason);
+        const summary = { ...blankSummary(nameIn(row.document), reason), of: row.version };
         await orm
           .update(jobs)
           .set({ summary })
@@ -53,7 +58,7 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
         // Somebody else was there first: theirs has been read anew already.
         if (!rowCount) return;
         await appendEvents(tx, row.id, parsed.events);
-        const summary = jobSummary(parsed.job, await shopStateOf({ orm: tx }, row.id));
+        const summary = cardOf(parsed.job, row.version, await shopStateOf({ orm: tx }, row.id));
         await tx.update(jobs).set({ summary }).where(eq(jobs.id, row.id));
       });
     }

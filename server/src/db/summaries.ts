@@ -1,0 +1,46 @@
+import { type Job, parseJob } from '@north-pane/core/document';
+import { jobSummary } from '@north-pane/core/figures';
+import type { ShopState } from '@north-pane/core/shoplog';
+import { and, eq } from 'drizzle-orm';
+import type { Database } from './database';
+import { shopStateOf } from './events';
+import { type CardSummary, jobs } from './schema';
+
+export function cardOf(document: Job, version: number, state?: ShopState): CardSummary {
+  return { ...jobSummary(document, state), of: version };
+}
+
+/** ms that a job rests before its card is worked out anew: a hand that goes on setting things waits for none of it. */
+const rest = 2000;
+
+/** Jobs whose cards wait, by database. */
+const waiting = new WeakMap<Database, Map<string, NodeJS.Timeout>>();
+
+/**
+ * Has the card of a job worked out anew, once it has come to rest: nobody who saves waits for it. Where the process ends before, the card
+ * is of an older version than the job, and the next start finds it.
+ */
+export function refreshCard(database: Database, id: string): void {
+  const timers = waiting.get(database) ?? new Map<string, NodeJS.Timeout>();
+  waiting.set(database, timers);
+  clearTimeout(timers.get(id));
+  const work = () => {
+    timers.delete(id);
+    // A database that has gone away meanwhile: the next start finds the card.
+    writeCard(database, id).catch(() => {});
+  };
+  timers.set(id, setTimeout(work, rest).unref());
+}
+
+/** Works out the card of a job as it stands and writes it, unless the job has moved on meanwhile: then its next card is on its way. */
+export async function writeCard(database: Database, id: string): Promise<void> {
+  const { orm } = database;
+  const [row] = await orm.select({ version: jobs.version, document: jobs.document }).from(jobs).where(eq(jobs.id, id));
+  const parsed = parseJob(row?.document);
+  if (!row || !parsed.ok) return;
+  const summary = cardOf(parsed.job, row.version, await shopStateOf(database, id));
+  await orm
+    .update(jobs)
+    .set({ summary })
+    .where(and(eq(jobs.id, id), eq(jobs.version, row.version)));
+}

@@ -38,7 +38,11 @@ test('two windows on the same field: asked, and the choice stands', async ({ pag
   );
   const asked = page.getByRole('alert', { name: 'Changed in two places' });
   await expect(asked).toContainText('Risers was changed by another hand too: yours 13, theirs 11.');
-  await asked.getByRole('button', { name: 'Keep mine: 13' }).click();
+  // It is asked at the field itself too.
+  const here = page.getByRole('group', { name: 'Which value stands' });
+  await expect(here).toContainText('yours 13, theirs 11');
+  await here.getByRole('button', { name: 'Keep mine: 13' }).click();
+  await expect(asked).toHaveCount(0);
   await saved(page);
   expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(13);
 });

@@ -6,6 +6,7 @@ import {
   getFilteredRowModel,
   getPaginationRowModel,
   getSortedRowModel,
+  type HeaderGroup,
   type RowData,
   type SortingState,
   type Row as TableRow,
@@ -91,36 +92,7 @@ export function DataTable<Row>(props: {
         <Table.Root size="sm" aria-label={label}>
           <Table.Header>
             {table.getHeaderGroups().map((group) => (
-              <Table.Row key={group.id} bg="transparent" verticalAlign="bottom">
-                {group.headers.map((header) => {
-                  const { column } = header;
-                  const sorted = column.getIsSorted();
-                  const meta = column.columnDef.meta;
-                  return (
-                    <Table.ColumnHeader
-                      key={header.id}
-                      px="2"
-                      position="relative"
-                      color="ink"
-                      borderColor="line"
-                      width={meta?.width}
-                      display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
-                      textAlign={meta?.end ? 'end' : undefined}
-                      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
-                    >
-                      {column.getCanSort() ? (
-                        <SortButton sorted={sorted} onSort={() => column.toggleSorting()}>
-                          {flexRender(column.columnDef.header, header.getContext())}
-                        </SortButton>
-                      ) : column.columnDef.header === '' ? (
-                        <span style={unseen}>to do</span>
-                      ) : (
-                        flexRender(column.columnDef.header, header.getContext())
-                      )}
-                    </Table.ColumnHeader>
-                  );
-                })}
-              </Table.Row>
+              <HeadRow key={group.id} group={group as HeaderGroup<unknown>} columns={columns} sorting={sorting} />
             ))}
           </Table.Header>
           <Table.Body>
@@ -163,6 +135,51 @@ export function DataTable<Row>(props: {
     </Box>
   );
 }
+
+interface HeadRowProps {
+  group: HeaderGroup<unknown>;
+  columns: unknown;
+  sorting: SortingState;
+}
+
+/** The heads, drawn again only for other columns or another order. */
+const HeadRow = memoOn(
+  function HeadRow({ group }: HeadRowProps) {
+    return (
+      <Table.Row bg="transparent" verticalAlign="bottom">
+        {group.headers.map((header) => {
+          const { column } = header;
+          const sorted = column.getIsSorted();
+          const meta = column.columnDef.meta;
+          return (
+            <Table.ColumnHeader
+              key={header.id}
+              px="2"
+              position="relative"
+              color="ink"
+              borderColor="line"
+              width={meta?.width}
+              display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
+              textAlign={meta?.end ? 'end' : undefined}
+              aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
+            >
+              {column.getCanSort() ? (
+                <SortButton sorted={sorted} onSort={() => column.toggleSorting()}>
+                  {flexRender(column.columnDef.header, header.getContext())}
+                </SortButton>
+              ) : column.columnDef.header === '' ? (
+                <span style={unseen}>to do</span>
+              ) : (
+                flexRender(column.columnDef.header, header.getContext())
+              )}
+            </Table.ColumnHeader>
+          );
+        })}
+      </Table.Row>
+    );
+  },
+  ({ columns, sorting }) => [columns, sorting],
+);
 
 interface BodyRowProps {
   row: TableRow<unknown>;

@@ -1,8 +1,7 @@
-import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { sayField } from '@north-pane/core/document';
-import { useHabit } from '../state/habit';
-import { useDocument, useJob } from '../state/job';
-import { type Contested as Field, unsaved } from '../state/sync/state';
+import { Box, Text } from '@chakra-ui/react';
+import { Choose } from '../parts/Choose';
+import { useJob } from '../state/job';
+import { unsaved } from '../state/sync/state';
 
 /**
  * Fields that were set here and stand otherwise on the server: both values, and whose they are. Theirs stands until somebody chooses; all
@@ -42,32 +41,5 @@ function Offline({ waits }: { waits: number }) {
       The server does not answer: {waits === 1 ? '1 edit waits' : `${waits} edits wait`} in this browser and{' '}
       {waits === 1 ? 'is' : 'are'} sent as soon as it does. Go on working.
     </Text>
-  );
-}
-
-function Choose({ field }: { field: Field }) {
-  const habit = useHabit();
-  const document = useDocument();
-  const give = useJob((state) => state.give);
-  const { path, yours, theirs, why } = field;
-  const said = sayField(document, { path, before: yours, after: theirs }, habit);
-  const settle = (choice: 'yours' | 'theirs') => () => give({ kind: 'settle', path, choice });
-  return (
-    <Flex align="center" gap="3" rowGap="1" wrap="wrap" py="1">
-      <Text flex="1 1 260px">
-        <b>{said.name}</b>
-        {why
-          ? `: yours, ${said.before}, was not taken: ${why}. It stands at ${said.after}.`
-          : ` was changed by another hand too: yours ${said.before}, theirs ${said.after}.`}
-      </Text>
-      <Flex gap="2">
-        <Button size="sm" variant="outline" onClick={settle('theirs')}>
-          {why ? 'Leave it' : 'Take theirs'}: {said.after}
-        </Button>
-        <Button size="sm" variant="solid" onClick={settle('yours')}>
-          Keep mine: {said.before}
-        </Button>
-      </Flex>
-    </Flex>
   );
 }

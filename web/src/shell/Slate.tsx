@@ -330,23 +330,15 @@ function entryWords(what: string, edits: readonly Change[] | undefined, keys: st
 /** Colours on slate of a change for the better, for the worse, and of one that is neither. */
 const moves = { good: '#8FC4BD', bad: '#E3A27C', plain: '#A9B5B8' } as const;
 
-/** Undo, redo, keep; units, light and keys, which on a phone wait under *More*. */
-const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boolean; onMore(): void }) {
-  const ask = useAskToKeep();
+/** Undo and redo, by themselves: their words change with every edit, and nothing beside them does. */
+function UndoRedo() {
   const undo = useJob((state) => state.undo);
   const redo = useJob((state) => state.redo);
   // The words of a tooltip may come a task later than the figure beside it.
   const last = useDeferredValue(useJob((state) => state.sync?.past[state.sync.past.length - 1]));
   const next = useDeferredValue(useJob((state) => state.sync?.future[0]));
   return (
-    <Flex
-      ml="auto"
-      px={{ base: '2', md: '4' }}
-      gap={{ base: '1', md: '2' }}
-      align="center"
-      flexShrink={0}
-      className="no-print"
-    >
+    <>
       <SlateButton
         type="button"
         aria-label="Undo"
@@ -365,6 +357,23 @@ const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boo
       >
         <Redo2 size={16} aria-hidden />
       </SlateButton>
+    </>
+  );
+}
+
+/** Undo, redo, keep; units, light and keys, which on a phone wait under *More*. */
+const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boolean; onMore(): void }) {
+  const ask = useAskToKeep();
+  return (
+    <Flex
+      ml="auto"
+      px={{ base: '2', md: '4' }}
+      gap={{ base: '1', md: '2' }}
+      align="center"
+      flexShrink={0}
+      className="no-print"
+    >
+      <UndoRedo />
       <SlateButton type="button" title="Keep a revision (k)" onClick={ask}>
         Keep
       </SlateButton>

@@ -1,10 +1,10 @@
 import type { Done } from '@north-pane/core/cutting';
-import { type FieldPath, type Job, parseJob, setFields } from '@north-pane/core/document';
+import { type FieldPath, type Job, parseJob, sharing } from '@north-pane/core/document';
 import type { JobInShop } from '@north-pane/core/job';
 import { foldEvents, type Happened, type ShopEvent, type ShopState, untouchedShop } from '@north-pane/core/shoplog';
 import { create } from 'zustand';
 import { deviceName } from './device';
-import { type Effect, type Input, type Rules, step } from './sync/machine';
+import { type Effect, type Input, type Rules, type Step, step } from './sync/machine';
 import { type Sync, unsaved } from './sync/state';
 
 /** What came of a change: nothing is set when it does not make a sound job. */
@@ -64,13 +64,13 @@ export const useJob = create<JobState>()((set, get) => ({
   change: (path, value) => get().changeAll([{ path, value }]),
 
   changeAll: (fields) => {
-    const { document, give } = get();
-    if (!document) return { ok: false, message: 'No job is open.' };
-    const { document: next } = setFields(document, fields);
-    if (next === document) return { ok: true };
-    const parsed = parseJob(next);
+    const { sync } = get();
+    if (!sync) return { ok: false, message: 'No job is open.' };
+    const next = step(sync, { kind: 'edit', fields }, rules);
+    if (next.state.document === sync.document) return { ok: true };
+    const parsed = parseJob(next.state.document);
     if (!parsed.ok) return { ok: false, message: sentence(parsed.errors[0]?.message ?? 'That does not go.') };
-    give({ kind: 'edit', fields });
+    take(next);
     return { ok: true };
   },
 
@@ -80,18 +80,22 @@ export const useJob = create<JobState>()((set, get) => ({
   redo: () => get().give({ kind: 'redo' }),
 
   give: (input) => {
-    const { sync, shop } = get();
-    if (!sync) return;
-    const { state, effects } = step(sync, input, rules);
-    if (state !== sync)
-      set({
-        sync: state,
-        document: state.document,
-        shop: state.log === sync.log ? shop : foldEvents(state.log),
-      });
-    carryOutEffects(effects, state);
+    const { sync } = get();
+    if (sync) take(step(sync, input, rules));
   },
 }));
+
+/** Shows what a step of the machine came to, and has done what it asks for. */
+function take({ state, effects }: Step): void {
+  const { sync, shop } = useJob.getState();
+  if (state !== sync)
+    useJob.setState({
+      sync: state,
+      document: state.document,
+      shop: state.log === sync?.log ? shop : sharing(shop, foldEvents(state.log)),
+    });
+  carryOutEffects(effects, state);
+}
 
 /** How far the open job is saved: all of it, some on its way, not for now, or not before somebody has chosen. */
 export type Saving = 'saved' | 'saving' | 'offline' | 'asked';

@@ -2,7 +2,7 @@ import { defaultJob, withValueAt } from '@north-pane/core/document';
 import { jobShop, openJob, shopNow } from '@north-pane/core/job';
 import { isProved, loadSolver, proofKey, proveMaterial } from '@north-pane/core/shop';
 import { expect } from 'chai';
-import { withProofs } from './proofs';
+import { provingItems, withProofs } from './proofs';
 
 /** A harp whose boards the quick planner cannot prove. */
 const job = withValueAt(defaultJob('harp'), ['shop', 'sold'], {
@@ -26,6 +26,14 @@ describe('state: proofs', () => {
     const proved = withProofs(plan, new Map([[proofKey(boards), proof]]), purchases, shopNow(openJob(job)));
     expect(proved.cost).closeTo(plan.cost + proof.plan.cost - boards.plan.cost, 1e-9);
     expect(proved.materials.find(({ item }) => item === 'planed-115x19')?.parts).equal(boards.parts);
+  });
+  it('are on the way for what is neither proved nor finished, and for nothing else', () => {
+    const boards = plan.materials.find(({ item }) => item === 'planed-115x19');
+    if (!boards) throw new Error('a harp has boards');
+    expect(provingItems(plan, new Set()).has(boards.item)).equal(true);
+    expect(provingItems(plan, new Set([proofKey(boards)])).has(boards.item)).equal(false);
+    for (const { item } of plan.materials.filter(isProved))
+      expect(provingItems(plan, new Set()).has(item)).equal(false);
   });
   it('of another design stand in no place', () => {
     const stale = new Map(plan.materials.map((material) => ['of something else', material]));

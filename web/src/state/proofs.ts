@@ -19,12 +19,11 @@ interface Proofs {
   known: ReadonlyMap<string, MaterialPlan>;
   /** Keys of what is finished, whether it came out proved or with a gap. */
   done: ReadonlySet<string>;
-  working: boolean;
   /** Why the planners that prove could not do their work, where they could not. */
   trouble: string | undefined;
 }
 
-const useProofs = create<Proofs>()(() => ({ known: new Map(), done: new Set(), working: false, trouble: undefined }));
+const useProofs = create<Proofs>()(() => ({ known: new Map(), done: new Set(), trouble: undefined }));
 
 /** Proofs kept: a drag to and fro finds them again. */
 const mostKept = 200;
@@ -52,7 +51,6 @@ export function useProving(): void {
       .filter((material) => !isProved(material))
       .map((material) => ({ material, key: proofKey(material) }))
       .filter(({ key }) => !done.has(key));
-    useProofs.setState({ working: wanted.length > 0 });
     if (wanted.length === 0) return undefined;
     let stop: (() => void) | undefined;
     const wait = window.setTimeout(() => {
@@ -68,9 +66,9 @@ export function useProving(): void {
       work.done.then(
         (proved) => {
           proved.forEach(take(true));
-          useProofs.setState({ working: false, trouble: undefined });
+          useProofs.setState({ trouble: undefined });
         },
-        (error: unknown) => useProofs.setState({ working: false, trouble: String(error) }),
+        (error: unknown) => useProofs.setState({ trouble: String(error) }),
       );
     }, quiet);
     return () => {
@@ -113,10 +111,19 @@ export function useProvedPlan(): ShopPlan {
   return useMemo(() => keptSame(withProofs(plan, known, purchases, shopNow(open))), [open, plan, purchases, known]);
 }
 
-/** The same, and whether more proofs are on the way: drawn again whenever the planners begin or end. */
-export function useShopPlan(): { plan: ShopPlan; proving: boolean; trouble: string | undefined } {
+/** Items of a plan whose proofs are on the way. */
+export function provingItems({ materials }: ShopPlan, done: ReadonlySet<string>): ReadonlySet<string> {
+  return new Set(
+    materials.flatMap((material) => (isProved(material) || done.has(proofKey(material)) ? [] : [material.item])),
+  );
+}
+
+/** The same, with the materials that are still being proved. */
+export function useShopPlan(): { plan: ShopPlan; proving: ReadonlySet<string>; trouble: string | undefined } {
+  const { plan: quick } = useDerived();
   const plan = useProvedPlan();
-  const proving = useProofs((state) => state.working);
+  const done = useProofs((state) => state.done);
   const trouble = useProofs((state) => state.trouble);
+  const proving = useMemo(() => (trouble ? new Set<string>() : provingItems(quick, done)), [quick, done, trouble]);
   return { plan, proving, trouble };
 }

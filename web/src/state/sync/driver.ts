@@ -20,7 +20,7 @@ const unread = 'What the server sent cannot be read. Load the page again.';
 
 /**
  * @param give tells the machine what has happened
- * @param onTrouble told when nothing can be laid by in this browser
+ * @param onTrouble told when nothing can be laid by in this browser, and when the job was deleted elsewhere
  */
 export function driveJob(
   id: string,
@@ -43,7 +43,7 @@ export function driveJob(
     if (!idle) return;
     laying = laying.then(async () => {
       // What was set is painted first: copying the whole state takes its time.
-      await new Promise((resolve) => setTimeout(resolve));
+      await painted();
       while (newest) {
         const writing = newest;
         try {
@@ -61,6 +61,10 @@ export function driveJob(
     const { version, seq } = JSON.parse((event as MessageEvent<string>).data) as { version?: unknown; seq?: unknown };
     if (typeof version === 'number' && typeof seq === 'number') tell({ kind: 'stands', version, seq });
   });
+  stream.addEventListener('gone', () => {
+    if (!closed) onTrouble('This job was deleted on another screen: what is set here is saved nowhere.');
+    stream.close();
+  });
   const online = () => tell({ kind: 'due' });
   window.addEventListener('online', online);
 
@@ -70,7 +74,7 @@ export function driveJob(
     const { save, base, changes } = sent;
     try {
       const answer = await within(
-        answered(api.api.jobs[':id'].changes.$post({ param: { id }, json: { base, save, changes } })),
+        answered(api.api.jobs[':id'].changes.$post({ param: { id }, json: { base, save, changes: [...changes] } })),
       );
       const stored = readStored(answer);
       tell(stored ? { kind: 'saved', save, stored } : { kind: 'refused', save, why: unread });
@@ -147,6 +151,21 @@ export function driveJob(
       stream.close();
     },
   };
+}
+
+/** ms within which a window that nobody sees is taken for painted. */
+const unseen = 60;
+
+/** After the next paint; a window in the background paints nothing, and is not waited for. */
+function painted(): Promise<void> {
+  return new Promise((resolve) => {
+    const timer = window.setTimeout(resolve, unseen);
+    requestAnimationFrame(() => {
+      window.clearTimeout(timer);
+      // A frame's callback comes before its paint.
+      setTimeout(resolve);
+    });
+  });
 }
 
 /** An answer that takes too long is none. */

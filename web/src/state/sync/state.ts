@@ -25,7 +25,7 @@ export interface Contested {
 export interface Sent {
   save: string;
   base: number;
-  changes: Change[];
+  changes: readonly Change[];
 }
 
 /** What one window knows of a job, and what of it the server has not got yet. Plain data: it is laid by as it is. */
@@ -96,9 +96,18 @@ function onTheWay({ base, sent }: Sync): Job {
   return sent ? layEdits(base.document, sent.changes).document : base.document;
 }
 
+/** What waits of a document, with what it was compared to: asked for many times between two edits. */
+const compared = new WeakMap<Job, Pick<Sync, 'base' | 'sent'> & { changes: readonly Change[] }>();
+
 /** What is set here and neither on the server nor on its way. */
-export function waitingChanges(state: Sync): Change[] {
-  return state.document === state.base.document ? [] : changesBetween(onTheWay(state), state.document);
+export function waitingChanges(state: Sync): readonly Change[] {
+  const { base, sent, document } = state;
+  if (document === base.document) return [];
+  const found = compared.get(document);
+  if (found && found.base === base && found.sent === sent) return found.changes;
+  const changes = changesBetween(onTheWay(state), document);
+  compared.set(document, { base, sent, changes });
+  return changes;
 }
 
 /** How many edits and events the server has not answered for: what is lost with this browser. */

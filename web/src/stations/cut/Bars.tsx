@@ -209,7 +209,8 @@ interface RowProps extends Lit {
   longest: number;
 }
 
-function BarRow({ material, bar, index, copy, habit, lit, onLit, px, beside, longest }: RowProps) {
+const BarRow = memo(function BarRow(props: RowProps) {
+  const { material, bar, index, copy, habit, lit, onLit, px, beside, longest } = props;
   const length = lengthOf(material, bar.stock);
   const locked = bar.fixed?.by === 'lock';
   const { setNodeRef, isOver } = useDroppable({
@@ -274,7 +275,7 @@ function BarRow({ material, bar, index, copy, habit, lit, onLit, px, beside, lon
       {bar.count > mostDrawn && <Text whiteSpace="nowrap">× {bar.count}</Text>}
     </Flex>
   );
-}
+});
 
 /** px. Pieces narrower than a fingertip that lie side by side and are alike are taken hold of together; one at a time is carried. */
 const fingertip = 40;

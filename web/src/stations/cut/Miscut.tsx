@@ -2,29 +2,34 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { type CutMiss, cutMiscut, cutMiss, isSlip, type MissFit } from '@north-pane/core/cutting';
 import { formatLength, formatMoney, formatQuantity, type Habit, sayWords } from '@north-pane/core/quantity';
 import type { Part } from '@north-pane/core/shop';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useDerived } from '../../state/derived';
 import { carryOut, inShopNow, useDocument, useJob } from '../../state/job';
 import { useProvedPlan } from '../../state/proofs';
 
+type Piece = Part & { kind: 'length' };
+
 /** “I cut it at …”: what a piece of another length than wanted means for the rest, and the ways on. */
-export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit: Habit }) {
+export const Miscut = memo(function Miscut({ part, habit }: { part: Piece; habit: Habit }) {
   const [asking, setAsking] = useState(false);
+  if (asking) return <CutAt part={part} habit={habit} onClose={() => setAsking(false)} />;
+  return (
+    <Button
+      size="xs"
+      variant="outline"
+      aria-label={`I cut it at: ${part.name.toLowerCase()}`}
+      onClick={() => setAsking(true)}
+    >
+      I cut it at…
+    </Button>
+  );
+});
+
+function CutAt({ part, habit, onClose }: { part: Piece; habit: Habit; onClose(): void }) {
   const [cut, setCut] = useState<number | undefined>(undefined);
   const { open } = useDerived();
   const miss = useMemo(() => (cut === undefined ? undefined : cutMiss(open, part.id, cut)), [open, part.id, cut]);
-  if (!asking)
-    return (
-      <Button
-        size="xs"
-        variant="outline"
-        aria-label={`I cut it at: ${part.name.toLowerCase()}`}
-        onClick={() => setAsking(true)}
-      >
-        I cut it at…
-      </Button>
-    );
   const take = (value: number): string | undefined => {
     if (isSlip(part.length, value))
       return `That is far from ${formatLength(part.length, habit).text}: look at the tape again.`;
@@ -42,15 +47,7 @@ export function Miscut({ part, habit }: { part: Part & { kind: 'length' }; habit
           autoFocus
           onValue={take}
         />
-        <Button
-          size="sm"
-          variant="outline"
-          aria-label={`Close: ${part.name.toLowerCase()}`}
-          onClick={() => {
-            setAsking(false);
-            setCut(undefined);
-          }}
-        >
+        <Button size="sm" variant="outline" aria-label={`Close: ${part.name.toLowerCase()}`} onClick={onClose}>
           Close
         </Button>
       </Flex>

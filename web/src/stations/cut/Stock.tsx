@@ -5,7 +5,7 @@ import { type FieldPath, type Job, onHandOf, soldOf } from '@north-pane/core/doc
 import { formatLength, formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { kerfOf, type MaterialPlan, stuffOf } from '@north-pane/core/shop';
 import { shelfOf } from '@north-pane/core/shoplog';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
@@ -126,62 +126,110 @@ function AtTheShopDrawn({
   currency: string;
 }) {
   const shop = useShop('sold', 'without');
-  const set = useSet();
   const without = shop.without ?? {};
   return (
     <Section title="At the shop" aside={`untick what it does not have; prices in ${currency}`}>
       {materials.map(({ item, name }) => (
-        <Box key={item} mb="3">
-          <Flex justify="space-between" align="baseline" gap="3">
-            <Text fontWeight="600">{name}</Text>
-            <Instead item={item} habit={habit} />
-          </Flex>
-          {soldOf(shop)
+        <SoldMaterial
+          key={item}
+          item={item}
+          name={name}
+          sizes={soldOf(shop)
             .filter((one) => one.item === item)
-            .map((one) => {
-              const here = !without[one.id];
-              return (
-                <Flex key={one.id} align="center" gap="3" py="1">
-                  <TickBox
-                    ticked={here}
-                    label={`The shop has ${name}, ${sizeOf(one, habit)}`}
-                    onTick={() => set(['shop', 'without', one.id], here ? true : undefined)}
-                  />
-                  <Text flex="1" color={here ? 'ink' : 'soft'}>
-                    {sizeOf(one, habit)}
-                  </Text>
-                  <Entry
-                    label={`Price at the shop: ${name}, ${sizeOf(one, habit)}`}
-                    bareLabel
-                    value={one.price}
-                    kind="number"
-                    digits={2}
-                    habit={habit}
-                    width="86px"
-                    onValue={(value) => set(['shop', 'sold', one.id, 'price'], value)}
-                  />
-                </Flex>
-              );
-            })}
-        </Box>
+            .map((one) => ({ id: one.id, size: sizeOf(one, habit), price: one.price, here: !without[one.id] }))}
+          habit={habit}
+        />
       ))}
     </Section>
   );
 }
 
-function Instead({ item, habit }: { item: string; habit: Habit }) {
-  const { open } = useDerived();
-  const { job } = open;
-  // What was found is of the job as it was then: taken later, it would undo what has changed since.
-  const [asked, setAsked] = useState<{ of: Job; list: Substitute[] } | undefined>(undefined);
-  const changeAll = useJob((state) => state.changeAll);
-  const found = asked?.of === job ? asked.list : undefined;
-  if (!found)
+interface SoldMaterialProps {
+  item: string;
+  name: string;
+  sizes: readonly SoldSizeProps[];
+  habit: Habit;
+}
+
+interface SoldSizeProps {
+  id: string;
+  /** In words. */
+  size: string;
+  price: number;
+  /** The shop has it. */
+  here: boolean;
+}
+
+/** One material in the sizes that the shop lists; drawn again when one of them moves. */
+const SoldMaterial = memoOn(
+  function SoldMaterial({ item, name, sizes, habit }: SoldMaterialProps) {
     return (
-      <TextButton fontSize="14px" onClick={() => setAsked({ of: job, list: substitutes(open, item) })}>
+      <Box mb="3">
+        <Flex justify="space-between" align="baseline" gap="3">
+          <Text fontWeight="600">{name}</Text>
+          <Instead item={item} habit={habit} />
+        </Flex>
+        {sizes.map((one) => (
+          <SoldSize key={one.id} name={name} habit={habit} {...one} />
+        ))}
+      </Box>
+    );
+  },
+  ({ item, name, sizes, habit }) => [
+    item,
+    name,
+    habit,
+    ...sizes.flatMap(({ id, size, price, here }) => [id, size, price, here]),
+  ],
+);
+
+/** One size of what the shop lists: whether it has it, and at what price. */
+const SoldSize = memo(function SoldSize(props: SoldSizeProps & { name: string; habit: Habit }) {
+  const { id, name, size, price, here, habit } = props;
+  const set = useSet();
+  return (
+    <Flex align="center" gap="3" py="1">
+      <TickBox
+        ticked={here}
+        label={`The shop has ${name}, ${size}`}
+        onTick={() => set(['shop', 'without', id], here ? true : undefined)}
+      />
+      <Text flex="1" color={here ? 'ink' : 'soft'}>
+        {size}
+      </Text>
+      <Entry
+        label={`Price at the shop: ${name}, ${size}`}
+        bareLabel
+        value={price}
+        kind="number"
+        digits={2}
+        habit={habit}
+        width="86px"
+        onValue={(value) => set(['shop', 'sold', id, 'price'], value)}
+      />
+    </Flex>
+  );
+});
+
+const Instead = memo(function Instead({ item, habit }: { item: string; habit: Habit }) {
+  // What was found is of the job as it was then: taken later, it would undo what has changed since.
+  const [asked, setAsked] = useState<Job | undefined>(undefined);
+  // Nothing is drawn for a change of the job unless something was found for it.
+  const current = useJob((state) => asked !== undefined && state.document === asked);
+  if (!asked || !current)
+    return (
+      <TextButton fontSize="14px" onClick={() => setAsked(jobNow())}>
         Something else?
       </TextButton>
     );
+  return <Found job={asked} item={item} habit={habit} />;
+});
+
+/** What could stand in the place of a material, of the job as it was asked for. */
+function Found({ job, item, habit }: { job: Job; item: string; habit: Habit }) {
+  const { open } = useDerived();
+  const changeAll = useJob((state) => state.changeAll);
+  const [found] = useState<Substitute[]>(() => substitutes(open, item));
   if (found.length === 0) return <Text fontSize="14px">Nothing else goes in its place.</Text>;
   return (
     <Box fontSize="14px" maxW="70%">

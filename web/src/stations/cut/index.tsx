@@ -47,7 +47,13 @@ export default function Cut() {
         )}
         {plan.materials.map((material) =>
           material.kind === 'length' ? (
-            <Bars key={material.item} material={material} proving={proving} keep={keep} {...common} />
+            <Bars
+              key={material.item}
+              material={material}
+              proving={proving.has(material.item)}
+              keep={keep}
+              {...common}
+            />
           ) : (
             <Sheets key={material.item} material={material} {...common} />
           ),

@@ -13,6 +13,7 @@ import { mounts } from '@north-pane/core/mounts';
 import type { Habit } from '@north-pane/core/quantity';
 import { lazy, memo, Suspense, useState } from 'react';
 import { Choice } from '../../parts/Choice';
+import { ChooseAt } from '../../parts/Choose';
 import { Entry } from '../../parts/Entry';
 import { Stepper } from '../../parts/Stepper';
 import { jobNow, useJob } from '../../state/job';
@@ -42,7 +43,18 @@ interface RowProps {
 }
 
 /** One field. Drawn again only when its own value changes: a change on the bench touches few of them. */
-const Row = memo(function Row({ index, path, value, meta, habit }: RowProps) {
+const Row = memo(function Row(props: RowProps) {
+  const { index, path } = props;
+  const id = useJob((state) => (state.document ? heatersOf(state.document)[index]?.id : undefined));
+  return (
+    <div>
+      <FieldEntry {...props} />
+      {id && <ChooseAt path={['heaters', id, ...path.split('.')]} />}
+    </div>
+  );
+});
+
+function FieldEntry({ index, path, value, meta, habit }: RowProps) {
   const set = (next: unknown) => setField(index, path, next, habit);
   if (meta.kind === 'count')
     return (
@@ -53,7 +65,7 @@ const Row = memo(function Row({ index, path, value, meta, habit }: RowProps) {
   return (
     <Choice label={meta.label} hint={meta.meaning} value={String(value)} choices={meta.choices ?? []} onValue={set} />
   );
-});
+}
 
 const alike: Field['meta'] = {
   label: 'Panels alike',

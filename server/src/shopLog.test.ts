@@ -129,6 +129,24 @@ describe('server: a save that is sent again', () => {
     expect(again).include({ kind: 'saved', version: 3 });
     expect(await findJob(bench.database, id)).nested.include({ 'document.heaters.panel-a.parameters.pitch': 0.07 });
   });
+  it('is turned away again once it was, though it would go by then: its sender was told', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Turned away' });
+    const path = ['heaters', 'panel-a', 'parameters', 'pitch'];
+    const change = (value: number, from: Job) => changesBetween(from, withValueAt(from, path, value));
+    const theirs = await saveChanges(bench.database, id, 1, change(0.07, document), 'theirs');
+    if (theirs.kind !== 'saved') throw new Error('not saved');
+    expect(await saveChanges(bench.database, id, 1, change(0.08, document), 'mine')).include({ kind: 'conflict' });
+    // The other hand takes theirs back, so that a late copy of mine would go.
+    await saveChanges(bench.database, id, 2, changesBetween(theirs.document, document), 'back');
+    expect(await saveChanges(bench.database, id, 1, change(0.08, document), 'mine')).include({
+      kind: 'conflict',
+      version: 3,
+    });
+    expect(await saveChanges(bench.database, id, 3, change(0.08, document), 'anew')).include({
+      kind: 'saved',
+      version: 4,
+    });
+  });
   it('a revision is kept only of the version that was looked at', async () => {
     const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Looked at' });
     await saveChanges(bench.database, id, 1, changesBetween(document, { ...document, name: 'Moved on' }));

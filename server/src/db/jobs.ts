@@ -161,6 +161,7 @@ export async function saveChanges(
             version: jobs.version,
             document: jobs.document,
             done: sql<boolean>`${save ?? ''} = any(${jobs.saves})`,
+            turnedAway: sql<boolean>`${turnedAway(save ?? '')} = any(${jobs.saves})`,
           })
           .from(jobs)
           .where(eq(jobs.id, id))
@@ -170,11 +171,19 @@ export async function saveChanges(
     if (!current.ok) return { kind: 'refused', errors: current.errors };
     if (row.done)
       return { kind: 'saved', version: row.version, document: current.job, merged: row.version !== base + 1 };
+    // Whoever sent it has heard, or will hear, that it was turned away: a late copy is not taken in behind his back.
+    if (row.turnedAway) return { kind: 'conflict', version: row.version, document: current.job, conflicts: [] };
     const merge = merged(current.job, changes);
     if ('message' in merge) return { kind: 'refused', errors: [merge] };
-    if (!merge.ok) return { kind: 'conflict', version: row.version, document: current.job, conflicts: merge.conflicts };
+    if (!merge.ok) {
+      await turnAway(database, id, save);
+      return { kind: 'conflict', version: row.version, document: current.job, conflicts: merge.conflicts };
+    }
     const parsed = parseJob(merge.document);
-    if (!parsed.ok) return { kind: 'refused', errors: parsed.errors };
+    if (!parsed.ok) {
+      await turnAway(database, id, save);
+      return { kind: 'refused', errors: parsed.errors };
+    }
     // Whatever a schema leaves out or puts right was not stored as it was sent: said, and nothing kept.
     const lost = changes.find(({ path, after }) => !same(valueAtPath(parsed.job, path), trimmed(after)));
     if (lost)
@@ -213,6 +222,20 @@ function parsedAt(database: Database, id: string, row: { version: number; docume
   return parseJob(row.document);
 }
 
+/** How a save that was turned away stands among those that were taken in. */
+function turnedAway(save: string): string {
+  return `!${save}`;
+}
+
+/** Remembers that a save was answered with a conflict or a refusal: a copy of it that comes later has the same answer. */
+async function turnAway({ orm }: Database, id: string, save: string | undefined): Promise<void> {
+  if (save === undefined) return;
+  const entry = turnedAway(save);
+  await orm.execute(sql`
+    update ${jobs} set saves = (saves || ${entry}::text)[greatest(1, cardinality(saves) + 2 - ${savesKept}::int):]
+    where id = ${id} and not (${entry} = any(saves))`);
+}
+
 /** Writes a document over the version that it was made from, and tells who listens: one statement. False where that version is past. */
 async function writeSave(
   { orm }: Database,
@@ -223,7 +246,7 @@ async function writeSave(
       update ${jobs} set document = ${JSON.stringify(document)}::jsonb, version = ${from + 1}, updated_at = now(),
         saves = case when ${save ?? null}::text is null then saves
           else (saves || ${save ?? null}::text)[greatest(1, cardinality(saves) + 2 - ${savesKept}::int):] end
-      where id = ${id} and version = ${from} returning id
+      where id = ${id} and version = ${from} and not (${turnedAway(save ?? '')} = any(saves)) returning id
     ) select pg_notify(${jobChannel}, id) from saved`);
   return (rowCount ?? 0) > 0;
 }

@@ -26,6 +26,8 @@ function troubleIn(document: Small): string | undefined {
 interface Server {
   stored: Stored;
   saves: Set<string>;
+  /** Saves that were answered with a conflict or a refusal: a copy that comes later is not taken. */
+  turnedAway: Set<string>;
   /** Every value that a path ever had, in order. */
   history: Map<string, unknown[]>;
   log: ShopEvent[];
@@ -68,7 +70,7 @@ export class World {
   constructor() {
     const document = { parts: { pitch: '0', risers: '0', aim: '0' }, name: '0' } as unknown as Job;
     const stored = { version: 1, document };
-    this.server = { stored, saves: new Set(), history: new Map(), log: [] };
+    this.server = { stored, saves: new Set(), turnedAway: new Set(), history: new Map(), log: [] };
     for (const field of fields) this.server.history.set(field, ['0']);
     this.clients = ['a', 'b'].map((name) => {
       const state = openSync(stored, { events: [], seq: 0 });
@@ -149,14 +151,20 @@ export class World {
           message.answer = { kind: 'saved', save, stored: server.stored };
           return;
         }
+        if (server.turnedAway.has(save)) {
+          message.answer = { kind: 'clashed', save, stored: server.stored };
+          return;
+        }
         const merge = mergeChanges(server.stored.document, changes);
         if (!merge.ok) {
+          server.turnedAway.add(save);
           this.counts.conflicts += 1;
           message.answer = { kind: 'clashed', save, stored: server.stored };
           return;
         }
         const why = troubleIn(merge.document as unknown as Small);
         if (why !== undefined) {
+          server.turnedAway.add(save);
           this.counts.refusals += 1;
           message.answer = { kind: 'refused', save, why };
           return;

@@ -53,7 +53,18 @@ describe('document: kept documents of version 1', () => {
     });
 
   it('of every kind as it began is the same job as one begun today', () => {
-    for (const id of familyIds) expect(read(`${id}.json`).job, id).deep.equal(defaultJob(id));
+    // Kinds that came later have no document of version 1; things that are sold since then have no price in an old one.
+    const old = familyIds.filter((id) => readdirSync(folder).includes(`${id}.json`));
+    expect(old).deep.equal(['harp', 'serpentine', 'lattice', 'trickle', 'batch-box']);
+    for (const id of old) {
+      const { job } = read(`${id}.json`);
+      const today = defaultJob(id);
+      const prices = Object.fromEntries(
+        Object.entries(today.shop.prices).filter(([key]) => Object.hasOwn(job.shop.prices, key)),
+      );
+      expect(job, id).deep.equal({ ...today, shop: { ...today.shop, prices } });
+      expect(Object.keys(prices).length, id).equal(Object.keys(job.shop.prices).length);
+    }
   });
 
   describe('of a shop in the middle of its work', () => {

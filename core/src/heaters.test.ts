@@ -30,6 +30,11 @@ const standing = Object.values<Family>(families).flatMap((family) =>
   }),
 );
 
+/** Whether a heater catches the sun on round tubes. */
+function isRound(thermal: ThermalModel): boolean {
+  return 'description' in thermal && 'tubes' in (thermal.description as object);
+}
+
 const at = (thermal: ThermalModel, boundary: Boundary) => ({
   ...boundary,
   massFlow: boundary.massFlow * thermal.apertureArea,
@@ -65,7 +70,8 @@ describe('thermal: what every kind of heater keeps', () => {
             // Wind takes from what is warmer than the air, and gives to what is colder: a pane under the night sky.
             const places = Object.values(thermal.state(boundary).places);
             const calmer = Object.values(thermal.state({ ...boundary, wind: boundary.wind * calm }).places);
-            if (Math.min(...places, ...calmer, boundary.inlet) > boundary.air)
+            // Within half a kelvin of the air a loss is taken by its slopes to either side (`working.ts`): nothing is told there.
+            if (Math.min(...places, ...calmer, boundary.inlet) > boundary.air + 0.5)
               expect(more({ wind: boundary.wind * calm }), 'wind').at.least(heat - slack);
           }),
           { numRuns: 60 },
@@ -85,16 +91,20 @@ describe('thermal: what every kind of heater keeps', () => {
           { numRuns: 60 },
         );
       });
-      it('keeps a share of beam that only falls with its angle, alike to either side', () => {
+      it('keeps of a beam less the lower it stands, alike to either side', () => {
         const { beam, sky, ground } = thermal.acceptance;
         expect(beam(0, 0)).within(0.4, 1);
+        const onFlat = (angle: number) => beam(angle, 0) * Math.cos((angle * Math.PI) / 180);
         for (const angle of [10, 30, 50, 70, 85]) {
-          expect(beam(angle, 0), `${angle}°`).at.most(beam(angle - 10, 0) + 1e-3);
+          expect(onFlat(angle), `${angle}°`).at.most(onFlat(angle - 10) + 1e-3);
+          // Round tubes lean into a low sun; what is flat never keeps a greater share of it.
+          if (!isRound(thermal)) expect(beam(angle, 0), `${angle}°`).at.most(beam(angle - 10, 0) + 1e-3);
           expect(beam(-angle, 0)).closeTo(beam(angle, 0), 1e-12);
         }
         for (const tilt of [0, 45, 90]) {
-          expect(sky(tilt)).within(0.2, beam(0, 0) + 1e-9);
-          expect(ground(tilt)).within(0, beam(0, 0) + 1e-9);
+          const most = isRound(thermal) ? 1 : beam(0, 0) + 1e-9;
+          expect(sky(tilt)).within(0.2, most);
+          expect(ground(tilt)).within(0, most);
         }
       });
       it('owns inputs that move it, each once, and takes what is known in their place', () => {
@@ -160,7 +170,8 @@ describe('thermal: the characteristic of every kind of heater', () => {
       const reference = { tilt: 45, specificFlow: 0.02 };
       const characteristic = fitFlowThrough(thermal, reference);
       const held = residualOf(characteristic, thermal, { seed: 901, count: 500 });
-      expect(held.count).above(300);
+      // In the others there is too little heat to judge by: a bare heater has none to give to warm water.
+      expect(held.count).above(isRound(thermal) ? 200 : 300);
       expect(held.worst).below(0.02);
       // What it says of itself is no better than what it does.
       expect(characteristic.residual.rms).within(0.6 * held.rms, 1.6 * held.rms);

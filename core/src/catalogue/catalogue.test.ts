@@ -1,7 +1,7 @@
 import { expect } from 'chai';
-import { bore, entries, entry, entryName, UnknownEntry } from '.';
+import { bore, entries, entry, entryName, hoseBore, pressureDerating, UnknownEntry } from '.';
 
-const kinds = ['tube', 'timber', 'sheet', 'track', 'pane', 'coating'] as const;
+const kinds = ['tube', 'timber', 'sheet', 'track', 'pane', 'coating', 'hose'] as const;
 
 describe('catalogue', () => {
   it('gives every entry an id of its own and a source', () => {
@@ -25,6 +25,17 @@ describe('catalogue', () => {
       const { low, likely, high } = pane.transmittance;
       expect(low <= likely && likely <= high && high < 1, pane.id).equal(true);
     }
+  });
+  it('knows 25 × 2.3 pipe is 20.4 inside, and half-inch pipe 0.622 inside (EN 12201, ASTM D2239)', () => {
+    expect(hoseBore(entry('hose', 'pe-25x2.3')) * 1000).closeTo(20.4, 1e-9);
+    expect(hoseBore(entry('hose', 'd2239-1_2')) / 0.0254).closeTo(0.622, 1e-9);
+  });
+  it('derates PVC to 0.22 at 60 °C, half-way between its rows, and to nothing beyond', () => {
+    expect(pressureDerating('pvc', 60)).closeTo(0.22, 1e-12);
+    expect(pressureDerating('pvc', 29.5)).closeTo((0.88 + 0.75) / 2, 1e-12);
+    expect(pressureDerating('pvc', 61)).equal(0);
+    expect(pressureDerating('polyethylene', 10)).equal(1);
+    for (let at = 0; at < 130; at += 1) expect(pressureDerating('epdm', at)).at.least(pressureDerating('epdm', at + 1));
   });
   it('names what it does not hold', () => {
     expect(() => entry('tube', 'nope')).throw(UnknownEntry, 'nope');

@@ -1,6 +1,7 @@
 import { bars } from './bars';
 import { sheets, timbers, tracks } from './boards';
 import { coatings, panes } from './glazing';
+import { hoses } from './hoses';
 import { tubes } from './tubes';
 
 const lists = {
@@ -11,6 +12,7 @@ const lists = {
   bar: bars,
   pane: panes,
   coating: coatings,
+  hose: hoses,
 } as const;
 export type CatalogueKind = keyof typeof lists;
 export type EntryOf<K extends CatalogueKind> = (typeof lists)[K][number];

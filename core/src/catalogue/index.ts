@@ -11,6 +11,7 @@ export type { FieldMeta } from './field';
 export { choiceField, countField, entryField, fieldMeta, lengthField, rangesOf } from './field';
 export type { Pane } from './glazing';
 export { dirt, rimSpread } from './glazing';
+export { type Hose, hoseBore, pressureDerating } from './hoses';
 export type { ServiceLimit, SolderAlloy } from './limits';
 export { hottestStart, loopPipeIds, loopPipes, serviceLimits, solderHolds, solderRatedTo } from './limits';
 export type { Material } from './materials';

@@ -151,6 +151,41 @@ const known = {
     serviceLimit: 75,
     source: 'EN 13164; softens at 75 to 80 °C',
   },
+  polyethylene: {
+    name: 'polyethylene',
+    conductivity: 0.38,
+    density: 945,
+    heatCapacity: 2000,
+    serviceLimit: 60,
+    expansion: 180e-6,
+    source:
+      'EN 12201-1, PE 80 (growth 180e-6); EN ISO 10456 between low and high density; makers: 60 °C without pressure',
+  },
+  epdm: {
+    name: 'EPDM rubber',
+    conductivity: 0.25,
+    density: 1150,
+    heatCapacity: 1000,
+    serviceLimit: 120,
+    source: 'EN ISO 10456; makers of heater hose: 120 °C',
+  },
+  softPvc: {
+    name: 'soft PVC',
+    conductivity: 0.14,
+    density: 1250,
+    heatCapacity: 1000,
+    serviceLimit: 50,
+    source: 'EN ISO 10456, PVC with 40 % softener; makers of garden hose: 50 °C',
+  },
+  pvc: {
+    name: 'PVC',
+    conductivity: 0.17,
+    density: 1390,
+    heatCapacity: 900,
+    serviceLimit: 60,
+    expansion: 60e-6,
+    source: 'EN ISO 10456; EN 1452-1 (growth); softens from 60 °C',
+  },
 } as const satisfies Record<string, Material>;
 
 export type MaterialId = keyof typeof known;

@@ -9,6 +9,7 @@ export const tools = [
   'chalk line',
   'clamps',
   'clear hose',
+  'comb',
   'countersink',
   'cut-proof gloves',
   'drill',
@@ -28,6 +29,7 @@ export const tools = [
   'hand pump with gauge and relief',
   'heat mat',
   'knife',
+  'ladder',
   'lamp',
   'mask for solvents',
   'paint brush',
@@ -50,6 +52,7 @@ export const tools = [
   'tape',
   'torch',
   'tube cutter',
+  'watch',
   'wire brush',
   'wooden block',
 ] as const;

@@ -162,18 +162,24 @@ describe('job: dangers, each planted, and a safe twin', () => {
           jobFindings(openJob(defaultJob(kind, { units }))).map(({ code }) => code),
           kind,
         ).deep.equal(
-          kind === 'lattice'
-            ? ['lattice-vacuum']
-            : kind === 'serpentine'
-              ? ['dry-fit-first', 'array-racks', 'glycol-cooks']
-              : kind === 'batch-box'
-                ? ['store-freezes', 'tepid-store']
-                : [],
+          {
+            lattice: ['lattice-vacuum'],
+            serpentine: ['dry-fit-first', 'array-racks', 'glycol-cooks'],
+            'batch-box': ['store-freezes', 'tepid-store'],
+            spiral: ['first-litre-scalds', 'material-cooks'],
+          }[kind] ?? [],
         );
   });
   it('every kind says what its water touches, and what of it is never drunk', () => {
     const designs = familyIds.map((kind) => openJob(defaultJob(kind)).panels[0]?.design);
-    expect(designs.map((design) => design?.wettedMetal)).deep.equal(['copper', 'copper', 'zinc', 'aluminium', 'steel']);
+    expect(designs.map((design) => design?.wettedMetal)).deep.equal([
+      'copper',
+      'copper',
+      'zinc',
+      'aluminium',
+      'steel',
+      'none',
+    ]);
     expect(Object.keys(families)).deep.equal(familyIds);
   });
   it('lets nobody lift more than 25 kg, nor a large pane alone', () => {

@@ -136,7 +136,7 @@ export interface HeaterDesign {
   /** How it is built, in an order in which it can be done. */
   steps(): Step[];
   /** Metal that the water touches, as corrosion has it. */
-  wettedMetal: 'copper' | 'zinc' | 'aluminium' | 'steel';
+  wettedMetal: 'copper' | 'zinc' | 'aluminium' | 'steel' | 'none';
   /** What of it makes its water unfit to drink whatever is done, in words; nothing where lead-free joints are enough. */
   neverDrunk?: string;
   /** kg. */
@@ -172,8 +172,11 @@ export interface Family {
   id: string;
   name: string;
   meaning: string;
-  /** A loop that a new job begins with: one that stays filled with glycol, or mains water through it on its way to another heater. One that runs empty when the pump stops where left out. */
-  standardLoop?: 'filled' | 'preheat';
+  /**
+   * A loop that a new job begins with: one that stays filled with glycol, mains water through it on its way to another heater, or the store's
+   * own water in the warm months and none in frost. One that runs empty when the pump stops where left out.
+   */
+  standardLoop?: 'filled' | 'preheat' | 'summer';
   /** Its build leaves no choice which way its tubes lie. */
   turns?: false;
   /** A complete panel to begin with. */

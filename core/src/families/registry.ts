@@ -3,10 +3,11 @@ import type { Family } from './family';
 import { harp } from './harp';
 import { lattice } from './lattice';
 import { serpentine } from './serpentine';
+import { spiral } from './spiral';
 import { trickle } from './trickle';
 
 /** Every kind of heater. Adding one is adding its folder and its line here. */
-export const families = { harp, serpentine, lattice, trickle, 'batch-box': batchBox } as const satisfies Record<
+export const families = { harp, serpentine, lattice, trickle, 'batch-box': batchBox, spiral } as const satisfies Record<
   string,
   Family
 >;

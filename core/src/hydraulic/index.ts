@@ -13,3 +13,4 @@ export { type ManifoldDescription, type ManifoldModel, manifoldModel } from './m
 export { type SerialModel, serialModel } from './serialModel';
 export { seriesDrop, slotDrop } from './series';
 export { slotModel } from './slotModel';
+export { type SpiralDescription, spiralDrop, spiralModel } from './spiralModel';

@@ -30,6 +30,6 @@ export { planSheetsFast } from './sheets';
 export type { Solver } from './solver';
 export { loadSolver } from './solver';
 export type { OnHand, Sold } from './stock';
-export { guidePrices, tubeMass, usualLengths } from './stock';
+export { guidePrices, hoseMass, tubeMass, usualLengths } from './stock';
 export type { Template } from './template';
 export { partTemplates } from './template';

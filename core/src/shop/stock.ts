@@ -1,4 +1,4 @@
-import { barMass, bore, entries, entry, findEntry, materials, type Tube } from '../catalogue';
+import { barMass, bore, entries, entry, findEntry, type Hose, hoseBore, materials, type Tube } from '../catalogue';
 import type { Habit } from '../quantity';
 
 /** A length or a sheet that the shop sells, with its price. */
@@ -114,6 +114,9 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     'lining-paint': 16,
     'turn-button': 0.8,
     chain: 3,
+    'cable-tie': 0.1,
+    'hose-tail': 3,
+    'hose-clip': 1,
   };
   const panePrices = {
     tempered: 55,
@@ -124,6 +127,8 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     acrylic: 60,
     film: 9,
   };
+  // Money for a metre: plastic and rubber by weight at 6 a kilogram, and as much again for rolling and selling it.
+  for (const hose of entries('hose')) prices[`hose/${hose.id}`] = Math.round(hoseMass(hose) * 1200) / 100;
   for (const pane of entries('pane')) prices[`pane/${pane.id}`] = panePrices[pane.kind];
   return { sold, prices };
 }
@@ -139,6 +144,11 @@ function round(price: number): number {
 /** kg/m of tube. */
 export function tubeMass(tube: Tube): number {
   return (Math.PI / 4) * (tube.outerDiameter ** 2 - bore(tube) ** 2) * materials.copper.density;
+}
+
+/** kg/m of hose. */
+export function hoseMass(hose: Hose): number {
+  return (Math.PI / 4) * (hose.outerDiameter ** 2 - hoseBore(hose) ** 2) * materials[hose.material].density;
 }
 
 /** Lengths of a thing as usually sold, priceless, for a job whose list does not have it. */

@@ -2,6 +2,8 @@
 // covers, losses, films, fins.
 
 export { characteristicHeat, fitFlowThrough, leastJudged, residualOf, workingRange } from './characteristic';
+export { coilModel, wallResistance } from './coil/coilModel';
+export type { CoilDescription } from './coil/description';
 export {
   type Boundary,
   bodyTemperature,
@@ -49,6 +51,7 @@ export { plateAtWork } from './plate/plateAt';
 export { type PlateModel, plateModel } from './plate/plateModel';
 export { hottestDeviates } from './reliability';
 export { risingRoot } from './root';
+export { type RoundTubes, tubesLit, tubesLitRound } from './roundTubes';
 export type { SheetDescription } from './sheet/description';
 export { sheetModel } from './sheet/sheetModel';
 export { type Effect, momentsOf, ninetyDeviate, valueAt } from './spread';

@@ -130,13 +130,18 @@ export function incidenceModifier(covers: readonly CoverSheet[], incidence: numb
   return transmittanceAbsorptance(covers, incidence, absorptance) / transmittanceAbsorptance(covers, 0, absorptance);
 }
 
-/** Sun that the plate keeps of the sun that arrives, with the light thrown back and forth under the covers. D&B 5.5.1. */
+/**
+ * Sun that the plate keeps of the sun that arrives, with the light thrown back and forth under the covers. D&B 5.5.1.
+ *
+ * @param taken what its paint takes up at that angle, as a share of what it takes up square on; that of a flat plate where left out
+ */
 export function transmittanceAbsorptance(
   covers: readonly CoverSheet[],
   incidence: number,
   absorptance: number,
+  taken = absorptanceAtAngle(incidence),
 ): number {
-  const atAngle = absorptance * absorptanceAtAngle(incidence);
+  const atAngle = absorptance * taken;
   if (covers.length === 0) return atAngle;
   const through = coverOptics({ covers, incidence }).transmittance;
   const back = coverOptics({ covers: [...covers].reverse(), incidence: 60 }).reflectance;

@@ -6,6 +6,7 @@ import type { Typed } from './list.fixture';
 import { CutList } from './list.fixture';
 import { things } from './named.fixture';
 import { buildHarp, buildSerpentine } from './plates.fixture';
+import { buildSpiral } from './spiral.fixture';
 import { buildLattice, buildTrickle } from './trays.fixture';
 
 /** Designs of each kind: as many as a change may cost, and as many as a night may (`npm run fuzz`). */
@@ -18,6 +19,7 @@ const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => s
   trickle: buildTrickle,
   lattice: buildLattice,
   'batch-box': buildBatchBox,
+  spiral: buildSpiral,
 };
 
 /** Everything that was typed for a panel, its box and its pane too. */

@@ -160,7 +160,7 @@ export function buildTrickle(list: CutList, typed: Typed): string[] {
 }
 
 /** T bars under a cover: as long as it is wide, the stem between what it bears on, the flange in a slot. */
-function layBars(
+export function layBars(
   list: CutList,
   at: { solids: Solid[]; length: number; width: number; bearing: number; wrong: string[] },
 ): void {

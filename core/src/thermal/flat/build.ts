@@ -1,6 +1,7 @@
 import type { Boundary, Deviates, UncertainInput, Workmanship } from '../contract';
 import { topFlux, windCoefficient } from '../losses';
 import { type CoverSheet, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from '../optics';
+import { tubesLitRound } from '../roundTubes';
 import { valueAt } from '../spread';
 import { stackConductance } from '../stack';
 import { litArea } from '../sunlit';
@@ -62,9 +63,12 @@ export function build<D extends FlatDescription>(
 
 /** m² of perfect absorber under a perfect opening that would keep as much of a beam at an angle (degrees): A (τα) of the lit part. */
 function keptArea(built: Built, incidence: number): number {
-  return (
-    transmittanceAbsorptance(built.covers, incidence, built.absorptance) * litArea(built.description.sunlit, incidence)
-  );
+  const { sunlit, tubes } = built.description;
+  const area = litArea(sunlit, incidence);
+  if (area === 0) return 0;
+  if (!tubes) return transmittanceAbsorptance(built.covers, incidence, built.absorptance) * area;
+  const { hit, taken } = tubesLitRound(tubes, incidence);
+  return transmittanceAbsorptance(built.covers, incidence, built.absorptance, taken) * area * hit;
 }
 
 /** Share of a beam on the aperture that the absorber keeps, at an angle (degrees): (τα) K_b on aperture. */
@@ -100,7 +104,8 @@ export function topQuery(built: Built, boundary: Boundary, absorber: number) {
     plateTemperature: absorber,
     ambientTemperature: boundary.air,
     skyTemperature: boundary.surroundings,
-    windCoefficient: windCoefficient(boundary.wind * built.wind, Math.sqrt(description.grossArea)),
+    windCoefficient:
+      windCoefficient(boundary.wind * built.wind, Math.sqrt(description.grossArea)) * built.value('surface', 1),
     tilt: boundary.tilt,
     plateEmittance: built.emittance,
     covers: description.covers,

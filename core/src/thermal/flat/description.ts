@@ -1,5 +1,6 @@
 import type { Range } from '../../catalogue';
 import type { Cavities } from '../losses';
+import type { RoundTubes } from '../roundTubes';
 import type { ThermalStack } from '../stack';
 import type { Sunlit } from '../sunlit';
 
@@ -31,6 +32,8 @@ export interface FlatDescription {
     /** Air spaces inside a hollow pane. */
     cavities?: Cavities;
   }[];
+  /** The absorber is of round tubes that run every way: what they catch by the sun's height is theirs to say. Flat where left out. */
+  tubes?: RoundTubes;
   /** Share let through by dirt and condensation. */
   dirt: Range;
   absorptance: Range;

@@ -146,6 +146,17 @@ describe('families: every kind has the same duties', () => {
     }
 });
 
+describe('families: the words of what they find', () => {
+  it('belong to one kind, unless kinds share them', () => {
+    const known = new Map<string, unknown>();
+    for (const family of Object.values(families))
+      for (const [code, words] of Object.entries(family.words)) {
+        expect(known.get(code) ?? words, `${family.id}: ${code}`).equal(words);
+        known.set(code, words);
+      }
+  });
+});
+
 describe('families: the shared choices', () => {
   const panel: HeaterDocument = { id: 'panel-a', ...families.harp.standard('metric') };
   it('keep the size of the pane when its kind is changed', () => {

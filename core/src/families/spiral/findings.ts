@@ -60,11 +60,11 @@ export function spiralFindings(path: string, layout: SpiralLayout, standing: num
           one.width >= tray.rise - 1e-9,
       )
       .sort((a, b) => a.width - b.width);
-    clash('side-too-low', 'sideBoard', { board: tray.sideBoard.width, needed: tray.rise }, wider?.id);
+    clash('tray-side-too-low', 'sideBoard', { board: tray.sideBoard.width, needed: tray.rise }, wider?.id);
   }
   if (tray && tray.rise < leastSide - 1e-9)
     clash(
-      'side-too-thin',
+      'tray-side-too-thin',
       'airGap',
       { rise: tray.rise, least: leastSide },
       up(parameters.airGap + leastSide - tray.rise),
@@ -114,12 +114,12 @@ export const spiralWords: Record<string, Words> = {
     detail: `The base is ${say.length(values.number('side'))} on a side; panes begin at ${say.length(values.number('least'))}.`,
     remedy: 'Take more turns, or leave it bare.',
   }),
-  'side-too-low': (values, say) => ({
+  'tray-side-too-low': (values, say) => ({
     headline: 'side lower than what it holds',
     detail: `Hose and air are ${say.length(values.number('needed'))} high; the side board is ${say.length(values.number('board'))}.`,
     remedy: 'Take a wider side board, or less air under the cover.',
   }),
-  'side-too-thin': (values, say) => ({
+  'tray-side-too-thin': (values, say) => ({
     headline: 'sides too low to hold a screw',
     detail: `They come to ${say.length(values.number('rise'))}; ${say.length(values.number('least'))} is the least.`,
     remedy: 'Leave more air under the cover.',

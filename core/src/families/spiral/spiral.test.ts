@@ -200,7 +200,7 @@ describe('spiral: what cannot be wound', () => {
           airGap: 0.06,
           sideBoard: 'planed-90x19',
         },
-        'side-too-low',
+        'tray-side-too-low',
       ],
     ] as const) {
       const found = open(change).findings.find((one) => one.code === code);

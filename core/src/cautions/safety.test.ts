@@ -167,6 +167,7 @@ describe('job: dangers, each planted, and a safe twin', () => {
             serpentine: ['dry-fit-first', 'array-racks', 'glycol-cooks'],
             'batch-box': ['store-freezes', 'tepid-store'],
             spiral: ['first-litre-scalds', 'material-cooks'],
+            'heat-pipe': ['sealed-wet-tube'],
           }[kind] ?? [],
         );
   });
@@ -179,6 +180,7 @@ describe('job: dangers, each planted, and a safe twin', () => {
       'aluminium',
       'steel',
       'none',
+      'copper',
     ]);
     expect(Object.keys(families)).deep.equal(familyIds);
   });

@@ -14,7 +14,10 @@ import { withParameters } from './harp/harp.fixture';
 const habits = ['metric', 'imperial'] as const;
 
 /** Dangers that a kind has however it is drawn, and says at once. */
-const inherent: Readonly<Record<string, readonly string[]>> = { spiral: ['first-litre-scalds'] };
+const inherent: Readonly<Record<string, readonly string[]>> = {
+  spiral: ['first-litre-scalds'],
+  'heat-pipe': ['sealed-wet-tube'],
+};
 
 describe('families: every kind has the same duties', () => {
   for (const family of Object.values(families))
@@ -106,7 +109,8 @@ describe('families: every kind has the same duties', () => {
           );
           expect(hydraulic?.drains.how).not.equal('');
           const state = thermal.state({ ...fairDay, massFlow: 0.02 * thermal.apertureArea });
-          expect(state.efficiency).within(0.3, 0.75);
+          // A bank of heat pipes, each with a small tip in its water, is the least of them.
+          expect(state.efficiency).within(0.2, 0.75);
           // In the dark, with water as warm as everything round it, nothing comes of it.
           const even = { ...fairDay, irradiance: 0, surroundings: 15, inlet: 15, massFlow: 0.02 };
           expect(thermal.state(even).usefulHeat).closeTo(0, 0.01);

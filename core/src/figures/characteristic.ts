@@ -6,7 +6,7 @@ import {
   type Characteristic,
   type FlowThrough,
   leastJudged,
-  modifierStep,
+  modifierAt,
   type Reference,
   type Storage,
   beamAt as storageBeam,
@@ -40,9 +40,22 @@ function percent(share: number): string {
   return `${formatNumber(100 * share, 1)} %`;
 }
 
+/** What a heater whose absorber stands far over its water has besides. */
+function bentRows(corrections: FlowThrough['corrections'], small: (value: number) => string): string[][] {
+  const { keptSquared, riseKept, keptAir, keptWind, keptSky } = corrections;
+  if (keptSquared === undefined) return [];
+  return [
+    ['sun, sun', 'sun kept²', small(keptSquared)],
+    ['sun, rise', 'sun kept × rise', small(riseKept ?? 0)],
+    ['sun, air', 'sun kept × (air − 15 °C)', small(keptAir ?? 0)],
+    ['sun, wind', 'sun kept × u′', small(keptWind ?? 0)],
+    ['sun, sky', 'sun kept × long-wave balance', small(-(keptSky ?? 0))],
+  ];
+}
+
 /** Incidence angle modifiers of beam by angle. */
 function flowModifiers({ beamModifier, skyModifier, groundModifier }: FlowThrough): Section {
-  const at = (table: readonly number[], angle: number) => formatNumber(table[angle / modifierStep] ?? 0, 2);
+  const at = (table: readonly number[], angle: number) => formatNumber(modifierAt(table, angle), 2);
   return {
     id: 'modifiers',
     kind: 'table',
@@ -134,6 +147,7 @@ export function characteristicTables(characteristic: Characteristic): Section[] 
         ['rise, wind', 'rise² × u′', small(corrections.riseWind)],
         ['flow, gain', 'sun kept × ln(flow ÷ reference)', small(-corrections.flowGain)],
         ['flow, loss', 'rise × ln(flow ÷ reference)', small(corrections.flowLoss)],
+        ...bentRows(corrections, small),
       ],
       note: `Each is taken off. With them the fit is within ${percent(residual.rms)} of useful heat (root mean square), ${percent(residual.worst)} at worst, over ${residual.count} conditions that were held back: sun ${formatNumber(low)} to ${formatNumber(high)} W/m², angles to ${workingRange.incidence[1]}°, air ${workingRange.air[0]} to ${workingRange.air[1]} °C, wind ${workingRange.wind[0]} to ${workingRange.wind[1]} m/s, water to ${workingRange.inletRise[1]} K over the air, and at least ${leastJudged} W/m² gained. Worked out from the drawing and verified against worked cases; no laboratory has measured this heater.`,
     },

@@ -1,11 +1,12 @@
 import { evenly } from '../quantity';
-import type { Boundary, ThermalModel } from './contract';
+import type { Boundary, ThermalModel, ThermalState } from './contract';
 import { fluidState } from './fluids';
 import {
   type Corrections,
   type FlowThrough,
   type IsoCoefficients,
-  modifierStep,
+  modifierAt,
+  modifierSteps,
   type Reference,
   type Residual,
 } from './laboratory';
@@ -60,7 +61,9 @@ const names = [
   'flowGain',
   'flowLoss',
 ] as const;
-type Coefficient = (typeof names)[number];
+/** And of those that only a heater has whose absorber stands far over its water. */
+const bentNames = ['keptSquared', 'riseKept', 'keptAir', 'keptWind', 'keptSky'] as const;
+type Coefficient = (typeof names)[number] | (typeof bentNames)[number];
 
 /**
  * Value of each term of the equation, W/m² of aperture for a coefficient of 1.
@@ -94,28 +97,27 @@ function termsOf(
     riseWind: -(rise ** 2) * wind,
     flowGain: at.kept * flow,
     flowLoss: -rise * flow,
+    keptSquared: -at.kept * at.kept,
+    riseKept: -rise * at.kept,
+    keptAir: -warmth * at.kept,
+    keptWind: -wind * at.kept,
+    keptSky: sky * at.kept,
   };
-}
-
-/** A value of a table every `modifierStep` degrees, straight between. */
-function fromTable(table: readonly number[], angle: number): number {
-  const place = Math.min(90, Math.abs(angle)) / modifierStep;
-  const below = Math.min(table.length - 2, Math.floor(place));
-  const [low = 0, high = 0] = [table[below], table[below + 1]];
-  return low + (high - low) * (place - below);
 }
 
 /** W/m²: the sun on the aperture, each part times its modifier. */
 function keptSun(
   { beamModifier, skyModifier, groundModifier }: Pick<FlowThrough, 'beamModifier' | 'skyModifier' | 'groundModifier'>,
-  { irradiance, beamShare, groundShare, incidence }: Boundary,
+  { irradiance, beamShare, groundShare, incidence, angles }: Boundary,
 ): number {
   const rest = 1 - beamShare;
-  return (
-    irradiance *
-    (beamShare * fromTable(beamModifier.transversal, incidence) +
-      rest * ((1 - groundShare) * skyModifier + groundShare * groundModifier))
-  );
+  // K_b = K_T K_L where the two planes are not alike (ISO 9806:2017); a beam of which no planes are told leans across.
+  const beam =
+    beamModifier.round || !angles
+      ? modifierAt(beamModifier.transversal, incidence)
+      : modifierAt(beamModifier.transversal, angles.transversal) *
+        modifierAt(beamModifier.longitudinal, angles.longitudinal);
+  return irradiance * (beamShare * beam + rest * ((1 - groundShare) * skyModifier + groundShare * groundModifier));
 }
 
 /** Conditions drawn evenly from the working range, the same for the same seed. */
@@ -145,19 +147,27 @@ export function workingConditions(
 }
 
 /** Conditions that are fitted, and those that are held back to judge by; seeds that draw them. */
-const fitted = { seed: 3, count: 600 };
+const fittedTo = { seed: 3, count: 600 };
 const heldBack = { seed: 77, count: 200 };
 
 /**
  * Fits the quasi-dynamic equation of ISO 9806:2017 and its corrections to the states of a model over `workingRange`, by weighted linear
  * least squares in shares of the useful heat. Modifiers are those of the model's own acceptance.
  *
+ * @param more.fits which states it is fitted to: those in which a heater that gives nothing back carries; all where left out
+ * @param more.bent its absorber stands far over its water: with the terms of that
  * @returns coefficients on aperture, with the residual over conditions that were held back
  */
-export function fitFlowThrough(thermal: ThermalModel, reference: Reference): FlowThrough {
+export function fitFlowThrough(
+  thermal: ThermalModel,
+  reference: Reference,
+  { fits = () => true, bent = false }: { fits?(state: ThermalState): boolean; bent?: boolean } = {},
+): FlowThrough {
+  const fitted = bent ? [...names, ...bentNames] : names;
   const { acceptance, apertureArea, capacity } = thermal;
   const square = acceptance.beam(0, 0);
-  const angles = Array.from({ length: 90 / modifierStep + 1 }, (_, index) => index * modifierStep);
+  const between = modifierSteps[acceptance.round ? 'round' : 'apart'];
+  const angles = Array.from({ length: 90 / between + 1 }, (_, index) => index * between);
   const optics = {
     beamModifier: {
       round: acceptance.round,
@@ -167,9 +177,10 @@ export function fitFlowThrough(thermal: ThermalModel, reference: Reference): Flo
     skyModifier: acceptance.sky(reference.tilt) / square,
     groundModifier: acceptance.ground(reference.tilt) / square,
   };
-  const rows = workingConditions(thermal, reference, fitted).flatMap((boundary) => {
-    const { usefulHeat, outletTemperature } = thermal.state(boundary);
-    if (outletTemperature === undefined) return [];
+  const rows = workingConditions(thermal, reference, fittedTo).flatMap((boundary) => {
+    const state = thermal.state(boundary);
+    const { usefulHeat, outletTemperature } = state;
+    if (outletTemperature === undefined || !fits(state)) return [];
     const terms = termsOf(boundary, {
       mean: (boundary.inlet + outletTemperature) / 2,
       kept: keptSun(optics, boundary),
@@ -177,9 +188,9 @@ export function fitFlowThrough(thermal: ThermalModel, reference: Reference): Flo
       reference,
     });
     const y = usefulHeat / apertureArea;
-    return [{ x: names.map((name) => terms[name]), y, weight: 1 / Math.max(leastJudged, Math.abs(y)) ** 2 }];
+    return [{ x: fitted.map((name) => terms[name]), y, weight: 1 / Math.max(leastJudged, Math.abs(y)) ** 2 }];
   });
-  const { iso: fittedIso, corrections } = solveEquation(rows);
+  const { iso: fittedIso, corrections } = solveEquation(rows, fitted);
   const { eta0b, a1, a2, a3, a4, a6, a7, a8 } = fittedIso;
   const characteristic: FlowThrough = {
     kind: 'flow-through',
@@ -206,12 +217,15 @@ export function fitFlowThrough(thermal: ThermalModel, reference: Reference): Flo
 }
 
 /** Coefficients and corrections by rows of terms in the order of `names`. */
-function solveEquation(rows: Parameters<typeof leastSquares>[0]): {
+function solveEquation(
+  rows: Parameters<typeof leastSquares>[0],
+  fitted: readonly Coefficient[],
+): {
   iso: Omit<IsoCoefficients, 'kd' | 'a5'>;
   corrections: Corrections;
 } {
-  const found = leastSquares(rows, names.length);
-  const value = Object.fromEntries(names.map((name, index) => [name, found[index] ?? 0])) as Record<
+  const found = leastSquares(rows, fitted.length);
+  const value = Object.fromEntries(fitted.map((name, index) => [name, found[index] ?? 0])) as Record<
     Coefficient,
     number
   >;
@@ -236,6 +250,7 @@ export function fitStanding(
         weight: 1 / Math.max(leastJudged, Math.abs(gathered)) ** 2,
       };
     }),
+    names,
   );
 }
 
@@ -245,14 +260,14 @@ export function standingHeat(
   boundary: Boundary,
   at: { temperature: number; kept: number },
 ): number {
-  const coefficients: Record<Coefficient, number> = { ...iso, ...corrections };
+  const coefficients: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
   const terms = termsOf(boundary, {
     mean: at.temperature,
     kept: at.kept,
     specificFlow: reference.specificFlow,
     reference,
   });
-  return names.reduce((sum, name) => sum + coefficients[name] * terms[name], 0);
+  return names.reduce((sum, name) => sum + (coefficients[name] ?? 0) * terms[name], 0);
 }
 
 /** Share of useful heat by which a characteristic misses a model at one condition; undefined where there is too little heat to judge by. */
@@ -287,10 +302,11 @@ export function characteristicHeat(characteristic: FlowThrough, boundary: Bounda
   const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
   const kept = keptSun(characteristic, boundary);
   const specificFlow = boundary.massFlow / apertureArea;
-  const coefficients: Record<Coefficient, number> = { ...iso, ...corrections };
+  const coefficients: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
+  const used = corrections.keptSquared === undefined ? names : [...names, ...bentNames];
   const heatAt = (mean: number): number => {
     const terms = termsOf(boundary, { mean, kept, specificFlow, reference });
-    const flux = names.reduce((sum, name) => sum + coefficients[name] * terms[name], -iso.a5 * rate);
+    const flux = used.reduce((sum, name) => sum + (coefficients[name] ?? 0) * terms[name], -iso.a5 * rate);
     return flux * apertureArea;
   };
   let mean = boundary.inlet;

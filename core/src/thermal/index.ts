@@ -21,6 +21,14 @@ export {
   workmanships,
 } from './contract';
 export { slotFilm, tubeFilm } from './convection';
+export {
+  airOnCylinder,
+  annulusAir,
+  annulusLongWave,
+  openCylinderLoss,
+  stillOnCylinder,
+  windOnCylinder,
+} from './cylinder';
 export type { FilmDescription } from './film/description';
 export { filmModel } from './film/filmModel';
 export type { FinStep } from './fin';
@@ -32,7 +40,11 @@ export type { GapAdvice } from './flat/gap';
 export type { Fluid } from './fluids';
 export { airState, boilingPoint, fluidState, glycolFreezing, massFlowOf, steamPressure, volumeFlow } from './fluids';
 export type { HandTest, Settled, TestBench } from './handTests';
-export { type Characteristic, type FlowThrough, modifierStep, type Reference, type Storage } from './laboratory';
+export type { HeatPipeDescription } from './heatPipe/description';
+export { type HeatPipeModel, heatPipeModel } from './heatPipe/heatPipeModel';
+export { dryOutTemperature, floodingLimit, latentHeat, steamDensity } from './heatPipe/limits';
+export { sleevedAcceptance, sleevedDiffuse } from './heatPipe/sleeve';
+export { type Characteristic, type FlowThrough, modifierAt, type Reference, type Storage } from './laboratory';
 export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export {

@@ -10,8 +10,16 @@ export interface Reference {
   fluid?: Fluid;
 }
 
-/** Degrees between two angles of a table of incidence angle modifiers. */
-export const modifierStep = 5;
+/** Degrees between two angles of a table of incidence angle modifiers: what is alike all round bends gently, what is not has corners. */
+export const modifierSteps = { round: 5, apart: 2.5 } as const;
+
+/** A modifier at an angle (degrees, to either side) of a table from 0 to 90 at even steps, straight between. */
+export function modifierAt(table: readonly number[], angle: number): number {
+  const place = (Math.min(90, Math.abs(angle)) * (table.length - 1)) / 90;
+  const below = Math.min(table.length - 2, Math.floor(place));
+  const [low = 0, high = 0] = [table[below], table[below + 1]];
+  return low + (high - low) * (place - below);
+}
 
 /** Coefficients of the equation of ISO 9806:2017, on aperture, SI. */
 export interface IsoCoefficients {
@@ -49,6 +57,15 @@ export interface Corrections {
   riseWind: number;
   flowGain: number;
   flowLoss: number;
+  /**
+   * Of a heater whose absorber stands far over its water: it loses by the sun it keeps as well as by the water's rise, and those losses bend.
+   * Nothing for others.
+   */
+  keptSquared?: number;
+  riseKept?: number;
+  keptAir?: number;
+  keptWind?: number;
+  keptSky?: number;
 }
 
 /** Water that flows through: ISO 9806:2017, quasi-dynamic, with its corrections. */
@@ -59,7 +76,7 @@ export interface FlowThrough {
   reference: Reference;
   iso: IsoCoefficients;
   corrections: Corrections;
-  /** K_b every `modifierStep` degrees from 0 to 90, across and along the heater; alike in both, so that only the angle of incidence counts, where `round`. */
+  /** K_b at even steps from 0 to 90 degrees, across and along the heater; alike in both, so that only the angle of incidence counts, where `round`. */
   beamModifier: { round: boolean; transversal: readonly number[]; longitudinal: readonly number[] };
   /** Modifiers of sky and of ground light at the reference tilt. */
   skyModifier: number;

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { type Family, families, type HeaterDocument } from '..';
 import { buildBatchBox } from './batchBox.fixture';
 import { buildable } from './buildable.fixture';
+import { buildHeatPipe } from './heatPipe.fixture';
 import type { Typed } from './list.fixture';
 import { CutList } from './list.fixture';
 import { things } from './named.fixture';
@@ -20,6 +21,7 @@ const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => s
   lattice: buildLattice,
   'batch-box': buildBatchBox,
   spiral: buildSpiral,
+  'heat-pipe': buildHeatPipe,
 };
 
 /** Everything that was typed for a panel, its box and its pane too. */

@@ -1,9 +1,9 @@
 import { bore, elbowFor } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, type Part, type Purchase, tubeMass } from '../../shop';
+import { capillarySolder, solderLines } from '../kit/joints';
 import { blackPaint } from '../kit/paint';
 import { arrayPurchases, boxPartsOf } from '../plate/design';
-import { capillarySolder, solderLines } from '../plate/joints';
 import { rowOf } from '../plate/layout';
 import { stubSlack } from '../plate/slack';
 import type { PlateBuild } from '../plateFamily';

@@ -1,0 +1,245 @@
+import { expect } from 'chai';
+import { evenly } from '../../quantity';
+import {
+  absorptanceAtAngle,
+  annulusAir,
+  coverOptics,
+  dryOutTemperature,
+  floodingLimit,
+  latentHeat,
+  sheetsFor,
+  sleevedAcceptance,
+  sleevedDiffuse,
+  steamDensity,
+  stillOnCylinder,
+  windOnCylinder,
+} from '../../thermal';
+import { fairDay } from '../../thermal/plate/collector.fixture';
+import type { HeaterDocument } from '..';
+import { heatPipe } from '.';
+import { layOut } from './layout';
+import { heatPipeParameters } from './parameters';
+import { fullSun } from './standing';
+
+const panel = (change: Record<string, unknown> = {}): HeaterDocument => {
+  const standard = heatPipe.standard('metric');
+  return { id: 'panel-a', ...standard, parameters: { ...standard.parameters, ...change } };
+};
+const open = (change: Record<string, unknown> = {}) => heatPipe.open(panel(change), 'heaters.panel-a');
+const codes = (change: Record<string, unknown>) => open(change).findings.map(({ code }) => code);
+const layout = (change: Record<string, unknown> = {}) => layOut(heatPipeParameters.parse(change));
+
+describe('heat pipes: steam in a sealed tube', () => {
+  it('weighs what the steam tables say: 0.598 kg/m³ at 100 °C, 2.548 at 150, 7.862 at 200', () => {
+    for (const [at, density] of [
+      [100, 0.598],
+      [150, 2.548],
+      [200, 7.862],
+    ] as const)
+      expect(steamDensity(at) / density, `${at} °C`).within(0.99, 1.015);
+  });
+  it('takes up what the steam tables say: 2 257 kJ/kg at 100 °C, 2 358 at 60, 1 940 at 200', () => {
+    for (const [at, heat] of [
+      [100, 2.257e6],
+      [60, 2.358e6],
+      [200, 1.94e6],
+    ] as const)
+      expect(latentHeat(at) / heat, `${at} °C`).within(0.97, 1.03);
+  });
+  it('carries at 60 °C in 13.6 mm, by hand: 0.526 × 2.36e6 × 1.453e-4 × √(9.81 × 0.0136 × 983 × 0.13) ÷ (1 + 0.107)² = 608 W', () => {
+    expect(floodingLimit(0.0136, 60) / 608).within(0.97, 1.03);
+    // A tube twice as wide carries 2^2.5 as much.
+    expect(floodingLimit(0.0272, 60) / floodingLimit(0.0136, 60)).closeTo(2 ** 2.5, 1e-9);
+  });
+  it('is all steam where the charge over the volume is its density', () => {
+    expect(dryOutTemperature(2.548 * 2e-4, 2e-4)).closeTo(150, 1);
+    expect(dryOutTemperature(200 * 2e-4, 2e-4)).equal(Number.POSITIVE_INFINITY);
+  });
+});
+
+describe('heat pipes: round the sleeve', () => {
+  it('Churchill and Bernstein: 12.7 mm at 128 °C in 26 °C air at 10 m/s is 96 W/m²K (recalled, Incropera example 7.4)', () => {
+    // Evaluated there at a film of 350 K.
+    expect(windOnCylinder({ wind: 10, diameter: 0.0127, film: 77 })).within(93, 100);
+  });
+  it('Churchill and Chu: 0.1 m at 165 °C in 23 °C air is 7.3 W/m²K: Ra 5.07e6, Nu 23.3 (recalled, Incropera example 9.4)', () => {
+    expect(stillOnCylinder({ surface: 165, air: 23, diameter: 0.1 })).within(7.2, 7.4);
+  });
+  it('is conduction alone between two cylinders close together: 2πk / ln(D/d)', () => {
+    // Air at 25 °C conducts 0.0261 W/mK.
+    expect(annulusAir({ inner: 0.04, outer: 0.042, warm: 30, cold: 20 })).closeTo(
+      (2 * Math.PI * 0.0261) / Math.log(1.05),
+      0.02,
+    );
+    expect(annulusAir({ inner: 0.04, outer: 0.09, warm: 80, cold: 20 })).above((2 * Math.PI * 0.028) / Math.log(2.25));
+  });
+});
+
+/** Rays shot one by one at strips or pipes in their sleeves: what black paint takes up of a beam on the breadth of one. */
+function shot(
+  absorber: { diameter: number; strip?: number; pitch: number; sleeve?: number },
+  transversal: number,
+  longitudinal: number,
+): number {
+  const radians = Math.PI / 180;
+  const sheets = sheetsFor({ index: 1.575, sheets: 1, transmittance: 0.86 });
+  const [t, l] = [Math.tan(transversal * radians), Math.tan(longitudinal * radians)];
+  const norm = Math.hypot(t, l, 1);
+  const [dx, dz] = [t / norm, 1 / norm];
+  const across = Math.hypot(dx, dz);
+  const draw = evenly(11);
+  const rays = 12_000;
+  const breadth = absorber.strip ?? absorber.diameter;
+  let taken = 0;
+  // Angle of the ray on a circle that it passes so far from the middle.
+  const onCircle = (off: number, radius: number) =>
+    Math.acos(Math.min(1, Math.sqrt(Math.max(0, 1 - (off / radius) ** 2)) * across)) / radians;
+  for (let ray = 0; ray < rays; ray += 1) {
+    const x = absorber.pitch * draw();
+    // Distance of the ray, in the section, from the middle of each tube; those are met in the order of x from the sun's side.
+    const off = (tube: number) => ((x - tube * absorber.pitch) * dz) / across;
+    let target: number | undefined;
+    let light = 1;
+    if (absorber.strip !== undefined) {
+      // Strips lie in the plane: the ray passes it once, at x.
+      target = [0, 1].find((tube) => Math.abs(x - tube * absorber.pitch) < (absorber.strip ?? 0) / 2);
+      if (target === undefined) continue;
+      light = absorptanceAtAngle(Math.acos(dz) / radians);
+    } else {
+      // The sun stands toward larger x: the first pipe met is the one farthest that way.
+      for (let tube = 40; tube >= -40; tube -= 1)
+        if (Math.abs(off(tube)) < absorber.diameter / 2) {
+          target = tube;
+          break;
+        }
+      if (target === undefined) continue;
+      light = absorptanceAtAngle(onCircle(off(target), absorber.diameter / 2));
+    }
+    if (absorber.sleeve !== undefined) {
+      const radius = absorber.sleeve / 2;
+      for (let tube = 40; tube >= target; tube -= 1) {
+        if (Math.abs(off(tube)) >= radius) continue;
+        const through = coverOptics({ covers: sheets, incidence: onCircle(off(tube), radius) }).transmittance;
+        light *= tube === target ? through : through ** 2;
+      }
+    }
+    taken += light;
+  }
+  return (taken / rays) * (absorber.pitch / breadth);
+}
+
+describe('heat pipes: optics of a round sleeve by two angles', () => {
+  const sheets = sheetsFor({ index: 1.575, sheets: 1, transmittance: 0.86 });
+  const cases: readonly [absorber: Parameters<typeof shot>[0], transversal: number, longitudinal: number][] = [
+    [{ diameter: 0.015, pitch: 0.1, sleeve: 0.088 }, 0, 0],
+    [{ diameter: 0.015, pitch: 0.1, sleeve: 0.088 }, 50, 20],
+    [{ diameter: 0.022, pitch: 0.1 }, 40, 40],
+    [{ diameter: 0.015, strip: 0.07, pitch: 0.1, sleeve: 0.088 }, 0, 0],
+    [{ diameter: 0.015, strip: 0.07, pitch: 0.1, sleeve: 0.088 }, 35, 50],
+    [{ diameter: 0.015, strip: 0.07, pitch: 0.1, sleeve: 0.088 }, 55, 0],
+  ];
+  for (const [absorber, transversal, longitudinal] of cases)
+    it(`keeps what rays that are shot do: ${absorber.strip ? 'strip' : 'pipe'}, ${absorber.sleeve ? 'sleeved' : 'bare'}, ${transversal}° across, ${longitudinal}° along`, () => {
+      const { sleeve, ...rest } = absorber;
+      const kept = sleevedAcceptance(
+        { ...rest, absorptance: 1, ...(sleeve ? { sleeve: { diameter: sleeve, sheets } } : {}) },
+        transversal,
+        longitudinal,
+      );
+      expect(kept / shot(absorber, transversal, longitudinal)).within(0.97, 1.03);
+    });
+  it('of the whole sky, a bare pipe far from others keeps π/2 of its breadth, less what paint throws back at a slant', () => {
+    const diffuse = sleevedDiffuse({ diameter: 0.01, pitch: 10, absorptance: 1 });
+    expect(diffuse).within(0.85 * (Math.PI / 2), Math.PI / 2);
+  });
+});
+
+describe('heat pipes: heat', () => {
+  it('goes up a chain: film 1 ÷ (700 × π × 0.015 × 0.034) = 0.892 K/W, strip 1 ÷ (12 × 1.04) = 0.080', () => {
+    const { thermal } = open();
+    if (!('chain' in thermal)) throw new Error('no heat pipes');
+    const chain = (thermal as unknown as { chain(): { id: string; resistance: number }[] }).chain();
+    const of = (id: string) => chain.find((one) => one.id === id)?.resistance ?? Number.NaN;
+    expect(of('condenser')).closeTo(0.8916, 5e-4);
+    expect(of('bond')).closeTo(1 / (12 * 1.04), 1e-6);
+    expect(of('wall')).closeTo(Math.log(15 / 13.6) / (2 * Math.PI * 385 * 1.04), 1e-9);
+  });
+  it('goes one way only: nothing comes back down at night, but what the lagging lets out', () => {
+    const { thermal } = open();
+    const night = { ...fairDay, irradiance: 0, inlet: 50, massFlow: 0.01 };
+    const state = thermal.state(night);
+    expect(state.paths.find(({ id }) => id === 'top')?.watts).closeTo(0, 1e-6);
+    expect(state.usefulHeat).within(-40, 0);
+    expect(thermal.characteristic({ tilt: 45, specificFlow: 0.02 })).include({ kind: 'flow-through', oneWay: true });
+  });
+  it('stands hotter bare of water than in it, and carries no more than its limits', () => {
+    const { thermal } = open();
+    const rest = thermal.state(fullSun);
+    expect(rest.places.tube).above(rest.places.manifold ?? 0);
+    // A charge of a hundredth: all steam well under the heat of full sun without loss; none is carried then.
+    const starved = open({ tubes: 1, charge: 3, sleeve: 'bottles' });
+    expect(starved.findings.map(({ code }) => code)).not.include('charge-dries-out');
+    expect(dryOutTemperature(0.03 * 998 * 1e-4, 1e-4)).above(250);
+  });
+  it('gives more in a sleeve than bare, in wind and cold', () => {
+    const day = { ...fairDay, wind: 4, inlet: 30, massFlow: 0.014 };
+    expect(open().thermal.state(day).usefulHeat).above(open({ sleeve: 'none' }).thermal.state(day).usefulHeat);
+  });
+});
+
+describe('heat pipes: by hand', () => {
+  it('a sleeve of 6 bottles of 190 mm, 20 mm over each other, is 6 × 170 + 20 = 1 040 mm', () => {
+    const { heated, length, axis } = layout();
+    expect(heated).closeTo(1.04, 1e-12);
+    // 60 of foot, sleeve, 60 of neck, the branch to its mouth; 42 × 1.2 has a bore of 39.6, and 34 mm stand in it.
+    expect(length).closeTo(axis - 0.0198 + 0.034, 1e-9);
+  });
+  it('a measured fill corrects the bore: 4 m ÷ (ρ π L) = d²', () => {
+    const drawn = layout();
+    const { length } = drawn;
+    const grams = Math.round(998.2 * (Math.PI / 4) * 0.013 ** 2 * length * 1000);
+    expect(layout({ fill: grams }).bore * 1000).closeTo(13, 0.05);
+    expect(drawn.bore * 1000).closeTo(13.6, 1e-9);
+    // And with it the charge, and what the tube carries.
+    expect(layout({ fill: grams }).charge / drawn.charge).closeTo((13 / 13.6) ** 2, 0.01);
+    expect(open({ fill: grams }).trials.map(({ id }) => id)).not.include('fill');
+    expect(open().trials.map(({ id }) => id)).include('fill');
+    expect(codes({ fill: Math.round(0.5 * grams) })).include('fill-far-off');
+  });
+  it('manifold pieces and tees come out at the bottle pitch', () => {
+    const { piece, tee } = layout();
+    expect(piece + 2 * tee.runLaying).closeTo(0.1, 1e-12);
+  });
+});
+
+describe('heat pipes: dangers and clashes', () => {
+  it('says stop of every sealed wet pipe, with its pressure: 4.7 bar at 150 °C is what steam has', () => {
+    const found = open().findings.find(({ code }) => code === 'sealed-wet-tube');
+    expect(found?.severity).equal('stop');
+    // 10 bar at 180 °C, absolute; one of them is outside.
+    expect(Number(found?.values.at180) / 1e5).closeTo(9, 0.1);
+  });
+  it('mends each clash by what it offers', () => {
+    for (const [change, code] of [
+      [{ immersion: 0.05 }, 'tip-meets-wall'],
+      [{ pitch: 0.06 }, 'pipes-too-close'],
+      [{ lap: 0.05, bottleHeight: 0.09 }, 'lap-eats-bottle'],
+      [{ strip: 0.09 }, 'strip-meets-bottle'],
+      [{ strip: 0.11, sleeve: 'none' }, 'strips-meet'],
+      [{ caps: 'soft' }, 'soft-caps'],
+      [{ charge: 50 }, 'charge-floods'],
+    ] as const) {
+      const found = open(change).findings.find((one) => one.code === code);
+      if (found?.fix === undefined) throw new Error(`no fix for ${code}`);
+      const name = found.path.split('.').pop() ?? '';
+      expect(codes({ ...change, [name]: found.fix }), code).not.include(code);
+    }
+  });
+  it('does not lie flatter than what condenses runs back on', () => {
+    const flat = heatPipe.open(panel(), 'heaters.panel-a', { tilt: 8, path: 'site.standing.tilts.a.tilt' });
+    expect(flat.findings.find(({ code }) => code === 'pipes-too-flat')).include({
+      severity: 'clash',
+      path: 'site.standing.tilts.a.tilt',
+    });
+  });
+});

@@ -1,0 +1,192 @@
+import { drillFor, screwFrom } from '../../catalogue';
+import { measured, sized } from '../../quantity';
+import { bought, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece, tubeMass } from '../../shop';
+import { capillarySolder, solderLines } from '../kit/joints';
+import { blackPaint } from '../kit/paint';
+import type { HeatPipeLayout } from './layout';
+
+/** m that a screw goes into what it holds. */
+const bite = 0.03;
+/** kg of a bottle, cut. */
+const bottleMass = 0.025;
+/** kg of brazing rod to a cap. Trade. */
+const rodEach = 0.004;
+/** kg of flux to a joint. */
+const fluxEach = 0.002;
+
+export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
+  const { parameters, tube, manifold, length, piece, end, width, rail, stile, places, hole, outside } = layout;
+  const { tubes, immersion } = parameters;
+  const tubePiece = (
+    id: string,
+    name: string,
+    of: typeof tube,
+    long: number,
+    count: number,
+    operations: string[],
+  ): Part => ({
+    id: `${prefix}/${id}`,
+    name,
+    item: of.id,
+    kind: 'length',
+    stuff: 'tube',
+    length: long,
+    count,
+    operations,
+    mass: tubeMass(of) * long,
+  });
+  return [
+    tubePiece('pipe', 'Heat pipe', tube, length, tubes, [
+      'square and ream both ends, rinse out every chip',
+      `mark ${sized(immersion, true)} from the tip: so far it goes into the water`,
+    ]),
+    ...(tubes > 1
+      ? [
+          {
+            ...tubePiece('manifold-piece', 'Manifold piece, tee to tee', manifold, piece, tubes - 1, [
+              'square and ream both ends, clean a socket deep',
+              'cut every one alike against one stop',
+            ]),
+            ...(tubes > 2
+              ? { row: { pieces: tubes - 1, words: 'first pipe to last', length: (tubes - 1) * parameters.pitch } }
+              : {}),
+          },
+        ]
+      : []),
+    tubePiece('manifold-end', 'Manifold end', manifold, end, 2, ['square and ream both ends, clean a socket deep']),
+    ...(layout.strip
+      ? [
+          sheetPiece(prefix, layout.strip.sheet, {
+            id: 'strip',
+            name: 'Strip',
+            width: layout.heated,
+            height: layout.strip.flat,
+            count: tubes,
+            operations: [`press a half-round groove along its middle over a rod of ${sized(tube.outerDiameter, true)}`],
+          }),
+        ]
+      : []),
+    timberPiece(prefix, rail, {
+      id: 'rail',
+      name: 'Rail',
+      length: width,
+      count: 2,
+      holes: [
+        holeRow('first end', places, {
+          diameter: hole.diameter,
+          pilot: 0.003,
+          where: 'through the board, for the pipes',
+          across: { from: 'bottom edge', distance: hole.up },
+        }),
+      ],
+      operations: ['clamp both rails together and drill them as one'],
+      datum: { end: 'first end', side: 'left' },
+    }),
+    timberPiece(prefix, stile, { id: 'stile', name: 'Stile', length: outside.length, count: 2 }),
+  ];
+}
+
+export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purchase[] {
+  const { parameters, tube, manifold, tee, heated, manifoldLength, charge, sleeved, rail, stile } = layout;
+  const { tubes, bottles, caps } = parameters;
+  const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
+    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass });
+  const drill = drillFor(tube.outerDiameter, tube.tape);
+  return [
+    each(
+      'tee',
+      `Tees, ${manifold.name} with a branch for ${tube.name}`,
+      tubes,
+      'tee-manifold',
+      `one a pipe; the stop in its branch drilled out to ${sized(drill.diameter, true)}`,
+      0.25 * tubes,
+    ),
+    each('cap', `Caps for ${tube.name}`, 2 * tubes, 'cap', 'two a pipe', 0.02 * 2 * tubes),
+    each('unions', 'Unions for the manifold', 2, 'union', 'one at each end', 0.3),
+    ...(sleeved
+      ? [
+          each(
+            'bottle',
+            'Clear drink bottles, all alike',
+            bottles * tubes,
+            'bottle',
+            `${bottles} a pipe`,
+            bottleMass * bottles * tubes,
+          ),
+          bought(prefix, {
+            id: 'alu-tape',
+            name: 'Clear weather tape for the laps',
+            quantity: tubes * (bottles + 1) * Math.PI * parameters.bottleDiameter,
+            unit: 'm',
+            priceKey: 'clear-tape',
+            rule: 'once round every lap and both ends',
+            mass: 0.01 * tubes,
+          }),
+        ]
+      : []),
+    bought(prefix, {
+      id: 'distilled',
+      name: 'Distilled water',
+      quantity: 2 * tubes * charge,
+      unit: 'L',
+      priceKey: 'distilled',
+      rule: `${measured('mass', charge, 3)} stays in each; as much again boils off`,
+      mass: tubes * charge,
+    }),
+    bought(prefix, {
+      id: 'lagging',
+      name: `Pipe lagging, ${sized(parameters.lagging)} thick`,
+      quantity: manifoldLength,
+      unit: 'm',
+      priceKey: 'lagging',
+      rule: 'all of the manifold, slit over the tees and taped',
+      mass: 0.15 * manifoldLength,
+    }),
+    ...solderLines(prefix, {
+      joints: 3 * tubes + 2 + (caps === 'soft' ? 2 * tubes : 0),
+      solder:
+        capillarySolder({ joints: 2 * tubes + 2, diameter: manifold.outerDiameter, socket: tee.runSocket }) +
+        capillarySolder({
+          joints: tubes + (caps === 'soft' ? 2 * tubes : 0),
+          diameter: tube.outerDiameter,
+          socket: tee.branchSocket,
+        }),
+      rule: `run and branch of ${tubes} tees, and the unions`,
+      fluxEach,
+    }),
+    ...(caps === 'brazed'
+      ? [
+          bought(prefix, {
+            id: 'braze',
+            name: 'Copper-phosphorus brazing rod',
+            quantity: rodEach * 2 * tubes,
+            unit: 'kg',
+            priceKey: 'braze',
+            rule: 'both caps of every pipe',
+            mass: rodEach * 2 * tubes,
+          }),
+        ]
+      : []),
+    ...screws(prefix, {
+      id: 'rail-screws',
+      quantity: 8,
+      length: screwFrom(stile.thickness + bite, stile.tape),
+      tape: stile.tape,
+      rule: `up through the stiles into the rails, two a crossing; pilot first, the rail is ${sized(rail.thickness)} thick`,
+    }),
+    ...(layout.strip
+      ? [
+          bought(prefix, {
+            id: 'grease',
+            name: 'Thermal grease',
+            quantity: 0.015 * tubes * heated,
+            unit: 'kg',
+            priceKey: 'grease',
+            rule: 'a thin film in every groove',
+            mass: 0.015 * tubes * heated,
+          }),
+        ]
+      : []),
+    blackPaint(prefix, tubes * heated * (layout.strip ? 2 * layout.strip.width : Math.PI * tube.outerDiameter)),
+  ];
+}

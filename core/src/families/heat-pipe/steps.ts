@@ -1,0 +1,166 @@
+import { measured, sized } from '../../quantity';
+import type { Step } from '../../steps';
+import { cutStep, step, testStep } from '../kit/steps';
+import { pressureInside } from './findings';
+import { type HeatPipeLayout, neckBore } from './layout';
+
+export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: number): Step[] {
+  const { parameters, tube, charge, volume, sleeved, width, hole, heated } = layout;
+  const { tubes, bottles, bottleHeight, lap, pitch, immersion, caps } = parameters;
+  const rodded = caps === 'brazed';
+  const neck = tube.outerDiameter < neckBore - 0.0005;
+  return [
+    cutStep(prefix),
+    step(prefix, 'foot-caps', {
+      name: 'Close the feet',
+      does: [
+        rodded
+          ? 'braze one cap on the foot of every pipe, copper to copper, no flux'
+          : 'sweat one cap on the foot of every pipe',
+        'let them cool, look all round each with a lamp',
+      ],
+      parts: [`${prefix}/pipe`, `${prefix}/cap`],
+      needs: ['torch', 'gloves', 'eye protection', 'lamp'],
+      beware: ['A flame near timber: wet what stands behind, watch for an hour after.'],
+      after: ['cut'],
+    }),
+    step(prefix, 'fill', {
+      name: 'Measure what a pipe holds',
+      does: [
+        'weigh one pipe dry, fill it to the brim with cold water, no bubble, wipe it and weigh it again',
+        `type the grams on the bench: as drawn it is ${measured('mass', volume * 998, 3)}`,
+        'pour it out and shake it dry',
+      ],
+      needs: ['scale', 'bucket'],
+      checks: [
+        {
+          id: 'fill',
+          words: `one pipe holds ${measured('mass', volume * 998, 3)} of water`,
+          expects: { kind: 'mass', value: volume * 998, within: 0.05 * volume * 998 },
+        },
+      ],
+      after: ['foot-caps'],
+    }),
+    step(prefix, 'boil-out', {
+      name: 'Charge, boil out and cap',
+      does: [
+        `weigh ${measured('mass', 2 * charge, 3)} of distilled water into each pipe`,
+        'outdoors, each pipe upright in a rack, its top open and pointing away from everybody: warm its foot until steam has come steadily for five minutes and driven all air out',
+        `take the flame away; weigh it: ${measured('mass', charge, 3)} of water stays in it`,
+        rodded
+          ? 'while it still steams, push the cap on with tongs; braze it with a wet rag round the pipe a hand below, the foot in cold water'
+          : 'while it still steams, push the cap on with tongs and sweat it',
+      ],
+      parts: [`${prefix}/distilled`, `${prefix}/cap`, ...(rodded ? [`${prefix}/braze`] : [])],
+      needs: ['torch', 'gloves', 'eye protection', 'scale'],
+      checks: [
+        {
+          id: 'charge',
+          words: `${measured('mass', charge, 3)} of water is in each, by weight`,
+          expects: { kind: 'mass', value: charge, within: 0.2 * charge },
+        },
+        { id: 'click', words: 'cold and shaken, the water clicks like metal: there is no air in it' },
+      ],
+      beware: [
+        `Stop: a capped pipe with water in it is a pressure vessel: ${measured('pressure', pressureInside(150), 1)} at 150 °C, ${measured('pressure', pressureInside(200), 1)} at 200 °C. Never a flame on it again.`,
+        'Stop: boil out open, outdoors, gloved and with a face shield; nobody in line with the open end. If in doubt have a licensed person do it.',
+      ],
+      after: ['fill'],
+    }),
+    step(prefix, 'try', {
+      name: 'Try each pipe in warm water',
+      does: [
+        'stand the foot of each in a bucket of water at 60 °C, leaning as it will lie',
+        'read a probe strapped to its tip, under a rag',
+      ],
+      needs: ['bucket', 'probe'],
+      checks: [
+        {
+          id: 'quick',
+          words: 'the tip follows within a minute, to within 5 K of the bucket; one that does not holds air or leaks',
+        },
+      ],
+      after: ['boil-out'],
+    }),
+    step(prefix, 'frame', {
+      name: 'Build the frame',
+      does: [
+        `drill both rails as one by the jig, ${tubes} holes of ${sized(hole.diameter, true)}, ${sized(pitch)} apart`,
+        'screw the rails on the stiles, square',
+      ],
+      parts: [`${prefix}/rail`, `${prefix}/stile`],
+      needs: ['drill', 'screwdriver', 'square', 'clamps'],
+      checks: [
+        {
+          id: 'diagonals',
+          words: `both diagonals over the rails are ${sized(Math.hypot(width, layout.rails.high - layout.rails.low))}`,
+          expects: { kind: 'length', value: Math.hypot(width, layout.rails.high - layout.rails.low), within: 0.004 },
+        },
+      ],
+      after: ['cut'],
+    }),
+    step(prefix, 'manifold', {
+      name: 'Solder the manifold',
+      does: [
+        'drill the stop out of the branch of every tee, deburr it',
+        `flux both and dry fit tees and pieces on a board with a line, branches in one plane, ${sized(pitch)} from middle to middle`,
+        'solder from the middle outward; unions last',
+      ],
+      parts: ['tee', 'manifold-piece', 'manifold-end', 'unions', 'joint-solder', 'flux']
+        .filter((one) => one !== 'manifold-piece' || tubes > 1)
+        .map((one) => `${prefix}/${one}`),
+      needs: ['torch', 'drill', 'square'],
+      after: ['cut'],
+    }),
+    step(prefix, 'set', {
+      name: 'Set the pipes',
+      does: [
+        ...(layout.strip
+          ? [
+              `thermal grease into the groove of every strip, spring it over its pipe, ${sized(layout.strip.width)} across as it lies`,
+            ]
+          : []),
+        `black ${layout.strip ? 'strips and pipes' : 'the pipes'} first and let them bake dry in the sun`,
+        ...(sleeved
+          ? [
+              `cut ${bottles} bottles a pipe to ${sized(bottleHeight)}: the lowest keeps its bottom, a hole in it for the foot and two to drain; ${
+                neck
+                  ? 'the topmost keeps its neck, the pipe goes through it'
+                  : 'the topmost loses its neck, the pipe is wider than that'
+              }`,
+              `thread them on from the tip, necks up, each ${sized(lap)} over the one below; tape every lap`,
+            ]
+          : []),
+        `through both rails and into the tees, ${sized(immersion, true)} of every tip in the run; wet rag round each pipe below the joint, soft-solder the branch with the foot in cold water`,
+      ],
+      parts: [...(layout.strip ? ['strip', 'grease'] : []), ...(sleeved ? ['bottle', 'alu-tape'] : []), 'black'].map(
+        (one) => `${prefix}/${one}`,
+      ),
+      needs: ['torch', 'knife', 'gloves: cut edges', 'paint brush'],
+      beware: [
+        'Stop: this flame is beside pipes that are sealed and wet. Soft solder only, the flame on the tee, a wet rag on the pipe, the foot in cold water, never longer than it takes.',
+      ],
+      checks: [{ id: 'length', words: `${sized(heated)} of every pipe is in the sun` }],
+      after: ['try', 'frame', 'manifold'],
+    }),
+    testStep(prefix, 'test-open', 'Fill the manifold and look', ['set'], true),
+    step(prefix, 'lag', {
+      name: 'Lag the manifold',
+      does: ['slit the lagging over the tees, tape every cut, weather side up'],
+      parts: [`${prefix}/lagging`],
+      needs: ['knife'],
+      after: ['test-open'],
+    }),
+    step(prefix, 'carry', {
+      name: 'Carry it and set it up',
+      does: [
+        'carry it covered: uncovered pipes are hot within minutes',
+        'stand it at its tilt, the manifold uppermost, with 2 % of fall toward its drain',
+      ],
+      needs: ['gloves', 'straps'],
+      checks: [{ id: 'tips', words: 'the tips are the highest of every pipe, by a level along one' }],
+      beware: [`It is ${measured('mass', mass, 0)}; pipes in the sun burn at a touch.`],
+      after: ['lag'],
+    }),
+  ];
+}

@@ -62,7 +62,10 @@ describe('document: kept documents of version 1', () => {
       const prices = Object.fromEntries(
         Object.entries(today.shop.prices).filter(([key]) => Object.hasOwn(job.shop.prices, key)),
       );
-      expect(job, id).deep.equal({ ...today, shop: { ...today.shop, prices } });
+      const sold = Object.fromEntries(
+        Object.entries(today.shop.sold).filter(([key]) => Object.hasOwn(job.shop.sold, key)),
+      );
+      expect(job, id).deep.equal({ ...today, shop: { ...today.shop, prices, sold } });
       expect(Object.keys(prices).length, id).equal(Object.keys(job.shop.prices).length);
     }
   });

@@ -48,6 +48,7 @@ describe('job: the document', () => {
             'batch-box': ['store-freezes', 'tepid-store'],
             spiral: ['first-litre-scalds', 'material-cooks'],
             'heat-pipe': ['sealed-wet-tube'],
+            'roof-tube': ['air-in-plastic', 'tepid-store'],
           }[id as string] ?? [],
         );
         expect(wholeFigures(document).unpriced, 'everything has a guide price').deep.equal([]);

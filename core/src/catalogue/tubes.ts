@@ -1,6 +1,7 @@
 import { type Habit, inch } from '../quantity';
+import type { MaterialId } from './materials';
 
-/** Copper tube as shops sell it. */
+/** Tube as shops sell it: of copper where nothing else is said. */
 export interface Tube {
   id: string;
   name: string;
@@ -11,8 +12,11 @@ export interface Tube {
   wall: number;
   /** m. Usual lengths sold. */
   lengths: readonly number[];
-  /** Sold straight and hard, or soft in a coil. */
-  temper: 'hard' | 'coil';
+  /** Sold straight and hard, soft in a coil, or of plastic, which is neither soldered nor hot. */
+  temper: 'hard' | 'coil' | 'plastic';
+  material?: MaterialId;
+  /** Pa at 20 °C, of plastic. */
+  rating?: number;
   /** Whose shops sell it. */
   tape: Habit;
 }
@@ -98,7 +102,57 @@ function european(): Tube[] {
   ];
 }
 
-export const tubes: readonly Tube[] = [...european(), ...american()];
+/** EN 1452-2, PVC-U, PN 10: outside and wall, mm. */
+const en1452: readonly [outside: number, wall: number][] = [
+  [110, 4.2],
+  [160, 6.2],
+  [200, 7.7],
+  [250, 9.6],
+  [315, 12.1],
+];
+/** ASTM D1785, schedule 40: nominal size, outside and wall, inches; rating at 23 °C, psi. */
+const astmD1785: readonly [size: number, outside: number, wall: number, rating: number][] = [
+  [4, 4.5, 0.237, 220],
+  [6, 6.625, 0.28, 180],
+  [8, 8.625, 0.322, 160],
+  [10, 10.75, 0.365, 140],
+  [12, 12.75, 0.406, 130],
+];
+
+function plastic(): Tube[] {
+  return [
+    ...en1452.map(
+      ([outside, wall]): Tube => ({
+        id: `pvc-${outside}x${wall}`,
+        name: `${outside} × ${wall} PVC pipe`,
+        standard: 'EN 1452-2',
+        outerDiameter: outside / 1000,
+        wall: wall / 1000,
+        lengths: [3, 5],
+        temper: 'plastic',
+        material: 'pvc',
+        rating: 10e5,
+        tape: 'metric',
+      }),
+    ),
+    ...astmD1785.map(
+      ([size, outside, wall, rating]): Tube => ({
+        id: `d1785-40-${size}`,
+        name: `${size}″ PVC pipe, schedule 40`,
+        standard: 'ASTM D1785',
+        outerDiameter: outside * inch,
+        wall: wall * inch,
+        lengths: [10 * 0.3048, 20 * 0.3048],
+        temper: 'plastic',
+        material: 'pvc',
+        rating: rating * 6894.757,
+        tape: 'imperial',
+      }),
+    ),
+  ];
+}
+
+export const tubes: readonly Tube[] = [...european(), ...american(), ...plastic()];
 
 /** m. Inside diameter. */
 export function bore(tube: Tube): number {

@@ -168,6 +168,7 @@ describe('job: dangers, each planted, and a safe twin', () => {
             'batch-box': ['store-freezes', 'tepid-store'],
             spiral: ['first-litre-scalds', 'material-cooks'],
             'heat-pipe': ['sealed-wet-tube'],
+            'roof-tube': ['air-in-plastic', 'tepid-store'],
           }[kind] ?? [],
         );
   });
@@ -181,6 +182,7 @@ describe('job: dangers, each planted, and a safe twin', () => {
       'steel',
       'none',
       'copper',
+      'none',
     ]);
     expect(Object.keys(families)).deep.equal(familyIds);
   });

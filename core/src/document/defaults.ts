@@ -17,6 +17,7 @@ const planned = { mixing: true, coil: true, cutout: true, check: true };
 function loopFor(family: Family): Pick<Job['loop'], 'kind' | 'glycol'> & Partial<Job['loop']> {
   if (family.standardLoop === 'preheat')
     return { kind: 'preheat', pressurised: true, relief: true, expansion: true, coil: false, check: false };
+  if (family.standardLoop === 'by hand') return { kind: 'fill-and-wait', coil: false, check: false };
   if (family.standardLoop === 'summer') return { kind: 'pumped-direct' };
   return family.standardLoop === 'filled' ? { kind: 'pumped-coil', glycol: 0.4 } : { kind: 'drain-back' };
 }
@@ -53,11 +54,14 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
       volumePerDay: 0.15,
       target: 45,
       drinking: false,
-      frost: family.standardLoop !== 'summer',
+      frost: family.standardLoop !== 'summer' && family.standardLoop !== 'by hand',
     },
     heaters: { 'panel-a': { order: 0, ...family.standard(units) } },
     // What is its own store has none beside it.
-    stores: family.standardLoop === 'preheat' ? {} : { 'tank-a': { kind: 'tank', volume: 0.15 } },
+    stores:
+      family.standardLoop === 'preheat' || family.standardLoop === 'by hand'
+        ? {}
+        : { 'tank-a': { kind: 'tank', volume: 0.15 } },
     loop: { connection: 'parallel', specificFlow: 0.02, pressurised: false, ...planned, ...loopFor(family) },
     shop: {
       ...guide,

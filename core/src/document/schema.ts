@@ -198,7 +198,7 @@ export const jobSchema = z.strictObject({
   heaters: keyed(heater, { least: 1, most: 12, few: 'a job has at least one heater' }),
   stores: keyed(z.strictObject({ kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) }), { most: 12 }),
   loop: z.strictObject({
-    kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath', 'preheat']),
+    kind: z.enum(['pumped-direct', 'pumped-coil', 'drain-back', 'thermosiphon', 'bath', 'preheat', 'fill-and-wait']),
     connection: z.enum(['parallel', 'series']),
     /** kg/s per m² of aperture. */
     specificFlow: z

@@ -17,6 +17,7 @@ const habits = ['metric', 'imperial'] as const;
 const inherent: Readonly<Record<string, readonly string[]>> = {
   spiral: ['first-litre-scalds'],
   'heat-pipe': ['sealed-wet-tube'],
+  'roof-tube': ['air-in-plastic'],
 };
 
 describe('families: every kind has the same duties', () => {
@@ -109,8 +110,8 @@ describe('families: every kind has the same duties', () => {
           );
           expect(hydraulic?.drains.how).not.equal('');
           const state = thermal.state({ ...fairDay, massFlow: 0.02 * thermal.apertureArea });
-          // A bank of heat pipes, each with a small tip in its water, is the least of them.
-          expect(state.efficiency).within(0.2, 0.75);
+          // Bare pipes in the wind are the least of them.
+          expect(state.efficiency).within(0.15, 0.75);
           // In the dark, with water as warm as everything round it, nothing comes of it.
           const even = { ...fairDay, irradiance: 0, surroundings: 15, inlet: 15, massFlow: 0.02 };
           expect(thermal.state(even).usefulHeat).closeTo(0, 0.01);

@@ -173,10 +173,10 @@ export interface Family {
   name: string;
   meaning: string;
   /**
-   * A loop that a new job begins with: one that stays filled with glycol, mains water through it on its way to another heater, or the store's
-   * own water in the warm months and none in frost. One that runs empty when the pump stops where left out.
+   * A loop that a new job begins with: one that stays filled with glycol, mains water through it on its way to another heater, the store's
+   * own water in the warm months and none in frost, or none at all: filled by hand and left in the sun. One that runs empty when the pump stops where left out.
    */
-  standardLoop?: 'filled' | 'preheat' | 'summer';
+  standardLoop?: 'filled' | 'preheat' | 'summer' | 'by hand';
   /** Its build leaves no choice which way its tubes lie. */
   turns?: false;
   /** A complete panel to begin with. */

@@ -52,14 +52,16 @@ describe('families: anywhere in the whole range of every parameter', () => {
           expect(inOrder(design.steps()).length).equal(design.steps().length);
           // What clashes is worked out all the same: no design takes in more than what falls through its opening.
           const state = thermal.state({ ...fairDay, massFlow: 0.02 * Math.max(0.01, thermal.apertureArea) });
-          expect(state.terms.absorbed).at.most(state.sun * (1 + 1e-9));
+          // On round pipes sky and a low sun fall from beside their breadth too: on all that faces up, at most.
+          const most = thermal.acceptance.round || thermal.hasLid ? 1 : Math.PI / 2;
+          expect(state.terms.absorbed).at.most(most * state.sun * (1 + 1e-9));
           expect(state.usefulHeat).at.most((state.terms.absorbed ?? 0) * (1 + 1e-6) + 1e-6);
           if (clashes.length > 0) return;
           expect(hydraulic?.volume).above(0);
           expect(areas.aperture).above(0);
           expect(areas.gross).at.least(areas.aperture * (1 - 1e-9));
           // Never more than what falls on it, and all of it goes somewhere.
-          expect(state.efficiency).below(thermal.hasLid ? 3 : 1);
+          expect(state.efficiency).below(thermal.hasLid ? 3 : most);
           const told = state.paths.reduce((sum, { watts }) => sum + watts, 0);
           expect(told).closeTo(state.sun, 1e-5 * state.sun);
           // Only mirrors bring more than falls on the pane.

@@ -3,6 +3,7 @@ import type { Family } from './family';
 import { harp } from './harp';
 import { heatPipe } from './heat-pipe';
 import { lattice } from './lattice';
+import { roofTube } from './roof-tube';
 import { serpentine } from './serpentine';
 import { spiral } from './spiral';
 import { trickle } from './trickle';
@@ -16,5 +17,6 @@ export const families = {
   'batch-box': batchBox,
   spiral,
   'heat-pipe': heatPipe,
+  'roof-tube': roofTube,
 } as const satisfies Record<string, Family>;
 export type FamilyId = keyof typeof families;

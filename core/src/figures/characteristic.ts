@@ -42,7 +42,7 @@ function percent(share: number): string {
 
 /** What a heater whose absorber stands far over its water has besides. */
 function bentRows(corrections: FlowThrough['corrections'], small: (value: number) => string): string[][] {
-  const { keptSquared, riseKept, keptAir, keptWind, keptSky } = corrections;
+  const { keptSquared, riseKept, keptAir, keptWind, keptSky, riseRoot, keptRoot, riseSquaredRoot } = corrections;
   if (keptSquared === undefined) return [];
   return [
     ['sun, sun', 'sun kept²', small(keptSquared)],
@@ -50,6 +50,9 @@ function bentRows(corrections: FlowThrough['corrections'], small: (value: number
     ['sun, air', 'sun kept × (air − 15 °C)', small(keptAir ?? 0)],
     ['sun, wind', 'sun kept × u′', small(keptWind ?? 0)],
     ['sun, sky', 'sun kept × long-wave balance', small(-(keptSky ?? 0))],
+    ['rise, root of wind', 'rise × (√u − √3)', small(riseRoot ?? 0)],
+    ['sun, root of wind', 'sun kept × (√u − √3)', small(keptRoot ?? 0)],
+    ['rise², root of wind', 'rise² × (√u − √3)', small(riseSquaredRoot ?? 0)],
   ];
 }
 

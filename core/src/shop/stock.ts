@@ -14,15 +14,21 @@ export type OnHand = { id: string; item: string; count: number } & (
 );
 
 /**
- * A price list to begin with, in round figures that stand for no shop and no country: copper at 24 a kilogram, drawn aluminium at 12, planed
+ * A price list to begin with, in round figures that stand for no shop and no country: copper at 24 a kilogram, PVC pipe at 6, drawn aluminium at 12, planed
  * board at 5 000 a cubic metre, sheet by the square metre. The builder's own prices take its place.
  */
 export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string, number> } {
   const sold: Sold[] = [];
+  const perKilogram = { copper: 24, pvc: 6 };
   for (const tube of entries('tube'))
     if (tube.tape === habit)
       for (const length of tube.lengths)
-        sold.push({ id: soldId(tube.id, length), item: tube.id, length, price: round(tubeMass(tube) * length * 24) });
+        sold.push({
+          id: soldId(tube.id, length),
+          item: tube.id,
+          length,
+          price: round(tubeMass(tube) * length * perKilogram[tube.material === 'pvc' ? 'pvc' : 'copper']),
+        });
   for (const board of entries('timber'))
     if (board.tape === habit)
       for (const length of board.lengths)
@@ -114,6 +120,13 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     'lining-paint': 16,
     'turn-button': 0.8,
     chain: 3,
+    'pvc-cap': 9,
+    'fill-plug': 6,
+    vent: 5,
+    outlet: 9,
+    'pvc-cement': 40,
+    shower: 14,
+    'hand-pump': 35,
     'tee-manifold': 9,
     bottle: 0,
     'clear-tape': 0.3,
@@ -149,7 +162,7 @@ function round(price: number): number {
 
 /** kg/m of tube. */
 export function tubeMass(tube: Tube): number {
-  return (Math.PI / 4) * (tube.outerDiameter ** 2 - bore(tube) ** 2) * materials.copper.density;
+  return (Math.PI / 4) * (tube.outerDiameter ** 2 - bore(tube) ** 2) * materials[tube.material ?? 'copper'].density;
 }
 
 /** kg/m of hose. */

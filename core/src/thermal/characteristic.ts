@@ -62,7 +62,16 @@ const names = [
   'flowLoss',
 ] as const;
 /** And of those that only a heater has whose absorber stands far over its water. */
-const bentNames = ['keptSquared', 'riseKept', 'keptAir', 'keptWind', 'keptSky'] as const;
+const bentNames = [
+  'keptSquared',
+  'riseKept',
+  'keptAir',
+  'keptWind',
+  'keptSky',
+  'riseRoot',
+  'keptRoot',
+  'riseSquaredRoot',
+] as const;
 type Coefficient = (typeof names)[number] | (typeof bentNames)[number];
 
 /**
@@ -77,6 +86,7 @@ function termsOf(
 ): Record<Coefficient, number> {
   const rise = at.mean - boundary.air;
   const wind = boundary.wind - windReference;
+  const root = Math.sqrt(Math.max(0, boundary.wind)) - Math.sqrt(windReference);
   const sky = stefan * (fourth(boundary.surroundings) - fourth(boundary.air));
   const warmth = boundary.air - airReference;
   // A heater that stands still has no flow to be off from.
@@ -102,6 +112,9 @@ function termsOf(
     keptAir: -warmth * at.kept,
     keptWind: -wind * at.kept,
     keptSky: sky * at.kept,
+    riseRoot: -rise * root,
+    keptRoot: -at.kept * root,
+    riseSquaredRoot: -rise * Math.abs(rise) * root,
   };
 }
 
@@ -240,17 +253,19 @@ function solveEquation(
 export function fitStanding(
   rows: readonly { boundary: Boundary; temperature: number; kept: number; gathered: number }[],
   reference: Reference,
+  bent = false,
 ): ReturnType<typeof solveEquation> {
+  const fitted = bent ? [...names, ...bentNames] : names;
   return solveEquation(
     rows.map(({ boundary, temperature, kept, gathered }) => {
       const terms = termsOf(boundary, { mean: temperature, kept, specificFlow: reference.specificFlow, reference });
       return {
-        x: names.map((name) => terms[name]),
+        x: fitted.map((name) => terms[name]),
         y: gathered,
         weight: 1 / Math.max(leastJudged, Math.abs(gathered)) ** 2,
       };
     }),
-    names,
+    fitted,
   );
 }
 
@@ -267,7 +282,8 @@ export function standingHeat(
     specificFlow: reference.specificFlow,
     reference,
   });
-  return names.reduce((sum, name) => sum + (coefficients[name] ?? 0) * terms[name], 0);
+  const used = corrections.keptSquared === undefined ? names : [...names, ...bentNames];
+  return used.reduce((sum, name) => sum + (coefficients[name] ?? 0) * terms[name], 0);
 }
 
 /** Share of useful heat by which a characteristic misses a model at one condition; undefined where there is too little heat to judge by. */

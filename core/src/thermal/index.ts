@@ -55,6 +55,7 @@ export {
   sheetsFor,
   transmittanceAbsorptance,
 } from './optics';
+export { type PipeStoreDescription, type PipeStoreModel, pipeStoreModel } from './pipeStore/pipeStoreModel';
 export type { PlateDescription, PlateStrip } from './plate/description';
 export type { FieldQuery } from './plate/field';
 export { plateField, plateMap, serpentineRemoval } from './plate/field';

@@ -58,14 +58,18 @@ export interface Corrections {
   flowGain: number;
   flowLoss: number;
   /**
-   * Of a heater whose absorber stands far over its water: it loses by the sun it keeps as well as by the water's rise, and those losses bend.
-   * Nothing for others.
+   * Of a heater of pipes, or whose absorber stands far over its water: it loses by the sun it keeps as well as by the water's rise, and those
+   * losses bend. Nothing for others.
    */
   keptSquared?: number;
   riseKept?: number;
   keptAir?: number;
   keptWind?: number;
   keptSky?: number;
+  /** Wind across a cylinder goes by its root. */
+  riseRoot?: number;
+  keptRoot?: number;
+  riseSquaredRoot?: number;
 }
 
 /** Water that flows through: ISO 9806:2017, quasi-dynamic, with its corrections. */
@@ -101,7 +105,7 @@ export interface Storage {
   iso: IsoCoefficients;
   corrections: Corrections;
   /**
-   * (τα) K_b of beam by its angles, every `acceptanceStep` degrees: across the heater from 0 to 90 (rows), along it from −90 to 90; with what an
+   * (τα) K_b of beam by its angles, at even steps: across the heater from 0 to 90 (rows), along it from −90 to 90; with what an
    * open lid throws in.
    */
   beam: readonly (readonly number[])[];
@@ -115,7 +119,7 @@ export interface Storage {
 }
 
 /** Degrees between two angles of a storage's table of acceptance. */
-export const acceptanceStep = 5;
+export const acceptanceSteps = { pane: 5, pipes: 2.5 } as const;
 
 /** What a run, a comparison and a laboratory's report need of a heater. */
 export type Characteristic = FlowThrough | Storage;

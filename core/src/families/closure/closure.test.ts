@@ -7,6 +7,7 @@ import type { Typed } from './list.fixture';
 import { CutList } from './list.fixture';
 import { things } from './named.fixture';
 import { buildHarp, buildSerpentine } from './plates.fixture';
+import { buildRoofTube } from './roofTube.fixture';
 import { buildSpiral } from './spiral.fixture';
 import { buildLattice, buildTrickle } from './trays.fixture';
 
@@ -22,6 +23,7 @@ const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => s
   'batch-box': buildBatchBox,
   spiral: buildSpiral,
   'heat-pipe': buildHeatPipe,
+  'roof-tube': buildRoofTube,
 };
 
 /** Everything that was typed for a panel, its box and its pane too. */

@@ -134,7 +134,11 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
   const { count, tube, pitch, sleeve, manifold } = description;
   /** m across that catch the sun, and of a cylinder with as much surface: a strip has two faces. */
   const breadth = description.strip?.width ?? tube.diameter;
-  const round = description.strip ? (2 * breadth) / Math.PI : tube.diameter;
+  // One that would not go into its sleeve clashes, and is worked out as if it just did.
+  const round = Math.min(
+    description.strip ? (2 * breadth) / Math.PI : tube.diameter,
+    0.95 * (sleeve?.diameter ?? Number.POSITIVE_INFINITY),
+  );
   const area = count * breadth * tube.heated;
   const inside = Math.PI * tube.bore;
   const lagged = manifold.diameter + 2 * manifold.lagging.thickness;

@@ -1,7 +1,7 @@
 import { evenly } from '../../quantity';
 import { fitStanding, leastJudged, standingHeat, workingConditions } from '../characteristic';
 import type { Boundary, ThermalModel } from '../contract';
-import { acceptanceStep, type Reference, type Storage } from '../laboratory';
+import { acceptanceSteps, type Reference, type Storage } from '../laboratory';
 
 /** What of a store's model its characteristic is fitted to. */
 type Fitted = Pick<ThermalModel, 'acceptance' | 'apertureArea' | 'capacity' | 'hasLid' | 'netAtRest'> & {
@@ -15,8 +15,9 @@ const heldBack = { seed: 77, count: 200 };
 
 /** (τα) K_b of a table by angles across and along (degrees), straight between. */
 export function beamAt({ beam }: Pick<Storage, 'beam'>, transversal: number, longitudinal: number): number {
+  const between = 90 / (beam.length - 1);
   const place = (degrees: number, count: number) => {
-    const at = Math.min(count - 1.001, Math.max(0, degrees / acceptanceStep));
+    const at = Math.min(count - 1.001, Math.max(0, degrees / between));
     const low = Math.floor(at);
     return { low, share: at - low };
   };
@@ -58,19 +59,24 @@ function conditions(model: Fitted, reference: Reference, draws: { seed: number; 
   });
 }
 
-/** Fits the characteristic of a store to what its model gathers while it stands. */
+/**
+ * Fits the characteristic of a store to what its model gathers while it stands.
+ *
+ * @param bent with the terms of pipes in the wind
+ */
 export function fitStorage(
   model: Fitted,
   tanks: { count: number; volume: number; upright: boolean },
   reference: Reference,
+  bent = false,
 ): Storage {
   const { acceptance, apertureArea, capacity, hasLid, shutLoss } = model;
-  const steps = 90 / acceptanceStep;
+  // What is round in one plane bends more than a pane.
+  const between = acceptanceSteps[acceptance.round || hasLid ? 'pane' : 'pipes'];
+  const steps = 90 / between;
   const optics = {
     beam: Array.from({ length: steps + 1 }, (_, row) =>
-      Array.from({ length: 2 * steps + 1 }, (__, column) =>
-        acceptance.beam(row * acceptanceStep, column * acceptanceStep - 90),
-      ),
+      Array.from({ length: 2 * steps + 1 }, (__, column) => acceptance.beam(row * between, column * between - 90)),
     ),
     sky: acceptance.sky(reference.tilt),
     ground: acceptance.ground(reference.tilt),
@@ -87,7 +93,7 @@ export function fitStorage(
     kept: keptBy(optics, boundary),
     gathered: model.netAtRest(temperature, boundary) / apertureArea,
   }));
-  const { iso, corrections } = fitStanding(rows, reference);
+  const { iso, corrections } = fitStanding(rows, reference, bent);
   const storage: Storage = {
     kind: 'storage',
     apertureArea,

@@ -16,6 +16,7 @@ const kinds: { value: Loop['kind']; words: string }[] = [
   { value: 'pumped-coil', words: 'pumped, through a coil in the store' },
   { value: 'thermosiphon', words: 'by itself, the store above' },
   { value: 'bath', words: 'one bath sent round until it is hot' },
+  { value: 'fill-and-wait', words: 'filled, left in the sun, and drawn off' },
   { value: 'preheat', words: 'mains through it, on to the heater that stands' },
 ];
 const uses: { value: Need['kind']; words: string }[] = [

@@ -1,0 +1,293 @@
+import { type Range, range } from '../../catalogue';
+import type { Derivation } from '../../readout';
+import {
+  type Boundary,
+  type Deviates,
+  isFlowing,
+  type ThermalModel,
+  type ThermalState,
+  type UncertainInput,
+  type Workmanship,
+} from '../contract';
+import { openCylinderLoss } from '../cylinder';
+import { homeMade, uncertainInput } from '../flat/inputs';
+import { fluidState } from '../fluids';
+import { risingRoot } from '../root';
+import { tubesLit } from '../roundTubes';
+import { valueAt } from '../spread';
+import { fitStorage } from '../store/fitStorage';
+
+/** Black pipes full of water in the open, side by side: their own absorber and store. SI. */
+export interface PipeStoreDescription {
+  /** Pipes in series. */
+  count: number;
+  /** m. Outside, inside, and the length of each in the sun. */
+  diameter: number;
+  bore: number;
+  length: number;
+  /** m, middle to middle. */
+  pitch: number;
+  /** W/mK of the wall. */
+  conductivity: number;
+  /** m³ of all water, and J/K of all pipe. */
+  volume: number;
+  dry: number;
+  absorptance: Range;
+  emittance: Range;
+  known?: Readonly<Record<string, Range>> | undefined;
+}
+
+export interface PipeStoreModel extends ThermalModel {
+  description: PipeStoreDescription;
+  knowing(known: Readonly<Record<string, Range>>): PipeStoreModel;
+  /** W/K from the water to the air in a still overcast night, water at 40 °C and air at 10 °C. */
+  shutLoss(): number;
+}
+
+/** m/s at the pipes and sun, times what was said: as for flat heaters. */
+const windSpread = range(0.67, 1, 1.55, 'judgement', 'log-normal');
+const sunSpread = range(0.95, 1, 1.05, 'data sheet');
+
+interface Built {
+  absorptance: number;
+  emittance: number;
+  wind: number;
+  sun: number;
+}
+
+const overcastNight: Boundary = {
+  irradiance: 0,
+  beamShare: 0,
+  groundShare: 0,
+  incidence: 0,
+  air: 10,
+  surroundings: 10,
+  wind: 1,
+  inlet: 40,
+  massFlow: 0,
+  tilt: 0,
+};
+
+/**
+ * Pipes of water in the open. Beam by its angles on round pipes, each shaded by its neighbour toward the sun, but for the outer one; sky
+ * light on all that faces up, π / (1 + cos β) of what falls on a plane as broad, or what lies between the pipes where they stand close.
+ * Losses of a cylinder in the open (Churchill and Bernstein 1977, Churchill and Chu 1975, long wave of two halves); the wall conducts
+ * between its surface and the water, ln(D/d) / 2πk.
+ */
+export function pipeStoreModel(description: PipeStoreDescription): PipeStoreModel {
+  const { count, diameter, bore, length, pitch, conductivity, volume, known } = description;
+  const area = count * diameter * length;
+  const wall = (2 * Math.PI * conductivity * count * length) / Math.log(diameter / bore);
+  const input = (
+    id: string,
+    name: string,
+    unit: string,
+    digits: number,
+    spread: Range,
+    worse: readonly [number, number, number] = [1, 1, 1],
+  ): UncertainInput =>
+    uncertainInput(known, {
+      id,
+      name,
+      unit,
+      digits,
+      spread: { 'well made': spread, 'home-made': homeMade(spread, worse) },
+    });
+  const inputs = [
+    input('absorptance', 'Paint takes up', 'share', 2, description.absorptance, [0.96, 0.99, 1]),
+    input('emittance', 'Paint radiates', 'share', 2, description.emittance, [0.97, 1, 1.02]),
+    input('wind', 'Wind at the pipes', '× said', 2, windSpread),
+    input('sun', 'Sun on the pipes', '× said', 2, sunSpread),
+  ];
+  const build = (deviates: Deviates = {}, workmanship: Workmanship = 'well made'): Built => {
+    const value = (id: string) => {
+      const one = inputs.find((candidate) => candidate.id === id);
+      return one ? valueAt(one.spread[workmanship], deviates[id] ?? 0) : 1;
+    };
+    return { absorptance: value('absorptance'), emittance: value('emittance'), wind: value('wind'), sun: value('sun') };
+  };
+  /** Share of a beam on the plane, on the breadth of the pipes: one pipe stands free, the others beside each other. */
+  const beamOn = (transversal: number, longitudinal: number): { hit: number; taken: number } => {
+    const free = tubesLit({ diameter, pitch: 1000 * diameter }, transversal, longitudinal);
+    const beside = tubesLit({ diameter, pitch }, transversal, longitudinal);
+    const own = free.hit * 1000;
+    const others = (beside.hit * pitch) / diameter;
+    const hit = (own + (count - 1) * others) / count;
+    return { hit, taken: (own * free.taken + (count - 1) * others * beside.taken) / count / hit };
+  };
+  /** What black paint takes up of light from everywhere, over square on: its hemispherical mean. */
+  const diffuseTaken = 0.93;
+  const skyOn = (tilt: number): number => {
+    const plane = (1 + Math.cos((tilt * Math.PI) / 180)) / 2;
+    const free = Math.PI / 2;
+    const beside = Math.min(free, pitch / diameter);
+    return (free + (count - 1) * beside) / count / Math.max(0.25, plane);
+  };
+  /** W that the paint keeps: beam, sky and ground on all that is round. */
+  const keptBy = (one: Built, boundary: Boundary): number => {
+    const strength = boundary.irradiance * one.sun * area;
+    const { transversal, longitudinal } = boundary.angles ?? { transversal: boundary.incidence, longitudinal: 0 };
+    const beam = beamOn(transversal, longitudinal);
+    const rest = 1 - boundary.beamShare;
+    const sky = skyOn(boundary.tilt);
+    const around = rest * ((1 - boundary.groundShare) * sky + boundary.groundShare);
+    return strength * one.absorptance * (boundary.beamShare * beam.hit * beam.taken + around * diffuseTaken);
+  };
+  const lossOf = (one: Built, boundary: Boundary, surface: number): { air: number; longWave: number } => {
+    const lost = openCylinderLoss({
+      diameter,
+      surface,
+      air: boundary.air,
+      surroundings: boundary.surroundings,
+      wind: boundary.wind * one.wind,
+      emittance: one.emittance,
+    });
+    // Ends as so much more length.
+    const long = count * (length + diameter / 2);
+    return { air: lost.air * long, longWave: lost.longWave * long };
+  };
+  /** °C of the surface with the water at a temperature: what it keeps goes to air, sky and water. */
+  const surfaceAt = (one: Built, boundary: Boundary, absorbed: number, water: number): number =>
+    risingRoot(
+      (at) => {
+        const lost = lossOf(one, boundary, at);
+        return lost.air + lost.longWave + wall * (at - water) - absorbed;
+      },
+      Math.min(water, boundary.air, boundary.surroundings) - 20,
+      Math.max(water, boundary.air) + 400,
+      1e-7,
+    );
+  const net = (one: Built, boundary: Boundary, water: number): number => {
+    const absorbed = keptBy(one, boundary);
+    return wall * (surfaceAt(one, boundary, absorbed, water) - water);
+  };
+  const stateOf = (one: Built, boundary: Boundary, waters: readonly number[], usefulHeat: number): ThermalState => {
+    const absorbed = keptBy(one, boundary);
+    const surfaces = waters.map((water) => surfaceAt(one, boundary, absorbed, water));
+    const losses = surfaces.map((surface) => lossOf(one, boundary, surface));
+    const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+    const onPlane = boundary.irradiance * one.sun * area;
+    return {
+      sun: onPlane,
+      usefulHeat,
+      efficiency: onPlane > 0.001 * area ? usefulHeat / onPlane : 0,
+      places: {
+        ...Object.fromEntries(waters.map((at, index) => [`pipe-${index + 1}`, at])),
+        water: mean(waters),
+        wall: Math.max(...surfaces),
+      },
+      paths: [
+        { id: 'water', words: 'to water', watts: usefulHeat },
+        { id: 'optical', words: 'paint, less what falls in at the sides', watts: onPlane - absorbed },
+        { id: 'top', words: 'to the air', watts: mean(losses.map(({ air }) => air)) },
+        { id: 'back', words: 'to sky and roof', watts: mean(losses.map(({ longWave }) => longWave)) },
+      ],
+      terms: { opticalShare: onPlane > 0 ? absorbed / onPlane : 0, absorbed },
+    };
+  };
+  const water = fluidState('water', 30);
+  const model: PipeStoreModel = {
+    description,
+    apertureArea: area,
+    inputs,
+    places: [
+      { id: 'wall', words: 'wall of the pipe', short: 'wall' },
+      ...Array.from({ length: count }, (_, index) => ({
+        id: `pipe-${index + 1}`,
+        words: count === 1 ? 'water in the pipe' : `water in pipe ${index + 1}`,
+        short: count === 1 ? 'pipe' : `pipe ${index + 1}`,
+      })),
+      { id: 'water', words: 'water in the pipes', short: 'water' },
+    ],
+    body: 'water',
+    capacity: { dry: description.dry, water: volume * water.density * water.heatCapacity, box: 0 },
+    runsDry: false,
+    ownStore: true,
+    hasLid: false,
+    acceptance: {
+      beam: (transversal, longitudinal) => {
+        const { hit, taken } = beamOn(transversal, longitudinal);
+        return description.absorptance.likely * hit * taken;
+      },
+      sky: (tilt) => description.absorptance.likely * diffuseTaken * skyOn(tilt),
+      ground: () => description.absorptance.likely * diffuseTaken,
+      round: false,
+    },
+    state: (boundary, deviates, workmanship) => {
+      const one = build(deviates, workmanship);
+      if (!isFlowing(boundary)) {
+        const at = risingRoot((guess) => -net(one, boundary, guess), boundary.air - 60, boundary.air + 300, 1e-6);
+        return stateOf(one, boundary, new Array<number>(count).fill(at), 0);
+      }
+      const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
+      const waters: number[] = [];
+      let before = boundary.inlet;
+      for (let pipe = 0; pipe < count; pipe += 1) {
+        const entering = before;
+        before = risingRoot(
+          (at) => carried * (at - entering) - net(one, boundary, at) / count,
+          Math.min(entering, boundary.air) - 60,
+          Math.max(entering, boundary.air) + 300,
+          1e-8,
+        );
+        waters.push(before);
+      }
+      const gain = before - boundary.inlet;
+      return { ...stateOf(one, boundary, waters, carried * gain), outletTemperature: before, gain };
+    },
+    netAtRest: (temperature, boundary, deviates, workmanship) =>
+      net(build(deviates, workmanship), boundary, temperature),
+    characteristic: (reference) =>
+      fitStorage(
+        { ...model, shutLoss: model.shutLoss() },
+        { count, volume: volume / count, upright: false },
+        reference,
+        true,
+      ),
+    knowing: (more) => pipeStoreModel({ ...description, known: { ...known, ...more } }),
+    shutLoss: () => -net(build(), overcastNight, overcastNight.inlet) / (overcastNight.inlet - overcastNight.air),
+    readouts: () => [],
+    derivations: (state, boundary) => pipeStoreDerivations(description, wall, state, boundary),
+  };
+  return model;
+}
+
+function pipeStoreDerivations(
+  { count, diameter, length }: PipeStoreDescription,
+  wall: number,
+  state: ThermalState,
+  boundary: Boundary,
+): { efficiency: Derivation; dry: Derivation } {
+  const inputs: Derivation['inputs'] = [
+    {
+      label: 'share kept of the sun on their breadth, that from the sides too',
+      value: state.terms.opticalShare ?? Number.NaN,
+      kind: 'number',
+      digits: 3,
+    },
+    { label: 'pipes', value: count, kind: 'number', digits: 0 },
+    { label: 'pipe, outside', value: diameter, kind: 'length' },
+    { label: 'each in the sun', value: length, kind: 'length' },
+    { label: 'wall conducts, all of it, W/K', value: wall, kind: 'number', digits: 0 },
+  ];
+  return {
+    efficiency: {
+      name: 'Efficiency on the breadth of the pipes',
+      formula: 'heat in the water at the end, less at the start, ÷ (time × sun × breadth × length)',
+      source:
+        'one heat capacity, Duffie and Beckman section 6.12; losses by Churchill and Bernstein (1977) and long wave',
+      inputs: [
+        ...inputs,
+        { label: 'sun', value: boundary.irradiance, kind: 'irradiance' },
+        { label: 'air', value: boundary.air, kind: 'temperature' },
+      ],
+    },
+    dry: {
+      name: 'At rest in sun',
+      formula:
+        'the temperature at which air, sky and roof take what the paint keeps: 1 000 W/m², air 30 °C, wind 0.5 m/s',
+      source: 'heat balance of a cylinder in the open',
+      inputs,
+    },
+  };
+}

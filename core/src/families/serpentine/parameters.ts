@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /**
@@ -7,7 +7,13 @@ import { type Habit, inch } from '../../quantity';
  * length, cut lengths of the first and the last run, where the tube comes out, joints.
  */
 export const serpentineParameters = z.strictObject({
-  tube: entryField('tube', 'en-1057-15x0.7', 'Tube', 'Tube of all runs.'),
+  tube: entryField(
+    'tube',
+    'en-1057-15x0.7',
+    'Tube',
+    'Tube of all runs.',
+    (id) => entry('tube', id).temper !== 'plastic',
+  ),
   runs: countField(2, 40, 10, 'Runs', 'Straight runs side by side.'),
   pitch: lengthField(0.02, 0.4, 0.108, 'Pitch', 'Run to run, centre to centre.'),
   runLength: lengthField(0.2, 3, 1.93, 'Run length', 'Straight tube between two bends, stop to stop.'),

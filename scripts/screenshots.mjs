@@ -80,8 +80,8 @@ const pictures = [
     size: bench,
     act: shown('Full size'),
   },
-  { name: 'size-lattice', path: begun('lattice', 'Wash-house lattice'), size: bench, act: shown('Full size') },
-  { name: 'size-trickle', path: begun('trickle', 'Wash-house trickle'), size: bench, act: shown('Full size') },
+  { name: 'size-spiral', path: begun('spiral', 'Wash-house spiral'), size: bench },
+  { name: 'size-heat-pipe', path: begun('heat-pipe', 'Wash-house heat pipes'), size: bench, act: shown('Full size') },
   { name: 'size-batch-box', path: `${dairy}/size`, size: bench },
   {
     name: 'forecast-batch-box',

@@ -141,9 +141,9 @@ function plan(prefix: string, layout: HeatPipeLayout): Drawing {
       },
       {
         at: { x: axis, y: (places.at(-1) ?? 0) + tee.runLaying + end },
-        to: { x: axis, y: (places.at(-1) ?? 0) + tee.runLaying + end + 0.03 },
+        to: { x: axis + 0.06, y: (places.at(-1) ?? 0) + tee.runLaying + end - 0.03 },
         words: 'hot out',
-        anchor: 'middle',
+        anchor: 'start',
         tone: 'hot',
       },
     ],

@@ -96,7 +96,13 @@ export function heatPipeFindings(
     code: 'sealed-wet-tube',
     severity: 'stop',
     path: at('caps'),
-    values: { hottest, pressure: pressureInside(hottest), at180: pressureInside(180), charge: layout.charge },
+    values: {
+      hottest,
+      pressure: pressureInside(hottest),
+      at150: pressureInside(150),
+      at180: pressureInside(180),
+      charge: layout.charge,
+    },
   });
   if (standing && standing.tilt < leastTilt - 1e-9)
     found.push({
@@ -191,7 +197,7 @@ export const heatPipeWords: Record<string, Words> = {
   }),
   'sealed-wet-tube': (values, say) => ({
     headline: 'each pipe is a sealed pressure vessel',
-    detail: `${say.quantity('mass', values.number('charge'), 3)} of water sealed in: ${say.quantity('pressure', values.number('pressure'), 1)} over the air outside at the ${say.quantity('temperature', values.number('hottest'), 0)} of full sun, ${say.quantity('pressure', values.number('at180'), 1)} at 180 °C.`,
+    detail: `${say.quantity('mass', values.number('charge'), 3)} of water sealed in. In full sun it stands at ${say.quantity('temperature', values.number('hottest'), 0)}${values.number('pressure') > 0 ? ` and ${say.quantity('pressure', values.number('pressure'), 0)} over the air outside` : ', still under the air outside'}; a flame makes it ${say.quantity('pressure', values.number('at150'), 0)} at 150 °C and ${say.quantity('pressure', values.number('at180'), 0)} at 180 °C.`,
     remedy:
       'Stop: never a flame on a capped pipe with water in it. Boil it out open, outdoors, gloved, face away, and cap it as your local code and a licensed person allow.',
   }),

@@ -68,9 +68,9 @@ function plan(prefix: string, layout: RoofTubeLayout): Drawing {
             {
               id: 'gap',
               label: 'between pipes',
-              from: { x: length, y: (places[0] ?? 0) + half },
-              to: { x: length, y: (places[1] ?? 0) - half },
-              offset: -0.11,
+              from: { x: 0.3 * length, y: (places[0] ?? 0) + half },
+              to: { x: 0.3 * length, y: (places[1] ?? 0) - half },
+              offset: 0,
               value: gap,
               edit: {
                 path: 'parameters.gap',

@@ -39,7 +39,7 @@ export const roofTube: Family = {
     return {
       areas: {
         aperture: thermal.apertureArea,
-        absorber: Math.PI * thermal.apertureArea,
+        absorber: thermal.apertureArea,
         gross: outside.length * outside.width,
       },
       outside,

@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { sayPoint } from '@north-pane/core/cutting';
 import { formatQuantity } from '@north-pane/core/quantity';
-import type { ThermalModel } from '@north-pane/core/thermal';
 import { type ReactNode, useEffect, useLayoutEffect, useMemo } from 'react';
 import { Tape } from '../../drawing/Tape';
 import { Later } from '../../parts/Later';
@@ -161,11 +160,6 @@ function PanelTabs() {
   );
 }
 
-/** What a heater's absorber is called. */
-function bodyOf({ places, body }: ThermalModel): string {
-  return places.find(({ id }) => id === body)?.short ?? body;
-}
-
 /** The dimension in hand as a tape. */
 function HeldTape() {
   const habit = useHabit();
@@ -196,7 +190,7 @@ function HeldTape() {
       high={edit.high}
       lowReason={edit.lowReason}
       highReason={edit.highReason}
-      note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} of ${bodyOf(panel.design.thermal)}`}
+      note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} in the sun`}
       onBegin={beginDrag}
       onValue={(value) => setDimension(at, dimension, value, habit)}
       onEnd={endDrag}

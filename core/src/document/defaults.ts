@@ -51,7 +51,8 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
     },
     need: {
       kind: 'showers',
-      volumePerDay: 0.15,
+      // What is carried up in pipes is one shower and not a household's.
+      volumePerDay: family.standardLoop === 'by hand' ? 0.035 : 0.15,
       target: 45,
       drinking: false,
       frost: family.standardLoop !== 'summer' && family.standardLoop !== 'by hand',

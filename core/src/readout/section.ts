@@ -57,7 +57,7 @@ export interface FiguresSection {
   readouts: readonly Readout[];
 }
 
-/** Rows of words and numbers that are written as they stand. */
+/** Rows of words, quantities in them by `measured` and `sized`. */
 export interface TableSection {
   kind: 'table';
   columns: readonly string[];

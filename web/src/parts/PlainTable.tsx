@@ -1,10 +1,13 @@
 import { Box, Text } from '@chakra-ui/react';
+import { sayWords } from '@north-pane/core/quantity';
 import type { Section } from '@north-pane/core/readout';
+import { useHabit } from '../state/habit';
 import { ink } from '../theme/ink';
 
-/** Words and numbers that are written as they stand. */
+/** Rows of words, quantities in them in the reader's unit. */
 export function PlainTable({ section }: { section: Extract<Section, { kind: 'table' }> }) {
   const { title, columns, rows, note } = section;
+  const habit = useHabit();
   return (
     <Box mb="3">
       <Box overflowX="auto" role="region" aria-label={title} tabIndex={0}>
@@ -14,7 +17,7 @@ export function PlainTable({ section }: { section: Extract<Section, { kind: 'tab
             <tr>
               {columns.map((column) => (
                 <th key={column} scope="col" style={{ ...cell, color: ink('soft'), fontWeight: 400 }}>
-                  {column}
+                  {sayWords(column, habit)}
                 </th>
               ))}
             </tr>
@@ -22,12 +25,15 @@ export function PlainTable({ section }: { section: Extract<Section, { kind: 'tab
           <tbody>
             {rows.map(([first = '', ...others]) => (
               <tr key={first}>
-                <th scope="row" style={{ ...cell, fontWeight: 600, whiteSpace: 'nowrap' }}>
-                  {first}
+                <th
+                  scope="row"
+                  style={{ ...cell, fontWeight: 600, whiteSpace: first.length > 24 ? 'normal' : 'nowrap' }}
+                >
+                  {sayWords(first, habit)}
                 </th>
                 {others.map((words, index) => (
                   <td key={columns[index + 1]} style={cell}>
-                    {words}
+                    {sayWords(words, habit)}
                   </td>
                 ))}
               </tr>
@@ -36,7 +42,7 @@ export function PlainTable({ section }: { section: Extract<Section, { kind: 'tab
         </table>
       </Box>
       <Text fontSize="13px" color="soft" mt="1">
-        {note}
+        {sayWords(note, habit)}
       </Text>
     </Box>
   );

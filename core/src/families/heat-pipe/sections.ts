@@ -10,7 +10,7 @@ import { fullSun, leastTilt } from './standing';
 const suns = [300, 600, 900] as const;
 const airs = [0, 15, 30] as const;
 /** °C of the water, and numbers of pipes that are told. */
-const warm = 40;
+const warm = 25;
 const banks = [5, 8, 10, 15, 20, 30] as const;
 /** °C that the pressure is told for. */
 const steps = [100, 120, 150, 180, 200] as const;
@@ -33,6 +33,7 @@ export function heatPipeSections(
   { boundary }: HeaterAtWork,
 ): SectionSource[] {
   const { parameters, volume, charge } = layout;
+  const dry = dryOutTemperature(charge, volume);
   const hottest = thermal.state(fullSun).places.tube ?? Number.NaN;
   const figure = (id: string, label: string, kind: Readout['kind'], value: number, digits?: number): Readout => ({
     id,
@@ -45,6 +46,7 @@ export function heatPipeSections(
     {
       id: 'pipe',
       title: 'One heat pipe',
+      deep: true,
       make: () => ({
         kind: 'figures',
         readouts: [
@@ -52,9 +54,9 @@ export function heatPipeSections(
           figure('bore', parameters.fill > 0 ? 'Bore, by its fill' : 'Bore, as sold', 'length', layout.bore),
           figure('charge', 'Charge', 'mass', charge, 3),
           figure('hottest', 'Hottest, nothing drawn', 'temperature', hottest, 0),
-          figure('pressure', 'Pressure inside then', 'pressure', pressureInside(hottest), 1),
+          figure('pressure', 'Inside then, over the air outside', 'pressure', pressureInside(hottest), 1),
           figure('flooding', 'Carries at most, at 60 °C', 'power', floodingLimit(layout.bore, 60), 0),
-          figure('dry-out', 'All of it is steam at', 'temperature', dryOutTemperature(charge, volume), 0),
+          ...(Number.isFinite(dry) ? [figure('dry-out', 'All of it is steam at', 'temperature', dry, 0)] : []),
           figure('tilt', 'Least tilt', 'angle', leastTilt, 0),
         ],
       }),
@@ -62,6 +64,7 @@ export function heatPipeSections(
     {
       id: 'inside',
       title: 'Pressure inside, by temperature',
+      deep: true,
       make: () => ({
         kind: 'table',
         columns: ['pipe at', 'over the air outside'],
@@ -127,6 +130,7 @@ export function heatPipeSections(
     {
       id: 'line',
       title: `The line: ${parameters.tubes} pipes, stage by stage`,
+      deep: true,
       make: () => ({
         kind: 'table',
         columns: ['stage', 'all of them, minutes'],

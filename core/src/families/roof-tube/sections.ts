@@ -30,6 +30,7 @@ export function roofTubeSections(layout: RoofTubeLayout, thermal: PipeStoreModel
     {
       id: 'rack',
       title: 'On the rack',
+      deep: true,
       make: () => ({
         kind: 'figures',
         readouts: [
@@ -62,6 +63,7 @@ export function roofTubeSections(layout: RoofTubeLayout, thermal: PipeStoreModel
     {
       id: 'shower',
       title: 'Minutes of shower',
+      deep: true,
       make: () => ({
         kind: 'table',
         columns: ['flow', 'minutes'],
@@ -77,6 +79,7 @@ export function roofTubeSections(layout: RoofTubeLayout, thermal: PipeStoreModel
     {
       id: 'rating',
       title: 'What the plastic bears, warm',
+      deep: true,
       make: () => ({
         kind: 'table',
         columns: ['water at', 'rating left'],

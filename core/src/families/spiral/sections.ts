@@ -5,6 +5,7 @@ import { fullSun } from './standing';
 
 /** Heights of the sun over the plane that shade is told for, degrees. */
 const heights = [90, 75, 60, 50, 40, 30, 20, 15, 10] as const;
+const foot = 0.3048;
 /** °C between which still water is timed. */
 const warmUp = { from: 15, to: 40 } as const;
 
@@ -15,6 +16,7 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
     {
       id: 'roll',
       title: 'What a roll of hose gives',
+      deep: true,
       make: () => ({
         kind: 'choices',
         path: 'parameters.rounds',
@@ -24,7 +26,7 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
           .filter(({ rounds }) => rounds >= 2 && rounds <= 40)
           .map(({ roll, rounds, across }) => ({
             set: rounds,
-            name: { value: roll, kind: 'length' as const, digits: 0 },
+            name: hose.tape === 'metric' ? `roll of ${roll} m` : `roll of ${Math.round(roll / foot)} ft`,
             value: { value: across, kind: 'length' as const },
             chosen: rounds === parameters.rounds,
             advised: `${rounds} turns`,
@@ -35,6 +37,7 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
     {
       id: 'still',
       title: 'While it stands in the sun',
+      deep: true,
       make: () => {
         const hot = stagnationTemperature(thermal, fullSun);
         const seconds = timeToReach(thermal, fullSun, { ...warmUp, full: true });
@@ -77,6 +80,7 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
     {
       id: 'shade',
       title: 'What the hoses catch of a low sun',
+      deep: true,
       make: () => ({
         kind: 'curve',
         x: { title: 'sun over the plane', kind: 'angle' },

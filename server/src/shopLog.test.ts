@@ -4,7 +4,8 @@ import { changesBetween, defaultJob, type Job, withValueAt } from '@north-pane/c
 import type { ShopEvent } from '@north-pane/core/shoplog';
 import { expect } from 'chai';
 import { eventsAfter, mostEvents, recordEvents, shopStateOf } from './db/events';
-import { createJob, findJob, keepRevision, listJobs, saveChanges } from './db/jobs';
+import { createJob, findJob, keepRevision, listJobs } from './db/jobs';
+import { saveChanges } from './db/saves';
 import { upgradeJobs } from './db/upgrade';
 import { type Bench, openBench } from './testing';
 

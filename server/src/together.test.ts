@@ -1,8 +1,9 @@
 import { changesBetween, defaultJob, type Job, withValueAt } from '@north-pane/core/document';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { expect } from 'chai';
-import { createJob, findJob, keepRevision, listRevisions, saveChanges, slugOf } from './db/jobs';
+import { createJob, findJob, keepRevision, listRevisions, slugOf } from './db/jobs';
 import { sourcesWithReadings, writeOne, writeReadings } from './db/readings';
+import { saveChanges } from './db/saves';
 import { type Bench, openBench } from './testing';
 
 const sensors: Sensors = { thermometers: 'two digital', flow: 'meter', sun: 'pyranometer' };

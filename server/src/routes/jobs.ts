@@ -21,8 +21,8 @@ import {
   recordBuild,
   removeBuild,
   removeRevision,
-  saveChanges,
 } from '../db/jobs';
+import { saveChanges } from '../db/saves';
 import { limitBody } from '../security';
 import { asked, body, noJob } from './answers';
 

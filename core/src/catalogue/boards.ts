@@ -1,4 +1,4 @@
-import { type Habit, inch } from '../quantity';
+import { foot, type Habit, inch } from '../quantity';
 import { type MaterialId, materials } from './materials';
 
 /** A planed board, by what it really measures. */
@@ -38,7 +38,7 @@ function american(nominal: string, thickness: number, width: number): Timber {
     name: `${nominal.replace('x', ' × ')} board`,
     width: width * inch,
     thickness: thickness * inch,
-    lengths: [8, 10, 12].map((feet) => feet * 0.3048),
+    lengths: [8, 10, 12].map((feet) => feet * foot),
     tape: 'imperial',
     source: 'American Softwood Lumber Standard, PS 20: dry, dressed actual size of the nominal size',
   };
@@ -87,12 +87,11 @@ function sheet(
   return { id, name, material, use, thickness, width, height, tape, source };
 }
 
-const feet = 0.3048;
 export const sheets: readonly Sheet[] = [
   sheet('metric', 'ply-9', '9 mm plywood', 'plywood', 'back', 0.009, 1.2, 2.4, 'trade'),
   sheet('metric', 'ply-12', '12 mm plywood', 'plywood', 'back', 0.012, 1.2, 2.4, 'trade'),
-  sheet('imperial', 'ply-3_8', '3/8″ plywood', 'plywood', 'back', 0.375 * inch, 4 * feet, 8 * feet, 'trade'),
-  sheet('imperial', 'ply-1_2', '1/2″ plywood', 'plywood', 'back', 0.5 * inch, 4 * feet, 8 * feet, 'trade'),
+  sheet('imperial', 'ply-3_8', '3/8″ plywood', 'plywood', 'back', 0.375 * inch, 4 * foot, 8 * foot, 'trade'),
+  sheet('imperial', 'ply-1_2', '1/2″ plywood', 'plywood', 'back', 0.5 * inch, 4 * foot, 8 * foot, 'trade'),
   sheet('metric', 'polyiso-40', '40 mm polyisocyanurate', 'polyiso', 'insulation', 0.04, 1.2, 2.4, 'EN 13165'),
   sheet('metric', 'polyiso-50', '50 mm polyisocyanurate', 'polyiso', 'insulation', 0.05, 1.2, 2.4, 'EN 13165'),
   sheet('metric', 'wool-30', '30 mm mineral wool board', 'mineralWool', 'insulation', 0.03, 0.6, 1.2, 'EN 13162'),
@@ -104,8 +103,8 @@ export const sheets: readonly Sheet[] = [
     'polyiso',
     'insulation',
     inch,
-    4 * feet,
-    8 * feet,
+    4 * foot,
+    8 * foot,
     'ASTM C1289',
   ),
   sheet(
@@ -115,8 +114,8 @@ export const sheets: readonly Sheet[] = [
     'polyiso',
     'insulation',
     2 * inch,
-    4 * feet,
-    8 * feet,
+    4 * foot,
+    8 * foot,
     'ASTM C1289',
   ),
   sheet(
@@ -126,8 +125,8 @@ export const sheets: readonly Sheet[] = [
     'mineralWool',
     'insulation',
     1.25 * inch,
-    2 * feet,
-    4 * feet,
+    2 * foot,
+    4 * foot,
     'ASTM C612',
   ),
   sheet(
@@ -137,8 +136,8 @@ export const sheets: readonly Sheet[] = [
     'mineralWool',
     'insulation',
     2 * inch,
-    2 * feet,
-    4 * feet,
+    2 * foot,
+    4 * foot,
     'ASTM C612',
   ),
   sheet('metric', 'copper-0.3', '0.3 mm copper sheet', 'copper', 'plate', 0.0003, 1, 2, 'EN 1172'),
@@ -152,8 +151,8 @@ export const sheets: readonly Sheet[] = [
     'steel',
     'plate',
     0.0276 * inch,
-    4 * feet,
-    8 * feet,
+    4 * foot,
+    8 * foot,
     'ASTM A653',
   ),
   sheet('metric', 'edge-steel-0.6', '0.6 mm painted steel sheet', 'steel', 'edge', 0.0006, 1.25, 2.5, 'EN 10169'),
@@ -165,8 +164,8 @@ export const sheets: readonly Sheet[] = [
     'steel',
     'edge',
     0.0217 * inch,
-    4 * feet,
-    8 * feet,
+    4 * foot,
+    8 * foot,
     'ASTM A653',
   ),
   sheet('metric', 'aluminium-0.8', '0.8 mm aluminium sheet', 'aluminium', 'plate', 0.0008, 1, 2, 'EN 485-4'),
@@ -178,8 +177,8 @@ export const sheets: readonly Sheet[] = [
     'aluminium',
     'plate',
     0.032 * inch,
-    4 * feet,
-    8 * feet,
+    4 * foot,
+    8 * foot,
     'ASTM B209',
   ),
   sheet(
@@ -189,8 +188,8 @@ export const sheets: readonly Sheet[] = [
     'copper',
     'plate',
     0.0108 * inch,
-    2 * feet,
-    8 * feet,
+    2 * foot,
+    8 * foot,
     'ASTM B370',
   ),
   sheet(
@@ -200,8 +199,8 @@ export const sheets: readonly Sheet[] = [
     'copper',
     'plate',
     0.0216 * inch,
-    3 * feet,
-    8 * feet,
+    3 * foot,
+    8 * foot,
     'ASTM B370',
   ),
 ];
@@ -235,7 +234,7 @@ export const tracks: readonly Track[] = [
     id: 'track-4',
     name: 'aluminium track 4″ × 4′',
     width: 4 * inch,
-    length: 4 * feet,
+    length: 4 * foot,
     thickness: 0.02 * inch,
     tape: 'imperial',
     source: 'trade: 0.016 to 0.024 inch formed sheet; weigh yours',
@@ -262,7 +261,7 @@ export const tracks: readonly Track[] = [
     id: 'fin-12',
     name: 'aluminium fin 12″ × 2′',
     width: 12 * inch,
-    length: 2 * feet,
+    length: 2 * foot,
     thickness: 0.016 * inch,
     tape: 'imperial',
     source: 'trade: rolled from 0.014 to 0.02 inch sheet; weigh yours',

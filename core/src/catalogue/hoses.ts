@@ -1,4 +1,4 @@
-import { type Habit, inch } from '../quantity';
+import { foot, type Habit, inch } from '../quantity';
 import type { MaterialId } from './materials';
 
 /** Black hose or pipe of plastic or rubber, sold by the roll. */
@@ -21,7 +21,6 @@ export interface Hose {
 }
 
 const bar = 1e5;
-const foot = 0.3048;
 
 /** EN 12201-2, PE 80 SDR 11: outside and wall, mm. */
 const metricPipe: readonly [outside: number, wall: number][] = [

@@ -1,3 +1,5 @@
+import { psi } from '../quantity';
+
 /** Something in a panel or its loop that only has to stand the heat. */
 export interface ServiceLimit {
   name: string;
@@ -68,7 +70,6 @@ const ratings: Record<SolderAlloy, readonly (readonly [temperature: number, pres
     [solderRatedTo, 270],
   ],
 };
-const psi = 6894.757;
 
 /**
  * Pa that a soldered capillary joint of up to 28 mm may hold at a temperature. ASME B16.22 with the Copper Tube Handbook's

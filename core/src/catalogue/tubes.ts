@@ -1,4 +1,4 @@
-import { type Habit, inch } from '../quantity';
+import { foot, type Habit, inch, psi } from '../quantity';
 import type { MaterialId } from './materials';
 
 /** Tube as shops sell it: of copper where nothing else is said. */
@@ -65,7 +65,7 @@ function american(): Tube[] {
         standard: 'ASTM B88',
         outerDiameter: outside * inch,
         wall: wall * inch,
-        lengths: [10 * 0.3048, 20 * 0.3048],
+        lengths: [10 * foot, 20 * foot],
         temper: 'hard',
         tape: 'imperial',
       });
@@ -78,7 +78,7 @@ function american(): Tube[] {
       standard: 'ASTM B88',
       outerDiameter: outside * inch,
       wall: wall * inch,
-      lengths: [60 * 0.3048],
+      lengths: [60 * foot],
       temper: 'coil',
       tape: 'imperial',
     });
@@ -142,10 +142,10 @@ function plastic(): Tube[] {
         standard: 'ASTM D1785',
         outerDiameter: outside * inch,
         wall: wall * inch,
-        lengths: [10 * 0.3048, 20 * 0.3048],
+        lengths: [10 * foot, 20 * foot],
         temper: 'plastic',
         material: 'pvc',
-        rating: rating * 6894.757,
+        rating: rating * psi,
         tape: 'imperial',
       }),
     ),

@@ -22,10 +22,12 @@ export { evenly, normals, normalsOf } from './random';
 export { boltSized, measured, sayWords, screwSized, sized } from './sized';
 export type { Habit, QuantityKind } from './units';
 export {
+  foot,
   fromSI,
   habitUnit,
   inch,
   nudgeLength,
+  psi,
   quantityKinds,
   tapeMark,
   toSI,

@@ -47,12 +47,12 @@ interface KindDefinition {
 
 /** m. */
 export const inch = 0.0254;
-const foot = 0.3048;
+export const foot = 0.3048;
 const gallon = 231 * inch ** 3;
 const pound = 0.45359237;
 /** International table Btu, J. */
 const btu = 1055.05585262;
-const psi = (pound * 9.80665) / inch ** 2;
+export const psi = (pound * 9.80665) / inch ** 2;
 
 export const definitions: Record<QuantityKind, KindDefinition> = {
   length: {

@@ -11,6 +11,7 @@ import {
   type Residual,
 } from './laboratory';
 import { leastSquares } from './leastSquares';
+import { fourthPower, stefan } from './radiation';
 
 /** The conditions over which a characteristic is fitted and held: those of a test outdoors, with more sky and air. */
 export const workingRange = {
@@ -35,8 +36,6 @@ export const workingRange = {
 /** W/m². Below it a share of the useful heat says nothing. */
 export const leastJudged = 100;
 
-const stefan = 5.670374e-8;
-const fourth = (celsius: number) => (celsius + 273.15) ** 4;
 /** m/s from which the standard counts the wind (u′ = u − 3), and °C from which the corrections count the air. */
 const windReference = 3;
 const airReference = 15;
@@ -87,7 +86,7 @@ function termsOf(
   const rise = at.mean - boundary.air;
   const wind = boundary.wind - windReference;
   const root = Math.sqrt(Math.max(0, boundary.wind)) - Math.sqrt(windReference);
-  const sky = stefan * (fourth(boundary.surroundings) - fourth(boundary.air));
+  const sky = stefan * (fourthPower(boundary.surroundings) - fourthPower(boundary.air));
   const warmth = boundary.air - airReference;
   // A heater that stands still has no flow to be off from.
   const flow = at.reference.specificFlow > 0 ? Math.log(at.specificFlow / at.reference.specificFlow) : 0;

@@ -1,6 +1,6 @@
+import { gravity } from '../quantity';
 import { airState } from './fluids';
-
-const gravity = 9.80665;
+import { fourthPower, stefan } from './radiation';
 
 /**
  * W/m²K between a long cylinder and a wind across it. Churchill and Bernstein (1977): Nu = 0.3 + 0.62 Re^½ Pr^⅓ / [1 + (0.4 / Pr)^⅔]^¼ ×
@@ -65,9 +65,6 @@ export function annulusAir(query: { inner: number; outer: number; warm: number; 
   const effective = Math.max(1, 0.386 * (prandtl / (0.861 + prandtl)) ** 0.25 * critical ** 0.25);
   return (2 * Math.PI * conductivity * effective) / Math.log(outer / inner);
 }
-
-const stefan = 5.670374e-8;
-export const fourthPower = (celsius: number): number => (celsius + 273.15) ** 4;
 
 /** W/m of long wave from a cylinder to the one round it: 2πr σ (T⁴ − T⁴) / (1/ε + d/D (1/ε' − 1)). */
 export function annulusLongWave(query: {

@@ -1,10 +1,10 @@
 import { exchangeFactors } from './exchange';
 import { airState, steamPressure } from './fluids';
 import { NotConverged } from './notConverged';
+import { stefan } from './radiation';
 
 const kelvin = 273.15;
 /** W/m²K⁴. Stefan and Boltzmann, CODATA. */
-const stefan = 5.670374e-8;
 const gravity = 9.80665;
 
 /** Cavities inside a cover of several sheets: twin-wall, sealed unit. */

@@ -1,9 +1,9 @@
 import { type HydraulicModel, serialModel } from '../../hydraulic';
+import { gravity } from '../../quantity';
 import type { RoofTubeLayout } from './layout';
 
 /** m. Bore of the links and the outlet. */
 export const linkBore = 0.013;
-const gravity = 9.80665;
 
 /** Pipes on a roof as their water sees them: next to no friction in them, narrow links between. */
 export function roofTubeHydraulic({ parameters, volume }: RoofTubeLayout): HydraulicModel {

@@ -1,11 +1,11 @@
 import type { Boundary } from '../contract';
 import { tubeFilm } from '../convection';
-import { heatRemovalFactor } from '../fin';
 import type { Built } from '../flat/build';
 import { lossInput, termOf } from '../flat/derivations';
 import { type FlatModel, flatModel } from '../flat/flatModel';
-import { flatInputs, homeMade, uncertainInput } from '../flat/inputs';
-import type { TransferQuery, Transferred } from '../flat/working';
+import { flatInputs } from '../flat/inputs';
+import { type TransferQuery, type Transferred, transferredBy } from '../flat/working';
+import { spreadInput } from '../uncertain';
 import type { CoilDescription } from './description';
 
 /**
@@ -33,19 +33,14 @@ function coilTransfer(
     const width = absorberArea / (starts * length);
     const resistance = wall + 1 / (film.coefficient * Math.PI * bore);
     const factor = 1 / (1 + lossCoefficient * width * resistance);
-    return {
-      finEfficiency: 1,
+    return transferredBy({
       efficiencyFactor: factor,
-      heatRemovalFactor: heatRemovalFactor({
-        massFlow,
-        heatCapacity,
-        area: absorberArea,
-        lossCoefficient,
-        efficiencyFactor: factor,
-      }),
-      filmCoefficient: film.coefficient,
-      reynolds: film.reynolds,
-    };
+      film,
+      massFlow,
+      heatCapacity,
+      area: absorberArea,
+      lossCoefficient,
+    });
   };
 }
 
@@ -54,28 +49,17 @@ export function coilModel(description: CoilDescription): FlatModel<CoilDescripti
   return flatModel<CoilDescription>(description, {
     absorber: { words: 'hose', short: 'hose' },
     runsDry: false,
-    inputs: (one) => [
-      // A bare one has no rim to lose by.
-      ...flatInputs(one).filter(({ id }) => id !== 'edge' || one.rim.area > 0),
-      uncertainInput(one.known, {
-        id: 'oneSided',
-        name: 'Wall holds back',
-        unit: '× all round',
-        digits: 2,
-        spread: { 'well made': one.oneSided, 'home-made': one.oneSided },
-      }),
-      ...(one.covers.length > 0
-        ? []
-        : [
-            uncertainInput(one.known, {
-              id: 'surface',
-              name: 'Wind finds hose',
-              unit: '× plan',
-              digits: 2,
-              spread: { 'well made': one.surface, 'home-made': homeMade(one.surface, [1, 1.05, 1.1]) },
-            }),
-          ]),
-    ],
+    inputs: (one) => {
+      const input = spreadInput(one.known);
+      return [
+        // A bare one has no rim to lose by.
+        ...flatInputs(one).filter(({ id }) => id !== 'edge' || one.rim.area > 0),
+        input('oneSided', 'Wall holds back', '× all round', 2, one.oneSided),
+        ...(one.covers.length > 0
+          ? []
+          : [input('surface', 'Wind finds hose', '× plan', 2, one.surface, [1, 1.05, 1.1])]),
+      ];
+    },
     transfer: coilTransfer,
     readouts: ({ state }) => [
       {

@@ -1,10 +1,10 @@
 import type { Boundary } from '../contract';
-import { heatRemovalFactor, steppedFin } from '../fin';
+import { steppedFin } from '../fin';
 import { type Built, steamLoss } from '../flat/build';
 import { lossInput, termOf } from '../flat/derivations';
 import { type FlatModel, flatModel } from '../flat/flatModel';
 import { flatInputs, plateInput } from '../flat/inputs';
-import type { TransferQuery, Transferred } from '../flat/working';
+import { type TransferQuery, type Transferred, transferredBy } from '../flat/working';
 import type { FilmDescription } from './description';
 
 /**
@@ -38,19 +38,15 @@ function filmTransfer(built: Built<FilmDescription>, { massFlow }: Boundary): (q
     const gathered = streak + (strips.width - streak) * fin;
     const factor =
       1 / (lossCoefficient * strips.width * (1 / (lossCoefficient * gathered) + 1 / (filmCoefficient * streak)));
-    return {
+    return transferredBy({
       finEfficiency: fin,
       efficiencyFactor: factor,
-      heatRemovalFactor: heatRemovalFactor({
-        massFlow,
-        heatCapacity,
-        area: absorberArea,
-        lossCoefficient,
-        efficiencyFactor: factor,
-      }),
-      filmCoefficient,
-      reynolds: 0,
-    };
+      film: { coefficient: filmCoefficient, reynolds: 0 },
+      massFlow,
+      heatCapacity,
+      area: absorberArea,
+      lossCoefficient,
+    });
   };
 }
 

@@ -1,10 +1,12 @@
 import type { Boundary, Deviates, UncertainInput, Workmanship } from '../contract';
 import { topFlux, windCoefficient } from '../losses';
 import { type CoverSheet, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from '../optics';
+import { fourthPower, stefan } from '../radiation';
 import { tubesLitRound } from '../roundTubes';
 import { valueAt } from '../spread';
 import { stackConductance } from '../stack';
 import { litArea } from '../sunlit';
+import { valuesOf } from '../uncertain';
 import type { FlatDescription } from './description';
 
 /** A flat absorber with one value for each uncertain input. */
@@ -32,10 +34,7 @@ export function build<D extends FlatDescription>(
   deviates: Deviates,
   workmanship: Workmanship = 'well made',
 ): Built<D> {
-  const value = (id: string, otherwise: number): number => {
-    const input = inputs.find((one) => one.id === id);
-    return input ? valueAt(input.spread[workmanship], deviates[id] ?? 0) : otherwise;
-  };
+  const value = valuesOf(inputs, deviates, workmanship);
   const outermost = description.covers.length - 1;
   const backFactor = value('back', 1);
   return {
@@ -134,13 +133,12 @@ export interface Losses {
  */
 function bareBackLoss(built: Built, boundary: Boundary, absorber: number, emittance: number): number {
   const wind = windCoefficient(boundary.wind * built.wind, Math.sqrt(built.description.grossArea));
-  const fourth = (celsius: number) => (celsius + 273.15) ** 4;
   const skyShare = (1 + Math.cos((boundary.tilt * Math.PI) / 180)) / 2;
-  const air = fourth(boundary.air);
+  const air = fourthPower(boundary.air);
   // Upside down there is no sky in front to tell from.
-  const sky = skyShare > 0.01 ? (fourth(boundary.surroundings) - (1 - skyShare) * air) / skyShare : air;
+  const sky = skyShare > 0.01 ? (fourthPower(boundary.surroundings) - (1 - skyShare) * air) / skyShare : air;
   const seen = (1 - skyShare) * sky + skyShare * air;
-  return wind * (absorber - boundary.air) + emittance * 5.670374e-8 * (fourth(absorber) - seen);
+  return wind * (absorber - boundary.air) + emittance * stefan * (fourthPower(absorber) - seen);
 }
 
 /** W/m² of absorber lost at its temperature (°C), by way. */

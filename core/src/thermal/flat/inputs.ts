@@ -1,46 +1,21 @@
 import { type Range, range } from '../../catalogue';
 import { formatNumber } from '../../quantity';
-import type { UncertainInput, Workmanship } from '../contract';
+import type { UncertainInput } from '../contract';
 import { paneTest, plateTest } from '../handTests';
+import { dayInputs, homeMade, paintFactors, uncertainInput } from '../uncertain';
 import type { FlatDescription } from './description';
 
 /** What is uncertain in every flat absorber and its day. `back`, `edge`, `wind` and `sun` are factors on what was said. */
 export type FlatInput = 'transmittance' | 'dirt' | 'absorptance' | 'emittance' | 'back' | 'edge' | 'wind' | 'sun';
 
-/** m/s at the panel, times what was said: judgement, from the spread of panel wind to station wind in `sky`. */
-const windSpread = range(0.67, 1, 1.55, 'judgement', 'log-normal');
-/** Sun, times what was said: a good instrument, or a chosen design condition, read again on the day. */
-const sunSpread = range(0.95, 1, 1.05, 'data sheet');
-
 /** What home making does to a spread, times its low, likely and high. Judgement: worse is nearer than better. */
 const homeMadeFactors: Partial<Record<FlatInput, readonly [low: number, likely: number, high: number]>> = {
   transmittance: [0.94, 0.98, 1],
   dirt: [0.92, 0.97, 0.995],
-  absorptance: [0.96, 0.99, 1],
-  emittance: [0.97, 1, 1.02],
+  ...paintFactors,
   back: [1, 1.2, 1.6],
   edge: [1, 1.4, 1.6],
 };
-
-/** A spread as home making widens it. */
-export function homeMade(base: Range, [low, likely, high]: readonly [number, number, number]): Range {
-  return {
-    ...base,
-    low: base.low * low,
-    likely: base.likely * likely,
-    high: Math.max(base.likely * likely, base.high * high),
-    kind: 'judgement',
-  };
-}
-
-/** An uncertain input with what the builder knows of it laid over. */
-export function uncertainInput(
-  known: FlatDescription['known'],
-  input: Omit<UncertainInput, 'spread' | 'own'> & { spread: Record<Workmanship, Range> },
-): UncertainInput {
-  const own = known?.[input.id];
-  return own ? { ...input, spread: { 'well made': own, 'home-made': own }, own: true } : { ...input, own: false };
-}
 
 /** The uncertain inputs of a flat absorber: those of its covers only where it has some. */
 export function flatInputs(description: FlatDescription): UncertainInput[] {
@@ -88,8 +63,7 @@ export function flatInputs(description: FlatDescription): UncertainInput[] {
         : {},
     ),
     input('edge', description.rimFactor, { name: 'Rim loses', unit: '× book', digits: 2 }),
-    input('wind', windSpread, { name: 'Wind at the panel', unit: '× said', digits: 2 }),
-    input('sun', sunSpread, { name: 'Sun on the pane', unit: '× said', digits: 2 }),
+    ...dayInputs(known, { wind: 'Wind at the panel', sun: 'Sun on the pane' }),
   ];
 }
 

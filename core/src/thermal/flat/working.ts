@@ -1,4 +1,5 @@
 import type { Boundary } from '../contract';
+import { heatRemovalFactor } from '../fin';
 import { fluidState } from '../fluids';
 import { NotConverged } from '../notConverged';
 import { risingRoot } from '../root';
@@ -16,6 +17,30 @@ export interface Transferred {
   /** W/m²K between metal and water. */
   filmCoefficient: number;
   reynolds: number;
+}
+
+/**
+ * F_R, and all of it, of an absorber that gives its heat where it gathers it or by a factor F' of its own.
+ *
+ * @param query.area m² of absorber
+ */
+export function transferredBy(query: {
+  finEfficiency?: number;
+  efficiencyFactor: number;
+  film: { coefficient: number; reynolds: number };
+  massFlow: number;
+  heatCapacity: number;
+  area: number;
+  lossCoefficient: number;
+}): Transferred {
+  const { finEfficiency = 1, efficiencyFactor, film, ...rest } = query;
+  return {
+    finEfficiency,
+    efficiencyFactor,
+    heatRemovalFactor: heatRemovalFactor({ ...rest, efficiencyFactor }),
+    filmCoefficient: film.coefficient,
+    reynolds: film.reynolds,
+  };
 }
 
 /** What a transfer is asked. */

@@ -1,6 +1,5 @@
+import { gravity } from '../../quantity';
 import { fluidState, steamPressure } from '../fluids';
-
-const gravity = 9.80665;
 
 /** kg/m³ of saturated steam at a temperature (°C), as an ideal gas with the compressibility of saturation: within 2 % to 200 °C. */
 export function steamDensity(temperature: number): number {

@@ -1,21 +1,13 @@
-import { type Range, range } from '../../catalogue';
+import type { Range } from '../../catalogue';
 import type { Derivation } from '../../readout';
-import {
-  type Boundary,
-  type Deviates,
-  isFlowing,
-  type ThermalModel,
-  type ThermalState,
-  type UncertainInput,
-  type Workmanship,
-} from '../contract';
+import type { Boundary, Deviates, ThermalModel, ThermalState, Workmanship } from '../contract';
 import { openCylinderLoss } from '../cylinder';
-import { homeMade, uncertainInput } from '../flat/inputs';
 import { fluidState } from '../fluids';
 import { risingRoot } from '../root';
 import { tubesLit } from '../roundTubes';
-import { valueAt } from '../spread';
 import { fitStorage } from '../store/fitStorage';
+import { overcastLoss, storesInSeries } from '../store/inSeries';
+import { dayInputs, paintInputs, valuesOf } from '../uncertain';
 
 /** Black pipes full of water in the open, side by side: their own absorber and store. SI. */
 export interface PipeStoreDescription {
@@ -44,29 +36,12 @@ export interface PipeStoreModel extends ThermalModel {
   shutLoss(): number;
 }
 
-/** m/s at the pipes and sun, times what was said: as for flat heaters. */
-const windSpread = range(0.67, 1, 1.55, 'judgement', 'log-normal');
-const sunSpread = range(0.95, 1, 1.05, 'data sheet');
-
 interface Built {
   absorptance: number;
   emittance: number;
   wind: number;
   sun: number;
 }
-
-const overcastNight: Boundary = {
-  irradiance: 0,
-  beamShare: 0,
-  groundShare: 0,
-  incidence: 0,
-  air: 10,
-  surroundings: 10,
-  wind: 1,
-  inlet: 40,
-  massFlow: 0,
-  tilt: 0,
-};
 
 /**
  * Pipes of water in the open. Beam by its angles on round pipes, each shaded by its neighbour toward the sun, but for the outer one; sky
@@ -78,33 +53,18 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
   const { count, diameter, bore, length, pitch, conductivity, volume, known } = description;
   const area = count * diameter * length;
   const wall = (2 * Math.PI * conductivity * count * length) / Math.log(diameter / bore);
-  const input = (
-    id: string,
-    name: string,
-    unit: string,
-    digits: number,
-    spread: Range,
-    worse: readonly [number, number, number] = [1, 1, 1],
-  ): UncertainInput =>
-    uncertainInput(known, {
-      id,
-      name,
-      unit,
-      digits,
-      spread: { 'well made': spread, 'home-made': homeMade(spread, worse) },
-    });
   const inputs = [
-    input('absorptance', 'Paint takes up', 'share', 2, description.absorptance, [0.96, 0.99, 1]),
-    input('emittance', 'Paint radiates', 'share', 2, description.emittance, [0.97, 1, 1.02]),
-    input('wind', 'Wind at the pipes', '× said', 2, windSpread),
-    input('sun', 'Sun on the pipes', '× said', 2, sunSpread),
+    ...paintInputs(known, description),
+    ...dayInputs(known, { wind: 'Wind at the pipes', sun: 'Sun on the pipes' }),
   ];
-  const build = (deviates: Deviates = {}, workmanship: Workmanship = 'well made'): Built => {
-    const value = (id: string) => {
-      const one = inputs.find((candidate) => candidate.id === id);
-      return one ? valueAt(one.spread[workmanship], deviates[id] ?? 0) : 1;
+  const built = (deviates: Deviates = {}, workmanship: Workmanship = 'well made'): Built => {
+    const value = valuesOf(inputs, deviates, workmanship);
+    return {
+      absorptance: value('absorptance', 1),
+      emittance: value('emittance', 1),
+      wind: value('wind', 1),
+      sun: value('sun', 1),
     };
-    return { absorptance: value('absorptance'), emittance: value('emittance'), wind: value('wind'), sun: value('sun') };
   };
   /** Share of a beam on the plane, on the breadth of the pipes: one pipe stands free, the others beside each other. */
   const beamOn = (transversal: number, longitudinal: number): { hit: number; taken: number } => {
@@ -213,30 +173,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
       ground: () => description.absorptance.likely * diffuseTaken,
       round: false,
     },
-    state: (boundary, deviates, workmanship) => {
-      const one = build(deviates, workmanship);
-      if (!isFlowing(boundary)) {
-        const at = risingRoot((guess) => -net(one, boundary, guess), boundary.air - 60, boundary.air + 300, 1e-6);
-        return stateOf(one, boundary, new Array<number>(count).fill(at), 0);
-      }
-      const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
-      const waters: number[] = [];
-      let before = boundary.inlet;
-      for (let pipe = 0; pipe < count; pipe += 1) {
-        const entering = before;
-        before = risingRoot(
-          (at) => carried * (at - entering) - net(one, boundary, at) / count,
-          Math.min(entering, boundary.air) - 60,
-          Math.max(entering, boundary.air) + 300,
-          1e-8,
-        );
-        waters.push(before);
-      }
-      const gain = before - boundary.inlet;
-      return { ...stateOf(one, boundary, waters, carried * gain), outletTemperature: before, gain };
-    },
-    netAtRest: (temperature, boundary, deviates, workmanship) =>
-      net(build(deviates, workmanship), boundary, temperature),
+    ...storesInSeries({ count, net, stateOf, built }),
     characteristic: (reference) =>
       fitStorage(
         { ...model, shutLoss: model.shutLoss() },
@@ -245,7 +182,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
         true,
       ),
     knowing: (more) => pipeStoreModel({ ...description, known: { ...known, ...more } }),
-    shutLoss: () => -net(build(), overcastNight, overcastNight.inlet) / (overcastNight.inlet - overcastNight.air),
+    shutLoss: () => overcastLoss({ net }, built()),
     readouts: () => [],
     derivations: (state, boundary) => pipeStoreDerivations(description, wall, state, boundary),
   };

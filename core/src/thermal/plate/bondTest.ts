@@ -2,10 +2,9 @@ import type { Range } from '../../catalogue';
 import { type FinStep, steppedFin } from '../fin';
 import { airState } from '../fluids';
 import { type HandTest, mean, scatter } from '../handTests';
+import { stefan } from '../radiation';
 import { ninetyDeviate } from '../spread';
 import type { PlateDescription } from './description';
-
-const stefan = 5.670374e-8;
 
 /** K that two touches of a probe on the same spot differ by. Judgement. */
 export const probeRepeatability = 0.3;

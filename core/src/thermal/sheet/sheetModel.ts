@@ -1,11 +1,10 @@
 import type { Boundary } from '../contract';
 import { slotFilm } from '../convection';
-import { heatRemovalFactor } from '../fin';
 import type { Built } from '../flat/build';
 import { lossInput, termOf } from '../flat/derivations';
 import { type FlatModel, flatModel } from '../flat/flatModel';
 import { flatInputs } from '../flat/inputs';
-import type { TransferQuery, Transferred } from '../flat/working';
+import { type TransferQuery, type Transferred, transferredBy } from '../flat/working';
 import type { SheetDescription } from './description';
 
 /**
@@ -27,19 +26,14 @@ function sheetTransfer(
   return ({ lossCoefficient, mean, heatCapacity }) => {
     const film = slotFilm(gap, mean, fluid);
     const factor = wettedFactor(film.coefficient, lossCoefficient);
-    return {
-      finEfficiency: 1,
+    return transferredBy({
       efficiencyFactor: factor,
-      heatRemovalFactor: heatRemovalFactor({
-        massFlow,
-        heatCapacity,
-        area: absorberArea,
-        lossCoefficient,
-        efficiencyFactor: factor,
-      }),
-      filmCoefficient: film.coefficient,
-      reynolds: film.reynolds,
-    };
+      film,
+      massFlow,
+      heatCapacity,
+      area: absorberArea,
+      lossCoefficient,
+    });
   };
 }
 

@@ -1,26 +1,19 @@
 import { type Range, range } from '../../catalogue';
 import type { Derivation, Readout } from '../../readout';
-import {
-  type Boundary,
-  type Deviates,
-  isFlowing,
-  type ThermalModel,
-  type ThermalState,
-  type UncertainInput,
-  type Workmanship,
-} from '../contract';
+import type { Boundary, Deviates, ThermalModel, ThermalState, UncertainInput, Workmanship } from '../contract';
 import { type Built, build, losses, topQuery } from '../flat/build';
 import { modifiersOf, termOf } from '../flat/derivations';
 import type { FlatDescription } from '../flat/description';
-import { flatInputs, homeMade, uncertainInput } from '../flat/inputs';
+import { flatInputs } from '../flat/inputs';
 import { fluidState } from '../fluids';
 import { topLoss } from '../losses';
 import { diffuseIncidence, transmittanceAbsorptance } from '../optics';
-import { risingRoot } from '../root';
 import { stackConductance } from '../stack';
 import { litArea } from '../sunlit';
+import { spreadInput } from '../uncertain';
 import type { StoreDescription } from './description';
 import { fitStorage } from './fitStorage';
+import { overcastLoss, storesInSeries } from './inSeries';
 import { mirrored } from './mirror';
 
 /** J/kgK of steel: EN 1993-1-2. */
@@ -30,20 +23,6 @@ export const mirrorSpread = range(0.7, 0.82, 0.9, 'judgement');
 /** W/m²K of still air between a lid and its pane, and outside the lid: EN ISO 6946. */
 const lidGap = 5.5;
 const lidOutside = 15;
-
-/** Air and sky alike at 10 °C, hardly any wind, water at 40 °C: what an open pane loses is said for it. */
-const overcastNight: Boundary = {
-  irradiance: 0,
-  beamShare: 0,
-  groundShare: 0,
-  incidence: 0,
-  air: 10,
-  surroundings: 10,
-  wind: 1,
-  inlet: 40,
-  massFlow: 0,
-  tilt: 45,
-};
 
 /** A model of tanks behind glass, with what it was described by. */
 export interface StoreModel extends ThermalModel {
@@ -91,18 +70,11 @@ function asFlat(description: StoreDescription, caught: number): FlatDescription 
 
 function storeInputs(description: StoreDescription): UncertainInput[] {
   const { lining, lid, known, tanks } = description;
-  const input = (id: string, name: string, spread: Range, worse: readonly [number, number, number]): UncertainInput =>
-    uncertainInput(known, {
-      id,
-      name,
-      unit: 'share',
-      digits: 2,
-      spread: { 'well made': spread, 'home-made': homeMade(spread, worse) },
-    });
+  const input = spreadInput(known);
   return [
     ...flatInputs(asFlat(description, 1)).filter(({ id }) => id !== 'edge'),
-    ...(tanks.fill < 1 ? [input('lining', 'Lining brings to the tanks', lining, [0.8, 0.9, 1])] : []),
-    ...(lid ? [input('mirror', 'Lid throws back', lid.reflectance, [0.8, 0.92, 1])] : []),
+    ...(tanks.fill < 1 ? [input('lining', 'Lining brings to the tanks', 'share', 2, lining, [0.8, 0.9, 1])] : []),
+    ...(lid ? [input('mirror', 'Lid throws back', 'share', 2, lid.reflectance, [0.8, 0.92, 1])] : []),
   ];
 }
 
@@ -166,8 +138,6 @@ export function storeModel(description: StoreDescription): StoreModel {
     const { top, back } = lostAt(one, boundary, temperature);
     return sunOf(one, boundary).absorbed - top - back;
   };
-  const restAt = (one: Built, boundary: Boundary) =>
-    risingRoot((at) => -net(one, boundary, at), boundary.air - 60, boundary.air + 500, 1e-4);
   const stateOf = (
     one: Built,
     boundary: Boundary,
@@ -239,31 +209,7 @@ export function storeModel(description: StoreDescription): StoreModel {
       ground: (tilt) => kept(built(), diffuseIncidence(tilt).ground) / apertureArea,
       round: lid === undefined,
     },
-    state: (boundary, deviates, workmanship) => {
-      const one = built(deviates, workmanship);
-      if (!isFlowing(boundary)) {
-        const at = restAt(one, boundary);
-        return stateOf(one, boundary, new Array<number>(tanks.count).fill(at), 0);
-      }
-      const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
-      const temperatures: number[] = [];
-      let before = boundary.inlet;
-      for (let tank = 0; tank < tanks.count; tank += 1) {
-        const entering = before;
-        const excess = (at: number) => carried * (at - entering) - net(one, boundary, at) / tanks.count;
-        before = risingRoot(
-          excess,
-          Math.min(entering, boundary.air) - 60,
-          Math.max(entering, boundary.air) + 500,
-          1e-7,
-        );
-        temperatures.push(before);
-      }
-      const gain = before - boundary.inlet;
-      return { ...stateOf(one, boundary, temperatures, carried * gain), outletTemperature: before, gain };
-    },
-    netAtRest: (temperature, boundary, deviates, workmanship) =>
-      net(built(deviates, workmanship), boundary, temperature),
+    ...storesInSeries({ count: tanks.count, net, stateOf, built }),
     characteristic: (reference) => fitStorage({ ...model, shutLoss: model.shutLoss() }, tanks, reference),
     knowing: (known) => storeModel({ ...description, known: { ...description.known, ...known } }),
     lidShare: (angles) => {
@@ -273,7 +219,7 @@ export function storeModel(description: StoreDescription): StoreModel {
     shutLoss: (deviates, workmanship) => {
       const one = built(deviates, workmanship);
       if (lid) return apertureArea * (coveredLoss(one, lid) + one.back);
-      return -net(one, overcastNight, overcastNight.inlet) / (overcastNight.inlet - overcastNight.air);
+      return overcastLoss({ net }, one);
     },
     readouts: (state) => storeReadouts(description, state),
     derivations: (state, boundary) => storeDerivations(description, built(), state, boundary),

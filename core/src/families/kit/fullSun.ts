@@ -1,0 +1,18 @@
+import type { Boundary } from '../../thermal';
+
+/** Clear noon square on, warm air, hardly a wind, and nothing drawn: when what stands in a heater is hottest. */
+export function fullSun(tilt: number): Boundary {
+  return {
+    irradiance: 1000,
+    beamShare: 0.85,
+    // A plane that lies flat sees no ground.
+    groundShare: tilt === 0 ? 0 : 0.1,
+    incidence: 0,
+    air: 30,
+    surroundings: 20,
+    wind: 0.5,
+    inlet: 30,
+    massFlow: 0,
+    tilt,
+  };
+}

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { formatLength } from '../quantity';
+import { formatLength, formatQuantity } from '../quantity';
 import { type CatalogueKind, entries, findEntry } from './catalogue';
 
 /** What a face needs to show one parameter: its label, meaning and kind; ranges are read off the schema. */
@@ -7,8 +7,8 @@ export interface FieldMeta {
   label: string;
   /** One line: what it is. */
   meaning: string;
-  kind: 'length' | 'count' | 'choice' | 'entry';
-  /** m or count. */
+  kind: 'length' | 'mass' | 'count' | 'choice' | 'entry';
+  /** m, kg or count. */
   low?: number;
   high?: number;
   /** For `choice`: value and words. */
@@ -40,6 +40,19 @@ export function lengthField(low: number, high: number, standard: number, label: 
       .min(low, `${label} must be at least ${words(low)}`)
       .max(high, `${label} must be at most ${words(high)}`),
     { label, meaning, kind: 'length', low, high },
+  ).default(standard);
+}
+
+/** A mass in kilograms with its range. */
+export function massField(low: number, high: number, standard: number, label: string, meaning: string) {
+  const words = (value: number) =>
+    `${formatQuantity('mass', value, 'metric').text} (${formatQuantity('mass', value, 'imperial', 1).text})`;
+  return noted(
+    z
+      .number(`${label} must be a number`)
+      .min(low, `${label} must be at least ${words(low)}`)
+      .max(high, `${label} must be at most ${words(high)}`),
+    { label, meaning, kind: 'mass', low, high },
   ).default(standard);
 }
 
@@ -94,7 +107,7 @@ export function entryField(
   ).default(standard);
 }
 
-/** Looks up the range of a parameter's own field, m or count, by the name that its schema gives it. */
+/** Looks up the range of a parameter's own field, m, kg or count, by the name that its schema gives it. */
 export function rangesOf<S extends z.ZodRawShape>(
   schema: z.ZodObject<S>,
 ): (name: keyof S) => { low: number; high: number } {

@@ -7,7 +7,8 @@ const copy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 /** Any value that a field takes. */
 function anyValue(field: ReturnType<Family['fields']>[number]): fc.Arbitrary<unknown> {
   const { meta } = field;
-  if (meta.kind === 'length') return fc.double({ min: meta.low ?? 0, max: meta.high ?? 1, noNaN: true });
+  if (meta.kind === 'length' || meta.kind === 'mass')
+    return fc.double({ min: meta.low ?? 0, max: meta.high ?? 1, noNaN: true });
   if (meta.kind === 'count') return fc.integer({ min: meta.low ?? 0, max: meta.high ?? 10 });
   return fc.constantFrom(...(meta.choices ?? []).map(({ value }) => value));
 }

@@ -1,18 +1,27 @@
 import { Box, Text } from '@chakra-ui/react';
-import { sayWords } from '@north-pane/core/quantity';
+import { type Habit, sayWords } from '@north-pane/core/quantity';
 import type { Section } from '@north-pane/core/readout';
-import { useHabit } from '../state/habit';
 import { ink } from '../theme/ink';
+import { unseen } from './unseen';
 
-/** Rows of words, quantities in them in the reader's unit. */
-export function PlainTable({ section }: { section: Extract<Section, { kind: 'table' }> }) {
+const caption = { textAlign: 'left', fontWeight: 600, padding: '4px 0' } as const;
+
+/** Rows of words, quantities in them in the reader's unit; `headed` where its title stands over it already. */
+export function PlainTable({
+  section,
+  habit,
+  headed,
+}: {
+  section: Extract<Section, { kind: 'table' }>;
+  habit: Habit;
+  headed?: boolean;
+}) {
   const { title, columns, rows, note } = section;
-  const habit = useHabit();
   return (
     <Box mb="3">
       <Box overflowX="auto" role="region" aria-label={title} tabIndex={0}>
         <table style={{ width: '100%', fontSize: 14, borderCollapse: 'collapse' }}>
-          <caption style={{ textAlign: 'left', fontWeight: 600, padding: '4px 0' }}>{title}</caption>
+          <caption style={headed ? unseen : caption}>{title}</caption>
           <thead>
             <tr>
               {columns.map((column) => (

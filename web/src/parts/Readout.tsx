@@ -1,5 +1,5 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import type { Habit } from '@north-pane/core/quantity';
+import { type Habit, sayWords } from '@north-pane/core/quantity';
 import { type Derivation, sayMeasured } from '@north-pane/core/readout';
 import { type CSSProperties, memo } from 'react';
 import { ink } from '../theme/ink';
@@ -52,7 +52,7 @@ export const Readout = memo(function Readout({
   return (
     <div style={{ borderBottom: `1px solid ${ink('line')}` }}>
       <button type="button" className="plain-target" aria-expanded={open} onClick={() => onOpen(label)} style={row}>
-        <span>{label}</span>
+        <span>{sayWords(label, habit)}</span>
         <span style={figure}>
           {value}
           {band && <span style={bandStyle}> {band}</span>}

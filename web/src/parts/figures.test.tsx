@@ -2,12 +2,14 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { defaultJob } from '@north-pane/core/document';
 import { evaluateJob, heaterDerivations } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
+import { measured } from '@north-pane/core/quantity';
 import { expect } from 'chai';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { SvgLength } from '../drawing/SvgLength';
 import { Paths } from '../stations/size/Paths';
 import { system } from '../theme/system';
 import { LengthText } from './LengthText';
+import { PlainTable } from './PlainTable';
 import { Readout } from './Readout';
 
 const inch = 0.0254;
@@ -97,5 +99,34 @@ describe('web: a readout', () => {
       .include('15.0 mm')
       .include('Duffie and Beckman, equation 6.5.12');
     expect(draw(true)).include('aria-expanded="true"');
+  });
+});
+
+describe('web: a table', () => {
+  const section = {
+    id: 'heats',
+    kind: 'table',
+    title: 'Heats',
+    columns: ['at', `air ${measured('temperature', 20, 0)}`],
+    rows: [
+      [measured('irradiance', 800, 0), `${measured('temperature', 100, 0)}; bare ${measured('temperature', 50, 0)}`],
+    ],
+    note: `In ${measured('speed', 2, 0)} of wind.`,
+  } as const;
+  const drawn = (habit: 'metric' | 'imperial', headed = false) =>
+    renderToStaticMarkup(
+      <ChakraProvider value={system}>
+        <PlainTable section={section} habit={habit} headed={headed} />
+      </ChakraProvider>,
+    );
+
+  it('says quantities anywhere in it in the reader’s unit, and no marks', () => {
+    expect(seen(drawn('metric'))).match(/air 20 °C[\s\S]*100 °C; bare 50 °C/);
+    expect(seen(drawn('imperial'))).match(/air 68 °F[\s\S]*212 °F; bare 122 °F/);
+    for (const habit of ['metric', 'imperial'] as const) expect(drawn(habit)).not.match(/[⟦⟧]/);
+  });
+  it('keeps its title for readers of the page where a heading has it already', () => {
+    expect(drawn('metric')).match(/<caption style="text-align:left/);
+    expect(drawn('metric', true)).match(/<caption style="position:absolute[^"]*">Heats<\/caption>/);
   });
 });

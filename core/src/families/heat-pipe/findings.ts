@@ -133,7 +133,7 @@ export function heatPipeFindings(
       code: 'fill-far-off',
       severity: 'caution',
       path: at('fill'),
-      values: { fill: parameters.fill / 1000, bore: layout.bore, drawn },
+      values: { fill: parameters.fill, bore: layout.bore, drawn },
       fix: 0,
     });
   return found;

@@ -6,6 +6,7 @@ import {
   coverOptics,
   dryOutTemperature,
   floodingLimit,
+  heatPipeModel,
   latentHeat,
   sheetsFor,
   sleevedAcceptance,
@@ -20,6 +21,7 @@ import { heatPipe } from '.';
 import { layOut } from './layout';
 import { heatPipeParameters } from './parameters';
 import { fullSun } from './standing';
+import { heatPipeDescription } from './thermal';
 
 const panel = (change: Record<string, unknown> = {}): HeaterDocument => {
   const standard = heatPipe.standard('metric');
@@ -172,14 +174,25 @@ describe('heat pipes: heat', () => {
     expect(state.usefulHeat).within(-40, 0);
     expect(thermal.characteristic({ tilt: 45, specificFlow: 0.02 })).include({ kind: 'flow-through', oneWay: true });
   });
-  it('stands hotter bare of water than in it, and carries no more than its limits', () => {
-    const { thermal } = open();
-    const rest = thermal.state(fullSun);
-    expect(rest.places.tube).above(rest.places.manifold ?? 0);
-    // A charge of a hundredth: all steam well under the heat of full sun without loss; none is carried then.
-    const starved = open({ tubes: 1, charge: 3, sleeve: 'bottles' });
-    expect(starved.findings.map(({ code }) => code)).not.include('charge-dries-out');
-    expect(dryOutTemperature(0.03 * 998 * 1e-4, 1e-4)).above(250);
+  it('carries nothing once its charge is all steam, and is the hotter for it', () => {
+    const parameters = heatPipeParameters.parse({});
+    const described = heatPipeDescription(layOut(parameters), undefined);
+    const day = { ...fairDay, inlet: 20, massFlow: 0.014 };
+    const [wet, dry] = [described, { ...described, charge: 1e-6 }].map((one) => heatPipeModel(one).state(day));
+    // A milligram in 0.176 L is steam from some 2 °C on.
+    expect(dry?.terms).include({ each: 0, limited: 1 });
+    expect(wet?.terms).include({ limited: 0 });
+    expect(dry?.places.tube).above((wet?.places.tube ?? 0) + 10);
+    // What it keeps it loses, all of it.
+    const paths = Object.fromEntries((dry?.paths ?? []).map(({ id, watts }) => [id, watts]));
+    expect(paths.top).closeTo(dry?.terms.absorbed ?? 0, 1e-6);
+  });
+  it('is held by its flooding limit, and hotter than free, in a bore that is too narrow', () => {
+    const described = heatPipeDescription(layOut(heatPipeParameters.parse({})), undefined);
+    const narrow = { ...described, tube: { ...described.tube, bore: 0.002 } };
+    const state = heatPipeModel(narrow).state({ ...fullSun, inlet: 20, massFlow: 0.014 });
+    expect(state.terms.limited).equal(1);
+    expect(state.terms.each).closeTo(floodingLimit(0.002, state.places.tube ?? 0), 0.02 * (state.terms.each ?? 1));
   });
   it('gives more in a sleeve than bare, in wind and cold', () => {
     const day = { ...fairDay, wind: 4, inlet: 30, massFlow: 0.014 };
@@ -197,14 +210,14 @@ describe('heat pipes: by hand', () => {
   it('a measured fill corrects the bore: 4 m ÷ (ρ π L) = d²', () => {
     const drawn = layout();
     const { length } = drawn;
-    const grams = Math.round(998.2 * (Math.PI / 4) * 0.013 ** 2 * length * 1000);
-    expect(layout({ fill: grams }).bore * 1000).closeTo(13, 0.05);
+    const fill = 998.2 * (Math.PI / 4) * 0.013 ** 2 * length;
+    expect(layout({ fill }).bore * 1000).closeTo(13, 0.05);
     expect(drawn.bore * 1000).closeTo(13.6, 1e-9);
     // And with it the charge, and what the tube carries.
-    expect(layout({ fill: grams }).charge / drawn.charge).closeTo((13 / 13.6) ** 2, 0.01);
-    expect(open({ fill: grams }).trials.map(({ id }) => id)).not.include('fill');
+    expect(layout({ fill }).charge / drawn.charge).closeTo((13 / 13.6) ** 2, 0.01);
+    expect(open({ fill }).trials.map(({ id }) => id)).not.include('fill');
     expect(open().trials.map(({ id }) => id)).include('fill');
-    expect(codes({ fill: Math.round(0.5 * grams) })).include('fill-far-off');
+    expect(codes({ fill: 0.5 * fill })).include('fill-far-off');
   });
   it('manifold pieces and tees come out at the bottle pitch', () => {
     const { piece, tee } = layout();

@@ -55,7 +55,7 @@ export const heatPipe: Family = {
               {
                 id: 'fill',
                 words:
-                  'fill one pipe to the brim, weigh it dry and full, and type the grams on the bench; only then weigh in charges',
+                  'fill one pipe to the brim, weigh it dry and full, and type the difference on the bench; only then weigh in charges',
               },
             ]),
         ...(layout.sleeved

@@ -66,7 +66,7 @@ export function layOut(parameters: HeatPipeParameters): HeatPipeLayout {
   const length = axis - bore(manifold) / 2 + immersion;
   const drawnBore = bore(tube);
   // A brimful weighs what it holds: V = m / ρ, d = √(4 V / π L).
-  const measured = parameters.fill > 0 ? parameters.fill / 1000 / fluidState('water', weighedAt).density : undefined;
+  const measured = parameters.fill > 0 ? parameters.fill / fluidState('water', weighedAt).density : undefined;
   const volume = measured ?? (Math.PI / 4) * drawnBore ** 2 * length;
   const rail = entry('timber', parameters.rail);
   const stile = entry('timber', parameters.stile);

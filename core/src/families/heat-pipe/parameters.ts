@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, massField, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: pipe and manifold lengths, volume, charge, holes of the rails, bottles and their cuts. */
@@ -52,13 +52,7 @@ export const heatPipeParameters = z.strictObject({
   pitch: lengthField(0.05, 0.25, 0.1, 'Pipe to pipe', 'Middle to middle, along the manifold.'),
   immersion: lengthField(0.008, 0.06, 0.034, 'Tip in the water', 'How far each pipe stands in the manifold.'),
   charge: countField(3, 60, 20, 'Charge, % of the volume', 'Water that stays in each pipe when it is capped.'),
-  fill: countField(
-    0,
-    3000,
-    0,
-    'Measured fill, grams',
-    'Water that fills one pipe to the brim, weighed; 0 before that.',
-  ),
+  fill: massField(0, 3, 0, 'Measured fill', 'Water that fills one pipe to the brim, weighed; 0 before that.'),
   caps: choiceField(
     { brazed: 'brazed', soft: 'soft-soldered' },
     'brazed',

@@ -28,7 +28,7 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
       name: 'Measure what a pipe holds',
       does: [
         'weigh one pipe dry, fill it to the brim with cold water, no bubble, wipe it and weigh it again',
-        `type the grams on the bench: as drawn it is ${measured('mass', volume * 998, 3)}`,
+        `type what it holds on the bench: as drawn it is ${measured('mass', volume * 998, 3)}`,
         'pour it out and shake it dry',
       ],
       needs: ['scale', 'bucket'],

@@ -1,5 +1,5 @@
 import { pressureDerating } from '../../catalogue';
-import { measured } from '../../quantity';
+import { formatIn, measured } from '../../quantity';
 import type { Readout, SectionSource } from '../../readout';
 import { afterExposure, type PipeStoreModel } from '../../thermal';
 import { airEnergy, waterIn } from './findings';
@@ -13,12 +13,13 @@ const winds = [0.5, 2, 5] as const;
 /** °C that it is filled at, and that the pipe's rating is told for. */
 const filled = 15;
 const heats = [20, 30, 40, 50, 60] as const;
-/** Flows of a shower, L/min: a trickle, a saving head, a full one. */
-const flows = [2, 4, 6] as const;
+/** m³/s of a shower: a trickle, a saving head, a full one; 2, 4 and 6 L/min. */
+const flows = [3.333e-5, 6.667e-5, 1e-4] as const;
 
 export function roofTubeSections(layout: RoofTubeLayout, thermal: PipeStoreModel, mass: number): SectionSource[] {
   const { parameters, pipe, volume } = layout;
   const flow = gravityFlow(parameters.head, parameters.hose);
+  const lasts = (at: number) => formatIn('duration', volume / at, 'min', 0).text;
   const figure = (id: string, label: string, kind: Readout['kind'], value: number, digits: number): Readout => ({
     id,
     label,
@@ -66,12 +67,10 @@ export function roofTubeSections(layout: RoofTubeLayout, thermal: PipeStoreModel
       deep: true,
       make: () => ({
         kind: 'table',
-        columns: ['flow', 'minutes'],
+        columns: ['flow', 'lasts'],
         rows: [
-          ...(parameters.draw === 'gravity'
-            ? [[`by gravity, ${measured('flow', flow, 1)}`, (volume / flow / 60).toFixed(0)]]
-            : []),
-          ...flows.map((one) => [measured('flow', one / 60_000, 0), ((volume * 60_000) / one / 60).toFixed(0)]),
+          ...(parameters.draw === 'gravity' ? [[`by gravity, ${measured('flow', flow, 1)}`, lasts(flow)]] : []),
+          ...flows.map((one) => [measured('flow', one, 0), lasts(one)]),
         ],
         note: 'All of the water, unmixed. With cold mixed in it lasts longer.',
       }),

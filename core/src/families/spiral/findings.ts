@@ -10,7 +10,7 @@ const up = (metres: number) => Math.ceil(metres * 1000 - 1e-6) / 1000;
 const leastSide = 0.03;
 
 /** °C and seconds: water that burns skin through in five seconds. Moritz and Henriques (1947). */
-export const scalding = 60;
+const scalding = 60;
 
 /**
  * Clashes and cautions of a spiral.
@@ -46,7 +46,7 @@ export function spiralFindings(path: string, layout: SpiralLayout, standing: num
   const boards = [slat, bearer].flatMap(({ lengths }) => [Math.max(...lengths)]);
   const most = tray ? Math.min(...boards, paneRange.high, sheetSide(tray.back)) : Math.min(...boards);
   if (side > most + 1e-9) {
-    const { rounds } = fittingRounds(layout, most);
+    const rounds = fittingRounds(layout, most);
     clash('base-too-large', 'rounds', { side, most }, rounds >= fieldRange('rounds').low ? rounds : undefined);
   }
   if (tray && side < paneRange.low) clash('base-too-small', 'rounds', { side, least: paneRange.low });
@@ -87,9 +87,9 @@ function sheetSide(back: { width: number; height: number }): number {
 }
 
 /** Turns with which the base is no larger than so much. */
-function fittingRounds({ parameters, side }: SpiralLayout, most: number): { rounds: number } {
+function fittingRounds({ parameters, side }: SpiralLayout, most: number): number {
   const step = 2 * parameters.starts * parameters.pitch;
-  return { rounds: Math.floor(parameters.rounds - (side - most) / step + 1e-9) };
+  return Math.floor(parameters.rounds - (side - most) / step + 1e-9);
 }
 
 export const spiralWords: Record<string, Words> = {

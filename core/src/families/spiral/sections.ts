@@ -1,3 +1,4 @@
+import { measured } from '../../quantity';
 import type { SectionSource } from '../../readout';
 import { type CoilDescription, type FlatModel, stagnationTemperature, timeToReach, tubesLitRound } from '../../thermal';
 import { type SpiralLayout, turnsOf } from './layout';
@@ -5,7 +6,6 @@ import { fullSun } from './standing';
 
 /** Heights of the sun over the plane that shade is told for, degrees. */
 const heights = [90, 75, 60, 50, 40, 30, 20, 15, 10] as const;
-const foot = 0.3048;
 /** °C between which still water is timed. */
 const warmUp = { from: 15, to: 40 } as const;
 
@@ -26,7 +26,7 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
           .filter(({ rounds }) => rounds >= 2 && rounds <= 40)
           .map(({ roll, rounds, across }) => ({
             set: rounds,
-            name: hose.tape === 'metric' ? `roll of ${roll} m` : `roll of ${Math.round(roll / foot)} ft`,
+            name: { value: roll, kind: 'height' as const },
             value: { value: across, kind: 'length' as const },
             chosen: rounds === parameters.rounds,
             advised: `${rounds} turns`,
@@ -62,10 +62,9 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
             },
             {
               id: 'warm-up',
-              label: 'From 15 to 40 °C, standing, minutes',
-              kind: 'number',
-              digits: 0,
-              values: [seconds / 60],
+              label: `From ${measured('temperature', warmUp.from, 0)} to ${measured('temperature', warmUp.to, 0)}, standing`,
+              kind: 'duration',
+              values: [seconds],
               derivation: {
                 name: 'Warm-up of still water',
                 formula: 'heat capacity ÷ what is gathered, over the temperature',

@@ -2,6 +2,7 @@ import { Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
 import { PlainTable } from '../../parts/PlainTable';
 import { FoldingSection } from '../../parts/Section';
+import { useHabit } from '../../state/habit';
 import { useHeavy } from '../../workers/useHeavy';
 
 /** Every heater as a laboratory prints it: one set of numbers by which kinds and designs are held against each other. */
@@ -15,6 +16,7 @@ export function Laboratory({ job }: { job: Job }) {
 
 /** Fitted only once it is looked at. */
 function Tables({ job }: { job: Job }) {
+  const habit = useHabit();
   const key = JSON.stringify([job.heaters, job.site, job.loop]);
   const { value, trouble } = useHeavy(`characteristics ${key}`, (heavy) => heavy.characteristics(job));
   if (trouble) return <Text color="ochreText">Cannot be worked out: {trouble}. All else still holds.</Text>;
@@ -23,7 +25,9 @@ function Tables({ job }: { job: Job }) {
     <section key={heater} aria-label={`Characteristic of ${heater}`}>
       {value.length > 1 && <Text fontWeight="600">{heater}</Text>}
       {'value' in tables ? (
-        tables.value.map((section) => section.kind === 'table' && <PlainTable key={section.id} section={section} />)
+        tables.value.map(
+          (section) => section.kind === 'table' && <PlainTable key={section.id} section={section} habit={habit} />,
+        )
       ) : (
         <Text color="ochreText">Cannot be worked out: {tables.trouble}. All else still holds.</Text>
       )}

@@ -84,7 +84,7 @@ function Deep({ one, index, opened, habit, onOpen }: DeeperProps & { one: DeepSe
     case 'curve':
       return <Curve section={section} habit={habit} />;
     case 'table':
-      return <PlainTable section={section} />;
+      return <PlainTable section={section} habit={habit} headed />;
     // Those lie on the drawing and beside it.
     case 'balance':
     case 'shares':

@@ -60,6 +60,8 @@ function FieldEntry({ index, path, value, meta, habit }: RowProps) {
     return (
       <Stepper label={meta.label} value={Number(value)} low={meta.low ?? 0} high={meta.high ?? 99} onValue={set} />
     );
+  if (meta.kind === 'mass')
+    return <Entry label={meta.label} value={Number(value)} kind="mass" digits={3} habit={habit} onValue={set} />;
   if (meta.kind === 'length')
     return <Entry label={meta.label} value={Number(value)} kind="length" habit={habit} onValue={set} />;
   return (

@@ -47,7 +47,7 @@ test('a hose on a roof warms in the sun without flow, and says how hot its first
   await deeper(page, 'While it stands in the sun');
   await expect(page.getByText('First water after hours of full sun')).toBeVisible();
   await deeper(page, 'What a roll of hose gives');
-  await page.getByRole('button', { name: /roll of 50 m/ }).click();
+  await page.getByRole('button', { name: /^50 m: 11 turns/ }).click();
   await expect(slate(page, 'holds')).not.toHaveText('15.5 L');
   await saved(page);
   // Hoses closer than they are wide lie on each other.

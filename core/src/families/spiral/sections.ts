@@ -27,7 +27,7 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
           .map(({ roll, rounds, across }) => ({
             set: rounds,
             name: { value: roll, kind: 'height' as const },
-            value: { value: across, kind: 'length' as const },
+            value: { value: across, kind: 'height' as const },
             chosen: rounds === parameters.rounds,
             advised: `${rounds} turns`,
           })),

@@ -49,6 +49,7 @@ describe('job: the document', () => {
             spiral: ['first-litre-scalds', 'material-cooks'],
             'heat-pipe': ['sealed-wet-tube'],
             'roof-tube': ['air-in-plastic', 'tepid-store'],
+            trough: ['concentrated-light'],
           }[id as string] ?? [],
         );
         expect(wholeFigures(document).unpriced, 'everything has a guide price').deep.equal([]);

@@ -169,6 +169,7 @@ describe('job: dangers, each planted, and a safe twin', () => {
             spiral: ['first-litre-scalds', 'material-cooks'],
             'heat-pipe': ['sealed-wet-tube'],
             'roof-tube': ['air-in-plastic', 'tepid-store'],
+            trough: ['concentrated-light'],
           }[kind] ?? [],
         );
   });
@@ -183,6 +184,7 @@ describe('job: dangers, each planted, and a safe twin', () => {
       'none',
       'copper',
       'none',
+      'copper',
     ]);
     expect(Object.keys(families)).deep.equal(familyIds);
   });

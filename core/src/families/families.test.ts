@@ -18,6 +18,7 @@ const inherent: Readonly<Record<string, readonly string[]>> = {
   spiral: ['first-litre-scalds'],
   'heat-pipe': ['sealed-wet-tube'],
   'roof-tube': ['air-in-plastic'],
+  trough: ['concentrated-light'],
 };
 
 describe('families: every kind has the same duties', () => {

@@ -157,6 +157,8 @@ export interface Standing {
   tilt: number;
   /** Where the job has it. */
   path?: string;
+  /** Degrees of the place, north positive, and of the aim clockwise from true north. */
+  sun?: { latitude: number; aim: number };
 }
 
 /** Where nothing is said of how a heater stands. */

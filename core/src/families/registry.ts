@@ -7,6 +7,7 @@ import { roofTube } from './roof-tube';
 import { serpentine } from './serpentine';
 import { spiral } from './spiral';
 import { trickle } from './trickle';
+import { trough } from './trough';
 
 /** Every kind of heater. Adding one is adding its folder and its line here. */
 export const families = {
@@ -18,5 +19,6 @@ export const families = {
   spiral,
   'heat-pipe': heatPipe,
   'roof-tube': roofTube,
+  trough,
 } as const satisfies Record<string, Family>;
 export type FamilyId = keyof typeof families;

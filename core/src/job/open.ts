@@ -29,7 +29,8 @@ export interface OpenHeater {
  * @param state what has been done of it in the shop; nothing where left out
  */
 export function openJob(job: Job, state: ShopState = untouchedShop): OpenJob {
-  const standing = mainTilt(job.site);
+  const { latitude, standing: stands } = job.site;
+  const standing = { ...mainTilt(job.site), sun: { latitude, aim: stands.aim } };
   const panels = heatersOf(job).map((document): OpenHeater => {
     const path = heaterPath(document.id);
     return {

@@ -66,6 +66,17 @@ export interface TableSection {
   note: string;
 }
 
+/** Shares over two axes: a row for each y, from the first up, a value for each x; and the cell that the design is nearest to. */
+export interface MapSection {
+  kind: 'map';
+  x: { title: string; values: readonly Measured[] };
+  y: { title: string; values: readonly Measured[] };
+  /** 0 to 1. */
+  shares: readonly (readonly number[])[];
+  now?: { row: number; column: number };
+  note: string;
+}
+
 /** What a section holds, by its kind. */
 export type SectionBody =
   | BalanceSection
@@ -74,7 +85,8 @@ export type SectionBody =
   | ChoicesSection
   | CurveSection
   | FiguresSection
-  | TableSection;
+  | TableSection
+  | MapSection;
 
 /** What a face draws of a heater beside its readouts. */
 export type Section = { id: string; title: string } & SectionBody;

@@ -77,3 +77,8 @@ export { type Mirror, type Mirrored, mirrored } from './store/mirror';
 export { mirrorSpread, type StoreModel, storeModel } from './store/storeModel';
 export type { Sunlit } from './sunlit';
 export { litArea, openArea } from './sunlit';
+export { bestHeight, halfAngle, type MirrorQuality, sectionOptics, troughAcceptance } from './trough/acceptance';
+export { filmReflectance, filmSlope, troughShelter } from './trough/build';
+export type { TroughDescription, TroughSection } from './trough/description';
+export { caughtAt, type InSection, openingWidth, rimHeight, traceRay } from './trough/trace';
+export { type TroughModel, troughModel } from './trough/troughModel';

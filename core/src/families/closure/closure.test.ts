@@ -10,6 +10,7 @@ import { buildHarp, buildSerpentine } from './plates.fixture';
 import { buildRoofTube } from './roofTube.fixture';
 import { buildSpiral } from './spiral.fixture';
 import { buildLattice, buildTrickle } from './trays.fixture';
+import { buildTrough } from './trough.fixture';
 
 /** Designs of each kind: as many as a change may cost, and as many as a night may (`npm run fuzz`). */
 const designs = Number(process.env.FUZZ ?? 20);
@@ -24,6 +25,7 @@ const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => s
   spiral: buildSpiral,
   'heat-pipe': buildHeatPipe,
   'roof-tube': buildRoofTube,
+  trough: buildTrough,
 };
 
 /** Everything that was typed for a panel, its box and its pane too. */

@@ -1,6 +1,7 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { pipeStoreModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
+import { seatTemplate } from '../kit/seat';
 import { massOf } from '../kit/totals';
 import { roofTubeViews } from './drawing';
 import { roofTubeFindings, roofTubeWords, waterIn } from './findings';
@@ -8,7 +9,6 @@ import { roofTubeHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { roofTubeParameters, standardRoofTube } from './parameters';
 import { roofTubeParts, roofTubePurchases } from './parts';
-import { seatTemplate } from './seat';
 import { roofTubeSections } from './sections';
 import { fullSun } from './standing';
 import { roofTubeSteps } from './steps';
@@ -62,7 +62,16 @@ export const roofTube: Family = {
         full: mass + waterIn(layout),
       }),
       underWind: () => [],
-      templates: () => [seatTemplate(panel.id, layout)],
+      templates: () => [
+        seatTemplate(`${panel.id}/seat`, 'Seat of a pipe in its saddle', {
+          diameter: pipe.outerDiameter,
+          depth: layout.seat,
+          board: layout.saddle.width,
+          first: layout.places[0] ?? 0,
+          pitch: layout.pitch,
+          count: parameters.pipes,
+        }),
+      ],
       wettedMetal: 'none',
       neverDrunk: 'water that has stood warm in a pipe on a roof',
       steps: () => roofTubeSteps(panel.id, layout, mass),

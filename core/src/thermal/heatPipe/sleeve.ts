@@ -1,3 +1,4 @@
+import { hemisphereMean } from '../hemisphere';
 import { absorptanceAtAngle, type CoverSheet, coverOptics } from '../optics';
 
 /** Strips of the tube's breadth that a beam is split into. */
@@ -74,24 +75,10 @@ export function sleevedAcceptance(
   return (absorptance * hit * kept) / strips;
 }
 
-/** The same for light from all of the half of the world before the plane: mean over it, each way by its cosine. */
+/** The same for light from all of the half of the world before the plane. */
 export function sleevedDiffuse(query: SleevedAbsorber): number {
-  const degrees = 180 / Math.PI;
-  const rings = 9;
-  const ways = 8;
-  let sum = 0;
-  // Rings of equal cosine-weighted share: sin² θ evenly.
-  for (let ring = 0; ring < rings; ring += 1) {
-    const theta = Math.asin(Math.sqrt((ring + 0.5) / rings));
-    const tangent = Math.tan(theta);
-    for (let way = 0; way < ways; way += 1) {
-      const turn = ((way + 0.5) * Math.PI) / 2 / ways;
-      sum += sleevedAcceptance(
-        query,
-        Math.atan(tangent * Math.sin(turn)) * degrees,
-        Math.atan(tangent * Math.cos(turn)) * degrees,
-      );
-    }
-  }
-  return sum / rings / ways;
+  return hemisphereMean((transversal, longitudinal) => sleevedAcceptance(query, transversal, longitudinal), {
+    rings: 9,
+    ways: 8,
+  });
 }

@@ -12,6 +12,7 @@ import { Choices } from './Choices';
 import { Curve } from './Curve';
 import { Figures } from './Figures';
 import { Marks } from './Marks';
+import { ShareMap } from './ShareMap';
 
 function Trouble({ trouble }: { trouble: string }) {
   return (
@@ -85,6 +86,8 @@ function Deep({ one, index, opened, habit, onOpen }: DeeperProps & { one: DeepSe
       return <Curve section={section} habit={habit} />;
     case 'table':
       return <PlainTable section={section} habit={habit} headed />;
+    case 'map':
+      return <ShareMap section={section} habit={habit} />;
     // Those lie on the drawing and beside it.
     case 'balance':
     case 'shares':

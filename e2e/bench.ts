@@ -63,7 +63,9 @@ export async function stored(page: Page, id: string) {
     document: {
       name: string;
       decisions: object;
-      heaters: Record<string, { parameters: Record<string, number>; count: number }>;
+      heaters: Record<string, { family: string; parameters: Record<string, number>; count: number }>;
+      need: { volumePerDay: number; hours?: number[]; heats?: { by: string; price: number } };
+      shop: { have?: Record<string, true> };
       site: {
         latitude: number;
         longitude: number;

@@ -84,6 +84,6 @@ test('a job is begun from the shelf, and not without a name', async ({ page }) =
   await page.getByLabel('The shop’s tape').selectOption('imperial');
   await page.getByLabel('Latitude, longitude').fill('36.6 N, 105.8 W');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
-  await expect(page).toHaveURL(/\/jobs\/goat-dairy\/size$/);
+  await expect(page).toHaveURL(/\/jobs\/goat-dairy\/pick$/);
   await expect(slate(page, 'pane area')).toContainText('ft²');
 });

@@ -17,7 +17,7 @@ test('a job begins at its place, in its money, and looks the right way', async (
   await expect(dialog.getByText('Read as 40.900° S, 172.900° E.')).toBeVisible();
   await accessible(page);
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click();
-  await expect(page).toHaveURL(/\/jobs\/boat-shed(-\d+)?\/size$/);
+  await expect(page).toHaveURL(/\/jobs\/boat-shed(-\d+)?\/pick$/);
   await expect(slate(page, /^so far/)).toContainText('NZ$');
   const { document } = await stored(page, new URL(page.url()).pathname.split('/')[2] ?? '');
   expect(document.site).toMatchObject({
@@ -37,7 +37,7 @@ test('without a place it begins somewhere like it, says so, and turns when the p
   await dialog.getByLabel('The weather there').selectOption('highland');
   await dialog.getByRole('radio', { name: 'south of it' }).check();
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click();
-  await expect(page).toHaveURL(/\/jobs\/somewhere-dry(-\d+)?\/size$/);
+  await expect(page).toHaveURL(/\/jobs\/somewhere-dry(-\d+)?\/pick$/);
   await expect(page.getByRole('link', { name: '1 Place, not begun' })).toBeVisible();
   await page.getByRole('link', { name: /^1 Place/ }).click();
   await expect(page.getByTestId('standing-sentence')).toContainText('Nobody has named the place yet');

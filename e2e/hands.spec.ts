@@ -15,12 +15,14 @@ for (const [what, size] of screens)
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('What do you call it').fill(`Begun on ${what}`);
     await dialog.getByRole('radio', { name: 'somewhere like this' }).click();
-    await dialog.getByRole('radio', { name: 'Lattice' }).click();
     const begin = dialog.getByRole('button', { name: 'Begin', exact: true });
     await inside(page, begin);
     await begin.click();
-    await expect(page).toHaveURL(/\/size$/);
+    await expect(page).toHaveURL(/\/pick$/);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Begun on');
+    await page.getByRole('radio', { name: 'Lattice' }).click();
+    await page.getByRole('button', { name: 'Build this: lattice' }).click();
+    await expect(page).toHaveURL(/\/size$/);
   });
 
 /** An element lies whole within the screen. */

@@ -36,6 +36,7 @@ const coreRooms = [
   'forecasting',
   'cutting',
   'building',
+  'picking',
   'proving',
   'papers',
 ];

@@ -13,6 +13,19 @@ export const familyIds: string[] = Object.keys(families);
 /** Safety that every new job plans for: what is washed in is mixed and heated in a coil, and no pump starts onto a hot plate. */
 const planned = { mixing: true, coil: true, cutout: true, check: true };
 
+/** The loop that a new job of a kind begins with, and its store: none beside a kind that is its own. */
+export function standardPlant(familyId: string): Pick<Job, 'loop' | 'stores'> {
+  const family: Family = memberOf(families, 'kind of heater', familyId);
+  return {
+    // What is its own store has none beside it.
+    stores:
+      family.standardLoop === 'preheat' || family.standardLoop === 'by hand'
+        ? {}
+        : { 'tank-a': { kind: 'tank', volume: 0.15 } },
+    loop: { connection: 'parallel', specificFlow: 0.02, pressurised: false, ...planned, ...loopFor(family) },
+  };
+}
+
 /** A loop in which the kind can stand frost: one that runs empty, or glycol where it holds its water; what is its own store lies before the heater that stands. */
 function loopFor(family: Family): Pick<Job['loop'], 'kind' | 'glycol'> & Partial<Job['loop']> {
   if (family.standardLoop === 'preheat')
@@ -58,12 +71,7 @@ export function defaultJob(familyId: string, options: { units?: Habit } = {}): J
       frost: family.standardLoop !== 'summer' && family.standardLoop !== 'by hand',
     },
     heaters: { 'panel-a': { order: 0, ...family.standard(units) } },
-    // What is its own store has none beside it.
-    stores:
-      family.standardLoop === 'preheat' || family.standardLoop === 'by hand'
-        ? {}
-        : { 'tank-a': { kind: 'tank', volume: 0.15 } },
-    loop: { connection: 'parallel', specificFlow: 0.02, pressurised: false, ...planned, ...loopFor(family) },
+    ...standardPlant(familyId),
     shop: {
       ...guide,
       sold: byId(sold) as Job['shop']['sold'],
@@ -85,15 +93,22 @@ export type Beginning =
  * A new job of a kind at a place: aimed at the equator and tilted by the latitude, to the whole degree. Without a place it stands
  * nowhere in particular.
  *
+ * @param options.need laid over what a kind begins with
  * @param options.where its `zone` is taken where it can be that of the longitude; else the clock goes by the longitude
  */
 export function beginJob(
   familyId: string,
-  options: { units: Habit; name: string; currency?: string | undefined; where?: Beginning | undefined },
+  options: {
+    units: Habit;
+    name: string;
+    currency?: string | undefined;
+    where?: Beginning | undefined;
+    need?: Partial<Job['need']> | undefined;
+  },
 ): Job {
-  const { units, name, currency, where } = options;
+  const { units, name, currency, where, need } = options;
   const job = defaultJob(familyId, { units });
-  const named: Job = { ...job, name, currency: currency ?? job.currency };
+  const named: Job = { ...job, name, currency: currency ?? job.currency, need: { ...job.need, ...need } };
   if (!where) return named;
   const { unnamed: _, ...site } = named.site;
   if ('climate' in where) {

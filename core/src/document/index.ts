@@ -13,12 +13,12 @@ export {
   valueAtPath,
   withValueAt,
 } from './changes';
-export { beginJob, defaultJob, familyIds } from './defaults';
+export { beginJob, defaultJob, familyIds, standardPlant } from './defaults';
 export { inverse, layEdits, setFields } from './edits';
 export { fieldText } from './fieldText';
-export { byId, heatersOf, mainTilt, onHandOf, soldOf, storesOf, tiltsOf } from './lists';
+export { byId, heatersOf, mainTilt, onHandOf, soldOf, storesOf, thingsOnHand, tiltsOf } from './lists';
 export { type ParsedJob, parseJob, type ReadDocument, readDocument } from './parse';
 export { pointerOf, stepsOf } from './pointer';
 export { sayChanges, sayField } from './sayChanges';
-export { type Job, jobJsonSchema, jobVersion, leastSpecificFlow, mostSpecificFlow } from './schema';
+export { heatSources, type Job, jobJsonSchema, jobVersion, leastSpecificFlow, mostSpecificFlow } from './schema';
 export { standingAt, zoneAt } from './siteDefaults';

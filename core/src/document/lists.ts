@@ -1,4 +1,4 @@
-import type { HeaterDocument } from '../families';
+import type { HeaterDocument, Salvage } from '../families';
 import type { OnHand, Sold } from '../shop';
 import type { Job } from './schema';
 
@@ -26,6 +26,7 @@ function once<T extends object, R>(make: (record: T) => R): (record: T) => R {
 const heaterList = once((heaters: Job['heaters']) => listed(heaters) as HeaterDocument[]);
 const tiltList = once((tilts: Job['site']['standing']['tilts']) => listed(tilts));
 const storeList = once((stores: Job['stores']) => listed(stores));
+const thingList = once((things: NonNullable<Job['shop']['things']>) => listed(things) as Salvage[]);
 const soldList = once((sold: Job['shop']['sold']) => bySize(listed(sold)) as Sold[]);
 const onHandList = once((onHand: Job['shop']['onHand']) => bySize(listed(onHand)) as OnHand[]);
 
@@ -64,6 +65,11 @@ export function soldOf({ sold }: Pick<Job['shop'], 'sold'>): readonly Sold[] {
 /** What lies in the shed as the builder counted it, of one thing the smallest first. */
 export function onHandOf({ onHand }: Pick<Job['shop'], 'onHand'>): readonly OnHand[] {
   return onHandList(onHand);
+}
+
+/** What lies in the shed that is no bar and no sheet. */
+export function thingsOnHand({ things }: Pick<Job['shop'], 'things'>): readonly Salvage[] {
+  return things ? thingList(things) : [];
 }
 
 /** Entries of a list by their ids, for the document. */

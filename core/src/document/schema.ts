@@ -8,6 +8,9 @@ import { isZone } from '../time';
 export const jobFormat = 'north-pane/job';
 export const jobVersion = 2;
 
+/** What may heat the water now. */
+export const heatSources = ['electricity', 'gas', 'oil', 'wood'] as const;
+
 /** kg/s per m². Below it a panel stands still; above it no pump of this kind goes. */
 export const leastSpecificFlow = 5e-4;
 export const mostSpecificFlow = 0.2;
@@ -172,6 +175,17 @@ const onHand = [
   z.strictObject({ item: thing, count: shelfCount, length: metres }),
   z.strictObject({ item: thing, count: shelfCount, width: metres, height: metres }),
 ] as const;
+const several = z.int('must be a whole number').min(1, 'one at least').max(999, 'at most 999');
+const onHandThings = [
+  z.strictObject({ kind: z.literal('pane'), width: metres, height: metres, count: several }),
+  z.strictObject({ kind: z.literal('tank'), diameter: metres, length: metres, count: several }),
+  z.strictObject({
+    kind: z.literal('hose'),
+    item: thing,
+    length: z.number().gt(0, 'must be above 0').max(1000, 'at most 1 000 m'),
+  }),
+  z.strictObject({ kind: z.literal('bottles'), diameter: metres, height: metres, count: several }),
+] as const;
 const trim = z.number().min(0, 'a trim is 0 to 100 mm').max(0.1, 'a trim is 0 to 100 mm');
 const kerf = z.number().min(0, 'a kerf is 0 to 10 mm').max(0.01, 'a kerf is 0 to 10 mm');
 
@@ -194,6 +208,16 @@ export const jobSchema = z.strictObject({
     frost: z.boolean(),
     /** Months, 1 to 12, in which the water is wanted most; all year when left out. */
     months: monthList.optional(),
+    /** Parts of the day's volume by the hour from midnight, in any measure; by what it is for when left out. */
+    hours: z
+      .array(z.number().min(0, 'an hour has no less than nothing').max(1000))
+      .length(24, 'a day has 24 hours')
+      .refine((hours) => hours.some((part) => part > 0), 'some hour must have water in it')
+      .optional(),
+    /** What heats it now, and money for a kWh of it as it is bought; nothing when left out. */
+    heats: z
+      .strictObject({ by: z.enum(heatSources), price: z.number().min(0, 'a price is not below 0').max(1000) })
+      .optional(),
   }),
   heaters: keyed(heater, { least: 1, most: 12, few: 'a job has at least one heater' }),
   stores: keyed(z.strictObject({ kind: z.enum(['tank', 'barrel']), volume: z.number().gt(0).max(100) }), { most: 12 }),
@@ -257,6 +281,8 @@ export const jobSchema = z.strictObject({
     spares: z.strictObject({ consumables: share }),
     /** Ids of lines of the buy list, and tools, that the builder has already. */
     have: set.optional(),
+    /** What lies in the shed that is no bar and no sheet. */
+    things: keyed(z.discriminatedUnion('kind', onHandThings), { most: 40 }).optional(),
   }),
   /** The builder's plans over the planner's head; what was done is no plan and stands in the log of the shop. */
   decisions: z.strictObject({

@@ -9,6 +9,7 @@ import type { SectionSource } from '../readout';
 import type { Part, Purchase, Template } from '../shop';
 import type { Step } from '../steps';
 import type { Boundary, ThermalModel, ThermalState } from '../thermal';
+import type { Salvage, Taken } from './salvage';
 
 /** A choice of a shared thing (absorber, box, glazing) in the job document. */
 export interface Chosen {
@@ -164,6 +165,15 @@ export interface Standing {
 /** Where nothing is said of how a heater stands. */
 export const usualStanding: Standing = { tilt: 45 };
 
+/** A heater drawn round what is on hand. */
+export interface Salvaged {
+  panel: HeaterDocument;
+  taken: Taken[];
+}
+
+/** How a kind is drawn round what is on hand; things that it has no use for are passed over. */
+export type SalvageFit = (panel: HeaterDocument, things: readonly Salvage[], standing?: Standing) => Salvaged;
+
 /** What is wrong with a panel document: path in the panel, and what to do. */
 export interface HeaterProblem {
   path: (string | number)[];
@@ -185,6 +195,8 @@ export interface Family {
   standard(habit: Habit): Omit<HeaterDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */
   fit?(panel: HeaterDocument, standing?: Standing): HeaterDocument;
+  /** The panel drawn round what is on hand. For kinds that can use something of it. */
+  salvage?: SalvageFit;
   /** Empty when the panel can be opened. */
   problems(panel: HeaterDocument): HeaterProblem[];
   fields(panel: HeaterDocument): Field[];

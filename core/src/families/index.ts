@@ -10,9 +10,11 @@ export type {
   HeaterAtWork,
   HeaterDesign,
   HeaterDocument,
+  Salvaged,
   Standing,
 } from './family';
 export { chosenProblems, fieldsOf, stackShortfall, usualStanding } from './family';
 export { lifters } from './kit/steps';
 export { standardChoice } from './plateFamily';
 export { families } from './registry';
+export { type Salvage, saySalvage, type Taken } from './salvage';

@@ -16,6 +16,7 @@ import {
   type HeaterProblem,
   problemsOf,
 } from './family';
+import { fitPlateSalvage } from './plate/salvage';
 
 /** What a tube-and-plate family is made of, opened. */
 export interface PlateBuild<P> {
@@ -86,7 +87,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
       known: panel.known,
     };
   };
-  return {
+  const made: Family = {
     id: family.id,
     name: family.name,
     meaning: family.meaning,
@@ -135,6 +136,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
     },
     open: (panel, path) => family.design(opened(panel, path)),
   };
+  return { ...made, salvage: fitPlateSalvage(made) };
 }
 
 /** Sizes that stay when a builder takes another kind of pane: the hole in the box is what it is. */

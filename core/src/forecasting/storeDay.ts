@@ -4,10 +4,11 @@ import { heaterCharacteristic } from '../figures';
 import type { OpenJob } from '../job';
 import { measured } from '../quantity';
 import type { Readout } from '../readout';
-import { type Draw, runStorage, type StorageRun } from '../run';
+import { runStorage, type StorageRun } from '../run';
 import { jobMonths } from '../site';
 import { mainsTemperature } from '../sky';
 import { type Boundary, type Storage, type ThermalModel, underLid } from '../thermal';
+import { dailyDraws } from './dayNeed';
 import { type DayKind, type WeatherDay, weatherDay } from './weatherDay';
 
 /** A store through one day with what is drawn from it. Hours from midnight, °C. */
@@ -26,38 +27,6 @@ export interface StoreDay {
 
 const day = 86_400;
 const hour = 3600;
-
-/** Parts of a day's need by what it is for: hour, share, and minutes that it takes. Judgement, from how such water is used. */
-const profiles: Record<Job['need']['kind'], readonly (readonly [hour: number, share: number, minutes: number])[]> = {
-  showers: [
-    [7, 0.3, 10],
-    [18.5, 0.35, 15],
-    [20, 0.35, 15],
-  ],
-  washing: [
-    [7, 0.5, 20],
-    [18, 0.5, 20],
-  ],
-  growing: [
-    [8, 0.5, 60],
-    [16, 0.5, 60],
-  ],
-  pool: [[12, 1, 240]],
-  other: [
-    [8, 0.5, 20],
-    [18, 0.5, 20],
-  ],
-};
-
-/** What is drawn in a day, by the job's need, shared among its heaters. */
-export function dailyDraws({ need, heaters: all }: Job): Draw[] {
-  const heaters = Object.values(all).reduce((sum, { count }) => sum + count, 0);
-  return profiles[need.kind].map(([at, share, minutes]) => ({
-    second: at * hour,
-    volume: (need.volumePerDay * share) / heaters,
-    duration: minutes * 60,
-  }));
-}
 
 /** A day is in its rhythm once no part of the water is further from where it began than this, K; it is run so often at the most. */
 const rhythm = { within: 0.1, days: 20 } as const;

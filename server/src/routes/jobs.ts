@@ -1,6 +1,7 @@
 import { beginJob, familyIds, type Job, readDocument } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
 import { blankSummary } from '@north-pane/core/figures';
+import { frostYear } from '@north-pane/core/forecasting';
 import { openJob } from '@north-pane/core/job';
 import { readingEra } from '@north-pane/core/proof';
 import { broadClimateIds } from '@north-pane/core/sky';
@@ -55,9 +56,24 @@ const newJobBody = z.union([
         z.strictObject({ climate: z.enum(broadClimateIds), half: z.enum(['north', 'south']) }),
       ])
       .optional(),
+    /** What the water is for; whether it freezes is told by the place. */
+    need: z
+      .strictObject({
+        kind: z.enum(['showers', 'washing', 'growing', 'pool', 'other']),
+        volumePerDay: z.number().gt(0, 'Say how much water a day.').max(100, 'At most 100 m³ a day.'),
+        target: z.number().min(10, 'Warm water is 10 to 95 °C.').max(95, 'Warm water is 10 to 95 °C.'),
+        drinking: z.boolean(),
+      })
+      .optional(),
   }),
   z.strictObject({ document: z.unknown() }),
 ]);
+/** A new job; where its need was asked for, frost follows from its place. */
+function begun({ family, ...wanted }: Exclude<z.infer<typeof newJobBody>, { document: unknown }>): Job {
+  const job = beginJob(family, wanted);
+  return wanted.need ? { ...job, need: { ...job.need, frost: frostYear(job.site).nights >= 1 } } : job;
+}
+
 /** A revision is kept of the version that was looked at. */
 const noteBody = z.strictObject({ note: z.string().trim().max(200), version: z.int().min(1).optional() });
 const jobName = z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.');
@@ -139,7 +155,7 @@ export function jobRoutes(database: Database) {
     })
     .post('/', small, body(newJobBody), async (context) => {
       const wanted = context.req.valid('json');
-      const document = 'document' in wanted ? wanted.document : beginJob(wanted.family, wanted);
+      const document = 'document' in wanted ? wanted.document : begun(wanted);
       const parsed = readDocument(document);
       if (!parsed.ok)
         return context.json({ message: 'This is not a job that can be opened.', errors: parsed.errors }, 422);

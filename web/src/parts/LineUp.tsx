@@ -1,37 +1,16 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
-import { type Drawing, extent } from '@north-pane/core/draw';
 import { families } from '@north-pane/core/families';
 import { evaluateOpen } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import { formatMoney, formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
 import { Circle, CircleCheckBig } from 'lucide-react';
 import { useId, useMemo } from 'react';
-import { likeShapes } from '../drawing/likeShapes';
-import { type Placing, ShapeMark } from '../drawing/ShapeMark';
 import { Radio, radioFocus } from './Radio';
+import { Silhouette } from './Silhouette';
 
 /** px of a silhouette. */
 const size = { width: 150, height: 96 };
-
-/** The plan of a panel without words or sizes, as small as a stamp. */
-function Silhouette({ drawing }: { drawing: Drawing }) {
-  const shapes = drawing.shapes.filter(({ layer }) => layer !== 'note');
-  const box = extent({ ...drawing, shapes, dimensions: [], labels: [] });
-  const scale = Math.min(size.width / box.width, size.height / box.height);
-  const place: Placing = {
-    scale,
-    x: (metres) => (metres - box.left) * scale,
-    y: (metres) => (box.bottom + box.height - metres) * scale,
-  };
-  return (
-    <svg width={box.width * scale} height={box.height * scale} aria-hidden>
-      {likeShapes(shapes).map((like) => (
-        <ShapeMark key={like.key} shapes={like.shapes} place={place} />
-      ))}
-    </svg>
-  );
-}
 
 /** A figure in whole units, or that there is none. */
 function said(kind: QuantityKind, value: number | undefined, habit: Habit): string {
@@ -86,7 +65,7 @@ export function LineUp(props: {
           />
           <Flex gap="4" align={{ base: 'start', md: 'center' }} direction={{ base: 'column', md: 'row' }}>
             <Box w={`${size.width}px`} flexShrink={0}>
-              {plan && <Silhouette drawing={plan} />}
+              {plan && <Silhouette drawing={plan} size={size} />}
             </Box>
             <Box position="absolute" right="3" top="3" color={id === chosen ? 'paneText' : 'soft'}>
               {id === chosen ? <CircleCheckBig size={22} aria-hidden /> : <Circle size={22} aria-hidden />}

@@ -1,15 +1,16 @@
 import { Box, Button, Dialog, Flex, Grid, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { familyIds } from '@north-pane/core/document';
-import { formatPlace, type Habit, parsePlace } from '@north-pane/core/quantity';
+import { formatPlace, type Habit, parsePlace, parseQuantity } from '@north-pane/core/quantity';
 import { type BroadClimateId, broadClimateIds, broadClimates } from '@north-pane/core/sky';
 import { useMutation } from '@tanstack/react-query';
-import { lazy, type ReactNode, Suspense, useId } from 'react';
+import { type ReactNode, useId } from 'react';
 import { type UseFormReturn, useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import * as z from 'zod';
 import { Chips } from '../parts/Chips';
 import { Frame } from '../parts/Frame';
+import { uses } from '../parts/need/uses';
+import { TickBox } from '../parts/TickBox';
 import { answered, api, queries } from '../state/api';
 import { useView } from '../state/view';
 
@@ -25,9 +26,19 @@ const form = z
     place: z.string(),
     climate: z.enum(broadClimateIds),
     half: z.enum(halves),
-    family: z.string(),
+    use: z.enum(['showers', 'washing', 'growing', 'pool', 'other']),
+    volume: z.string(),
+    target: z.string(),
+    drinking: z.boolean(),
   })
-  .superRefine(({ how, place }, context) => {
+  .superRefine(({ how, place, volume, target, units }, context) => {
+    const complain = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
+    const water = parseQuantity('volume', volume, units);
+    if (!water.ok) complain('volume', water.message);
+    else if (water.value <= 0 || water.value > 100) complain('volume', 'More than nothing, and at most 100 m³ a day.');
+    const heat = parseQuantity('temperature', target, units);
+    if (!heat.ok) complain('target', heat.message);
+    else if (heat.value < 10 || heat.value > 95) complain('target', 'Warm water is 10 to 95 °C.');
     if (how !== 'I know the place') return;
     const read = parsePlace(place);
     if (!read.ok)
@@ -42,7 +53,18 @@ const form = z
   });
 type Values = z.infer<typeof form>;
 
-const Kinds = lazy(() => import('./Kinds').then(({ Kinds }) => ({ default: Kinds })));
+/** A household's showers, in the reader's unit. */
+const usualNeed = {
+  metric: { volume: '150 L', target: '45 °C' },
+  imperial: { volume: '40 gal', target: '115 °F' },
+} as const;
+
+/** The need of a filled form, as the server takes it. */
+function needOf({ use, volume, target, drinking, units }: Values) {
+  const [water, heat] = [parseQuantity('volume', volume, units), parseQuantity('temperature', target, units)];
+  if (!water.ok || !heat.ok) return undefined;
+  return { kind: use, volumePerDay: water.value, target: heat.value, drinking };
+}
 
 /** The place of a filled form, as the server takes it. */
 function whereOf({ how, place, climate, half }: Values) {
@@ -54,7 +76,7 @@ function whereOf({ how, place, climate, half }: Values) {
   return { latitude, longitude, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
 }
 
-/** Begins a job at a place, with a panel that can be built as it stands; everything is changed on the bench. */
+/** Begins a job: what it is called, the tape, the place and the need; which kind of heater it becomes is settled on Pick. */
 export function NewJob({ onClose }: { onClose(): void }) {
   const navigate = useNavigate();
   const habit = useView((view) => view.habit);
@@ -68,27 +90,35 @@ export function NewJob({ onClose }: { onClose(): void }) {
       place: '',
       climate: 'maritime',
       half: halves[0],
-      family: familyIds[0] ?? '',
+      use: 'showers',
+      ...usualNeed[habit ?? 'metric'],
+      drinking: false,
     },
   });
-  const { register, handleSubmit, formState, control, setValue } = fields;
-  const { units, family } = useWatch({ control }) as Values;
+  const { register, handleSubmit, formState, control, setValue, getValues } = fields;
+  const drinking = useWatch({ control, name: 'drinking' });
   const begin = useMutation({
     mutationFn: (values: Values) => {
       const where = whereOf(values);
+      const need = needOf(values);
       const { name, currency } = values;
       return answered(
         api.api.jobs.$post({
-          json: { name, units: values.units, family: values.family, currency, ...(where ? { where } : {}) },
+          json: { name, units: values.units, currency, ...(where ? { where } : {}), ...(need ? { need } : {}) },
         }),
       );
     },
     onSuccess: async ({ id }) => {
       await queries.invalidateQueries({ queryKey: ['jobs'] });
-      await navigate(`/jobs/${id}/size`);
+      await navigate(`/jobs/${id}/pick`);
     },
   });
-  const { errors } = formState;
+  const { errors, dirtyFields } = formState;
+  /** What nobody has typed yet stands in the unit of the tape. */
+  const usualIn = (tape: Habit) => {
+    if (!dirtyFields.volume) setValue('volume', usualNeed[tape].volume);
+    if (!dirtyFields.target) setValue('target', usualNeed[tape].target);
+  };
   return (
     <Frame title="Begin a job" wide onClose={onClose} onSubmit={handleSubmit((values) => begin.mutate(values))}>
       <Dialog.Body>
@@ -99,7 +129,7 @@ export function NewJob({ onClose }: { onClose(): void }) {
           <Field label="The shop’s tape">
             {(field) => (
               <NativeSelect.Root>
-                <NativeSelect.Field {...field} {...register('units')}>
+                <NativeSelect.Field {...field} {...register('units', { onChange: () => usualIn(getValues('units')) })}>
                   <option value="metric">millimetres, metric stock</option>
                   <option value="imperial">feet and inches, imperial stock</option>
                 </NativeSelect.Field>
@@ -121,12 +151,41 @@ export function NewJob({ onClose }: { onClose(): void }) {
           </Field>
         </Grid>
         <Where fields={fields} />
-        <Text mt="4" mb="2">
-          What it begins as; every size can be changed on the bench, the kind too
+        <Box as="fieldset" mt="1" border="0">
+          <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr 1fr' }} gap="3">
+            <Field label="Water for">
+              {(field) => (
+                <NativeSelect.Root>
+                  <NativeSelect.Field {...field} {...register('use')}>
+                    {uses.map(({ value, words }) => (
+                      <option key={value} value={value}>
+                        {words}
+                      </option>
+                    ))}
+                  </NativeSelect.Field>
+                  <NativeSelect.Indicator />
+                </NativeSelect.Root>
+              )}
+            </Field>
+            <Field label="How much a day" trouble={errors.volume?.message}>
+              {(field) => <Input {...field} autoComplete="off" {...register('volume')} />}
+            </Field>
+            <Field label="How hot" trouble={errors.target?.message}>
+              {(field) => <Input {...field} autoComplete="off" {...register('target')} />}
+            </Field>
+          </Grid>
+          <Flex align="center" gap="2">
+            <TickBox
+              ticked={drinking ?? false}
+              label="it is drunk too"
+              onTick={() => setValue('drinking', !getValues('drinking'))}
+            />
+            <Text aria-hidden>it is drunk too</Text>
+          </Flex>
+        </Box>
+        <Text mt="4" color="soft">
+          Next: every kind of heater side by side, each as it would be there for that water.
         </Text>
-        <Suspense fallback={<Text color="soft">Drawing them…</Text>}>
-          <Kinds units={units as Habit} chosen={family} onChoose={(chosen) => setValue('family', chosen)} />
-        </Suspense>
       </Dialog.Body>
       <Dialog.Footer flexWrap="wrap">
         {begin.isError && (

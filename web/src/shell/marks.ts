@@ -21,6 +21,7 @@ export function useMarks(): Record<string, Mark> {
   const read = sources.data?.reduce((sum, source) => sum + source.count, 0) ?? 0;
   return {
     place: { state: placed ? 'settled' : 'untouched' },
+    pick: { state: document.need.hours || document.need.heats || document.shop.things ? 'settled' : 'untouched' },
     size: findings.length > 0 ? { state: 'matters', count: findings.length } : { state: 'settled' },
     cut: { state: done === 0 ? 'untouched' : done < wanted ? 'under way' : 'settled' },
     // How many steps there are is worked out at the station itself: the shelf of marks must not wait for it.

@@ -16,6 +16,7 @@ function station(number: number, id: string, name: string, load: () => Promise<{
 /** The stations that work, in job order. */
 export const stations: readonly Station[] = [
   station(1, 'place', 'Place', () => import('../stations/place')),
+  station(2, 'pick', 'Pick', () => import('../stations/pick')),
   station(3, 'size', 'Size', () => import('../stations/size')),
   station(4, 'cut', 'Cut', () => import('../stations/cut')),
   station(5, 'build', 'Build', () => import('../stations/build')),

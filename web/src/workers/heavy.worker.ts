@@ -13,6 +13,7 @@ import {
 } from '@north-pane/core/figures';
 import { storeDays } from '@north-pane/core/forecasting';
 import { openJob } from '@north-pane/core/job';
+import { compareKinds, settleSchools } from '@north-pane/core/picking';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { type BuiltJob, compareBuilt } from '@north-pane/core/proving';
 import type { Habit } from '@north-pane/core/quantity';
@@ -68,6 +69,10 @@ const heavy = {
   },
   /** A heater that is its own store through each kind of day of a month. */
   storeDays: (job: Job, index: number, month: number) => storeDays(openJob(job), index, month),
+  /** Every kind of heater at the job's place, for its need, from what is on hand. */
+  kinds: (job: Job) => compareKinds(job),
+  /** The arguments of builders, settled by number for the job. */
+  schools: (job: Job) => settleSchools(job),
   /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */
   pane: (key: string, job: Job, series: Uint8Array | undefined) =>
     jobPaneSun(openJob(job), skyOf(key, job.site, series)),

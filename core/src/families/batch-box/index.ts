@@ -9,6 +9,7 @@ import { batchBoxParameters, standardBatchBox } from './parameters';
 import { batchBoxParts, batchBoxPurchases, tankArea } from './parts';
 import { detail, plan } from './plan';
 import { profile } from './profile';
+import { fitBoxSalvage } from './salvage';
 import { batchBoxSections } from './sections';
 import { batchBoxSteps } from './steps';
 import { batchBoxDescription } from './thermal';
@@ -53,6 +54,7 @@ export const batchBox: Family = {
   problems: (panel) => problemsOf(batchBoxParameters, ['parameters'], panel.parameters),
   fields: (panel) => fieldsOf(batchBoxParameters, 'parameters', panel.parameters),
   fit: (panel, standing = usualStanding) => fitTanks(panel, standing.tilt),
+  salvage: (panel, things, standing) => fitBoxSalvage(batchBox)(panel, things, standing),
   open: (panel, path, standing = usualStanding): HeaterDesign => {
     const parameters = batchBoxParameters.parse(panel.parameters);
     const layout = layOut(parameters, standing.tilt);

@@ -9,6 +9,7 @@ import { jigTemplate } from './jig';
 import { layOut } from './layout';
 import { heatPipeParameters, standardHeatPipe } from './parameters';
 import { heatPipeParts, heatPipePurchases } from './parts';
+import { fitBottleSalvage } from './salvage';
 import { heatPipeSections } from './sections';
 import { fullSun } from './standing';
 import { heatPipeSteps } from './steps';
@@ -28,6 +29,7 @@ export const heatPipe: Family = {
   turns: false,
   words: heatPipeWords,
   standard: (habit) => ({ family: 'heat-pipe', parameters: standardHeatPipe(habit), count: 1, turned: false }),
+  salvage: (panel, things) => fitBottleSalvage(heatPipe)(panel, things),
   problems: (panel) => problemsOf(heatPipeParameters, ['parameters'], panel.parameters),
   fields: (panel) => fieldsOf(heatPipeParameters, 'parameters', panel.parameters),
   open: (panel, path, standing): HeaterDesign => {

@@ -9,6 +9,7 @@ import { spiralHydraulic } from './hydraulic';
 import { layOut, type SpiralLayout } from './layout';
 import { spiralParameters, standardSpiral } from './parameters';
 import { spiralParts, spiralPurchases } from './parts';
+import { fitHoseSalvage } from './salvage';
 import { spiralSections } from './sections';
 import { fullSun } from './standing';
 import { spiralSteps } from './steps';
@@ -43,6 +44,7 @@ export const spiral: Family = {
   turns: false,
   words: spiralWords,
   standard: (habit) => ({ family: 'spiral', parameters: standardSpiral(habit), count: 1, turned: false }),
+  salvage: (panel, things) => fitHoseSalvage(spiral)(panel, things),
   problems: (panel) => problemsOf(spiralParameters, ['parameters'], panel.parameters),
   fields: (panel) => fieldsOf(spiralParameters, 'parameters', panel.parameters),
   open: (panel, path): HeaterDesign => {

@@ -5,6 +5,7 @@ import { isPlaced, jobStanding } from '@north-pane/core/site';
 import { type StandingStudy, sayStanding } from '@north-pane/core/sky';
 import { useEffect, useState } from 'react';
 import { Entry } from '../../parts/Entry';
+import { Need } from '../../parts/need/Need';
 import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { jobNow, useDocument, useJob } from '../../state/job';
@@ -116,6 +117,7 @@ export default function Place() {
         </Box>
         <SkylineSection job={job} now={now} />
         <Box>
+          <Need job={job} habit={habit} />
           <Compass job={job} habit={habit} now={now} />
           <AboutSection job={job} habit={habit} />
         </Box>

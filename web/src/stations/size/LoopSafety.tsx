@@ -4,6 +4,7 @@ import type { Job } from '@north-pane/core/document';
 import { formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice';
+import { uses } from '../../parts/need/uses';
 import { TickBox } from '../../parts/TickBox';
 import { useJob } from '../../state/job';
 
@@ -18,13 +19,6 @@ const kinds: { value: Loop['kind']; words: string }[] = [
   { value: 'bath', words: 'one bath sent round until it is hot' },
   { value: 'fill-and-wait', words: 'filled, left in the sun, and drawn off' },
   { value: 'preheat', words: 'mains through it, on to the heater that stands' },
-];
-const uses: { value: Need['kind']; words: string }[] = [
-  { value: 'showers', words: 'showers' },
-  { value: 'washing', words: 'washing' },
-  { value: 'growing', words: 'growing' },
-  { value: 'pool', words: 'a pool' },
-  { value: 'other', words: 'something else' },
 ];
 
 /** What is so of place and loop, and what is planned for safety: each a field of its own. */

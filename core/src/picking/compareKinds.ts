@@ -1,0 +1,240 @@
+import { jobTools, type WorkHours, workHours } from '../building';
+import type { Finding } from '../care';
+import type { Tool } from '../catalogue';
+import { jobFindings, timeToFreeze } from '../cautions';
+import { familyIds, heatersOf, type Job } from '../document';
+import { type Family, families, type Taken } from '../families';
+import { evaluateOpen } from '../figures';
+import { type FrostYear, frostYear, type WeatherDay, weatherDay } from '../forecasting';
+import { type OpenJob, openJob } from '../job';
+import { jobMonths, skySourceOf } from '../site';
+import { mainsTemperature, midMonthDays } from '../sky';
+import { pickKind } from './pickKind';
+import { screenDay } from './screening';
+
+const daysOf = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
+/** Frost nights in a month from which a heater that holds its water is emptied; of one whose store takes days to freeze. Judgement. */
+const shutFrom = { holding: 1, slow: 10 } as const;
+/** s. A hard winter night. */
+const night = 14 * 3600;
+/** Share of a year's heat that a screening may be off beside its weather. Judgement. */
+const screening = 0.15;
+
+/** How a heater meets frost. */
+export type FrostAnswer = 'empties' | 'glycol' | 'slow' | 'holds';
+
+/** What can be asked of whoever builds it. */
+export const skills = ['soldering', 'brazing', 'bending sheet', 'ladder'] as const;
+export type Skill = (typeof skills)[number];
+
+/** One kind as it would be here, for this need, from what is on hand. */
+export interface KindCase {
+  family: string;
+  name: string;
+  meaning: string;
+  job: Job;
+  taken: Taken[];
+  count: number;
+  /** m². All of them. */
+  aperture: number;
+  /** J a day on a clear day of midwinter and of midsummer, and in a year, over the mains; 0 where it is emptied then. */
+  winter: number;
+  summer: number;
+  year: { low: number; likely: number; high: number };
+  /** J. What the need takes in a year, and the share of it that is met. */
+  needed: number;
+  share: number;
+  /** °C of its hottest place, nothing flowing in full sun. */
+  hottest: number | undefined;
+  frost: { answer: FrostAnswer; stands: boolean; seconds?: number; nights: number; months: number };
+  /** What makes its water unfit to drink; nothing where it may be drunk. */
+  neverDrunk: string | undefined;
+  cost: number | undefined;
+  hours: WorkHours;
+  tools: Tool[];
+  skills: Skill[];
+  clashes: number;
+  /** Stop-level dangers, and cautions. */
+  stops: Finding[];
+  cautions: Finding[];
+}
+
+/** The weather that all kinds are held in: average days of all months, and a clear day of midwinter and of midsummer. */
+interface HereWeather {
+  months: { weather: WeatherDay; mains: number }[];
+  winter: { weather: WeatherDay; mains: number; month: number };
+  summer: { weather: WeatherDay; mains: number; month: number };
+  frost: FrostYear;
+  error: number;
+}
+
+/** Weather of a site is the same for all kinds. */
+export function hereWeather(job: Job): HereWeather {
+  const { site } = job;
+  const { air } = jobMonths(site);
+  const mainsOf = (month: number) =>
+    mainsTemperature({ air, day: Math.round(midMonthDays[month] ?? 15), measured: site.mains });
+  const [winter, summer] = site.latitude >= 0 ? [11, 5] : [5, 11];
+  const clear = (month: number) => ({
+    weather: remembered(weatherDay(job, { month, kind: 'clear' })),
+    mains: mainsOf(month),
+    month,
+  });
+  return {
+    months: daysOf.map((_, month) => ({
+      weather: remembered(weatherDay(job, { month, kind: 'average' })),
+      mains: mainsOf(month),
+    })),
+    winter: clear(winter),
+    summer: clear(summer),
+    frost: frostYear(site),
+    error: skySourceOf(site, true).error,
+  };
+}
+
+/** A day whose hours are worked out once. */
+function remembered({ at, insolation }: WeatherDay): WeatherDay {
+  const known = new Map<number, ReturnType<WeatherDay['at']>>();
+  return {
+    insolation,
+    at: (second) => {
+      const found = known.get(second) ?? at(second);
+      known.set(second, found);
+      return found;
+    },
+  };
+}
+
+/** How a job's heaters meet frost, and s until one that is its own store freezes in a hard night. */
+export function frostAnswer(open: OpenJob): { answer: FrostAnswer; seconds?: number } {
+  const { loop } = open.job;
+  if (loop.glycol) return { answer: 'glycol' };
+  if (open.groups.some(({ thermal }) => thermal.ownStore)) {
+    const seconds = Math.min(...open.panels.map((_, index) => timeToFreeze(open, index)));
+    return { answer: seconds > 2 * night ? 'slow' : 'holds', seconds };
+  }
+  const empties = open.panels.every(
+    ({ design }) => design.thermal.runsDry || (loop.kind === 'drain-back' && design.hydraulic?.drains.empties),
+  );
+  return { answer: empties ? 'empties' : 'holds' };
+}
+
+/** Whether a month is worked in. */
+function worked(answer: FrostAnswer, nights: number): boolean {
+  if (answer === 'empties' || answer === 'glycol') return true;
+  return nights < (answer === 'slow' ? shutFrom.slow : shutFrom.holding);
+}
+
+/** A year of a job's heaters by average days of its months, those in which frost shuts it left out. */
+export function screenYear(open: OpenJob, here: HereWeather): { given: number; needed: number; shut: number } {
+  const { answer } = frostAnswer(open);
+  let [given, needed, shut] = [0, 0, 0];
+  for (const [month, { weather, mains }] of here.months.entries()) {
+    const days = daysOf[month] ?? 30;
+    const runs = worked(answer, here.frost.months[month] ?? 0);
+    if (!runs) {
+      shut += 1;
+      needed += days * neededIn(open, mains);
+      continue;
+    }
+    const one = screenDay(open, weather, mains);
+    given += days * one.given;
+    needed += days * one.needed;
+  }
+  return { given, needed, shut };
+}
+
+function neededIn({ job }: OpenJob, mains: number): number {
+  return job.need.volumePerDay * 992.2 * 4179 * Math.max(0, job.need.target - mains);
+}
+
+/** One kind here. Throws what the model of a kind throws where it cannot be worked out. */
+export function kindCase(job: Job, familyId: string, here: HereWeather): KindCase {
+  const family: Family = families[familyId as keyof typeof families];
+  const { job: made, taken } = pickKind(job, familyId);
+  const open = openJob(made);
+  const figures = evaluateOpen(open);
+  const { answer, seconds } = frostAnswer(open);
+  const year = screenYear(open, here);
+  const clear = ({ weather, mains, month }: HereWeather['winter']): number =>
+    worked(answer, here.frost.months[month] ?? 0) ? screenDay(open, weather, mains).given : 0;
+  const findings = jobFindings(open);
+  const spread = Math.hypot(here.error, screening);
+  const tools = jobTools(open);
+  return {
+    family: familyId,
+    name: family.name,
+    meaning: family.meaning,
+    job: made,
+    taken,
+    count: heatersOf(made)[0]?.count ?? 1,
+    aperture: figures.apertureArea,
+    winter: clear(here.winter),
+    summer: clear(here.summer),
+    year: {
+      low: (1 - spread) * year.given,
+      likely: year.given,
+      high: Math.min(year.needed, (1 + spread) * year.given),
+    },
+    needed: year.needed,
+    share: year.needed > 0 ? year.given / year.needed : 0,
+    hottest: figures.stagnationTemperature,
+    frost: {
+      answer,
+      stands: answer === 'empties' || answer === 'glycol',
+      ...(seconds === undefined ? {} : { seconds }),
+      nights: here.frost.nights,
+      months: year.shut,
+    },
+    neverDrunk: open.panels.map(({ design }) => design.neverDrunk).find((one) => one !== undefined),
+    cost: figures.cost,
+    hours: workHours(open),
+    tools,
+    skills: skillsOf(open, tools),
+    clashes: findings.filter(({ severity }) => severity === 'clash').length,
+    stops: findings.filter(({ severity }) => severity === 'stop'),
+    cautions: findings.filter(({ severity }) => severity === 'caution'),
+  };
+}
+
+function skillsOf(open: OpenJob, tools: readonly Tool[]): Skill[] {
+  const has = (tool: Tool) => tools.includes(tool);
+  const brazes = open.panels.some(({ design }) => design.purchases.some(({ priceKey }) => priceKey === 'braze'));
+  return [
+    ...(has('torch') ? (['soldering'] as const) : []),
+    ...(brazes ? (['brazing'] as const) : []),
+    ...(has('folding bars') ? (['bending sheet'] as const) : []),
+    ...(has('ladder') ? (['ladder'] as const) : []),
+  ];
+}
+
+/** What was worked out of a kind, or why it cannot be. */
+export type KindOutcome = KindCase | { family: string; name: string; trouble: string };
+
+/** Every kind here. Some seconds' work on a slow machine: for a worker. */
+export function compareKinds(job: Job): KindOutcome[] {
+  const here = hereWeather(job);
+  return familyIds.map((family): KindOutcome => {
+    try {
+      return kindCase(job, family, here);
+    } catch (error) {
+      const { name } = families[family as keyof typeof families];
+      return { family, name, trouble: error instanceof Error ? error.message : String(error) };
+    }
+  });
+}
+
+/** J a year for each unit of money; 0 where its price is not known. */
+function worth({ cost, year }: KindCase): number {
+  return cost !== undefined && cost > 0 ? year.likely / cost : 0;
+}
+
+/** The kind that gives most heat in a year, and the one that gives most for its money; nothing of none. */
+export function bestKinds(kinds: readonly KindCase[]): { heat: KindCase; money: KindCase } | undefined {
+  const [first] = kinds;
+  if (!first) return undefined;
+  return {
+    heat: kinds.reduce((best, one) => (one.year.likely > best.year.likely ? one : best), first),
+    money: kinds.reduce((best, one) => (worth(one) > worth(best) ? one : best), first),
+  };
+}

@@ -1,0 +1,18 @@
+// Which kind of heater suits a place, a need and what is on hand: every kind drawn, screened through a year, priced and timed.
+
+export {
+  bestKinds,
+  compareKinds,
+  type FrostAnswer,
+  frostAnswer,
+  hereWeather,
+  type KindCase,
+  type KindOutcome,
+  kindCase,
+  type Skill,
+  skills,
+} from './compareKinds';
+export { type PickedKind, pickKind } from './pickKind';
+export { heatShare, type Reasons, reasonsOf, savedBy, yearsToPay } from './reasons';
+export { type School, type SchoolSide, settleSchools } from './schools';
+export { type ScreenedDay, screenDay, storeLoss } from './screening';

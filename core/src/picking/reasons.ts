@@ -1,0 +1,122 @@
+import { sayFinding } from '../cautions';
+import type { Job } from '../document';
+import { formatMoney, formatNumber, type Habit, measured } from '../quantity';
+import type { KindCase } from './compareKinds';
+
+/** What speaks for a kind here and what against it, sentences with quantities by `measured` and `sized`. */
+export interface Reasons {
+  for: string[];
+  against: string[];
+}
+
+/** Shares of a need from which a kind meets it, and under which it hardly does. */
+const meets = { well: 0.6, hardly: 0.25 } as const;
+/** Of a clear summer day, under which a clear winter day is little. */
+const littleInWinter = 0.5;
+/** Cautions about frost: it has a sentence of its own. */
+const frostCodes = new Set(['store-freezes', 'plain-water-freezes', 'panel-holds-water']);
+/** °C above which what lies in a heater begins to suffer: soft solder has no rating beyond it. */
+const hot = 121;
+/** Hours of work from which it is long. */
+const manyHours = 15;
+
+/** kWh of heat in a kWh bought, by what heats the water now. Judgement: heaters as they stand in houses. */
+export const heatShare: Record<NonNullable<Job['need']['heats']>['by'], number> = {
+  electricity: 0.98,
+  gas: 0.75,
+  oil: 0.7,
+  wood: 0.55,
+};
+const kilowattHour = 3.6e6;
+
+/** Money that some heat a year saves, by what heats the water now; undefined where that is not said. */
+export function savedBy({ need }: Pick<Job, 'need'>, heat: number): number | undefined {
+  if (!need.heats || need.heats.price === 0) return undefined;
+  return (heat / kilowattHour / heatShare[need.heats.by]) * need.heats.price;
+}
+
+/** Years until what is saved has paid what it costs; undefined where nothing is saved or known. */
+export function yearsToPay(
+  job: Pick<Job, 'need'>,
+  { cost, year }: Pick<KindCase, 'cost' | 'year'>,
+): number | undefined {
+  const saved = savedBy(job, year.likely);
+  return cost === undefined || saved === undefined || saved <= 0 ? undefined : cost / saved;
+}
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
+
+/** Reasons for and against a kind, from its own numbers. */
+export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
+  const [good, bad]: [string[], string[]] = [[], []];
+  const year = `${measured('energy', one.year.likely, 0)} of the ${measured('energy', one.needed, 0)} a year that the need takes, ${percent(one.share)}`;
+  if (one.share >= meets.well) good.push(`Gives ${year}.`);
+  else if (one.share < meets.hardly) bad.push(`Gives only ${year}.`);
+  else good.push(`Gives ${year}; the rest is heated as now.`);
+  frostReasons(one, good, bad);
+  if (one.neverDrunk === undefined)
+    good.push('Its water may be drunk where every joint is lead-free and codes are kept.');
+  else bad.push(`Never for drinking: ${one.neverDrunk}.`);
+  if (one.summer > 0 && one.winter > 0 && one.winter < littleInWinter * one.summer)
+    bad.push(
+      `A clear midwinter day gives ${measured('energy', one.winter, 1)}, a clear midsummer day ${measured('energy', one.summer, 1)}.`,
+    );
+  if (one.hottest !== undefined && one.hottest > hot)
+    bad.push(
+      `With nothing drawn in full sun it reaches ${measured('temperature', one.hottest, 0)}: plastic, soft solder and glycol must bear it or stay out of it.`,
+    );
+  else if (one.hottest !== undefined && one.hottest < 100)
+    good.push(`It never gets hotter than ${measured('temperature', one.hottest, 0)}: nothing in it boils.`);
+  if (one.skills.length === 0) good.push('No torch, no folding bars, no ladder work in its steps.');
+  else bad.push(`Asks for ${one.skills.join(', ')}.`);
+  if (one.hours.likely > manyHours)
+    bad.push(
+      `Some ${formatNumber(one.hours.likely, 0)} hours of work, ${formatNumber(one.hours.low, 0)} to ${formatNumber(one.hours.high, 0)}.`,
+    );
+  moneyReasons(job, one, good, bad);
+  if (one.taken.length > 0) good.push(`Takes ${one.taken.map(({ words }) => words).join(', ')}.`);
+  for (const caution of one.cautions)
+    if (!frostCodes.has(caution.code)) bad.push(`Mind: ${sayFinding(caution, habit).headline}.`);
+  for (const stop of one.stops) bad.push(`Stop: ${sayFinding(stop, habit).headline}.`);
+  if (one.clashes > 0)
+    bad.push(
+      `${plural(one.clashes, 'thing does', 'things do')} not fit yet as it stands here; Size says what mends it.`,
+    );
+  return { for: good, against: bad };
+}
+
+function frostReasons({ frost }: KindCase, good: string[], bad: string[]): void {
+  const nights = Math.round(frost.nights);
+  if (nights === 0) {
+    good.push('No night of an average year freezes here.');
+    return;
+  }
+  const here = plural(nights, 'night', 'nights');
+  if (frost.answer === 'empties') good.push(`It freezes ${here} a year here; it runs empty when the pump stops.`);
+  else if (frost.answer === 'glycol') good.push(`It freezes ${here} a year here; glycol stands that.`);
+  else {
+    const lasts =
+      frost.seconds !== undefined && Number.isFinite(frost.seconds)
+        ? ` Its water lasts ${plural(Math.round(frost.seconds / 3600), 'hour', 'hours')} at ${measured('temperature', -10, 0)}, its pipes far less.`
+        : '';
+    bad.push(
+      `It holds its water and it freezes ${here} a year here: it is empty for ${plural(frost.months, 'month', 'months')}.${lasts}`,
+    );
+  }
+}
+
+function moneyReasons(job: Job, one: KindCase, good: string[], bad: string[]): void {
+  if (one.cost === undefined) return;
+  const money = (value: number) => formatMoney(value, job.currency, 0);
+  const saved = savedBy(job, one.year.likely);
+  const years = yearsToPay(job, one);
+  if (saved !== undefined && years !== undefined) {
+    const words = `Costs ${money(one.cost)} to buy and saves ${money(saved)} a year: ${years < 50 ? `paid after ${formatNumber(years, years < 3 ? 1 : 0)} years` : 'it is never paid'}.`;
+    (years <= 10 ? good : bad).push(words);
+    return;
+  }
+  const perUnit = one.year.likely > 0 ? one.cost / (one.year.likely / kilowattHour) : undefined;
+  const words = `Costs ${money(one.cost)} to buy${perUnit === undefined ? '' : `, ${formatMoney(perUnit, job.currency, 2)} for each kWh that it gives in a year`}.`;
+  bad.push(words);
+}

@@ -1,0 +1,168 @@
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { heatersOf, type Job } from '@north-pane/core/document';
+import { bestKinds, type KindCase, pickKind } from '@north-pane/core/picking';
+import { formatNumber, formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
+import { useCallback, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Need } from '../../parts/need/Need';
+import { useHabit } from '../../state/habit';
+import { jobNow, useDocument, useJob } from '../../state/job';
+import { useRemembered } from '../../state/remembered';
+import { useHeavy } from '../../workers/useHeavy';
+import { Arguments } from './Arguments';
+import { Chosen } from './Chosen';
+import { type FilterId, filterIds, filterWords, leftOut, pickSchema, toolsAtHand } from './filters';
+import { LineUpTable } from './LineUpTable';
+import { OnHand } from './OnHand';
+
+const untouched = { filters: [] };
+
+/** Which kind of heater suits this place, need, tools, stock and purse: all of them side by side, each as it would be here. */
+export default function Pick() {
+  const job = useDocument();
+  const habit = useHabit();
+  const navigate = useNavigate();
+  const changeAll = useJob((state) => state.changeAll);
+  const [{ filters, chosen }, setPick] = useRemembered('pick', pickSchema, untouched);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const { things, onHand, prices, sold, spares, have } = job.shop;
+  const key = JSON.stringify([
+    job.site,
+    job.need,
+    job.heaters,
+    job.loop,
+    job.stores,
+    things,
+    onHand,
+    prices,
+    sold,
+    spares,
+    have,
+    job.units,
+  ]);
+  const { value, fresh, trouble: broken } = useHeavy(`kinds ${key}`, (heavy) => heavy.kinds(job));
+  const schools = useHeavy(`schools ${key}`, (heavy) => heavy.schools(job));
+  const tools = useMemo(() => toolsAtHand(job), [job]);
+  const now = heatersOf(job)[0]?.family ?? '';
+  const cases = useMemo(() => (value ?? []).filter((one): one is KindCase => 'job' in one), [value]);
+  const failed = (value ?? []).flatMap((one) => ('trouble' in one ? [one] : []));
+  const [shown, out] = useMemo(() => {
+    const reasons = cases.map((one) => ({ one, why: leftOut(filters, one, tools) }));
+    return [
+      reasons.filter(({ why }) => why.length === 0).map(({ one }) => one),
+      reasons.filter(({ why }) => why.length > 0),
+    ];
+  }, [cases, filters, tools]);
+  const inHand = cases.find(({ family }) => family === (chosen ?? now)) ?? shown[0];
+  const onChoose = useCallback((family: string) => setPick({ filters, chosen: family }), [filters, setPick]);
+  const toggle = (filter: FilterId) =>
+    setPick({
+      filters: filters.includes(filter) ? filters.filter((one) => one !== filter) : [...filters, filter],
+      ...(chosen === undefined ? {} : { chosen }),
+    });
+  const take = async (family: string) => {
+    const { job: made } = pickKind(jobNow(), family);
+    const outcome = changeAll([
+      { path: 'heaters', value: made.heaters },
+      { path: 'loop', value: made.loop },
+      { path: 'stores', value: made.stores },
+      { path: 'shop.have', value: made.shop.have },
+    ]);
+    if (outcome.ok) await navigate('../size', { relative: 'path' });
+    else setTrouble(outcome.message);
+  };
+  return (
+    <Flex direction={{ base: 'column', lg: 'row' }} p={{ base: '4', md: '5' }} gap="6">
+      <Box flex="1" minW="0">
+        <Head kinds={cases} fresh={fresh} need={job.need} habit={habit} />
+        <Flex gap="2" rowGap="2" wrap="wrap" mb="3" align="center" role="group" aria-label="Show only kinds">
+          <Text fontSize="14px" color="soft">
+            Only kinds
+          </Text>
+          {filterIds.map((filter) => (
+            <Button
+              key={filter}
+              size="sm"
+              variant={filters.includes(filter) ? 'solid' : 'outline'}
+              aria-pressed={filters.includes(filter)}
+              onClick={() => toggle(filter)}
+            >
+              {filterWords[filter]}
+            </Button>
+          ))}
+        </Flex>
+        {broken && <Text color="ochreText">Cannot be worked out: {broken}. All else still holds.</Text>}
+        {cases.length > 0 && (
+          <LineUpTable kinds={shown} job={job} habit={habit} chosen={inHand?.family ?? ''} onChoose={onChoose} />
+        )}
+        {out.length > 0 && (
+          <Text mt="2" fontSize="14px" data-testid="left-out">
+            <b>Left out:</b> {out.map(({ one, why }) => `${one.name.toLowerCase()} (${why.join('; ')})`).join(', ')}.
+          </Text>
+        )}
+        {failed.map(({ family, name, trouble: why }) => (
+          <Text key={family} mt="2" fontSize="14px" color="ochreText">
+            {name} cannot be worked out here: {why}.
+          </Text>
+        ))}
+        {trouble && (
+          <Text role="alert" color="brickText" mt="2">
+            {trouble}
+          </Text>
+        )}
+        {inHand && (
+          <Box mt="5">
+            <Chosen
+              one={inHand}
+              job={job}
+              habit={habit}
+              have={tools}
+              taken={inHand.family === now}
+              onTake={() => take(inHand.family)}
+              onSize={() => navigate('../size', { relative: 'path' })}
+            />
+          </Box>
+        )}
+        <Box mt="6">{schools.value && <Arguments schools={schools.value} habit={habit} />}</Box>
+        <Text fontSize="13px" color="soft" mt="2">
+          Heat: average days of each month in the weather of the place, one mixed store, drawn by the need; a month with
+          frost is left out for what is emptied then. Band: the weather’s doubt and a fifth of our own. Money: the price
+          list on Cut. Hours: by the steps, our judgement. A screening, to choose by; Forecast goes further, and nothing
+          is proved until you measure.
+        </Text>
+      </Box>
+      <Box w={{ base: '100%', lg: '300px' }} flexShrink={0}>
+        <Need job={job} habit={habit} />
+        <OnHand job={job} habit={habit} />
+      </Box>
+    </Flex>
+  );
+}
+
+/** What it comes to, in a sentence. */
+function Head(props: { kinds: readonly KindCase[]; fresh: boolean; need: Job['need']; habit: Habit }) {
+  const { kinds, fresh, need, habit } = props;
+  const best = bestKinds(kinds);
+  const percent = (one: KindCase) => `${formatNumber(100 * one.share, 0)} % of the year’s need`;
+  const asked = `${formatRough('volume', need.volumePerDay, habit).text} a day at ${formatQuantity('temperature', need.target, habit, 0).text}`;
+  const words = !best
+    ? 'Drawing every kind, and running each through a year…'
+    : best.heat === best.money
+      ? `For ${asked}: ${best.heat.name} gives most heat, and most for its money: ${percent(best.heat)}.`
+      : `For ${asked}: ${best.heat.name} gives most heat, ${percent(best.heat)}; ${best.money.name} gives most for its money, ${percent(best.money)}.`;
+  return (
+    <Text
+      as="p"
+      fontFamily="heading"
+      fontWeight="600"
+      fontSize={{ base: '20px', md: '23px' }}
+      lineHeight="1.25"
+      mb="3"
+      minH="58px"
+      color={fresh ? 'ink' : 'soft'}
+      data-testid="pick-sentence"
+    >
+      {words}
+    </Text>
+  );
+}

@@ -12,6 +12,7 @@ export {
   type Skill,
   skills,
 } from './compareKinds';
+export { sayHeat } from './energy';
 export { type PickedKind, pickKind } from './pickKind';
 export { heatShare, type Reasons, reasonsOf, savedBy, yearsToPay } from './reasons';
 export { type School, type SchoolSide, settleSchools } from './schools';

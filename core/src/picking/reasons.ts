@@ -2,6 +2,7 @@ import { sayFinding } from '../cautions';
 import type { Job } from '../document';
 import { formatMoney, formatNumber, type Habit, measured } from '../quantity';
 import type { KindCase } from './compareKinds';
+import { sayHeat } from './energy';
 
 /** What speaks for a kind here and what against it, sentences with quantities by `measured` and `sized`. */
 export interface Reasons {
@@ -50,7 +51,7 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
 /** Reasons for and against a kind, from its own numbers. */
 export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
   const [good, bad]: [string[], string[]] = [[], []];
-  const year = `${measured('energy', one.year.likely, 0)} of the ${measured('energy', one.needed, 0)} a year that the need takes, ${percent(one.share)}`;
+  const year = `${sayHeat(one.year.likely)} of the ${sayHeat(one.needed)} a year that the need takes, ${percent(one.share)}`;
   if (one.share >= meets.well) good.push(`Gives ${year}.`);
   else if (one.share < meets.hardly) bad.push(`Gives only ${year}.`);
   else good.push(`Gives ${year}; the rest is heated as now.`);
@@ -59,9 +60,7 @@ export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
     good.push('Its water may be drunk where every joint is lead-free and codes are kept.');
   else bad.push(`Never for drinking: ${one.neverDrunk}.`);
   if (one.summer > 0 && one.winter > 0 && one.winter < littleInWinter * one.summer)
-    bad.push(
-      `A clear midwinter day gives ${measured('energy', one.winter, 1)}, a clear midsummer day ${measured('energy', one.summer, 1)}.`,
-    );
+    bad.push(`A clear midwinter day gives ${sayHeat(one.winter)}, a clear midsummer day ${sayHeat(one.summer)}.`);
   if (one.hottest !== undefined && one.hottest > hot)
     bad.push(
       `With nothing drawn in full sun it reaches ${measured('temperature', one.hottest, 0)}: plastic, soft solder and glycol must bear it or stay out of it.`,

@@ -4,6 +4,7 @@ import { evaluateOpen } from '../figures';
 import { openJob } from '../job';
 import { formatMoney, measured } from '../quantity';
 import { hereWeather, screenYear } from './compareKinds';
+import { sayHeat } from './energy';
 import { pickKind } from './pickKind';
 
 /** One side of an argument among builders, worked out here. */
@@ -109,7 +110,7 @@ function argued(job: Job, id: string, title: string, sides: [SchoolSide, SchoolS
   const [a, b] = sides;
   const each = ({ year, aperture }: SchoolSide) => year / Math.max(1e-6, aperture);
   const heat = (side: SchoolSide) =>
-    `${side.name}: ${measured('energy', side.year, 0)} a year from ${measured('area', side.aperture)}`;
+    `${side.name}: ${sayHeat(side.year)} a year from ${measured('area', side.aperture)}`;
   const money = (side: SchoolSide) =>
     side.cost === undefined ? '' : ` for ${formatMoney(side.cost, job.currency, 0)}`;
   const told = `${heat(a)}${money(a)}; ${heat(b)}${money(b)}.`;

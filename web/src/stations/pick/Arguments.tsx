@@ -1,6 +1,6 @@
 import { Box, SimpleGrid, Text } from '@chakra-ui/react';
-import type { School } from '@north-pane/core/picking';
-import { formatQuantity, type Habit, sayWords } from '@north-pane/core/quantity';
+import { type School, sayHeat } from '@north-pane/core/picking';
+import { type Habit, sayWords } from '@north-pane/core/quantity';
 import { Section } from '../../parts/Section';
 import { Bar } from './Bar';
 
@@ -22,7 +22,7 @@ export function Arguments({ schools, habit }: { schools: readonly School[]; habi
                     <Text fontSize="14px" color="soft" lineHeight="1.2">
                       {name}
                     </Text>
-                    <Bar words={`${formatQuantity('energy', year, habit, 0).text} a year`} share={year / most} />
+                    <Bar words={`${sayHeat(year)} a year`} share={year / most} />
                   </Box>
                 ))}
               </SimpleGrid>

@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
 import { openJob } from '@north-pane/core/job';
-import type { KindCase } from '@north-pane/core/picking';
+import { type KindCase, sayHeat } from '@north-pane/core/picking';
 import { formatMoney, formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { Check, Minus } from 'lucide-react';
 import { memo, useId, useMemo } from 'react';
@@ -46,7 +46,6 @@ export function LineUpTable(props: {
   const group = useId();
   const columns = useMemo((): ColumnDef<KindCase, number>[] => {
     const most = (of: (one: KindCase) => number) => Math.max(1e-9, ...kinds.map(of));
-    const energy = (joules: number, digits: number) => formatQuantity('energy', joules, habit, digits).text;
     const [year, day, hot] = [
       most((one) => one.year.high),
       most((one) => Math.max(one.summer, one.winter)),
@@ -89,7 +88,7 @@ export function LineUpTable(props: {
         sortDescFirst: true,
         cell: ({ row: { original: one } }) => (
           <Bar
-            words={energy(one.year.likely, 0)}
+            words={sayHeat(one.year.likely)}
             share={one.year.likely / year}
             band={{ low: one.year.low / year, high: one.year.high / year }}
           />
@@ -101,17 +100,16 @@ export function LineUpTable(props: {
         accessorFn: sortValue.summer,
         sortDescFirst: true,
         meta: { wide: true },
-        cell: ({ row: { original: one } }) => (
-          <Bar words={energy(one.summer, 1)} share={one.summer / day} tone="ochre" />
-        ),
+        cell: ({ row: { original: one } }) => <Bar words={sayHeat(one.summer)} share={one.summer / day} tone="ochre" />,
       },
       {
         id: 'winter',
         header: 'winter day',
         accessorFn: sortValue.winter,
         sortDescFirst: true,
+        meta: { wide: true },
         cell: ({ row: { original: one } }) => (
-          <Bar words={one.winter > 0 ? energy(one.winter, 1) : 'none'} share={one.winter / day} tone="pane" />
+          <Bar words={one.winter > 0 ? sayHeat(one.winter) : 'none'} share={one.winter / day} tone="pane" />
         ),
       },
       {
@@ -146,6 +144,7 @@ export function LineUpTable(props: {
         header: 'work',
         accessorFn: sortValue.hours,
         sortDescFirst: false,
+        meta: { wide: true },
         cell: ({ row: { original: one } }) => (
           <Bar words={`${formatNumber(one.hours.likely, 0)} h`} share={one.hours.likely / hours} tone="soft" />
         ),

@@ -11,7 +11,11 @@ describe('demo', () => {
   });
   it('begins with jobs that can be opened', () => {
     const scenes = Object.entries(demoFiles()).filter(([name]) => name.endsWith('.scene.json'));
-    expect(scenes.map(([name]) => name)).deep.equal(['gannet-reach.scene.json', 'juniper-draw.scene.json']);
+    expect(scenes.map(([name]) => name)).deep.equal([
+      'ferncliff.scene.json',
+      'gannet-reach.scene.json',
+      'juniper-draw.scene.json',
+    ]);
     for (const [name, text] of scenes) expect(parseJob(JSON.parse(text).job).ok, name).equal(true);
   });
 });

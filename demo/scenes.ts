@@ -1,4 +1,5 @@
 import { drawings } from './drawings';
+import { ferncliff } from './ferncliff';
 import { gannetReach } from './gannetReach';
 import { gannetReadings } from './gannetReadings';
 import { juniperDraw } from './juniperDraw';
@@ -30,8 +31,11 @@ export function demoFiles(): Record<string, string> {
       },
     ],
   };
+  // Its loop lifts itself: nothing is forecast of it yet, and nothing measured.
+  const bench = { job: ferncliff(), readings: [] };
   const written = (scene: unknown) => `${JSON.stringify(scene, null, 2)}\n`;
   return {
+    'ferncliff.scene.json': written(bench),
     'gannet-reach.scene.json': written(shed),
     'juniper-draw.scene.json': written(dairy),
     'readings/gannet-reach.csv': gannetReadings(gannet, 20260209),

@@ -2,5 +2,6 @@
 export * from '@north-pane/core';
 export { heaterCharacteristic } from '@north-pane/core/figures';
 export { openJob } from '@north-pane/core/job';
+export { compareKinds } from '@north-pane/core/picking';
 export * from '@north-pane/core/sky';
 export { previewTable } from '@north-pane/core/table';

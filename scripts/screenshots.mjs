@@ -16,6 +16,7 @@ const { chromium } = await import('@playwright/test');
 
 const job = '/jobs/gannet-reach-showers';
 const dairy = '/jobs/juniper-draw-wash-down';
+const greenhouse = '/jobs/ferncliff-propagation-bench';
 const bench = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 /** Begins a job of another family beside the demo and gives its bench's address. */
@@ -32,13 +33,10 @@ const shown = (words) => (page) => page.getByRole('button', { name: words, exact
 const pictures = [
   { name: 'shelf', path: '/', size: bench },
   {
-    name: 'begin',
-    path: '/',
+    name: 'pick',
+    path: `${greenhouse}/pick`,
     size: bench,
-    act: async (page) => {
-      await shown('Begin a job')(page);
-      await page.getByText('somewhere like this').waitFor();
-    },
+    act: (page) => page.getByRole('table', { name: 'Kinds of heater' }).waitFor({ timeout: 30_000 }),
   },
   { name: 'place', path: `${job}/place`, size: bench },
   {
@@ -80,7 +78,7 @@ const pictures = [
     size: bench,
     act: shown('Full size'),
   },
-  { name: 'size-spiral', path: begun('spiral', 'Wash-house spiral'), size: bench },
+  { name: 'size-trough', path: begun('trough', 'Wash-house mirrors'), size: bench, act: shown('Rays') },
   { name: 'size-heat-pipe', path: begun('heat-pipe', 'Wash-house heat pipes'), size: bench, act: shown('Full size') },
   { name: 'size-batch-box', path: `${dairy}/size`, size: bench },
   {

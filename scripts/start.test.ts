@@ -103,9 +103,13 @@ describe('npm start', () => {
     const run = start(clone, port);
     expect(await run.open, run.said()).equal('open');
     expect(run.said()).match(
-      /making a database in .*\n.*demo on the shelf: Gannet Reach showers, Juniper Draw wash-down/,
+      /making a database in .*\n.*demo on the shelf: Ferncliff propagation bench, Gannet Reach showers, Juniper Draw wash-down/,
     );
-    expect((await jobs(port)).map((job) => job.name)).deep.equal(['Juniper Draw wash-down', 'Gannet Reach showers']);
+    expect((await jobs(port)).map((job) => job.name)).deep.equal([
+      'Juniper Draw wash-down',
+      'Gannet Reach showers',
+      'Ferncliff propagation bench',
+    ]);
     expect((await begin(port, 'Mine')).status).equal(201);
     await interrupt(run);
     expect(run.said()).match(/closed\n$/);
@@ -126,7 +130,7 @@ describe('npm start', () => {
     const second = start(clone, await freePort());
     expect(await second.open).equal(1);
     expect(second.said()).match(new RegExp(`already open at http://localhost:${port} \\(process \\d+\\)`));
-    expect((await jobs(port)).length).equal(3);
+    expect((await jobs(port)).length).equal(4);
     await interrupt(run);
   });
 
@@ -214,7 +218,11 @@ describe('npm start', () => {
     const second = start(copy, other);
     expect(await second.open, second.said()).equal('open');
     expect(second.said()).match(/this folder is a copy of .*: it gets a database of its own/);
-    expect((await jobs(other)).map((job) => job.name)).deep.equal(['Juniper Draw wash-down', 'Gannet Reach showers']);
+    expect((await jobs(other)).map((job) => job.name)).deep.equal([
+      'Juniper Draw wash-down',
+      'Gannet Reach showers',
+      'Ferncliff propagation bench',
+    ]);
     await begin(other, 'Only in the copy');
     expect((await jobs(port)).map((job) => job.name)).not.include('Only in the copy');
     await interrupt(second);

@@ -56,6 +56,7 @@ describe('server: database', () => {
     const database = openDatabase(url);
     await prepareDatabase(database, migrations);
     expect(await seedDemo(database, join(import.meta.dirname, '../../demo'))).deep.equal([
+      'Ferncliff propagation bench',
       'Gannet Reach showers',
       'Juniper Draw wash-down',
     ]);
@@ -68,6 +69,7 @@ describe('server: database', () => {
     expect(readings).deep.equal([
       ['juniper-draw-wash-down', 'notebook', 28],
       ['gannet-reach-showers', 'shed logger', 'a logger'],
+      ['ferncliff-propagation-bench', undefined, undefined],
     ]);
     await database.close();
     await drop();

@@ -6,7 +6,7 @@ import { familyIds, heatersOf, type Job } from '../document';
 import { type Family, families, type Taken } from '../families';
 import { evaluateOpen } from '../figures';
 import { type FrostYear, frostYear, type WeatherDay, weatherDay } from '../forecasting';
-import { type OpenJob, openJob } from '../job';
+import { jobShop, type OpenJob, openJob } from '../job';
 import { jobMonths, skySourceOf } from '../site';
 import { mainsTemperature, midMonthDays } from '../sky';
 import { pickKind } from './pickKind';
@@ -34,6 +34,10 @@ export interface KindCase {
   meaning: string;
   job: Job;
   taken: Taken[];
+  /** What is cut from bars and sheets of the shed, in words. */
+  shed: string[];
+  /** Lines of the buy list that are left to buy. */
+  toBuy: number;
   count: number;
   /** m². All of them. */
   aperture: number;
@@ -153,7 +157,9 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
   const family: Family = families[familyId as keyof typeof families];
   const { job: made, taken } = pickKind(job, familyId);
   const open = openJob(made);
-  const figures = evaluateOpen(open);
+  const { plan } = jobShop(open);
+  const figures = evaluateOpen(open, {}, plan);
+  const own = plan.buy.filter(({ rule }) => rule === 'on hand');
   const { answer, seconds } = frostAnswer(open);
   const year = screenYear(open, here);
   const clear = ({ weather, mains, month }: HereWeather['winter']): number =>
@@ -167,6 +173,8 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
     meaning: family.meaning,
     job: made,
     taken,
+    shed: own.map(({ name, quantity }) => `${quantity} of ${name} out of the shed`),
+    toBuy: plan.buy.length - own.length - plan.buy.filter((line) => line.have).length,
     count: heatersOf(made)[0]?.count ?? 1,
     aperture: figures.apertureArea,
     winter: clear(here.winter),

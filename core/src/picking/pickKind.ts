@@ -1,5 +1,5 @@
 import { isClash } from '../care';
-import { entry, findEntry, memberOf } from '../catalogue';
+import { findEntry, memberOf } from '../catalogue';
 import { heatersOf, type Job, mainTilt, same, standardPlant, thingsOnHand } from '../document';
 import { changeKind, type Family, families, type HeaterDocument, type Standing, type Taken } from '../families';
 import { openJob } from '../job';
@@ -25,23 +25,28 @@ function drawnFrom(job: Job, family: Family): HeaterDocument {
   return panel.family === family.id ? panel : changeKind(panel, family.id, job.units).panel;
 }
 
-/** Tubes that lie in the shed take the place of drawn ones that are nearly as wide. */
-function withShedTubes(family: Family, panel: HeaterDocument, { shop }: Job): HeaterDocument {
-  const shed = Object.values(shop.onHand).flatMap(({ item, count }) => {
-    const tube = count > 0 ? findEntry('tube', item) : undefined;
-    return tube ? [tube] : [];
-  });
+/** Whether one thing of a list can stand in the place of another: tube nearly as wide, sheet of the same stuff. */
+function stands(list: string | undefined, drawn: string, other: string): boolean {
+  if (list === 'tube') {
+    const [a, b] = [findEntry('tube', drawn), findEntry('tube', other)];
+    return a !== undefined && b !== undefined && Math.abs(b.outerDiameter / a.outerDiameter - 1) < nearly;
+  }
+  const [a, b] = [findEntry('sheet', drawn), findEntry('sheet', other)];
+  return list === 'sheet' && a !== undefined && b !== undefined && a.material === b.material && a.use === b.use;
+}
+
+/** Tubes and sheets that lie in the shed take the place of drawn ones that they can stand for. */
+function withShed(family: Family, panel: HeaterDocument, { shop }: Job): HeaterDocument {
+  const shed = Object.values(shop.onHand).flatMap(({ item, count }) => (count > 0 ? [item] : []));
   let made = panel;
   for (const { path, value, meta } of shed.length > 0 ? family.fields(panel) : []) {
     const [head, name = ''] = path.split('.');
-    if (head !== 'parameters' || meta.list !== 'tube' || shed.some(({ id }) => id === value)) continue;
-    const drawn = entry('tube', String(value));
+    const drawn = String(value);
+    if (head !== 'parameters' || shed.includes(drawn)) continue;
     const near = shed.find(
-      ({ id, outerDiameter }) =>
-        Math.abs(outerDiameter / drawn.outerDiameter - 1) < nearly &&
-        (meta.choices ?? []).some((choice) => choice.value === id),
+      (item) => stands(meta.list, drawn, item) && (meta.choices ?? []).some((choice) => choice.value === item),
     );
-    const tried = near && { ...made, parameters: { ...made.parameters, [name]: near.id } };
+    const tried = near && { ...made, parameters: { ...made.parameters, [name]: near } };
     if (tried && family.problems(tried).length === 0) made = tried;
   }
   return made;
@@ -64,21 +69,21 @@ function countFor({ need }: Job, family: Family, panel: HeaterDocument, standing
 
 /**
  * A job with its first panel made into a kind, drawn round what is on hand, as many alike as the need takes; with the loop and the store that the
- * kind begins with, unless they were settled by hand. Throws UnknownMember on an unknown kind.
+ * kind begins with, unless others were settled by hand in which it can run. Throws UnknownMember on an unknown kind.
  */
 export function pickKind(job: Job, familyId: string): PickedKind {
   const family: Family = memberOf<Family>(families, 'kind of heater', familyId);
   const [before] = heatersOf(job);
   if (!before) throw new RangeError('no heater');
   const standing = mainTilt(job.site);
-  const drawn = withShedTubes(family, drawnFrom(job, family), job);
+  const drawn = withShed(family, drawnFrom(job, family), job);
   const things = thingsOnHand(job.shop);
   const { panel, taken } = family.salvage?.(drawn, things, standing) ?? { panel: drawn, taken: [] };
-  const stands = standingFit(family, panel, standing);
+  const here = standingFit(family, panel, standing);
   // What is on hand is not drawn more often than it is there.
   const enough = Math.min(mostAlike, ...taken.map(({ alike }) => alike));
-  const count = Math.min(enough, countFor(job, family, stands, standing));
-  const { id, ...entryOf } = { ...stands, count };
+  const count = Math.min(enough, countFor(job, family, here, standing));
+  const { id, ...entryOf } = { ...here, count };
   const heaters = { ...job.heaters, [id]: { ...entryOf, order: job.heaters[id]?.order ?? 0 } } as Job['heaters'];
   const made = withPlant({ ...job, heaters }, before.family, familyId);
   // What is on hand is bought no more, as far as it goes.
@@ -93,11 +98,22 @@ export function pickKind(job: Job, familyId: string): PickedKind {
   return { job: { ...made, shop: { ...made.shop, have } }, taken };
 }
 
+/** Whether water runs through a job's heaters by its loop: a film needs a pump and an open way back, what is its own store is fed or filled. */
+function suits(job: Job): boolean {
+  return openJob(job).panels.every(({ design }) => {
+    const { kind } = job.loop;
+    if (design.thermal.ownStore) return kind === 'preheat' || kind === 'fill-and-wait';
+    if (design.hydraulic?.open) return kind === 'drain-back' || kind === 'pumped-direct' || kind === 'bath';
+    return kind !== 'preheat' && kind !== 'fill-and-wait';
+  });
+}
+
 /** The loop and store of a kind, where those that stand are what the kind before began with; the store as large as the area wants. */
 function withPlant(job: Job, before: string, after: string): Job {
   const was = standardPlant(before);
   const becomes = standardPlant(after);
-  const loop = same(job.loop, was.loop) ? becomes.loop : job.loop;
+  const own = same(job.loop, was.loop) || !suits(job);
+  const loop = own ? becomes.loop : job.loop;
   const untouched =
     Object.keys(job.stores).length === Object.keys(was.stores).length &&
     Object.keys(was.stores).every((id) => id in job.stores);

@@ -218,6 +218,13 @@ describe('picking: what is on hand', () => {
     const shed = begin({ shop: { onHand: { 'shed-1': { item: 'en-1057-15x1', count: 12, length: 2 } } } });
     expect(heatersOf(pickKind(shed, 'harp').job)[0]?.parameters.riserTube).equal('en-1057-15x1');
     expect(heatersOf(pickKind(begin(), 'harp').job)[0]?.parameters.riserTube).equal('en-1057-15x0.7');
+    const sheets = begin({ shop: { onHand: { 'shed-1': { item: 'steel-1', count: 2, width: 1, height: 2 } } } });
+    expect(heatersOf(pickKind(sheets, 'lattice').job)[0]?.parameters.sheet).equal('steel-1');
+    // And says so, with what is left to buy.
+    const harp = of(cases(shed), 'harp');
+    expect(harp.shed.join()).match(/^\d+ of 15 × 1 copper/);
+    expect(reasonsOf(shed, harp, 'metric').for.join(' ')).match(/out of the shed.*lines are left to buy/);
+    expect(harp.cost).below(of(plain, 'harp').cost ?? 0);
   });
 });
 
@@ -227,6 +234,9 @@ describe('picking: one kind taken', () => {
     const own = begin();
     const settled = { ...own, loop: { ...own.loop, kind: 'thermosiphon' as const } };
     expect(pickKind(settled, 'trough').job.loop.kind).equal('thermosiphon');
+    // A film does not rise by itself, and tanks in a box are fed by the mains.
+    expect(pickKind(settled, 'trickle').job.loop.kind).equal('drain-back');
+    expect(pickKind(settled, 'batch-box').job.loop.kind).equal('preheat');
     expect(pickKind(begin(), 'batch-box').job.stores).deep.equal({});
     expect(pickKind(pickKind(begin(), 'batch-box').job, 'harp').job.stores).not.deep.equal({});
   });

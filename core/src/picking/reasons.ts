@@ -74,7 +74,9 @@ export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
       `Some ${formatNumber(one.hours.likely, 0)} hours of work, ${formatNumber(one.hours.low, 0)} to ${formatNumber(one.hours.high, 0)}.`,
     );
   moneyReasons(job, one, good, bad);
-  if (one.taken.length > 0) good.push(`Takes ${one.taken.map(({ words }) => words).join(', ')}.`);
+  const takes = [...one.taken.map(({ words }) => words), ...one.shed];
+  if (takes.length > 0)
+    good.push(`Takes ${takes.join(', ')}; ${plural(one.toBuy, 'line is', 'lines are')} left to buy.`);
   for (const caution of one.cautions)
     if (!frostCodes.has(caution.code)) bad.push(`Mind: ${sayFinding(caution, habit).headline}.`);
   for (const stop of one.stops) bad.push(`Stop: ${sayFinding(stop, habit).headline}.`);

@@ -11,14 +11,18 @@ import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
 import { useJob } from '../../state/job';
 
-type Kind = Salvage['kind'] | 'tube';
+type Kind = Salvage['kind'] | 'tube' | 'sheet';
 const kinds: readonly { value: Kind; words: string }[] = [
   { value: 'pane', words: 'a pane' },
   { value: 'tank', words: 'a tank' },
   { value: 'hose', words: 'hose' },
   { value: 'bottles', words: 'bottles' },
   { value: 'tube', words: 'tube or coil' },
+  { value: 'sheet', words: 'a sheet or board' },
 ];
+
+/** Those of which there are several in the catalogue. */
+type Listed = 'hose' | 'tube' | 'sheet';
 
 interface Field {
   name: string;
@@ -49,6 +53,11 @@ const fields: Readonly<Record<Kind, readonly Field[]>> = {
     { name: 'length', label: 'Each long', kind: 'length', first: 2 },
     { ...count, first: 3 },
   ],
+  sheet: [
+    { name: 'width', label: 'One side', kind: 'length', first: 1.2 },
+    { name: 'height', label: 'Other side', kind: 'length', first: 2.4 },
+    count,
+  ],
 };
 
 /** Words of a refusal at the place where it is typed. */
@@ -70,19 +79,19 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
   const [kind, setKind] = useState<Kind>('pane');
   const [typed, setTyped] = useState<Record<string, number>>({});
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
-  const of = (list: 'hose' | 'tube') =>
+  const of = (list: Listed) =>
     entries(list)
       .filter((one) => one.tape === job.units)
       .map(({ id, name }) => ({ value: id, words: name }));
-  const lists = { hose: of('hose'), tube: of('tube') };
+  const lists = { hose: of('hose'), tube: of('tube'), sheet: of('sheet') };
   const [item, setItem] = useState<Record<string, string>>({});
-  const itemOf = (list: 'hose' | 'tube') => item[list] ?? lists[list][0]?.value ?? '';
+  const itemOf = (list: Listed) => item[list] ?? lists[list][0]?.value ?? '';
   const shown = fields[kind];
   const add = () => {
     const values = Object.fromEntries(shown.map(({ name, first }) => [name, typed[`${kind} ${name}`] ?? first]));
     const outcome =
-      kind === 'tube'
-        ? change(['shop', 'onHand', freeId('shed', job.shop.onHand)], { item: itemOf('tube'), ...values })
+      kind === 'tube' || kind === 'sheet'
+        ? change(['shop', 'onHand', freeId('shed', job.shop.onHand)], { item: itemOf(kind), ...values })
         : change(['shop', 'things', freeId('thing', job.shop.things ?? {})], {
             kind,
             ...values,
@@ -94,7 +103,7 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
   return (
     <Box borderWidth="1px" borderColor="edge" borderRadius="3px" bg="card" p="2" mt="2">
       <Choice<Kind> label="I have" value={kind} choices={kinds} onValue={(value) => setKind(value)} />
-      {(kind === 'hose' || kind === 'tube') && (
+      {(kind === 'hose' || kind === 'tube' || kind === 'sheet') && (
         <Choice
           label="Which"
           value={itemOf(kind)}

@@ -35,7 +35,7 @@ export function leftOutBy(filter: FilterId, one: KindCase, have: ReadonlySet<str
     case 'frost':
       return one.frost.stands || Math.round(one.frost.nights) === 0 ? undefined : 'holds its water in frost';
     case 'on-hand':
-      return one.taken.length > 0 ? undefined : 'takes nothing of what is on hand';
+      return one.taken.length + one.shed.length > 0 ? undefined : 'takes nothing of what is on hand';
     default:
       return filter satisfies never;
   }

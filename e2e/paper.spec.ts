@@ -5,6 +5,7 @@ const sheets = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page[^s
 
 const stations: [station: string, last: string, least: number][] = [
   ['place', 'About the pane', 3],
+  ['pick', 'A screening, to choose by', 2],
   ['size', 'How sure', 3],
   ['cut', 'Insulation', 3],
   ['build', 'Carry it and set it up', 1],
@@ -17,6 +18,8 @@ test('every station prints whole, every section open, without what can only be p
   for (const [station, last, least] of stations) {
     await page.goto(`/jobs/${id}/${station}`);
     await expect(page.locator('main')).not.toContainText('Setting out');
+    if (station === 'pick')
+      await expect(page.getByText('Tank behind glass or pumped')).toBeVisible({ timeout: 20_000 });
     if (station === 'size') await expect(page.getByRole('region', { name: 'Efficiency' })).toHaveCount(1);
     // The last line of the station is on the paper, and nothing of it lies beyond the right edge.
     await page.setViewportSize({ width: 703, height: 1000 });

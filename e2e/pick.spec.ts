@@ -34,7 +34,7 @@ test('a kind is picked by filter with a pane on hand, and stands on the bench at
   await expect(page.getByTestId('left-out')).toContainText('holds its water in frost');
   await page.getByRole('radio', { name: 'Serpentine' }).click();
   const chosen = page.getByTestId('chosen-kind');
-  await expect(chosen).toContainText('Takes the pane 1 600 mm × 900 mm as its cover.');
+  await expect(chosen).toContainText('Takes the pane 1 600 mm × 900 mm as its cover;');
   await expect(chosen).toContainText(/freezes \d+ nights a year here/);
   await accessible(page);
   await page.getByRole('button', { name: 'Build this: serpentine' }).click();

@@ -1,6 +1,6 @@
 import { accessible, beginJob, expect, onShelf, saved, storedShop, test, whileAway } from './bench';
 
-const stations = ['place', 'size', 'cut', 'build', 'forecast', 'prove'];
+const stations = ['place', 'pick', 'size', 'cut', 'build', 'forecast', 'prove'];
 const sizes = [
   { width: 1280, height: 800 },
   { width: 1920, height: 1080 },
@@ -18,6 +18,7 @@ for (const light of ['day', 'night'] as const)
     for (const station of stations) {
       await page.goto(`/jobs/gannet-reach-showers/${station}`);
       await expect(page.getByRole('main')).toBeVisible();
+      if (station === 'pick') await expect(page.getByTestId('chosen-kind')).toBeVisible({ timeout: 20_000 });
       if (station === 'prove') await expect(page.getByTestId('verdict')).toBeVisible({ timeout: 20_000 });
       await expect(page.getByText('working out the band…')).toHaveCount(0, { timeout: 20_000 });
       await accessible(page);

@@ -80,6 +80,15 @@ describe('np', () => {
     expect((await json('still job.json'))[0].boils).within(600, 7200);
     expect((await json('water job.json'))[0].riserFlow).within(1, 3);
   });
+  it('lines up every kind at the place of a job, with reasons, and settles what builders argue about', async () => {
+    const { kinds, arguments: settled } = await json('pick job.json');
+    expect(kinds.length).above(8);
+    for (const one of kinds) {
+      expect(one.year.likely, one.family).within(0, one.needed);
+      expect([...one.for, ...one.against].join(' '), one.family).not.match(/⟦|NaN/);
+    }
+    expect(settled.map(({ id }: { id: string }) => id)).include('glazed');
+  });
   it('gives each heater its characteristic, and prints it as a report', async () => {
     const [first] = await json('characteristic job.json');
     expect(first).include({ panel: 'panel-a', kind: 'flow-through', oneWay: false });

@@ -15,6 +15,7 @@ import {
 import { storeDays } from '@north-pane/core/forecasting';
 import { editableDimensions, jobShop, openJob, sideOf } from '@north-pane/core/job';
 import { cutListCsv, paperKinds, paperLetters, printDrawing, printJob } from '@north-pane/core/papers';
+import { compareKinds, reasonsOf, settleSchools } from '@north-pane/core/picking';
 import { proposeMapping, readReadings, type Sensors, sayVerdict } from '@north-pane/core/proof';
 import { compareJob } from '@north-pane/core/proving';
 import { type Habit, sayWords } from '@north-pane/core/quantity';
@@ -67,6 +68,21 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
       throw new Complaint('heaters: none of them holds its own store; np figures says what flows');
     return stores;
   },
+  pick: ({ job }) => ({
+    kinds: compareKinds(job).map((one) => {
+      if ('trouble' in one) return one;
+      const { job: _, taken, stops, cautions, ...rest } = one;
+      const reasons = reasonsOf(job, one, job.units);
+      const said = (words: readonly string[]) => words.map((line) => sayWords(line, job.units));
+      return {
+        ...rest,
+        taken: said(taken.map(({ words }) => words)),
+        for: said(reasons.for),
+        against: said(reasons.against),
+      };
+    }),
+    arguments: settleSchools(job).map(({ verdict, ...rest }) => ({ ...rest, verdict: sayWords(verdict, job.units) })),
+  }),
   cooks: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
   still: ({ job }) => {
     const open = openJob(job);

@@ -14,6 +14,12 @@ const rows: [what: string, path: string, body: unknown, field: string][] = [
   ['a job in cubits', '/api/jobs', { name: 'x', units: 'cubits' }, ''],
   ['a job with more than it needs', '/api/jobs', { name: 'x', units: 'metric', colour: 'red' }, ''],
   ['a job whose name is a book', '/api/jobs', { name: 'x'.repeat(121), units: 'metric' }, 'name'],
+  [
+    'a job that needs nothing a day',
+    '/api/jobs',
+    { name: 'x', units: 'metric', need: { kind: 'washing', volumePerDay: 0, target: 45, drinking: false } },
+    '',
+  ],
   ['nothing at all', '/api/jobs', null, ''],
   ['a list', '/api/jobs', [], ''],
   ['changes to no version', '/api/jobs/shed/changes', { changes: [change] }, 'base'],

@@ -27,6 +27,30 @@ describe('server: jobs', () => {
     });
   const set = (job: Job, path: string, value: unknown) => withValueAt(job, pathSteps(path), value);
 
+  it('begins a job with its need; whether it freezes follows from the place', async () => {
+    const need = { kind: 'washing', volumePerDay: 0.08, target: 50, drinking: true };
+    const places = [
+      { latitude: 52.3, longitude: -1.9 },
+      { latitude: 8, longitude: 5 },
+    ];
+    const frost = await Promise.all(
+      places.map(async (where, index) => {
+        const made = await bench.request('/api/jobs', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ name: `Need ${index}`, units: 'metric', where, need }),
+        });
+        expect(made.status).equal(201);
+        const { id } = (await made.json()) as { id: string };
+        const read = (await (await bench.request(`/api/jobs/${id}`)).json()) as {
+          document: { need: { frost: boolean } };
+        };
+        expect(read.document.need).include(need);
+        return read.document.need.frost;
+      }),
+    );
+    expect(frost).deep.equal([true, false]);
+  });
   it('begins a job under an id from its name, and another beside it', async () => {
     expect((await begin('Wäsh-house  roof!')).id).equal('wash-house-roof');
     expect((await begin('Wash-house roof')).id).equal('wash-house-roof-2');

@@ -17,7 +17,7 @@ export { planLengthsFast } from './lengths';
 export { diagonalOf, holeReach } from './markOut';
 export type { EndCut, HoleSchedule, PairCut, Part, PieceDatum, Purchase, Recess, Span } from './part';
 export { hasSize, isPane } from './part';
-export { barPiece, evenlyAlong, holeRow, sheetPiece, timberPiece } from './pieces';
+export { barPiece, evenlyAlong, holeRow, sheetPiece, timberPiece, tubePiece } from './pieces';
 export type { ProveOptions } from './prove';
 export { isProved, proofKey, proveMaterial } from './prove';
 export { bought, screws } from './purchase';

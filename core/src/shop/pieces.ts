@@ -1,5 +1,6 @@
-import { type Bar, barMass, materials, type Sheet, sheetMass, type Timber } from '../catalogue';
+import { type Bar, barMass, materials, type Sheet, sheetMass, type Timber, type Tube } from '../catalogue';
 import type { HoleSchedule, PairCut, Part, RippedEdge, Section } from './part';
+import { tubeMass } from './stock';
 
 /** What any piece may have beside its size; `id` is its role. */
 type Work = Pick<Part, 'id' | 'name' | 'count'> &
@@ -34,6 +35,19 @@ export function timberPiece(
     ...(section ? { section } : {}),
     ...(ripped ? { ripped } : {}),
     mass: length * width * thickness * materials.softwood.density,
+  };
+}
+
+/** A piece of tube. */
+export function tubePiece(prefix: string, tube: Tube, one: Work & { length: number }): Part & { kind: 'length' } {
+  const { length, ...work } = one;
+  return {
+    ...workOf(prefix, work),
+    item: tube.id,
+    kind: 'length',
+    stuff: 'tube',
+    length,
+    mass: tubeMass(tube) * length,
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Dimension, Drawing, Label, Point, Shape } from '../../draw';
+import { rectsOf } from '../kit/shapes';
 import type { BatchBoxLayout } from './layout';
 import { fieldRange } from './parameters';
 
@@ -141,15 +142,7 @@ export function profile(prefix: string, layout: BatchBoxLayout): Drawing {
   const { depth, front, back, ply, side, wall, slope, glazing, studs, planeAt, upright, insulation } = layout;
   const id = (name: string) => `${prefix}/${name}`;
   const board = insulation.thickness;
-  const rect = (layer: Shape['layer'], part: string, x: number, y: number, width: number, height: number): Shape => ({
-    kind: 'rect',
-    layer,
-    part: id(part),
-    x,
-    y,
-    width,
-    height,
-  });
+  const rect = rectsOf(prefix);
   const railLow = layout.paneRail.section.width - side * slope.tan;
   const paneRail = (x: number): Shape =>
     path('rail', id('pane-rail'), [

@@ -1,20 +1,9 @@
 import { bore } from '../../catalogue';
 import type { Drawing, Shape } from '../../draw';
 import type { DrawnViews } from '../family';
+import { rectsOf } from '../kit/shapes';
 import type { HeatPipeLayout } from './layout';
 import { fieldRange } from './parameters';
-
-function rect(
-  layer: Shape['layer'],
-  part: string,
-  x: number,
-  y: number,
-  width: number,
-  height: number,
-  hidden = false,
-): Shape {
-  return { kind: 'rect', layer, part, x, y, width, height, ...(hidden ? { hidden } : {}) };
-}
 
 /** x where each bottle of a sleeve begins. */
 function bottlesFrom({ parameters, sun }: HeatPipeLayout): number[] {
@@ -42,43 +31,36 @@ function plan(prefix: string, layout: HeatPipeLayout): Drawing {
     end,
   } = layout;
   const { tubes, pitch, bottleDiameter, bottleHeight } = parameters;
-  const id = (part: string) => `${prefix}/${part}`;
+  const rect = rectsOf(prefix);
   const half = tube.outerDiameter / 2;
   const first = (places[0] ?? 0) - tee.runLaying - end;
   const run = manifold.outerDiameter;
   const shapes: Shape[] = [
     ...[stiles.low, stiles.high].map((y) =>
-      rect('timber', id('stile'), 0, y - stile.width / 2, outside.length, stile.width),
+      rect('timber', 'stile', 0, y - stile.width / 2, outside.length, stile.width),
     ),
-    ...[rails.low, rails.high].map((x) => rect('rail', id('rail'), x - rail.thickness / 2, 0, rail.thickness, width)),
-    ...places.map((y) => rect('tube', id('pipe'), 0, y - half, layout.length, tube.outerDiameter)),
+    ...[rails.low, rails.high].map((x) => rect('rail', 'rail', x - rail.thickness / 2, 0, rail.thickness, width)),
+    ...places.map((y) => rect('tube', 'pipe', 0, y - half, layout.length, tube.outerDiameter)),
     ...(layout.strip
       ? places.map((y) =>
-          rect(
-            'plate',
-            id('strip'),
-            sun.from,
-            y - (layout.strip?.width ?? 0) / 2,
-            layout.heated,
-            layout.strip?.width ?? 0,
-          ),
+          rect('plate', 'strip', sun.from, y - (layout.strip?.width ?? 0) / 2, layout.heated, layout.strip?.width ?? 0),
         )
       : []),
     ...(sleeved
       ? places.flatMap((y) =>
           bottlesFrom(layout).map((x) =>
-            rect('pane', id('bottle'), x, y - bottleDiameter / 2, bottleHeight, bottleDiameter, true),
+            rect('pane', 'bottle', x, y - bottleDiameter / 2, bottleHeight, bottleDiameter, true),
           ),
         )
       : []),
-    rect('header', id('manifold-end'), axis - run / 2, first, run, end),
+    rect('header', 'manifold-end', axis - run / 2, first, run, end),
     ...places
       .slice(1)
-      .map((y) => rect('header', id('manifold-piece'), axis - run / 2, y - pitch + tee.runLaying, run, piece)),
+      .map((y) => rect('header', 'manifold-piece', axis - run / 2, y - pitch + tee.runLaying, run, piece)),
     ...places.map((y) =>
-      rect('fixing', id('tee'), axis - tee.across / 2, y - tee.runLaying, tee.across, 2 * tee.runLaying),
+      rect('fixing', 'tee', axis - tee.across / 2, y - tee.runLaying, tee.across, 2 * tee.runLaying),
     ),
-    rect('header', id('manifold-end'), axis - run / 2, (places.at(-1) ?? 0) + tee.runLaying, run, end),
+    rect('header', 'manifold-end', axis - run / 2, (places.at(-1) ?? 0) + tee.runLaying, run, end),
   ];
   const [one = 0, two = one + pitch] = places;
   return {
@@ -157,11 +139,12 @@ function section(prefix: string, layout: HeatPipeLayout): Drawing {
   const cut = Math.min(width, (shown.at(-1) ?? 0) + 0.07);
   const z = stile.thickness + hole.up;
   const id = (part: string) => `${prefix}/${part}`;
+  const rect = rectsOf(prefix);
   return {
     title: `Section of ${prefix}`,
     shapes: [
-      rect('timber', id('stile'), 0, 0, stile.width, stile.thickness),
-      rect('rail', id('rail'), 0, stile.thickness, cut, rail.width),
+      rect('timber', 'stile', 0, 0, stile.width, stile.thickness),
+      rect('rail', 'rail', 0, stile.thickness, cut, rail.width),
       ...(sleeved
         ? shown.map(
             (y): Shape => ({
@@ -178,7 +161,7 @@ function section(prefix: string, layout: HeatPipeLayout): Drawing {
         ? shown.map((y) =>
             rect(
               'plate',
-              id('strip'),
+              'strip',
               y - (layout.strip?.width ?? 0) / 2,
               z,
               layout.strip?.width ?? 0,
@@ -229,17 +212,17 @@ function detail(prefix: string, layout: HeatPipeLayout): Drawing {
   const reach = tee.branchLaying + tee.branchSocket;
   const half = tube.outerDiameter / 2;
   const across = tee.runLaying + tee.runSocket;
-  const id = (part: string) => `${prefix}/${part}`;
+  const rect = rectsOf(prefix);
   const tip = -span / 2 + parameters.immersion;
   return {
     title: `Detail of ${prefix}`,
     shapes: [
-      rect('fixing', id('tee'), -across, outer - wall, 2 * across, wall),
-      rect('fixing', id('tee'), -across, -outer, across - half - 0.001, wall),
-      rect('fixing', id('tee'), half + 0.001, -outer, across - half - 0.001, wall),
-      rect('fixing', id('tee'), -half - 0.002, -reach, 0.002, reach - outer),
-      rect('fixing', id('tee'), half, -reach, 0.002, reach - outer),
-      rect('tube', id('pipe'), -half, -reach - 0.03, tube.outerDiameter, tip + reach + 0.03),
+      rect('fixing', 'tee', -across, outer - wall, 2 * across, wall),
+      rect('fixing', 'tee', -across, -outer, across - half - 0.001, wall),
+      rect('fixing', 'tee', half + 0.001, -outer, across - half - 0.001, wall),
+      rect('fixing', 'tee', -half - 0.002, -reach, 0.002, reach - outer),
+      rect('fixing', 'tee', half, -reach, 0.002, reach - outer),
+      rect('tube', 'pipe', -half, -reach - 0.03, tube.outerDiameter, tip + reach + 0.03),
     ],
     dimensions: [
       {

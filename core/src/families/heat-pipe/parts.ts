@@ -1,6 +1,6 @@
 import { drillFor, screwFrom } from '../../catalogue';
 import { measured, sized } from '../../quantity';
-import { bought, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece, tubeMass } from '../../shop';
+import { bought, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece, tubePiece } from '../../shop';
 import { capillarySolder, solderLines } from '../kit/joints';
 import { blackPaint } from '../kit/paint';
 import type { HeatPipeLayout } from './layout';
@@ -17,43 +17,40 @@ const fluxEach = 0.002;
 export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
   const { parameters, tube, manifold, length, piece, end, width, rail, stile, places, hole, outside } = layout;
   const { tubes, immersion } = parameters;
-  const tubePiece = (
-    id: string,
-    name: string,
-    of: typeof tube,
-    long: number,
-    count: number,
-    operations: string[],
-  ): Part => ({
-    id: `${prefix}/${id}`,
-    name,
-    item: of.id,
-    kind: 'length',
-    stuff: 'tube',
-    length: long,
-    count,
-    operations,
-    mass: tubeMass(of) * long,
-  });
   return [
-    tubePiece('pipe', 'Heat pipe', tube, length, tubes, [
-      'square and ream both ends, rinse out every chip',
-      `mark ${sized(immersion, true)} from the tip: so far it goes into the water`,
-    ]),
+    tubePiece(prefix, tube, {
+      id: 'pipe',
+      name: 'Heat pipe',
+      length,
+      count: tubes,
+      operations: [
+        'square and ream both ends, rinse out every chip',
+        `mark ${sized(immersion, true)} from the tip: so far it goes into the water`,
+      ],
+    }),
     ...(tubes > 1
       ? [
           {
-            ...tubePiece('manifold-piece', 'Manifold piece, tee to tee', manifold, piece, tubes - 1, [
-              'square and ream both ends, clean a socket deep',
-              'cut every one alike against one stop',
-            ]),
+            ...tubePiece(prefix, manifold, {
+              id: 'manifold-piece',
+              name: 'Manifold piece, tee to tee',
+              length: piece,
+              count: tubes - 1,
+              operations: ['square and ream both ends, clean a socket deep', 'cut every one alike against one stop'],
+            }),
             ...(tubes > 2
               ? { row: { pieces: tubes - 1, words: 'first pipe to last', length: (tubes - 1) * parameters.pitch } }
               : {}),
           },
         ]
       : []),
-    tubePiece('manifold-end', 'Manifold end', manifold, end, 2, ['square and ream both ends, clean a socket deep']),
+    tubePiece(prefix, manifold, {
+      id: 'manifold-end',
+      name: 'Manifold end',
+      length: end,
+      count: 2,
+      operations: ['square and ream both ends, clean a socket deep'],
+    }),
     ...(layout.strip
       ? [
           sheetPiece(prefix, layout.strip.sheet, {

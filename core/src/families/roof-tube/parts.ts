@@ -1,6 +1,6 @@
 import { screwFrom } from '../../catalogue';
 import { sized } from '../../quantity';
-import { bought, holeRow, type Part, type Purchase, screws, timberPiece, tubeMass } from '../../shop';
+import { bought, holeRow, type Part, type Purchase, screws, timberPiece, tubePiece } from '../../shop';
 import { blackPaint } from '../kit/paint';
 import { fillHole, holeIn, linkHole, type RoofTubeLayout, ventHole } from './layout';
 
@@ -9,12 +9,9 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
   const { pipes, length, saddles } = parameters;
   const top = 'on the line that will lie uppermost';
   return [
-    {
-      id: `${prefix}/pipe`,
+    tubePiece(prefix, pipe, {
+      id: 'pipe',
       name: 'Pipe',
-      item: pipe.id,
-      kind: 'length',
-      stuff: 'tube',
       length,
       count: pipes,
       operations: [
@@ -30,8 +27,7 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
           where: 'on the lowest line, for the link and the outlet',
         }),
       ],
-      mass: tubeMass(pipe) * length,
-    },
+    }),
     timberPiece(prefix, saddle, {
       id: 'saddle',
       name: 'Saddle',

@@ -2,6 +2,7 @@ import { elbowFor } from '../../catalogue';
 import type { Drawing, Point, Shape } from '../../draw';
 import { type InSection, rimHeight, traceRay } from '../../thermal';
 import type { DrawnViews } from '../family';
+import { rectsOf } from '../kit/shapes';
 import { arcPoints } from './caps';
 import type { TroughLayout } from './layout';
 import { fieldRange } from './parameters';
@@ -12,16 +13,7 @@ const drawnRays = 16;
 function plan(prefix: string, layout: TroughLayout): Drawing {
   const { parameters, receiver, cap, bearer, places, bearers, pitch, opening, receiverLength, bearerLength } = layout;
   const { length, troughs } = parameters;
-  const id = (part: string) => `${prefix}/${part}`;
-  const rect = (layer: Shape['layer'], part: string, x: number, y: number, width: number, height: number): Shape => ({
-    kind: 'rect',
-    layer,
-    part: id(part),
-    x,
-    y,
-    width,
-    height,
-  });
+  const rect = rectsOf(prefix);
   const half = receiver.outerDiameter / 2;
   const wide = opening / 2;
   const out = (receiverLength - length) / 2;

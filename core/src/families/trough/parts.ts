@@ -1,6 +1,6 @@
 import { elbowFor, screwFrom } from '../../catalogue';
 import { sized } from '../../quantity';
-import { bought, type Part, type Purchase, screws, sheetPiece, timberPiece, tubeMass } from '../../shop';
+import { bought, type Part, type Purchase, screws, sheetPiece, timberPiece, tubeMass, tubePiece } from '../../shop';
 import { capillarySolder, solderLines } from '../kit/joints';
 import { blackPaint } from '../kit/paint';
 import { ripKerf, type TroughLayout } from './layout';
@@ -30,41 +30,38 @@ export function troughParts(prefix: string, layout: TroughLayout): Part[] {
   const { troughs, length } = parameters;
   const rips = pipesToRip(layout);
   const apart = (Math.PI * pipe.outerDiameter) / ways;
-  const tube = (id: string, name: string, long: number, count: number, operations: string[]): Part => ({
-    id: `${prefix}/${id}`,
-    name,
-    item: receiver.id,
-    kind: 'length',
-    stuff: 'tube',
-    length: long,
-    count,
-    operations,
-    mass: tubeMass(receiver) * long,
-  });
   return [
     {
-      id: `${prefix}/trough-pipe`,
-      name: `Pipe, ripped into ${ways} troughs`,
-      item: pipe.id,
-      kind: 'length',
-      stuff: 'tube',
-      length,
-      count: rips,
-      operations: [
-        'square both ends',
-        `scribe ${ways} lines along it, ${sized(apart)} from line to line round the outside`,
-        `rip along all ${ways}: the blade takes ${sized(ripKerf, true)} at each`,
-      ],
+      ...tubePiece(prefix, pipe, {
+        id: 'trough-pipe',
+        name: `Pipe, ripped into ${ways} troughs`,
+        length,
+        count: rips,
+        operations: [
+          'square both ends',
+          `scribe ${ways} lines along it, ${sized(apart)} from line to line round the outside`,
+          `rip along all ${ways}: the blade takes ${sized(ripKerf, true)} at each`,
+        ],
+      }),
       // What is ripped and not used stays in the shed.
       mass: (tubeMass(pipe) * length * troughs) / ways / rips,
     },
-    tube('receiver', 'Black pipe', receiverLength, troughs, ['square and ream both ends, clean a socket deep']),
+    tubePiece(prefix, receiver, {
+      id: 'receiver',
+      name: 'Black pipe',
+      length: receiverLength,
+      count: troughs,
+      operations: ['square and ream both ends, clean a socket deep'],
+    }),
     ...(troughs > 1
       ? [
-          tube('link', 'Link, elbow to elbow', link, troughs - 1, [
-            'square and ream both ends, clean a socket deep',
-            'cut every one alike against one stop',
-          ]),
+          tubePiece(prefix, receiver, {
+            id: 'link',
+            name: 'Link, elbow to elbow',
+            length: link,
+            count: troughs - 1,
+            operations: ['square and ream both ends, clean a socket deep', 'cut every one alike against one stop'],
+          }),
         ]
       : []),
     sheetPiece(prefix, cap, {

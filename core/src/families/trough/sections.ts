@@ -1,5 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { SectionSource } from '../../readout';
+import { monthNames } from '../../sky';
 import { halfAngle, sectionOptics, type TroughModel } from '../../thermal';
 import type { HeaterAtWork, Standing } from '../family';
 import { buildableHeight, takenAt } from './findings';
@@ -23,21 +24,6 @@ const ripples: readonly [milliradians: number, looks: string][] = [
   [40, 'waves and bubbles'],
   [80, 'crumpled foil'],
 ];
-const months = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-] as const;
-
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 
 /** What only a trough can show: where the light goes by height and sun, ripples, the seasons, and how its water warms along it. */
@@ -152,7 +138,7 @@ export function troughSections(
                 columns: ['the 21st of', 'best tilt', 'hours, as it stands', 'hours at that tilt'],
                 rows: troughDays(thermal.acceptance, { tilt: standing.tilt, ...sun }).map(
                   ({ month, best: tilt, hours, atBest }) => [
-                    months[month] ?? '',
+                    monthNames[month] ?? '',
                     tilt === undefined ? 'no sun' : measured('angle', tilt, 0),
                     hours.toFixed(1),
                     atBest.toFixed(1),

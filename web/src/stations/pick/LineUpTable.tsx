@@ -151,7 +151,7 @@ export function LineUpTable(props: {
       },
       {
         id: 'stands',
-        header: 'frost, drink',
+        header: 'frost, drink, skill',
         enableSorting: false,
         meta: { wide: true },
         cell: ({ row: { original: one } }) => (
@@ -164,6 +164,7 @@ export function LineUpTable(props: {
               yes={one.neverDrunk === undefined}
               words={one.neverDrunk === undefined ? 'drinkable' : 'not to drink'}
             />
+            <Sign yes={one.skills.length === 0} words={one.skills.length === 0 ? 'no torch' : one.skills.join(', ')} />
           </Box>
         ),
       },

@@ -1,5 +1,5 @@
 import type { Job } from '@north-pane/core/document';
-import { type KindCase, yearsToPay } from '@north-pane/core/picking';
+import type { KindCase } from '@north-pane/core/picking';
 import * as z from 'zod';
 
 /** What a builder owns and dares: kinds that ask for more are left out. */
@@ -61,5 +61,4 @@ export const sortValue = {
   hottest: ({ hottest }: KindCase) => hottest ?? 0,
   cost: ({ cost }: KindCase) => cost ?? Number.MAX_VALUE,
   hours: ({ hours }: KindCase) => hours.likely,
-  pays: (job: Job) => (one: KindCase) => yearsToPay(job, one) ?? Number.MAX_VALUE,
 } as const;

@@ -5,6 +5,7 @@ import { formatNumber, formatQuantity, formatRough, type Habit } from '@north-pa
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Need } from '../../parts/need/Need';
+import { Sentence } from '../../parts/Sentence';
 import { useHabit } from '../../state/habit';
 import { jobNow, useDocument, useJob } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
@@ -151,18 +152,8 @@ function Head(props: { kinds: readonly KindCase[]; fresh: boolean; need: Job['ne
       ? `For ${asked}: ${best.heat.name} gives most heat, and most for its money: ${percent(best.heat)}.`
       : `For ${asked}: ${best.heat.name} gives most heat, ${percent(best.heat)}; ${best.money.name} gives most for its money, ${percent(best.money)}.`;
   return (
-    <Text
-      as="p"
-      fontFamily="heading"
-      fontWeight="600"
-      fontSize={{ base: '20px', md: '23px' }}
-      lineHeight="1.25"
-      mb="3"
-      minH="58px"
-      color={fresh ? 'ink' : 'soft'}
-      data-testid="pick-sentence"
-    >
+    <Sentence id="pick-sentence" fresh={fresh}>
       {words}
-    </Text>
+    </Sentence>
   );
 }

@@ -7,6 +7,7 @@ import { useEffect, useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { Need } from '../../parts/need/Need';
 import { Section } from '../../parts/Section';
+import { Sentence } from '../../parts/Sentence';
 import { useHabit } from '../../state/habit';
 import { jobNow, useDocument, useJob } from '../../state/job';
 import { useSky } from '../../state/sky';
@@ -44,17 +45,7 @@ export default function Place() {
   return (
     <Box p={{ base: '4', md: '5' }}>
       <Where job={job} habit={habit} />
-      <Text
-        as="p"
-        fontFamily="heading"
-        fontWeight="600"
-        fontSize={{ base: '20px', md: '23px' }}
-        lineHeight="1.25"
-        mt="3"
-        minH="58px"
-        data-testid="standing-sentence"
-        color={fresh ? 'ink' : 'soft'}
-      >
+      <Sentence id="standing-sentence" fresh={fresh}>
         {!isPlaced(site) && (
           <Text as="span" display="block" color="ochreText" fontSize="18px">
             Nobody has named the place yet. Until then this is somewhere like it, at{' '}
@@ -65,7 +56,7 @@ export default function Place() {
         <Text as="span" display="block" fontFamily="body" fontWeight="400" fontSize="14px" color="soft">
           {source.words}
         </Text>
-      </Text>
+      </Sentence>
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.08fr) minmax(0, 1fr)' }} gap="6" mt="1">
         <Box h={{ base: '390px', md: '540px' }}>
           <SunDome site={site} now={now} bestAim={study?.best.year.aim} />

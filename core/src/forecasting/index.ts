@@ -3,4 +3,4 @@
 export { dailyDraws, needByHour, volumeByHour, withHour } from './dayNeed';
 export { type FrostYear, frostYear } from './frost';
 export { type StoreDay, storeDays } from './storeDay';
-export { type DayKind, dayKinds, type WeatherDay, weatherDay } from './weatherDay';
+export { type DayKind, dayKinds, mixedDay, type WeatherDay, weatherDay } from './weatherDay';

@@ -5,7 +5,7 @@ import { jobFindings, timeToFreeze } from '../cautions';
 import { familyIds, heatersOf, type Job } from '../document';
 import { type Family, families, type Taken } from '../families';
 import { evaluateOpen } from '../figures';
-import { type FrostYear, frostYear, type WeatherDay, weatherDay } from '../forecasting';
+import { type FrostYear, frostYear, mixedDay, type WeatherDay, weatherDay } from '../forecasting';
 import { jobShop, type OpenJob, openJob } from '../job';
 import { jobMonths, skySourceOf } from '../site';
 import { mainsTemperature, midMonthDays } from '../sky';
@@ -86,7 +86,7 @@ export function hereWeather(job: Job): HereWeather {
   });
   return {
     months: daysOf.map((_, month) => ({
-      weather: remembered(weatherDay(job, { month, kind: 'average' })),
+      weather: remembered(mixedDay(job, month)),
       mains: mainsOf(month),
     })),
     winter: clear(winter),
@@ -97,12 +97,14 @@ export function hereWeather(job: Job): HereWeather {
 }
 
 /** A day whose hours are worked out once. */
-function remembered({ at, insolation }: WeatherDay): WeatherDay {
+function remembered(day: WeatherDay): WeatherDay {
   const known = new Map<number, ReturnType<WeatherDay['at']>>();
   return {
-    insolation,
+    get insolation() {
+      return day.insolation;
+    },
     at: (second) => {
-      const found = known.get(second) ?? at(second);
+      const found = known.get(second) ?? day.at(second);
       known.set(second, found);
       return found;
     },

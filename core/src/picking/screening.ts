@@ -21,8 +21,6 @@ export function storeLoss(volume: number): number {
 
 /** J that a heater of a job gives in a day over what the mains bring, and what the need takes. */
 export interface ScreenedDay {
-  /** J/m² on its plane. */
-  insolation: number;
   needed: number;
   given: number;
   /** °C of its water, most and least. */
@@ -106,5 +104,5 @@ export function screenDay(open: OpenJob, weather: WeatherDay, mains: number): Sc
     }
     if (Math.abs(water - began) < rhythm.within) break;
   }
-  return { insolation: weather.insolation, needed: asked * wanted, given, hottest, coldest };
+  return { needed: asked * wanted, given, hottest, coldest };
 }

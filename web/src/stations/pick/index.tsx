@@ -126,7 +126,7 @@ export default function Pick() {
         )}
         <Box mt="6">{schools.value && <Arguments schools={schools.value} habit={habit} />}</Box>
         <Text fontSize="13px" color="soft" mt="2">
-          Heat: average days of each month in the weather of the place, one mixed store, drawn by the need; a month with
+          Heat: mean days of each month in the weather of the place, one mixed store, drawn by the need; a month with
           frost is left out for what is emptied then. Band: the weather’s doubt and a fifth of our own. Money: the price
           list on Cut. Hours: by the steps, our judgement. A screening, to choose by; Forecast goes further, and nothing
           is proved until you measure.

@@ -31,7 +31,7 @@ function byTheHour(where: { latitude: number; longitude: number }, family: strin
   if (!thermal || !count) throw new Error('no heater');
   const months = jobMonths(site);
   const weather = syntheticYear(months, site, 3);
-  const columns = weather.columns as Record<'global' | 'air' | 'wind', Float64Array>;
+  const { columns } = weather;
   const [tilt] = Object.values(site.standing.tilts).map((one) => one.tilt);
   const { aim } = site.standing;
   const volume = Object.values(screened.job.stores)[0]?.volume ?? 0;
@@ -42,10 +42,10 @@ function byTheHour(where: { latitude: number; longitude: number }, family: strin
   for (let index = 0; index < weather.length; index += 1) {
     const at = new Date(weather.start + (index + 0.5) * hour * 1000);
     const month = at.getUTCMonth();
-    const air = columns.air[index] ?? 0;
+    const air = columns.air?.[index] ?? 0;
     const mains = mainsTemperature({ air: months.air, day: dayOfYear(at), measured: null });
     const works = screened.frost.stands || (here.frost.months[month] ?? 0) < 1;
-    const global = columns.global[index] ?? 0;
+    const global = columns.global?.[index] ?? 0;
     const sun = sunPosition({ at, ...site });
     if (works && global > 5 && sun.zenith < 89) {
       const split = splitGlobal({ global, zenith: sun.zenith, dayOfYear: dayOfYear(at) });
@@ -75,7 +75,7 @@ function byTheHour(where: { latitude: number; longitude: number }, family: strin
           angles: paneAngles({ ...sun, tilt: tilt ?? 45, aim }),
           air,
           surroundings: surroundingsTemperature({ sky: looks, air, tilt: tilt ?? 45 }),
-          wind: windAtPanel(columns.wind[index] ?? 3, site.exposure.windShare).likely,
+          wind: windAtPanel(columns.wind?.[index] ?? 3, site.exposure.windShare).likely,
           inlet: water,
           massFlow: screened.job.loop.specificFlow * thermal.apertureArea,
           tilt: tilt ?? 45,

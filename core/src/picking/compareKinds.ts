@@ -10,7 +10,7 @@ import { jobShop, type OpenJob, openJob } from '../job';
 import { jobMonths, skySourceOf } from '../site';
 import { mainsTemperature, midMonthDays } from '../sky';
 import { pickKind } from './pickKind';
-import { screenDay } from './screening';
+import { neededHeat, screenDay } from './screening';
 
 const daysOf = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 /** Frost nights in a month from which a heater that holds its water is emptied; of one whose store takes days to freeze. Judgement. */
@@ -63,7 +63,7 @@ export interface KindCase {
   cautions: Finding[];
 }
 
-/** The weather that all kinds are held in: average days of all months, and a clear day of midwinter and of midsummer. */
+/** The weather that all kinds are held in: mean days of all months, and a clear day of midwinter and of midsummer. */
 interface HereWeather {
   months: { weather: WeatherDay; mains: number }[];
   winter: { weather: WeatherDay; mains: number; month: number };
@@ -131,7 +131,7 @@ function worked(answer: FrostAnswer, nights: number): boolean {
   return nights < (answer === 'slow' ? shutFrom.slow : shutFrom.holding);
 }
 
-/** A year of a job's heaters by average days of its months, those in which frost shuts it left out. */
+/** A year of a job's heaters by mean days of its months, those in which frost shuts it left out. */
 export function screenYear(open: OpenJob, here: HereWeather): { given: number; needed: number; shut: number } {
   const { answer } = frostAnswer(open);
   let [given, needed, shut] = [0, 0, 0];
@@ -140,7 +140,7 @@ export function screenYear(open: OpenJob, here: HereWeather): { given: number; n
     const runs = worked(answer, here.frost.months[month] ?? 0);
     if (!runs) {
       shut += 1;
-      needed += days * neededIn(open, mains);
+      needed += days * neededHeat(open.job, mains);
       continue;
     }
     const one = screenDay(open, weather, mains);
@@ -148,10 +148,6 @@ export function screenYear(open: OpenJob, here: HereWeather): { given: number; n
     needed += days * one.needed;
   }
   return { given, needed, shut };
-}
-
-function neededIn({ job }: OpenJob, mains: number): number {
-  return job.need.volumePerDay * 992.2 * 4179 * Math.max(0, job.need.target - mains);
 }
 
 /** One kind here. Throws what the model of a kind throws where it cannot be worked out. */

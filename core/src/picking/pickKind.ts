@@ -60,6 +60,12 @@ function standingFit(family: Family, panel: HeaterDocument, standing: Standing):
   return clashes(fitted) < clashes(panel) ? fitted : panel;
 }
 
+/** Whether a panel is still what a job of its kind begins with. */
+function asBegun({ units }: Job, family: Family, { id, ...panel }: HeaterDocument): boolean {
+  const { order: _, ...drawn } = panel as typeof panel & { order?: number };
+  return same(drawn, family.standard(units));
+}
+
 /** How many alike the need takes: by their aperture, or by their own water where they are their own store. */
 function countFor({ need }: Job, family: Family, panel: HeaterDocument, standing: { tilt: number }): number {
   const { thermal, hydraulic } = family.open(panel, 'heaters.any', standing);
@@ -69,7 +75,7 @@ function countFor({ need }: Job, family: Family, panel: HeaterDocument, standing
 
 /**
  * A job with its first panel made into a kind, drawn round what is on hand, as many alike as the need takes; with the loop and the store that the
- * kind begins with, unless others were settled by hand in which it can run. Throws UnknownMember on an unknown kind.
+ * kind begins with, unless others were settled by hand in which it can run. A panel of that kind that was drawn already stays. Throws UnknownMember on an unknown kind.
  */
 export function pickKind(job: Job, familyId: string): PickedKind {
   const family: Family = memberOf<Family>(families, 'kind of heater', familyId);
@@ -79,6 +85,8 @@ export function pickKind(job: Job, familyId: string): PickedKind {
   const drawn = withShed(family, drawnFrom(job, family), job);
   const things = thingsOnHand(job.shop);
   const { panel, taken } = family.salvage?.(drawn, things, standing) ?? { panel: drawn, taken: [] };
+  // What somebody has drawn already stays as it is, but where what is on hand asks for another.
+  if (before.family === familyId && !asBegun(job, family, before) && same(panel, before)) return { job, taken };
   const here = standingFit(family, panel, standing);
   // What is on hand is not drawn more often than it is there.
   const enough = Math.min(mostAlike, ...taken.map(({ alike }) => alike));

@@ -245,6 +245,20 @@ describe('picking: one kind taken', () => {
     const set = { ...own, stores: { 'tank-a': { kind: 'barrel' as const, volume: 0.33 } } };
     expect(Object.values(pickKind(set, 'lattice').job.stores)[0]?.volume).equal(0.33);
   });
+  it('leaves a panel of that kind as somebody has drawn it: two of them, with fewer risers', () => {
+    const own = begin();
+    const panel = own.heaters['panel-a'];
+    if (!panel) throw new Error('a job begins with a heater');
+    const drawn = {
+      ...own,
+      heaters: {
+        'panel-a': { ...panel, count: 2, parameters: { ...panel.parameters, riserCount: 9, pitch: 0.1 } },
+      },
+    };
+    expect(pickKind(drawn, 'harp')).deep.equal({ job: drawn, taken: [] });
+    // Another kind is drawn for the need.
+    expect(heatersOf(pickKind(drawn, 'lattice').job)[0]?.count).equal(1);
+  });
   it('is the same job when it is taken twice', () => {
     for (const family of familyIds) {
       const once = pickKind(begin(), family).job;

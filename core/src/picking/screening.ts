@@ -19,6 +19,12 @@ export function storeLoss(volume: number): number {
   return (16.66 + 8.33 * (1000 * volume) ** 0.4) / 45;
 }
 
+/** J that a day's water of a job takes from the mains (°C) to what is wanted. */
+export function neededHeat({ need }: Pick<Job, 'need'>, mains: number): number {
+  const { density, heatCapacity } = fluidState('water', 40);
+  return need.volumePerDay * density * heatCapacity * Math.max(0, need.target - mains);
+}
+
 /** J that a heater of a job gives in a day over what the mains bring, and what the need takes. */
 export interface ScreenedDay {
   needed: number;
@@ -104,5 +110,5 @@ export function screenDay(open: OpenJob, weather: WeatherDay, mains: number): Sc
     }
     if (Math.abs(water - began) < rhythm.within) break;
   }
-  return { needed: asked * wanted, given, hottest, coldest };
+  return { needed: neededHeat(job, mains), given, hottest, coldest };
 }

@@ -18,6 +18,22 @@ async function deeper(page: Page, title: string): Promise<void> {
 test('a bank of heat pipes, from the pitch of its bottles to a printed jig', async ({ page }) => {
   await begin(page, 'heat-pipe', 'Ten pipes');
   await expect(page.locator('#finding-sealed-wet-tube')).toContainText(/901.kPa at 180/);
+  // A danger that stops the work is answered for in writing, and may be taken back.
+  const stop = page.locator('#finding-sealed-wet-tube');
+  await stop.getByRole('button', { name: /^I answer for it/ }).click();
+  await expect(stop.getByRole('alert')).toContainText('Write what you do about it');
+  await stop.getByLabel(/^In writing/).fill('Boiled out open, in the yard. R. Example');
+  await stop.getByRole('button', { name: /^I answer for it/ }).click();
+  await expect(page.getByTestId('answered-sealed-wet-tube')).toContainText(
+    '“Boiled out open, in the yard. R. Example”',
+  );
+  await page.reload();
+  await expect(page.getByTestId('answered-sealed-wet-tube')).toBeVisible();
+  await page.getByRole('button', { name: /^Take back/ }).click();
+  // Not answered for, it stands first on Build.
+  await page.getByRole('link', { name: /^5 Build/ }).click();
+  await expect(page.getByRole('main').getByRole('button', { name: /^I answer for it/ })).toBeVisible();
+  await page.getByRole('link', { name: /^3 Size/ }).click();
   // A wider bottle: its sleeves would meet, and the pitch that they need is offered.
   await page.getByLabel('Bottle, across').fill('110');
   await page.getByLabel('Bottle, across').press('Enter');

@@ -96,7 +96,8 @@ describe('document: kept documents of version 1', () => {
         if (id.includes('/step/')) expect(state.steps[id]).equal(true);
         else expect(state.made[id], id).equal(count);
       expect(state.checks).deep.equal(before.decisions.checks);
-      expect(state.acknowledged).deep.equal({ 'closed-loop': true });
+      expect(Object.keys(state.acknowledged)).deep.equal(['closed-loop']);
+      expect(state.acknowledged['closed-loop']?.words).equal('');
       expect(state.ledger.map(({ at, what, count }) => [at, what, count])).deep.equal(
         before.shop.ledger.map(({ at, what, count }) => [at, what, count]),
       );

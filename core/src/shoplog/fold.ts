@@ -35,8 +35,8 @@ export interface ShopState {
   ledger: readonly LedgerLine[];
   /** What was looked at before the saw, by its id: what it was when it was found right. */
   checks: Readonly<Record<string, string>>;
-  /** Codes of cautions that the builder has answered for. */
-  acknowledged: Readonly<Record<string, true>>;
+  /** Cautions that the builder has answered for, by their codes: when, and in which words. */
+  acknowledged: Readonly<Record<string, { at: string; words: string }>>;
   /** Money spent and hours worked, with what for. */
   spent: readonly { id: string; at: string; money: number; note: string }[];
   worked: readonly { id: string; at: string; hours: number; note: string }[];
@@ -100,7 +100,7 @@ export function foldEvents(events: readonly ShopEvent[]): ShopState {
   const moved: Record<string, Moved> = {};
   const ledger: LedgerLine[] = [];
   const checks: Record<string, string> = {};
-  const acknowledged: Record<string, true> = {};
+  const acknowledged: Record<string, { at: string; words: string }> = {};
   const spent: { id: string; at: string; money: number; note: string }[] = [];
   const worked: { id: string; at: string; hours: number; note: string }[] = [];
   const move = (id: string, by: number, offcut = moved[id]?.offcut) => {
@@ -163,7 +163,7 @@ export function foldEvents(events: readonly ShopEvent[]): ShopState {
         else checks[event.check] = event.value;
         break;
       case 'acknowledged':
-        if (event.done) acknowledged[event.caution] = true;
+        if (event.done) acknowledged[event.caution] = { at, words: event.words ?? '' };
         else delete acknowledged[event.caution];
         break;
       case 'spent':

@@ -61,8 +61,13 @@ const happened = [
   }),
   /** Something looked at before the saw and found right as it was then; `null`: to be looked at again. */
   z.strictObject({ kind: z.literal('checked'), check: thing, value: z.string().max(200).nullable() }),
-  /** A caution read and answered for. */
-  z.strictObject({ kind: z.literal('acknowledged'), caution: thing, done: z.boolean() }),
+  /** A caution read and answered for, with what its reader wrote under it. */
+  z.strictObject({
+    kind: z.literal('acknowledged'),
+    caution: thing,
+    done: z.boolean(),
+    words: z.string().trim().max(200).optional(),
+  }),
   z.strictObject({ kind: z.literal('spent'), money, note }),
   z.strictObject({ kind: z.literal('worked'), hours: z.number().min(-1000).max(1000), note }),
   /** An event was a mistake: it counts as if it had not been. */

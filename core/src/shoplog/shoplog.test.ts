@@ -62,7 +62,7 @@ describe('shop log: what events come to', () => {
     const events = [
       event(1, { kind: 'step', step: 'a/step/drill', done: true }),
       event(2, { kind: 'checked', check: 'look/kerf/timber', value: '0.003' }),
-      event(3, { kind: 'acknowledged', caution: 'closed-loop', done: true }),
+      event(3, { kind: 'acknowledged', caution: 'closed-loop', done: true, words: 'open vent fitted, A. B.' }),
       event(4, { kind: 'step', step: 'a/step/drill', done: false }),
       event(5, { kind: 'checked', check: 'look/kerf/timber', value: null }),
       event(6, { kind: 'acknowledged', caution: 'closed-loop', done: false }),
@@ -70,7 +70,7 @@ describe('shop log: what events come to', () => {
     expect(foldEvents(events.slice(0, 3))).deep.include({
       steps: { 'a/step/drill': true },
       checks: { 'look/kerf/timber': '0.003' },
-      acknowledged: { 'closed-loop': true },
+      acknowledged: { 'closed-loop': { at: events[2]?.at, words: 'open vent fitted, A. B.' } },
     });
     expect(foldEvents(events)).deep.equal(untouchedShop);
   });

@@ -4,6 +4,7 @@ import { sayFinding } from '@north-pane/core/cautions';
 import type { Habit } from '@north-pane/core/quantity';
 import { memo } from 'react';
 import { useJob } from '../state/job';
+import { Acknowledge } from './Acknowledge';
 
 /** Everything to be looked at, in words, each with its remedy and, where one number mends it, a button that does. */
 export const Matters = memo(
@@ -47,6 +48,7 @@ export const Matters = memo(
               <Text fontSize="14px" color="soft">
                 {remedy}
               </Text>
+              {stop && <Acknowledge code={finding.code} headline={headline} />}
               {mends.length > 0 && (
                 <Button
                   size="xs"

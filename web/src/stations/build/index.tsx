@@ -4,6 +4,7 @@ import type { Step } from '@north-pane/core/steps';
 import { TriangleAlert } from 'lucide-react';
 import { type RefObject, useRef } from 'react';
 import * as z from 'zod';
+import { Matters } from '../../parts/Matters';
 import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
@@ -15,9 +16,11 @@ import { waitWords } from './wait';
 
 /** What comes next, as a large card, and the run of steps that it stands in. */
 export default function Build() {
-  const { open, parts } = useDerived();
+  const { open, parts, findings } = useDerived();
   const habit = useHabit();
-  const { steps: ticked } = open.state;
+  const { steps: ticked, acknowledged } = open.state;
+  // Dangers that stop the work are read before anything else, until somebody has answered for them.
+  const stops = findings.filter(({ severity, code }) => severity === 'stop' && !acknowledged[code]);
   const [chosen, setChosen] = useRemembered('step', z.string().optional(), undefined);
   const card = useRef<HTMLElement>(null);
   const steps = jobSteps(open).map((step) => sayStep(step, habit));
@@ -29,6 +32,7 @@ export default function Build() {
   return (
     <Flex direction={{ base: 'column', lg: 'row' }} minH="100%">
       <Box flex="1" minW="0" p="5">
+        {stops.length > 0 && <Matters findings={stops} habit={habit} />}
         {shown && (
           <StepCard
             key={shown.id}

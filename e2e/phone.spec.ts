@@ -147,7 +147,17 @@ function muddled(page: Page, figure: string): Promise<string[]> {
   }, figure);
 }
 
-for (const family of ['harp', 'serpentine', 'lattice', 'trickle', 'batch-box'])
+for (const family of [
+  'harp',
+  'serpentine',
+  'lattice',
+  'trickle',
+  'batch-box',
+  'spiral',
+  'heat-pipe',
+  'roof-tube',
+  'trough',
+])
   test(`the drawings of a ${family} keep their words inside and apart, on a phone and on a laptop`, async ({
     page,
   }) => {

@@ -18,7 +18,7 @@ const rows: [what: string, path: string, body: unknown, field: string][] = [
     'a job that needs nothing a day',
     '/api/jobs',
     { name: 'x', units: 'metric', need: { kind: 'washing', volumePerDay: 0, target: 45, drinking: false } },
-    '',
+    'need.volumePerDay',
   ],
   ['nothing at all', '/api/jobs', null, ''],
   ['a list', '/api/jobs', [], ''],

@@ -31,3 +31,16 @@ export function risingCurve(x: readonly number[], y: readonly number[]): (at: nu
     return a + t * (da + t * (3 * (b - a) - 2 * da - db + t * (2 * (a - b) + da + db)));
   };
 }
+
+/** Shares of a span at which a loss is worked out: closer together near the air, where it bends. */
+const lossNodes = Array.from({ length: 11 }, (_, index) => ((index + 1) / 11) ** 1.8);
+
+/** W that something loses by its temperature (°C), worked out from 90 K under the air to 450 K over it and drawn through. */
+export function lossCurve(air: number, loss: (surface: number) => number): (surface: number) => number {
+  const places = [
+    ...lossNodes.map((share) => air - 90 * share).reverse(),
+    air,
+    ...lossNodes.map((share) => air + 450 * share),
+  ];
+  return risingCurve(places, places.map(loss));
+}

@@ -1,12 +1,9 @@
 import type { Boundary } from '../contract';
-import { risingCurve } from '../curve';
+import { lossCurve } from '../curve';
 import { annulusAir, annulusLongWave, openCylinderLoss } from '../cylinder';
 import { stefan } from '../radiation';
 import type { Built } from './build';
 import type { HeatPipeDescription } from './description';
-
-/** Shares of a span at which a loss is worked out: closer together near the air, where it bends. */
-const nodes = Array.from({ length: 11 }, (_, index) => ((index + 1) / 11) ** 1.8);
 
 /** W/mK by which the loss of a cylinder in the open grows with its surface: air as it is, long wave by its third power. */
 function outerSlope(diameter: number, surface: number, air: number, lost: { air: number }): number {
@@ -83,17 +80,10 @@ export function tubeLoss({ tube, strip, sleeve }: HeatPipeDescription): TubeLoss
     const m = Math.sqrt(Math.max(0.01, coefficient) / strip.conductance) * reach;
     return (tube.diameter + 2 * reach * (Math.tanh(m) / m)) / strip.width;
   };
-  /** W that one tube loses by the temperature of its wall: worked out at some, drawn through them. */
-  const lossCurve = (one: Built, boundary: Boundary): ((wall: number) => number) => {
-    const { air } = boundary;
-    return risingCurve(
-      [...nodes.map((share) => air - 90 * share).reverse(), air, ...nodes.map((share) => air + 450 * share)],
-      [
-        ...nodes.map((share) => lossOf(one, boundary, air - 90 * share).watts).reverse(),
-        lossOf(one, boundary, air).watts,
-        ...nodes.map((share) => lossOf(one, boundary, air + 450 * share).watts),
-      ],
-    );
+  return {
+    breadth,
+    at: lossOf,
+    curve: (one, boundary) => lossCurve(boundary.air, (wall) => lossOf(one, boundary, wall).watts),
+    gathered,
   };
-  return { breadth, at: lossOf, curve: lossCurve, gathered };
 }

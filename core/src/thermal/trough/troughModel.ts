@@ -9,7 +9,7 @@ import {
   type Workmanship,
 } from '../contract';
 import { tubeFilm } from '../convection';
-import { risingCurve } from '../curve';
+import { lossCurve } from '../curve';
 import { openCylinderLoss } from '../cylinder';
 import { fluidState } from '../fluids';
 import { windCoefficient } from '../losses';
@@ -29,9 +29,6 @@ export interface TroughModel extends ThermalModel {
 
 /** Parts of each pipe that are worked out one after the other. */
 const parts = 3;
-/** Shares of a span at which a loss is worked out: closer together near the air, where it bends. */
-const nodes = Array.from({ length: 10 }, (_, index) => ((index + 1) / 10) ** 1.8);
-
 /**
  * A round mirror with a black pipe along it. What the pipe takes up is traced in the section (`trace.ts`, `acceptance.ts`); it loses as a
  * cylinder in the open does in the share of the wind that reaches it, and gives the rest to the water through the film in it, part after
@@ -62,7 +59,7 @@ export function troughModel(description: TroughDescription): TroughModel {
     return boundary.irradiance * one.sun * area * one.absorptance * (beam + (1 - boundary.beamShare) * diffuse(one));
   };
   /** W that all pipes lose by the temperature of their wall: worked out at some, drawn through them. */
-  const lossCurve = (one: Built, boundary: Boundary): ((wall: number) => number) => {
+  const lossesOf = (one: Built, boundary: Boundary): ((wall: number) => number) => {
     const { air, surroundings } = boundary;
     const at = (surface: number): number => {
       const lost = openCylinderLoss({
@@ -75,10 +72,7 @@ export function troughModel(description: TroughDescription): TroughModel {
       });
       return (lost.air + lost.longWave) * count * length;
     };
-    const below = nodes.map((share) => air - 90 * share).reverse();
-    const above = nodes.map((share) => air + 450 * share);
-    const places = [...below, air, ...above];
-    return risingCurve(places, places.map(at));
+    return lossCurve(air, at);
   };
   const settled = (loss: (wall: number) => number, kept: number, air: number): number =>
     risingRoot((wall) => loss(wall) - kept, air - 90, air + 900, 1e-9);
@@ -87,7 +81,7 @@ export function troughModel(description: TroughDescription): TroughModel {
   const through = (one: Built, boundary: Boundary) => {
     const fluid = boundary.fluid ?? 'water';
     const kept = keptBy(one, boundary);
-    const loss = lossCurve(one, boundary);
+    const loss = lossesOf(one, boundary);
     const share = 1 / (count * parts);
     const carried = boundary.massFlow * fluidState(fluid, boundary.inlet).heatCapacity;
     const inside = (Math.PI * bore * length) / parts;
@@ -186,7 +180,7 @@ export function troughModel(description: TroughDescription): TroughModel {
       const one = built(deviates, workmanship);
       if (!isFlowing(boundary)) {
         const kept = keptBy(one, boundary);
-        const wall = settled(lossCurve(one, boundary), kept, boundary.air);
+        const wall = settled(lossesOf(one, boundary), kept, boundary.air);
         return stateOf(one, boundary, { kept, wall, water: wall, useful: 0, flowing: false });
       }
       const { kept, waters, walls, useful } = through(one, boundary);
@@ -195,7 +189,7 @@ export function troughModel(description: TroughDescription): TroughModel {
     },
     netAtRest: (temperature, boundary, deviates, workmanship) => {
       const one = built(deviates, workmanship);
-      return keptBy(one, boundary) - lossCurve(one, boundary)(temperature);
+      return keptBy(one, boundary) - lossesOf(one, boundary)(temperature);
     },
     along: (boundary, deviates) => {
       const { waters } = through(built(deviates), boundary);

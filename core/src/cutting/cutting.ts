@@ -33,7 +33,8 @@ export function keepOf({ shop, units }: { shop: Pick<Job['shop'], 'keep'>; units
 type Lengths = MaterialPlan & LengthMaterial;
 type Sheets = MaterialPlan & SheetMaterial;
 
-function freeId(stem: string, taken: readonly { id: string }[]): string {
+/** An id with a stem that none of some has. */
+export function freeId(stem: string, taken: readonly { id: string }[]): string {
   const known = new Set(taken.map(({ id }) => id));
   let number = 1;
   while (known.has(`${stem}-${number}`)) number += 1;
@@ -162,12 +163,12 @@ export function uncut({ state }: JobInShop, id: string): Happened[] {
   return state.cuts.some((one) => one.id === id) ? [{ kind: 'taken-back', event: id }] : [];
 }
 
-/** A length or sheet put on the shelf by hand. */
-export function putOnShelf({ job, state }: JobInShop, item: string, size: Size): Done {
+/** Lengths or sheets of one size put on the shelf by hand. */
+export function putOnShelf({ job, state }: JobInShop, item: string, size: Size, count = 1): Done {
   const known = [...onHandOf(job.shop), ...Object.keys(state.moved).map((id) => ({ id }))];
   return {
-    changes: [{ path: ['shop', 'onHand', freeId('shed', known)], value: { item, count: 1, ...size } }],
-    events: [{ kind: 'shelf', what: 'returned', item, count: 1, ...size }],
+    changes: [{ path: ['shop', 'onHand', freeId('shed', known)], value: { item, count, ...size } }],
+    events: [{ kind: 'shelf', what: 'returned', item, count, ...size }],
   };
 }
 

@@ -8,6 +8,7 @@ export {
   cutSheet,
   type Done,
   type FieldChanges,
+  freeId,
   keepOf,
   movePiece,
   putOnShelf,

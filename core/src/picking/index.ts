@@ -13,7 +13,7 @@ export {
   skills,
 } from './compareKinds';
 export { sayHeat } from './energy';
-export { type PickedKind, pickKind } from './pickKind';
+export { asShelved, type PickedKind, pickKind } from './pickKind';
 export { heatShare, type Reasons, reasonsOf, savedBy, yearsToPay } from './reasons';
 export { type School, type SchoolSide, settleSchools } from './schools';
 export { type ScreenedDay, screenDay, storeLoss } from './screening';

@@ -1,8 +1,9 @@
 import { isClash } from '../care';
 import { findEntry, memberOf } from '../catalogue';
-import { heatersOf, type Job, mainTilt, same, standardPlant, thingsOnHand } from '../document';
+import { byId, heatersOf, type Job, mainTilt, onHandOf, same, standardPlant, thingsOnHand } from '../document';
 import { changeKind, type Family, families, type HeaterDocument, type Standing, type Taken } from '../families';
-import { openJob } from '../job';
+import { type JobInShop, openJob } from '../job';
+import { shelfOf } from '../shoplog';
 
 /** m³ of water a day that a square metre of aperture is drawn for, and m³ of store for it at the least. Trade: 50 to 75 L. */
 const perArea = 0.06;
@@ -16,6 +17,12 @@ const nearly = 0.15;
 export interface PickedKind {
   job: Job;
   taken: Taken[];
+}
+
+/** A job with what lies on its shelf now in the place of what was counted: what was cut since is gone, and offcuts are there. */
+export function asShelved({ job, state }: JobInShop): Job {
+  const onHand = byId(shelfOf(onHandOf(job.shop), state)) as Job['shop']['onHand'];
+  return { ...job, shop: { ...job.shop, onHand } };
 }
 
 /** What a kind is drawn from: the first panel where it is of that kind already, else one that keeps what it can of it. */

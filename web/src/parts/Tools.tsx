@@ -1,8 +1,8 @@
 import { Flex, Text } from '@chakra-ui/react';
 import { memo } from 'react';
-import { TickBox } from '../../parts/TickBox';
-import { useJob } from '../../state/job';
-import { toggleHave } from './have';
+import { toggleHave, toolId } from '../state/have';
+import { useJob } from '../state/job';
+import { TickBox } from './TickBox';
 
 const none: Readonly<Record<string, true>> = {};
 
@@ -16,10 +16,6 @@ export function Tools({ tools }: { tools: readonly string[] }) {
       ))}
     </Flex>
   );
-}
-
-function toolId(tool: string): string {
-  return `tool/${tool}`;
 }
 
 const Tool = memo(function Tool({ tool, ticked }: { tool: string; ticked: boolean }) {

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
 import { volumeByHour, withHour } from '@north-pane/core/forecasting';
-import { formatRough, type Habit } from '@north-pane/core/quantity';
+import { formatRough, fromSI, type Habit, habitUnit } from '@north-pane/core/quantity';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useDrag } from '../../drawing/useDrag';
@@ -71,6 +71,7 @@ export function DayDrawn({ need, habit }: { need: Job['need']; habit: Habit }) {
     event.preventDefault();
     event.stopPropagation();
   };
+  const inUnit = (volume: number) => fromSI(volume, habitUnit('volume', habit));
   const text = (volume: number) => formatRough('volume', volume, habit).text;
   const now = pulled?.hour ?? focused;
   return (
@@ -83,8 +84,8 @@ export function DayDrawn({ need, habit }: { need: Job['need']; habit: Habit }) {
       aria-label="Water wanted by the hour"
       aria-orientation="vertical"
       aria-valuemin={0}
-      aria-valuemax={Math.round(most * 1000)}
-      aria-valuenow={Math.round((volumes[focused] ?? 0) * 1000)}
+      aria-valuemax={Math.ceil(inUnit(most))}
+      aria-valuenow={Math.round(inUnit(volumes[focused] ?? 0))}
       aria-valuetext={`from ${focused} to ${focused + 1} o’clock: ${text(volumes[focused] ?? 0)}`}
       data-takes="left, right: another hour | up, down: a litre more or less, with Shift ten | Home: none"
       onKeyDown={onKeyDown}

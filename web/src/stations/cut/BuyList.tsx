@@ -7,8 +7,8 @@ import { memo, useCallback, useMemo, useState } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
 import { TickBox } from '../../parts/TickBox';
+import { toggleHave } from '../../state/have';
 import { jobNow, useJob } from '../../state/job';
-import { toggleHave } from './have';
 
 type Row = BuyLine & { left?: boolean };
 

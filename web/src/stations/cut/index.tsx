@@ -8,6 +8,7 @@ import { Hammer } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import { Section } from '../../parts/Section';
+import { Tools } from '../../parts/Tools';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useDocument } from '../../state/job';
@@ -21,7 +22,6 @@ import { Papers } from './Papers';
 import { Sheets } from './Sheets';
 import { ShopMode } from './ShopMode';
 import { AtTheShop, OnHand, Saws } from './Stock';
-import { Tools } from './Tools';
 
 /** What to buy, mark and cut: stock with the pieces in it, cards to mark out from, and the list for the shop. */
 export default function Cut() {

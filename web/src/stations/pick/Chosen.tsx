@@ -3,8 +3,7 @@ import type { Job } from '@north-pane/core/document';
 import { type KindCase, reasonsOf } from '@north-pane/core/picking';
 import { formatNumber, type Habit, sayWords } from '@north-pane/core/quantity';
 import { useId } from 'react';
-import { TickBox } from '../../parts/TickBox';
-import { useJob } from '../../state/job';
+import { Tools } from '../../parts/Tools';
 
 function Sentences({
   title,
@@ -40,17 +39,14 @@ export function Chosen(props: {
   one: KindCase;
   job: Job;
   habit: Habit;
-  have: ReadonlySet<string>;
   /** It is what the job is drawn as. */
   taken: boolean;
   onTake(): void;
   onSize(): void;
 }) {
-  const { one, job, habit, have, taken, onTake, onSize } = props;
-  const change = useJob((state) => state.change);
+  const { one, job, habit, taken, onTake, onSize } = props;
   const reasons = reasonsOf(job, one, habit);
   const { hours } = one;
-  const tick = (tool: string) => change(['shop', 'have', `tool/${tool}`], have.has(tool) ? undefined : true);
   return (
     <Box as="section" aria-label={one.name} data-testid="chosen-kind">
       <Flex justify="space-between" align="center" gap="4" wrap="wrap" mb="3">
@@ -80,14 +76,7 @@ export function Chosen(props: {
           {one.tools.length} tools, {formatNumber(hours.low, 0)} to {formatNumber(hours.high, 0)} hours for somebody who
           does it for the first time. Tick what you have.
         </Text>
-        <Flex wrap="wrap" columnGap="4" rowGap="1.5" role="group" aria-label="Tools">
-          {one.tools.map((tool) => (
-            <Flex key={tool} align="center" gap="2" minW="170px">
-              <TickBox ticked={have.has(tool)} label={`Have it: ${tool}`} onTick={() => tick(tool)} />
-              <Text fontSize="14px">{tool}</Text>
-            </Flex>
-          ))}
-        </Flex>
+        <Tools tools={one.tools} />
       </Box>
     </Box>
   );

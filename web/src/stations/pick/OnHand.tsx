@@ -1,15 +1,17 @@
 import { Box, Button, Flex, SimpleGrid, Text } from '@chakra-ui/react';
 import { entries, entryName } from '@north-pane/core/catalogue';
+import { freeId, putOnShelf, recountShelf } from '@north-pane/core/cutting';
 import { type Job, onHandOf, thingsOnHand } from '@north-pane/core/document';
 import { type Salvage, saySalvage } from '@north-pane/core/families';
 import { formatLength, type Habit, sayWords } from '@north-pane/core/quantity';
+import { shelfOf } from '@north-pane/core/shoplog';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
-import { useJob } from '../../state/job';
+import { carryOut, inShopNow, useJob } from '../../state/job';
 
 type Kind = Salvage['kind'] | 'tube' | 'sheet';
 const kinds: readonly { value: Kind; words: string }[] = [
@@ -69,11 +71,6 @@ function refused(field: Field, value: number): string | undefined {
     : 'Above nothing, and not longer than a hall.';
 }
 
-/** A free id among some. */
-function freeId(prefix: string, taken: object): string {
-  for (let number = 1; ; number += 1) if (!(`${prefix}-${number}` in taken)) return `${prefix}-${number}`;
-}
-
 function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void }) {
   const change = useJob((state) => state.change);
   const [kind, setKind] = useState<Kind>('pane');
@@ -89,10 +86,11 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
   const shown = fields[kind];
   const add = () => {
     const values = Object.fromEntries(shown.map(({ name, first }) => [name, typed[`${kind} ${name}`] ?? first]));
+    const { count: many = 1, ...size } = values;
     const outcome =
       kind === 'tube' || kind === 'sheet'
-        ? change(['shop', 'onHand', freeId('shed', job.shop.onHand)], { item: itemOf(kind), ...values })
-        : change(['shop', 'things', freeId('thing', job.shop.things ?? {})], {
+        ? carryOut(putOnShelf(inShopNow(), itemOf(kind), size as Parameters<typeof putOnShelf>[2], many))
+        : change(['shop', 'things', freeId('thing', thingsOnHand(job.shop))], {
             kind,
             ...values,
             ...(kind === 'hose' ? { item: itemOf('hose') } : {}),
@@ -148,40 +146,36 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
 /** What lies about that a heater could be made of, with its sizes. */
 function OnHandDrawn({ job, habit }: { job: Job; habit: Habit }) {
   const change = useJob((state) => state.change);
+  const state = useJob((one) => one.shop);
   const [adding, setAdding] = useState(false);
   const lines = [
     ...thingsOnHand(job.shop).map((thing) => ({
-      path: ['shop', 'things', thing.id],
+      id: thing.id,
       words: sayWords(saySalvage(thing), habit),
+      remove: () => change(['shop', 'things', thing.id], undefined),
     })),
-    ...onHandOf(job.shop).flatMap((one) => {
+    ...shelfOf(onHandOf(job.shop), state).flatMap((one) => {
       const name = entryName(one.item);
       if (!name || one.count < 1) return [];
       const sizes =
         'length' in one
           ? formatLength(one.length, habit).text
           : `${formatLength(one.width, habit).text} × ${formatLength(one.height, habit).text}`;
-      return [{ path: ['shop', 'onHand', one.id], words: `${one.count} × ${name}, ${sizes}` }];
+      return [
+        {
+          id: one.id,
+          words: `${one.count} × ${name}, ${sizes}`,
+          remove: () => carryOut(recountShelf(inShopNow(), one.id, 0)),
+        },
+      ];
     }),
   ];
   return (
     <Section title="On hand" aside="each kind takes what it can use">
-      {lines.map(({ path, words }) => (
-        <Flex
-          key={path.join('/')}
-          align="center"
-          justify="space-between"
-          gap="2"
-          borderBottomWidth="1px"
-          borderColor="line"
-        >
+      {lines.map(({ id, words, remove }) => (
+        <Flex key={id} align="center" justify="space-between" gap="2" borderBottomWidth="1px" borderColor="line">
           <Text fontSize="15px">{words}</Text>
-          <Button
-            size="xs"
-            variant="ghost"
-            aria-label={`Not on hand any more: ${words}`}
-            onClick={() => change(path, undefined)}
-          >
+          <Button size="xs" variant="ghost" aria-label={`Not on hand any more: ${words}`} onClick={remove}>
             <X size={16} aria-hidden />
           </Button>
         </Flex>

@@ -1,7 +1,8 @@
 import { defaultJob } from '@north-pane/core/document';
 import { compareKinds, type KindCase } from '@north-pane/core/picking';
 import { expect } from 'chai';
-import { filterIds, filterWords, leftOut, leftOutBy, pickSchema, sortValue, toolsAtHand } from './filters';
+import { toolsAtHand } from '../../state/have';
+import { filterIds, filterWords, leftOut, leftOutBy, pickSchema, sortValue } from './filters';
 
 const job = defaultJob('harp');
 const kinds = compareKinds(job).filter((one): one is KindCase => 'job' in one);

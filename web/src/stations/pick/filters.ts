@@ -1,4 +1,3 @@
-import type { Job } from '@north-pane/core/document';
 import type { KindCase } from '@north-pane/core/picking';
 import * as z from 'zod';
 
@@ -44,13 +43,6 @@ export function leftOutBy(filter: FilterId, one: KindCase, have: ReadonlySet<str
 /** Why a kind is left out by what is asked; empty where it is not. */
 export function leftOut(filters: readonly FilterId[], one: KindCase, have: ReadonlySet<string>): string[] {
   return filters.flatMap((filter) => leftOutBy(filter, one, have) ?? []);
-}
-
-/** Tools that the builder has ticked, by name. */
-export function toolsAtHand({ shop }: Pick<Job, 'shop'>): Set<string> {
-  return new Set(
-    Object.keys(shop.have ?? {}).flatMap((id) => (id.startsWith('tool/') ? [id.slice('tool/'.length)] : [])),
-  );
 }
 
 /** What the columns of the line-up are sorted by; what cannot be worked out comes last. */

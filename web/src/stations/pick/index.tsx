@@ -1,18 +1,19 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { heatersOf, type Job } from '@north-pane/core/document';
-import { bestKinds, type KindCase, pickKind } from '@north-pane/core/picking';
+import { asShelved, bestKinds, type KindCase, pickKind } from '@north-pane/core/picking';
 import { formatNumber, formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Need } from '../../parts/need/Need';
 import { Sentence } from '../../parts/Sentence';
 import { useHabit } from '../../state/habit';
-import { jobNow, useDocument, useJob } from '../../state/job';
+import { toolsAtHand } from '../../state/have';
+import { inShopNow, useDocument, useJob } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
 import { useHeavy } from '../../workers/useHeavy';
 import { Arguments } from './Arguments';
 import { Chosen } from './Chosen';
-import { type FilterId, filterIds, filterWords, leftOut, pickSchema, toolsAtHand } from './filters';
+import { type FilterId, filterIds, filterWords, leftOut, pickSchema } from './filters';
 import { LineUpTable } from './LineUpTable';
 import { OnHand } from './OnHand';
 
@@ -26,7 +27,9 @@ export default function Pick() {
   const changeAll = useJob((state) => state.changeAll);
   const [{ filters, chosen }, setPick] = useRemembered('pick', pickSchema, untouched);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
-  const { things, onHand, prices, sold, spares, have } = job.shop;
+  const state = useJob((one) => one.shop);
+  const shelved = useMemo(() => asShelved({ job, state }), [job, state]);
+  const { things, onHand, prices, sold, spares, have } = shelved.shop;
   const key = JSON.stringify([
     job.site,
     job.need,
@@ -41,8 +44,8 @@ export default function Pick() {
     have,
     job.units,
   ]);
-  const { value, fresh, trouble: broken } = useHeavy(`kinds ${key}`, (heavy) => heavy.kinds(job));
-  const schools = useHeavy(`schools ${key}`, (heavy) => heavy.schools(job));
+  const { value, fresh, trouble: broken } = useHeavy(`kinds ${key}`, (heavy) => heavy.kinds(shelved));
+  const schools = useHeavy(`schools ${key}`, (heavy) => heavy.schools(shelved));
   const tools = useMemo(() => toolsAtHand(job), [job]);
   const now = heatersOf(job)[0]?.family ?? '';
   const cases = useMemo(() => (value ?? []).filter((one): one is KindCase => 'job' in one), [value]);
@@ -62,7 +65,7 @@ export default function Pick() {
       ...(chosen === undefined ? {} : { chosen }),
     });
   const take = async (family: string) => {
-    const { job: made } = pickKind(jobNow(), family);
+    const { job: made } = pickKind(asShelved(inShopNow()), family);
     const outcome = changeAll([
       { path: 'heaters', value: made.heaters },
       { path: 'loop', value: made.loop },
@@ -117,7 +120,6 @@ export default function Pick() {
               one={inHand}
               job={job}
               habit={habit}
-              have={tools}
               taken={inHand.family === now}
               onTake={() => take(inHand.family)}
               onSize={() => navigate('../size', { relative: 'path' })}

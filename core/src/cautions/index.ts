@@ -2,5 +2,5 @@
 
 export { loopBoils } from './boiling';
 export { allWords, jobFindings, sayFinding } from './findings';
-export { hardNight, timeToFreeze } from './safety';
+export { hardNight, runsEmpty, timeToFreeze } from './safety';
 export { type ServiceMargin, serviceMargins } from './serviceMargins';

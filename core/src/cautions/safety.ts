@@ -1,6 +1,7 @@
 import type { Finding } from '../care';
 import { hottestStart } from '../catalogue';
-import { storesOf } from '../document';
+import { type Job, storesOf } from '../document';
+import type { HeaterDesign } from '../families';
 import type { OpenJob } from '../job';
 import { nightConditions, stagnationConditions } from '../job';
 import { freezingAir, glycolFreezing, stagnationTemperature, timeToReach } from '../thermal';
@@ -78,6 +79,11 @@ export function timeToFreeze({ job, panels }: OpenJob, index: number): number {
   return timeToReach(thermal, night, { from: hardNight.water, to: 0, full: true });
 }
 
+/** Whether a heater runs empty by itself when the pump stops, and holds nothing that freezes. */
+export function runsEmpty({ hydraulic, thermal }: HeaterDesign, { kind }: Pick<Job['loop'], 'kind'>): boolean {
+  return thermal.runsDry || (kind === 'drain-back' && hydraulic?.drains.empties === true);
+}
+
 /** Mains water stands in it: glycol has no place there, and the store itself is slower than the pipe that feeds it. */
 function storeFrost(open: OpenJob, index: number): Finding {
   const thermal = open.panels[index]?.design.thermal;
@@ -111,8 +117,7 @@ function frost(open: OpenJob): Finding[] {
         ]
       : [];
   return open.panels.flatMap(({ design }, index): Finding[] => {
-    // What runs empty by itself when the pump stops holds nothing that freezes.
-    if ((loop.kind === 'drain-back' && design.hydraulic?.drains.empties) || design.thermal.runsDry) return [];
+    if (runsEmpty(design, loop)) return [];
     const air = freezingAir(design.thermal, (one) => nightConditions(job, one));
     return [
       found(

@@ -180,6 +180,15 @@ export interface HeaterProblem {
   message: string;
 }
 
+/** A panel with something of it otherwise, and what it is called. */
+export interface PanelVariant {
+  name: string;
+  of(panel: HeaterDocument): HeaterDocument;
+}
+
+/** Sides that builders take in what they argue about. */
+export type ArgumentSide = 'glazed' | 'copper' | 'plastic' | 'behind glass' | 'pumped';
+
 export interface Family {
   id: string;
   name: string;
@@ -197,6 +206,12 @@ export interface Family {
   fit?(panel: HeaterDocument, standing?: Standing): HeaterDocument;
   /** The panel drawn round what is on hand. For kinds that can use something of it. */
   salvage?: SalvageFit;
+  /** Sides that it stands for in what builders argue about, each as it is called there. */
+  argues?: Partial<Readonly<Record<ArgumentSide, string>>>;
+  /** The same panel without a pane. */
+  bare?(panel: HeaterDocument): HeaterDocument;
+  /** The same panel with its dearest part out of scrap, and bought new; each as it is called where the two are held against each other. */
+  scrapOrNew?: readonly [PanelVariant, PanelVariant];
   /** Empty when the panel can be opened. */
   problems(panel: HeaterDocument): HeaterProblem[];
   fields(panel: HeaterDocument): Field[];

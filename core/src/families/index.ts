@@ -2,6 +2,7 @@
 
 export { changeKind } from './changeKind';
 export type {
+  ArgumentSide,
   DrawnView,
   DrawnViews,
   Family,

@@ -68,6 +68,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
   fit(build: PlateBuild<z.infer<S>>): Partial<z.infer<S>>;
   words: Readonly<Record<string, Words>>;
   standardLoop?: Family['standardLoop'];
+  argues?: Family['argues'];
 }): Family {
   const chosen = (panel: HeaterDocument, name: Shared): Chosen => {
     const found = panel[name];
@@ -92,6 +93,12 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
     name: family.name,
     meaning: family.meaning,
     ...(family.standardLoop ? { standardLoop: family.standardLoop } : {}),
+    ...(family.argues ? { argues: family.argues } : {}),
+    bare: (panel) => {
+      const { length, width } = chosen(panel, 'glazing').parameters;
+      const bare = { ...panel, glazing: { kind: 'none', parameters: { length, width } } };
+      return made.problems(bare).length === 0 ? bare : panel;
+    },
     words: { ...family.words, ...absorberWords, ...boxWords, ...glazingWords },
     standard: (habit) => {
       const { parameters, turned, ...members } = family.standard(habit);

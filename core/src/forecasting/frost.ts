@@ -1,12 +1,12 @@
 import type { Job } from '../document';
 import { jobMonths } from '../site';
+import { daysInMonth } from '../sky';
 import { airSwing } from './weatherDay';
 
 /** K by which the mean of one day is off that of its month, standard deviation. Judgement, from temperate weather: 3 to 5. */
 const dayToDay = 4;
 /** W/m² of a month's mean at which its days swing as clear ones do. Judgement: a month of clear summer days. */
 const clearMonth = 300;
-const daysOf = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 
 /** Nights of a year that fall below freezing. */
 export interface FrostYear {
@@ -23,7 +23,7 @@ export function frostYear(site: Job['site']): FrostYear {
   const { air, global } = jobMonths(site);
   const swing = (month: number) =>
     airSwing.bad + (airSwing.clear - airSwing.bad) * Math.min(1, (global[month] ?? 0) / clearMonth);
-  const months = daysOf.map((days, month) => days * below((0 - ((air[month] ?? 10) - swing(month))) / dayToDay));
+  const months = daysInMonth.map((days, month) => days * below((0 - ((air[month] ?? 10) - swing(month))) / dayToDay));
   return { nights: months.reduce((sum, one) => sum + one, 0), months };
 }
 

@@ -1,18 +1,17 @@
 import { jobTools, type WorkHours, workHours } from '../building';
 import type { Finding } from '../care';
 import type { Tool } from '../catalogue';
-import { jobFindings, timeToFreeze } from '../cautions';
+import { jobFindings, runsEmpty, timeToFreeze } from '../cautions';
 import { familyIds, heatersOf, type Job } from '../document';
 import { type Family, families, type Taken } from '../families';
 import { evaluateOpen } from '../figures';
 import { type FrostYear, frostYear, mixedDay, type WeatherDay, weatherDay } from '../forecasting';
 import { jobShop, type OpenJob, openJob } from '../job';
 import { jobMonths, skySourceOf } from '../site';
-import { mainsTemperature, midMonthDays } from '../sky';
+import { daysInMonth, mainsTemperature, midMonthDays } from '../sky';
 import { pickKind } from './pickKind';
 import { neededHeat, screenDay } from './screening';
 
-const daysOf = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const;
 /** Frost nights in a month from which a heater that holds its water is emptied; of one whose store takes days to freeze. Judgement. */
 const shutFrom = { holding: 1, slow: 10 } as const;
 /** s. A hard winter night. */
@@ -85,7 +84,7 @@ export function hereWeather(job: Job): HereWeather {
     month,
   });
   return {
-    months: daysOf.map((_, month) => ({
+    months: daysInMonth.map((_, month) => ({
       weather: remembered(mixedDay(job, month)),
       mains: mainsOf(month),
     })),
@@ -119,9 +118,7 @@ export function frostAnswer(open: OpenJob): { answer: FrostAnswer; seconds?: num
     const seconds = Math.min(...open.panels.map((_, index) => timeToFreeze(open, index)));
     return { answer: seconds > 2 * night ? 'slow' : 'holds', seconds };
   }
-  const empties = open.panels.every(
-    ({ design }) => design.thermal.runsDry || (loop.kind === 'drain-back' && design.hydraulic?.drains.empties),
-  );
+  const empties = open.panels.every(({ design }) => runsEmpty(design, loop));
   return { answer: empties ? 'empties' : 'holds' };
 }
 
@@ -136,7 +133,7 @@ export function screenYear(open: OpenJob, here: HereWeather): { given: number; n
   const { answer } = frostAnswer(open);
   let [given, needed, shut] = [0, 0, 0];
   for (const [month, { weather, mains }] of here.months.entries()) {
-    const days = daysOf[month] ?? 30;
+    const days = daysInMonth[month] ?? 30;
     const runs = worked(answer, here.frost.months[month] ?? 0);
     if (!runs) {
       shut += 1;

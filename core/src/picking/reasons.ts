@@ -1,8 +1,8 @@
 import { sayFinding } from '../cautions';
 import type { Job } from '../document';
-import { formatMoney, formatNumber, type Habit, measured } from '../quantity';
+import { formatIn, formatMoney, formatNumber, type Habit, measured } from '../quantity';
 import type { KindCase } from './compareKinds';
-import { sayHeat } from './energy';
+import { kilowattHours, sayHeat } from './energy';
 
 /** What speaks for a kind here and what against it, sentences with quantities by `measured` and `sized`. */
 export interface Reasons {
@@ -28,12 +28,11 @@ export const heatShare: Record<NonNullable<Job['need']['heats']>['by'], number> 
   oil: 0.7,
   wood: 0.55,
 };
-const kilowattHour = 3.6e6;
 
 /** Money that some heat a year saves, by what heats the water now; undefined where that is not said. */
 export function savedBy({ need }: Pick<Job, 'need'>, heat: number): number | undefined {
   if (!need.heats || need.heats.price === 0) return undefined;
-  return (heat / kilowattHour / heatShare[need.heats.by]) * need.heats.price;
+  return (kilowattHours(heat) / heatShare[need.heats.by]) * need.heats.price;
 }
 
 /** Years until what is saved has paid what it costs; undefined where nothing is saved or known. */
@@ -99,7 +98,7 @@ function frostReasons({ frost }: KindCase, good: string[], bad: string[]): void 
   else {
     const lasts =
       frost.seconds !== undefined && Number.isFinite(frost.seconds)
-        ? ` Its water lasts ${plural(Math.round(frost.seconds / 3600), 'hour', 'hours')} at ${measured('temperature', -10, 0)}, its pipes far less.`
+        ? ` Its water lasts ${formatIn('duration', frost.seconds, 'h', 0).text} at ${measured('temperature', -10, 0)}, its pipes far less.`
         : '';
     bad.push(
       `It holds its water and it freezes ${here} a year here: it is empty for ${plural(frost.months, 'month', 'months')}.${lasts}`,
@@ -117,7 +116,7 @@ function moneyReasons(job: Job, one: KindCase, good: string[], bad: string[]): v
     (years <= 10 ? good : bad).push(words);
     return;
   }
-  const perUnit = one.year.likely > 0 ? one.cost / (one.year.likely / kilowattHour) : undefined;
+  const perUnit = one.year.likely > 0 ? one.cost / kilowattHours(one.year.likely) : undefined;
   const words = `Costs ${money(one.cost)} to buy${perUnit === undefined ? '' : `, ${formatMoney(perUnit, job.currency, 2)} for each kWh that it gives in a year`}.`;
   bad.push(words);
 }

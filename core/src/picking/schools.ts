@@ -1,5 +1,5 @@
 import { heatersOf, type Job, thingsOnHand } from '../document';
-import { type Family, families, type HeaterDocument } from '../families';
+import { type ArgumentSide, type Family, families, type HeaterDocument } from '../families';
 import { evaluateOpen } from '../figures';
 import { openJob } from '../job';
 import { formatMoney, measured } from '../quantity';
@@ -48,59 +48,48 @@ function allNew(job: Job): Job {
   return { ...job, shop: { ...shop, onHand: {} } };
 }
 
+/** The kind that stands for a side of an argument, and what it is called there. Throws RangeError where none does. */
+function standsFor(side: ArgumentSide): { family: Family; name: string } {
+  for (const family of Object.values<Family>(families)) {
+    const name = family.argues?.[side];
+    if (name !== undefined) return { family, name };
+  }
+  throw new RangeError(`no kind stands for: ${side}`);
+}
+
 /** The arguments of builders, each worked out for this place, need and price list. Seconds: for a worker. */
 export function settleSchools(job: Job): School[] {
   const here = hereWeather(job);
-  const kind = (family: string, from: Job = job) => pickKind(from, family).job;
+  const side = (stands: ArgumentSide): SchoolSide => {
+    const { family, name } = standsFor(stands);
+    return sideOf(name, pickKind(job, family.id).job, here);
+  };
+  const { family: glazed } = standsFor('glazed');
+  const bare = withPanel(pickKind(job, glazed.id).job, (panel) => glazed.bare?.(panel) ?? panel);
   return [
-    argued(job, 'glazed', 'Under glass or bare', [
-      sideOf('a harp under glass', kind('harp'), here),
-      sideOf('the same bare', bareHarp(kind('harp')), here),
-    ]),
-    argued(job, 'copper', 'Copper or plastic', [
-      sideOf('a harp of copper', kind('harp'), here),
-      sideOf('hose, bare', kind('spiral'), here),
-    ]),
-    salvaged(job, here),
-    argued(job, 'behind-glass', 'Tank behind glass or pumped', [
-      sideOf('tanks in a box', kind('batch-box'), here),
-      sideOf('a harp with a pump', kind('harp'), here),
-    ]),
+    argued(job, 'glazed', 'Under glass or bare', [side('glazed'), sideOf('the same bare', bare, here)]),
+    argued(job, 'copper', 'Copper or plastic', [side('copper'), side('plastic')]),
+    ...salvaged(job, here),
+    argued(job, 'behind-glass', 'Tank behind glass or pumped', [side('behind glass'), side('pumped')]),
   ];
 }
 
-/** What is on hand against all of it new; with nothing on hand, old tanks in a box against new ones. */
-function salvaged(job: Job, here: Here): School {
-  const has = thingsOnHand(job.shop).length > 0 || Object.keys(job.shop.onHand).length > 0;
+/** What is on hand against all of it new; with nothing on hand, a kind that can be had either way; nothing where there is none. */
+function salvaged(job: Job, here: Here): School[] {
   const title = 'Salvaged or new';
-  if (has) {
-    const own = heatersOf(job)[0]?.family ?? 'harp';
-    return argued(job, 'salvaged', title, [
-      sideOf('what is on hand', pickKind(job, own).job, here),
-      sideOf('all of it new', pickKind(allNew(job), own).job, here),
-    ]);
-  }
-  const box = pickKind(job, 'batch-box').job;
-  const tanks = (tankKind: string) =>
-    withPanel(box, (panel) => ({ ...panel, parameters: { ...panel.parameters, tankKind } }));
-  return argued(job, 'salvaged', title, [
-    sideOf('a box round old tanks', tanks('used'), here),
-    sideOf('round new ones', tanks('new'), here),
-  ]);
-}
-
-/** A harp without its pane, where the kind has one that is none. */
-function bareHarp(job: Job): Job {
-  const family: Family = families.harp;
-  return withPanel(job, (panel) => {
-    const bare = { ...panel, glazing: { kind: 'none', parameters: sizeOf(panel) } };
-    return family.problems(bare).length === 0 ? bare : panel;
-  });
-}
-
-function sizeOf({ glazing }: HeaterDocument): Record<string, unknown> {
-  const { length, width } = glazing?.parameters ?? {};
-  return { ...(length === undefined ? {} : { length }), ...(width === undefined ? {} : { width }) };
+  const [own] = heatersOf(job);
+  if (own && (thingsOnHand(job.shop).length > 0 || Object.keys(job.shop.onHand).length > 0))
+    return [
+      argued(job, 'salvaged', title, [
+        sideOf('what is on hand', pickKind(job, own.family).job, here),
+        sideOf('all of it new', pickKind(allNew(job), own.family).job, here),
+      ]),
+    ];
+  const either = Object.values<Family>(families).find(({ scrapOrNew }) => scrapOrNew);
+  if (!either?.scrapOrNew) return [];
+  const drawn = pickKind(job, either.id).job;
+  const [scrap, bought] = either.scrapOrNew.map(({ name, of }) => sideOf(name, withPanel(drawn, of), here));
+  return scrap && bought ? [argued(job, 'salvaged', title, [scrap, bought])] : [];
 }
 
 /** How much better the better side must be, as a share, before it is called so: less than what a screening is off by is a tie. */

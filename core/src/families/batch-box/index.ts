@@ -54,6 +54,14 @@ export const batchBox: Family = {
   problems: (panel) => problemsOf(batchBoxParameters, ['parameters'], panel.parameters),
   fields: (panel) => fieldsOf(batchBoxParameters, 'parameters', panel.parameters),
   fit: (panel, standing = usualStanding) => fitTanks(panel, standing.tilt),
+  argues: { 'behind glass': 'tanks in a box' },
+  scrapOrNew: [
+    {
+      name: 'a box round old tanks',
+      of: (panel) => ({ ...panel, parameters: { ...panel.parameters, tankKind: 'used' } }),
+    },
+    { name: 'round new ones', of: (panel) => ({ ...panel, parameters: { ...panel.parameters, tankKind: 'new' } }) },
+  ],
   salvage: (panel, things, standing) => fitBoxSalvage(batchBox)(panel, things, standing),
   open: (panel, path, standing = usualStanding): HeaterDesign => {
     const parameters = batchBoxParameters.parse(panel.parameters);

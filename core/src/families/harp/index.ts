@@ -29,6 +29,7 @@ export const harp = definePlateFamily({
     turned: false,
   }),
   words: harpWords,
+  argues: { glazed: 'a harp under glass', copper: 'a harp of copper', pumped: 'a harp with a pump' },
   fit: (build) => {
     const { box, mostClear } = layOut(build);
     const { count, pitch } = fitRuns({ inside: box.room.width, pitch: build.parameters.pitch, least: 2, most: 60 });

@@ -1,5 +1,6 @@
 import type { Tee } from '../../catalogue';
-import type { Drawing, Shape } from '../../draw';
+import type { Drawing } from '../../draw';
+import { rectsOf } from '../kit/shapes';
 import type { HarpLayout } from './layout';
 import { pieceLengths } from './parts';
 
@@ -15,24 +16,7 @@ export function teeDetail(prefix: string, layout: HarpLayout, tee: Tee): Drawing
   const wall = (tee.across - headerTube.outerDiameter) / 2;
   const centres = [0, pitch];
   const reach = tee.runLaying + tee.runSocket;
-  const rect = (
-    layer: Shape['layer'],
-    part: string,
-    x: number,
-    y: number,
-    width: number,
-    height: number,
-    hidden = false,
-  ): Shape => ({
-    kind: 'rect',
-    layer,
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width,
-    height,
-    hidden,
-  });
+  const rect = rectsOf(prefix);
   const branchTop = tee.branchLaying + tee.branchSocket;
   return {
     title: `Tees of ${prefix}`,

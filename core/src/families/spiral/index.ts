@@ -44,6 +44,7 @@ export const spiral: Family = {
   turns: false,
   words: spiralWords,
   standard: (habit) => ({ family: 'spiral', parameters: standardSpiral(habit), count: 1, turned: false }),
+  argues: { plastic: 'hose, bare' },
   salvage: (panel, things) => fitHoseSalvage(spiral)(panel, things),
   problems: (panel) => problemsOf(spiralParameters, ['parameters'], panel.parameters),
   fields: (panel) => fieldsOf(spiralParameters, 'parameters', panel.parameters),

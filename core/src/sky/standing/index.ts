@@ -1,4 +1,5 @@
 // How a pane may stand: what a year sends to it, the best tilts and aims, what being off costs, the schools compared.
+
 export {
   allMonths,
   type Best,
@@ -18,6 +19,7 @@ export {
   type Around,
   around,
   cellsOnPane,
+  daysInMonth,
   meansOf,
   monthsOf,
   monthsOnPane,

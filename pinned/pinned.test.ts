@@ -25,6 +25,9 @@ describe('the recorded jobs', () => {
     expect(differences(recorded?.results, moved)).length(1);
     expect(differences(recorded?.results, moved)[0]).match(/^figures\.usefulHeat: /);
     expect(differences({ words: ['a'] }, { words: ['b'] })).deep.equal(['words.0: "a" -> "b"']);
+    expect(differences('at ⟦temperature:80.5:0⟧, dry', 'at ⟦temperature:80.50000000001:0⟧, dry')).deep.equal([]);
+    expect(differences('at ⟦temperature:80.5:0⟧', 'at ⟦temperature:80.51:0⟧')).length(1);
+    expect(differences('at ⟦temperature:80.5:0⟧', 'of ⟦temperature:80.5:0⟧')).length(1);
     expect(differences({ gain: 1 }, {})).deep.equal(['gain: 1 -> absent']);
     expect(differences([1, 2], [1])).deep.equal(['1: 2 -> absent']);
   });

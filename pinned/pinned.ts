@@ -77,6 +77,16 @@ export function differences(before: unknown, after: unknown, path = ''): string[
     const size = Math.max(Math.abs(before), Math.abs(after));
     return Math.abs(before - after) <= 1e-9 * size + 1e-12 ? [] : [`${path}: ${before} -> ${after}`];
   }
+  if (typeof before === 'string' && typeof after === 'string' && before !== after) {
+    // A text holds its quantities as numbers with all their digits.
+    const [a, b] = [before, after].map((text) => text.split(/(-?\d+(?:\.\d+)?(?:e-?\d+)?)/));
+    const alike =
+      a?.length === b?.length &&
+      a?.every((part, index) =>
+        index % 2 === 0 ? part === b?.[index] : differences(Number(part), Number(b?.[index])).length === 0,
+      );
+    return alike ? [] : [`${path}: ${show(before)} -> ${show(after)}`];
+  }
   if (before === null || after === null || typeof before !== 'object' || typeof after !== 'object')
     return before === after ? [] : [`${path}: ${show(before)} -> ${show(after)}`];
   if (Array.isArray(before) !== Array.isArray(after)) return [`${path}: a list on one side only`];

@@ -53,7 +53,7 @@ function lineOf(open: OpenJob, weather: WeatherDay, at: number, low: number): Ho
 function heatOf(job: Job, thermal: ThermalModel, boundary: ReturnType<WeatherDay['at']>): number {
   if (thermal.ownStore) {
     const covered = thermal.hasLid && boundary.irradiance < leastSun;
-    return thermal.netAtRest(boundary.inlet, covered ? { ...boundary, covered } : boundary);
+    return thermal.stagnantNetHeat(covered ? { ...boundary, covered } : boundary)(boundary.inlet);
   }
   if (boundary.irradiance < leastSun) return 0;
   const { glycol, specificFlow } = job.loop;

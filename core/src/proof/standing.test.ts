@@ -85,7 +85,7 @@ describe('proof: water that stands and warms', () => {
     if (!conditions || !rows[0]) throw new Error('a row');
     // 300 kg of water at 4 180 J/kgK nearly, 80 kg of steel at 460.
     const capacity = 300 * 0.992 * 4179 + 80 * 460;
-    const expected = (model.netAtRest(20, { ...conditions, massFlow: 0 }) * 900) / capacity;
+    const expected = (model.stagnantNetHeat({ ...conditions, massFlow: 0 })(20) * 900) / capacity;
     expect(rows[0].predicted.gain).closeTo(expected, 0.03 * expected);
   });
   it('shuts the lid of a night, and opens it by day', () => {

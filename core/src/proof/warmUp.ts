@@ -101,7 +101,7 @@ export function riseOver(
     const { irradiance } = boundary;
     const at = { ...boundary, irradiance: irradiance * (change.sun ?? 1) };
     const net = groups.reduce(
-      (sum, { thermal, count }) => sum + count * thermal.netAtRest(temperature, underLid(thermal, at), deviates),
+      (sum, { thermal, count }) => sum + count * thermal.stagnantNetHeat(underLid(thermal, at), deviates)(temperature),
       0,
     );
     temperature += (net * each) / capacity;

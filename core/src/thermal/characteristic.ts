@@ -73,48 +73,70 @@ const bentNames = [
 ] as const;
 type Coefficient = (typeof names)[number] | (typeof bentNames)[number];
 
+/** What the terms of the equation are of besides the temperature of the water. */
+interface TermsAt {
+  /** W/m²: G_b K_b + G_sky K_sky + G_ground K_ground. */
+  kept: number;
+  specificFlow: number;
+  reference: Reference;
+}
+
 /**
- * Value of each term of the equation, W/m² of aperture for a coefficient of 1.
- *
- * @param at.mean °C of the water (ϑm)
- * @param at.kept W/m²: G_b K_b + G_sky K_sky + G_ground K_ground
+ * Values of the terms of the equation by the mean temperature of the water (ϑm, °C), W/m² of aperture for a coefficient of 1, in the order of
+ * `names` and then of `bentNames`. What hangs on the boundary alone is worked out once.
  */
-function termsOf(
-  boundary: Boundary,
-  at: { mean: number; kept: number; specificFlow: number; reference: Reference },
-): Record<Coefficient, number> {
-  const rise = at.mean - boundary.air;
-  const wind = boundary.wind - windReference;
-  const root = Math.sqrt(Math.max(0, boundary.wind)) - Math.sqrt(windReference);
-  const sky = stefan * (fourthPower(boundary.surroundings) - fourthPower(boundary.air));
-  const warmth = boundary.air - airReference;
+function termsAt(
+  { air, wind: speed, surroundings, irradiance }: Boundary,
+  { kept, specificFlow, reference }: TermsAt,
+): (mean: number) => number[] {
+  const wind = speed - windReference;
+  const root = Math.sqrt(Math.max(0, speed)) - Math.sqrt(windReference);
+  const sky = stefan * (fourthPower(surroundings) - fourthPower(air));
+  const warmth = air - airReference;
   // A heater that stands still has no flow to be off from.
-  const flow = at.reference.specificFlow > 0 ? Math.log(at.specificFlow / at.reference.specificFlow) : 0;
-  return {
-    eta0b: at.kept,
-    a1: -rise,
-    a2: -rise * Math.abs(rise),
-    a3: -wind * rise,
-    a4: sky,
-    a6: -wind * boundary.irradiance,
-    a7: -wind * sky,
-    a8: -(Math.abs(rise) ** 3) * rise,
-    air: -rise * warmth,
-    windSquared: -(wind ** 2) * rise,
-    riseAir: -(rise ** 2) * warmth,
-    riseSky: -rise * sky,
-    riseWind: -(rise ** 2) * wind,
-    flowGain: at.kept * flow,
-    flowLoss: -rise * flow,
-    keptSquared: -at.kept * at.kept,
-    riseKept: -rise * at.kept,
-    keptAir: -warmth * at.kept,
-    keptWind: -wind * at.kept,
-    keptSky: sky * at.kept,
-    riseRoot: -rise * root,
-    keptRoot: -at.kept * root,
-    riseSquaredRoot: -rise * Math.abs(rise) * root,
+  const flow = reference.specificFlow > 0 ? Math.log(specificFlow / reference.specificFlow) : 0;
+  return (mean) => {
+    const rise = mean - air;
+    const bent = rise * Math.abs(rise);
+    return [
+      kept,
+      -rise,
+      -bent,
+      -wind * rise,
+      sky,
+      -wind * irradiance,
+      -wind * sky,
+      -(Math.abs(rise) ** 3) * rise,
+      -rise * warmth,
+      -(wind ** 2) * rise,
+      -(rise ** 2) * warmth,
+      -rise * sky,
+      -(rise ** 2) * wind,
+      kept * flow,
+      -rise * flow,
+      -kept * kept,
+      -rise * kept,
+      -warmth * kept,
+      -wind * kept,
+      sky * kept,
+      -rise * root,
+      -kept * root,
+      -bent * root,
+    ];
   };
+}
+
+/** Coefficients in the order of the terms; those of a heater that is not bent end before `bentNames`. */
+function coefficientsOf({ iso, corrections }: Pick<FlowThrough, 'iso' | 'corrections'>): number[] {
+  const values: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
+  const used = corrections.keptSquared === undefined ? names : [...names, ...bentNames];
+  return used.map((name) => values[name] ?? 0);
+}
+
+function dot(coefficients: readonly number[], terms: readonly number[]): number {
+  let sum = 0;
+  for (let index = 0; index < coefficients.length; index += 1) sum += (coefficients[index] ?? 0) * (terms[index] ?? 0);
+  return sum;
 }
 
 /** W/m²: the sun on the aperture, each part times its modifier. */
@@ -193,14 +215,14 @@ export function fitFlowThrough(
     const state = thermal.state(boundary);
     const { usefulHeat, outletTemperature } = state;
     if (outletTemperature === undefined || !fits(state)) return [];
-    const terms = termsOf(boundary, {
-      mean: (boundary.inlet + outletTemperature) / 2,
+    const terms = termsAt(boundary, {
       kept: keptSun(optics, boundary),
       specificFlow: boundary.massFlow / apertureArea,
       reference,
     });
     const y = usefulHeat / apertureArea;
-    return [{ x: fitted.map((name) => terms[name]), y, weight: 1 / Math.max(leastJudged, Math.abs(y)) ** 2 }];
+    const x = terms((boundary.inlet + outletTemperature) / 2);
+    return [{ x, y, weight: 1 / Math.max(leastJudged, Math.abs(y)) ** 2 }];
   });
   const { iso: fittedIso, corrections } = solveEquation(rows, fitted);
   const { eta0b, a1, a2, a3, a4, a6, a7, a8 } = fittedIso;
@@ -257,9 +279,8 @@ export function fitStanding(
   const fitted = bent ? [...names, ...bentNames] : names;
   return solveEquation(
     rows.map(({ boundary, temperature, kept, gathered }) => {
-      const terms = termsOf(boundary, { mean: temperature, kept, specificFlow: reference.specificFlow, reference });
       return {
-        x: fitted.map((name) => terms[name]),
+        x: termsAt(boundary, { kept, specificFlow: reference.specificFlow, reference })(temperature),
         y: gathered,
         weight: 1 / Math.max(leastJudged, Math.abs(gathered)) ** 2,
       };
@@ -272,17 +293,10 @@ export function fitStanding(
 export function standingHeat(
   { iso, corrections, reference }: Pick<FlowThrough, 'iso' | 'corrections' | 'reference'>,
   boundary: Boundary,
-  at: { temperature: number; kept: number },
+  { temperature, kept }: { temperature: number; kept: number },
 ): number {
-  const coefficients: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
-  const terms = termsOf(boundary, {
-    mean: at.temperature,
-    kept: at.kept,
-    specificFlow: reference.specificFlow,
-    reference,
-  });
-  const used = corrections.keptSquared === undefined ? names : [...names, ...bentNames];
-  return used.reduce((sum, name) => sum + (coefficients[name] ?? 0) * terms[name], 0);
+  const terms = termsAt(boundary, { kept, specificFlow: reference.specificFlow, reference });
+  return dot(coefficientsOf({ iso, corrections }), terms(temperature));
 }
 
 /** Share of useful heat by which a characteristic misses a model at one condition; undefined where there is too little heat to judge by. */
@@ -313,22 +327,19 @@ export function residualOf(
  * @param rate K/s by which the mean of the water moves; nought when left out (a5)
  */
 export function characteristicHeat(characteristic: FlowThrough, boundary: Boundary, rate = 0): number {
-  const { apertureArea, iso, corrections, reference, oneWay } = characteristic;
+  const { apertureArea, iso, reference, oneWay } = characteristic;
   const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
   const kept = keptSun(characteristic, boundary);
   const specificFlow = boundary.massFlow / apertureArea;
-  const coefficients: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
-  const used = corrections.keptSquared === undefined ? names : [...names, ...bentNames];
-  const heatAt = (mean: number): number => {
-    const terms = termsOf(boundary, { mean, kept, specificFlow, reference });
-    const flux = used.reduce((sum, name) => sum + (coefficients[name] ?? 0) * terms[name], -iso.a5 * rate);
-    return flux * apertureArea;
-  };
+  const coefficients = coefficientsOf(characteristic);
+  const terms = termsAt(boundary, { kept, specificFlow, reference });
+  const heatAt = (mean: number): number => (dot(coefficients, terms(mean)) - iso.a5 * rate) * apertureArea;
   let mean = boundary.inlet;
   for (let pass = 0; pass < 20; pass += 1) {
-    const miss = boundary.inlet + heatAt(mean) / (2 * carried) - mean;
+    const heat = heatAt(mean);
+    const miss = boundary.inlet + heat / (2 * carried) - mean;
     if (Math.abs(miss) < 1e-9) break;
-    const slope = (heatAt(mean + 0.01) - heatAt(mean)) / 0.01 / (2 * carried) - 1;
+    const slope = (heatAt(mean + 0.01) - heat) / 0.01 / (2 * carried) - 1;
     mean -= miss / slope;
   }
   const heat = heatAt(mean);

@@ -128,8 +128,11 @@ export interface ThermalModel {
    * Throws RangeError for a flow below 0 or none at all, NotConverged never in range.
    */
   state(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): ThermalState;
-  /** W that the still heater gathers, less what it loses, with all of it held at one temperature (°C). Falls as that rises. */
-  netAtRest(temperature: number, boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): number;
+  /**
+   * W that the still heater gathers, less what it loses, by the temperature (°C) at which all of it is held. Falls as that rises. What hangs
+   * on the boundary alone is worked out once: a run or a root asks at many temperatures.
+   */
+  stagnantNetHeat(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): (temperature: number) => number;
   /** What a run needs, fitted to `state` over its working range, with the residual of the fit. Takes a tenth of a second. */
   characteristic(reference: Reference): Characteristic;
   /** The same heater with some inputs known: ranges by id stand in the place of its own. */

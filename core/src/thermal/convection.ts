@@ -1,4 +1,4 @@
-import { type Fluid, type FluidState, fluidState } from './fluids';
+import { type Fluid, type FluidState, fluidDensity, fluidState } from './fluids';
 
 /** What lets warm liquid stir itself in a tube. */
 export interface Stirring {
@@ -33,26 +33,26 @@ export function tubeFilm(query: {
   const reynolds = (4 * Math.abs(query.massFlow)) / (Math.PI * bore * state.viscosity);
   const prandtl = (state.viscosity * state.heatCapacity) / state.conductivity;
   const slender = bore / query.length;
-  const laminar = (re: number) => {
-    const entry = 1.953 * Math.cbrt(re * prandtl * slender);
+  const laminar = Math.min(reynolds, 2300);
+  const turbulent = Math.max(reynolds, 4000);
+  const bridge = Math.min(1, Math.max(0, (reynolds - 2300) / (4000 - 2300)));
+  let nusselt = 0;
+  if (bridge < 1) {
+    const entry = 1.953 * Math.cbrt(laminar * prandtl * slender);
     const forced = Math.cbrt(4.364 ** 3 + 0.6 ** 3 + Math.max(0, entry - 0.6) ** 3);
-    return stirring ? stirred(forced, stirring, { state, prandtl, bore, query }) : forced;
-  };
-  const turbulent = (re: number) => {
-    const f = (0.79 * Math.log(re) - 1.64) ** -2 / 8;
-    return (
-      ((f * (re - 1000) * prandtl) / (1 + 12.7 * Math.sqrt(f) * (Math.cbrt(prandtl) ** 2 - 1))) *
-      (1 + Math.cbrt(slender) ** 2)
-    );
-  };
-  const bridge = (reynolds - 2300) / (4000 - 2300);
-  const nusselt =
-    reynolds <= 2300
-      ? laminar(reynolds)
-      : reynolds >= 4000
-        ? turbulent(reynolds)
-        : (1 - bridge) * laminar(2300) + bridge * turbulent(4000);
+    nusselt += (1 - bridge) * (stirring ? stirred(forced, stirring, { state, prandtl, bore, query }) : forced);
+  }
+  if (bridge > 0) nusselt += bridge * gnielinski(turbulent, prandtl, slender);
   return { coefficient: (nusselt * state.conductivity) / bore, reynolds };
+}
+
+/** Nusselt number of turbulent flow. Gnielinski (1976) with the entry correction of Hausen. */
+function gnielinski(reynolds: number, prandtl: number, slender: number): number {
+  const f = (0.79 * Math.log(reynolds) - 1.64) ** -2 / 8;
+  return (
+    ((f * (reynolds - 1000) * prandtl) / (1 + 12.7 * Math.sqrt(f) * (Math.cbrt(prandtl) ** 2 - 1))) *
+    (1 + Math.cbrt(slender) ** 2)
+  );
 }
 
 /**
@@ -68,18 +68,19 @@ function stirred(
 ): number {
   const { state, prandtl, bore, query } = at;
   if (stirring.heatPerLength <= 0) return forced;
-  const warm = fluidState(query.fluid, query.temperature + 1).density;
-  const cold = fluidState(query.fluid, query.temperature - 1).density;
+  const warm = fluidDensity(query.fluid, query.temperature + 1);
+  const cold = fluidDensity(query.fluid, query.temperature - 1);
   const expansion = Math.max(0, (cold - warm) / (2 * state.density));
   const across = 9.80665 * Math.cos((stirring.tilt * Math.PI) / 180);
   const kinematic = state.viscosity / state.density;
+  const power = prandtl ** 1.35;
   let nusselt = forced;
   for (let pass = 0; pass < 6; pass += 1) {
     const film = (nusselt * state.conductivity) / bore;
     const excess = stirring.heatPerLength / (Math.PI * bore * film);
     const grashof = Math.min((across * expansion * excess * bore ** 3) / kinematic ** 2, 1e6 / prandtl);
     const wall = Math.min(66, Math.max(2, (film * bore ** 2) / stirring.wallConductance));
-    const own = 0.055 * ((grashof * prandtl ** 1.35) / wall ** 0.25) ** 0.4;
+    const own = 0.055 * ((grashof * power) / wall ** 0.25) ** 0.4;
     nusselt = Math.hypot(forced, own);
   }
   return nusselt;

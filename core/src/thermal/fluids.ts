@@ -27,17 +27,29 @@ export function fluidState(fluid: Fluid, temperature: number): FluidState {
   if (fluid !== 'water') return 'glycol' in fluid ? glycolState(fluid.glycol, temperature) : fluid;
   const t = Math.min(100, Math.max(0, temperature));
   const kelvin = t + 273.15;
-  const density =
-    (999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))))) /
-    (1 + 16.87985e-3 * t);
   const reduced = kelvin / 298.15;
   return {
-    density,
+    density: waterDensity(t),
     viscosity: 2.414e-5 * 10 ** (247.8 / (kelvin - 140)),
     conductivity: 0.6065 * (-1.48445 + 4.12292 * reduced - 1.63866 * reduced ** 2),
     heatCapacity:
       4217.489 + t * (-3.491806 + t * (0.1161767 + t * (-1.861029e-3 + t * (1.51792e-5 - t * 4.711538e-8)))),
   };
+}
+
+/** kg/m³ by the temperature, 0 to 100 °C. Kell (1975). */
+function waterDensity(t: number): number {
+  return (
+    (999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))))) /
+    (1 + 16.87985e-3 * t)
+  );
+}
+
+/** kg/m³ of a fluid at a temperature, as `fluidState` has it. */
+export function fluidDensity(fluid: Fluid, temperature: number): number {
+  return fluid === 'water'
+    ? waterDensity(Math.min(100, Math.max(0, temperature)))
+    : fluidState(fluid, temperature).density;
 }
 
 /** Conde Engineering, Thermophysical Properties of Brines (2011), propylene glycol: A1 to A5 of each property. */
@@ -111,11 +123,19 @@ export function massFlowOf(flow: number, temperature: number, fluid: Fluid = 'wa
   return flow * fluidState(fluid, temperature).density;
 }
 
+/** Properties of air at one temperature: W/mK, m²/s, and the Prandtl number. */
+export interface AirState {
+  conductivity: number;
+  kinematic: number;
+  prandtl: number;
+}
+
 /** Air at sea level by its temperature in °C. Sutherland's laws as in the US Standard Atmosphere (1976). */
-export function airState(temperature: number): { conductivity: number; kinematic: number; prandtl: number } {
+export function airState(temperature: number): AirState {
   const kelvin = temperature + 273.15;
-  const viscosity = (1.458e-6 * kelvin ** 1.5) / (kelvin + 110.4);
-  const conductivity = (2.64638e-3 * kelvin ** 1.5) / (kelvin + 245.4 * 10 ** (-12 / kelvin));
+  const power = kelvin * Math.sqrt(kelvin);
+  const viscosity = (1.458e-6 * power) / (kelvin + 110.4);
+  const conductivity = (2.64638e-3 * power) / (kelvin + 245.4 * Math.exp((-12 * Math.LN10) / kelvin));
   const density = 101325 / (287.05 * kelvin);
   return { conductivity, kinematic: viscosity / density, prandtl: (viscosity * 1006) / conductivity };
 }

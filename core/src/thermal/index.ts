@@ -23,9 +23,11 @@ export {
 export { slotFilm, tubeFilm } from './convection';
 export {
   airOnCylinder,
+  annulus,
   annulusAir,
-  annulusLongWave,
-  openCylinderLoss,
+  annulusExchange,
+  cylinderLoss,
+  openCylinder,
   stillOnCylinder,
   windOnCylinder,
 } from './cylinder';
@@ -43,7 +45,7 @@ export type { HandTest, Settled, TestBench } from './handTests';
 export type { HeatPipeDescription } from './heatPipe/description';
 export { type HeatPipeModel, heatPipeModel } from './heatPipe/heatPipeModel';
 export { dryOutTemperature, floodingLimit, latentHeat, steamDensity } from './heatPipe/limits';
-export { sleevedAcceptance, sleevedDiffuse } from './heatPipe/sleeve';
+export { sleevedOptics, wallTables } from './heatPipe/sleeve';
 export { type Characteristic, type FlowThrough, modifierAt, type Reference, type Storage } from './laboratory';
 export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';

@@ -4,7 +4,7 @@ import { NotConverged } from './notConverged';
 import { stefan } from './radiation';
 
 const kelvin = 273.15;
-/** W/m²K⁴. Stefan and Boltzmann, CODATA. */
+/** m/s². Standard gravity: ISO 80000-3. */
 const gravity = 9.80665;
 
 /** Cavities inside a cover of several sheets: twin-wall, sealed unit. */
@@ -58,6 +58,41 @@ export interface TopLossQuery {
   wet?: number;
 }
 
+/** An air gap with what follows from its tilt alone. */
+interface TiltedGap {
+  /** m, and its third power. */
+  gap: number;
+  cubed: number;
+  /** cos β, and 1708 (sin 1.8β)^1.6, with the tilt held at 75°. */
+  cosine: number;
+  lean: number;
+}
+
+function tiltedGap(gap: number, degrees: number): TiltedGap {
+  const tilt = (Math.min(75, Math.max(0, degrees)) * Math.PI) / 180;
+  return {
+    gap,
+    cubed: gap ** 3,
+    cosine: Math.cos(tilt),
+    lean: 1708 * Math.max(0, Math.sin(1.8 * tilt)) ** 1.6,
+  };
+}
+
+/** W/m²K across a gap by convection between two faces (°C), as `gapConvection` says. */
+function convectionAcross({ gap, cubed, cosine, lean }: TiltedGap, below: number, above: number): number {
+  const air = airState((below + above) / 2);
+  const rise = below - above;
+  if (rise <= 0) return air.conductivity / gap;
+  const middle = (below + above) / 2 + kelvin;
+  const rayleigh = (gravity * rise * cubed * air.prandtl) / (middle * air.kinematic ** 2);
+  const along = rayleigh * cosine;
+  // Still air, and no quotient by nought where the faces are all but alike.
+  if (along <= 1708) return air.conductivity / gap;
+  const onset = 1 - 1708 / along;
+  const wavy = Math.max(0, Math.cbrt(along / 5830) - 1);
+  return ((1 + 1.44 * (1 - lean / along) * onset + wavy) * air.conductivity) / gap;
+}
+
 /**
  * Nusselt number of a tilted air gap. Hollands et al. (1976), tilt held at 75°; conduction when heated from above.
  *
@@ -66,19 +101,7 @@ export interface TopLossQuery {
  * @returns W/m²K across the gap by convection
  */
 export function gapConvection(query: { below: number; above: number; gap: number; tilt: number }): number {
-  const air = airState((query.below + query.above) / 2);
-  const rise = query.below - query.above;
-  if (rise <= 0) return air.conductivity / query.gap;
-  const middle = (query.below + query.above) / 2 + kelvin;
-  const rayleigh = (gravity * rise * query.gap ** 3 * air.prandtl) / (middle * air.kinematic ** 2);
-  const tilt = (Math.min(75, Math.max(0, query.tilt)) * Math.PI) / 180;
-  const along = rayleigh * Math.cos(tilt);
-  // Still air, and no quotient by nought where the faces are all but alike.
-  if (along <= 1708) return air.conductivity / query.gap;
-  const onset = 1 - 1708 / along;
-  const lean = 1 - (1708 * Math.max(0, Math.sin(1.8 * tilt)) ** 1.6) / along;
-  const wavy = Math.max(0, (along / 5830) ** (1 / 3) - 1);
-  return ((1 + 1.44 * lean * onset + wavy) * air.conductivity) / query.gap;
+  return convectionAcross(tiltedGap(query.gap, query.tilt), query.below, query.above);
 }
 
 /** Pa of vapour over water. Held below the boiling point, where the gap would be all steam. */
@@ -125,36 +148,89 @@ export function coverConductance(
   cover: Pick<LossCover, 'emittance' | 'conductance' | 'cavities'>,
   faces: { inner: number; outer: number; tilt: number },
 ): number {
-  const { cavities, emittance, conductance = Number.POSITIVE_INFINITY } = cover;
-  if (!cavities) return conductance;
-  const step = (faces.inner - faces.outer) / cavities.count;
+  const cavity = cover.cavities && tiltedGap(cover.cavities.gap, faces.tilt);
+  return throughCover(cover, cavity, faces.inner, faces.outer);
+}
+
+/** The same with the tilt of its cavities worked in. */
+function throughCover(
+  {
+    cavities,
+    emittance,
+    conductance = Number.POSITIVE_INFINITY,
+  }: Pick<LossCover, 'emittance' | 'conductance' | 'cavities'>,
+  cavity: TiltedGap | undefined,
+  inner: number,
+  outer: number,
+): number {
+  if (!cavities || !cavity) return conductance;
+  const step = (inner - outer) / cavities.count;
   let resistance = 1 / conductance;
   for (let index = 0; index < cavities.count; index += 1) {
-    const below = faces.inner - index * step;
+    const below = inner - index * step;
     const above = below - step;
     const radiated = (cavities.view * blackExchange(below, above)) / (2 / emittance - 1);
-    const air = gapConvection({ below, above, gap: cavities.gap, tilt: faces.tilt });
+    const air = convectionAcross(cavity, below, above);
     resistance += 1 / (air + radiated + cavities.webs);
   }
   return 1 / resistance;
+}
+
+/** What a top is asked, all but the temperature of its plate. */
+export type TopLossConditions = Omit<TopLossQuery, 'plateTemperature'>;
+
+/** A top under given conditions, ready to be asked at many temperatures of its plate (°C). */
+export interface TopBalance {
+  /** W/m² upwards. */
+  flux(plate: number): number;
+  /** °C of the inner face of each cover. */
+  innerFaces(plate: number): number[];
+  loss(plate: number): TopLoss;
 }
 
 /**
  * Heat that leaves a plate upwards, by a balance over plate, covers, air and sky, iterated until every cover is still
  * to a thousandth of a kelvin. D&B section 6.4, with sky and air told apart. Throws NotConverged.
  */
-export function topLoss(query: TopLossQuery): TopLoss {
-  const state = balance(query);
-  const difference = query.plateTemperature - query.ambientTemperature;
-  if (Math.abs(difference) >= 0.01) return { ...state, coefficient: state.flux / difference };
-  const above = balance({ ...query, plateTemperature: query.ambientTemperature + 0.5 });
-  const below = balance({ ...query, plateTemperature: query.ambientTemperature - 0.5 });
-  return { ...state, coefficient: above.flux - below.flux };
+export function topLoss({ plateTemperature, ...conditions }: TopLossQuery): TopLoss {
+  return topBalance(conditions).loss(plateTemperature);
 }
 
 /** W/m² upwards only, for those who need no coefficient. */
-export function topFlux(query: TopLossQuery): number {
-  return balance(query).flux;
+export function topFlux({ plateTemperature, ...conditions }: TopLossQuery): number {
+  return topBalance(conditions).flux(plateTemperature);
+}
+
+/** The same, for one who asks at many temperatures under the same conditions: a root over the plate asks some twenty times. */
+export function topBalance(conditions: TopLossConditions): TopBalance {
+  const { covers, ambientTemperature: air, skyTemperature: sky } = conditions;
+  const settle = covers.length === 0 ? undefined : coverBalance(conditions);
+  const toSky = (sky + kelvin) ** 4;
+  const flux = (plate: number): number =>
+    settle
+      ? settle.flux(plate)
+      : conditions.windCoefficient * (plate - air) +
+        conditions.plateEmittance * stefan * ((plate + kelvin) ** 4 - toSky);
+  return {
+    flux,
+    innerFaces: (plate) => {
+      if (!settle) return [];
+      settle.flux(plate);
+      return settle.innerFaces();
+    },
+    loss: (plate) => {
+      const difference = plate - air;
+      const near = Math.abs(difference) < 0.01;
+      const slope = near ? flux(air + 0.5) - flux(air - 0.5) : Number.NaN;
+      const lost = flux(plate);
+      return {
+        coefficient: near ? slope : lost / difference,
+        flux: lost,
+        coverTemperatures: settle?.outerFaces() ?? [],
+        innerTemperatures: settle?.innerFaces() ?? [],
+      };
+    },
+  };
 }
 
 /**
@@ -162,35 +238,30 @@ export function topFlux(query: TopLossQuery): number {
  * has a single unknown.
  */
 interface Network {
-  /** °C by node: plate, faces from the plate outward, sky. */
-  temperatures: Float64Array;
-  /** Nodes of each cover's inner and outer face. */
+  /** Nodes of each cover's inner and outer face; the plate is node 0, the sky the last. */
   inner: number[];
   outer: number[];
+  sky: number;
   /** Pairs of nodes that exchange radiation, with their factor. */
   pairs: { a: number; b: number; factor: number }[];
 }
 
-function networkOf(query: TopLossQuery): Network {
-  const { covers, plateTemperature: plate, ambientTemperature: air, skyTemperature: sky } = query;
+function networkOf(query: TopLossConditions): Network {
   let last = 0;
   const inner: number[] = [];
   const outer: number[] = [];
-  for (const cover of covers) {
+  for (const cover of query.covers) {
     last += 1;
     inner.push(last);
     if (cover.cavities || Number.isFinite(cover.conductance ?? Number.POSITIVE_INFINITY)) last += 1;
     outer.push(last);
   }
-  const temperatures = new Float64Array(last + 2);
-  for (let node = 0; node <= last; node += 1) temperatures[node] = plate + ((air - plate) * node) / (last + 1);
-  temperatures[last + 1] = sky;
-  return { temperatures, inner, outer, pairs: pairsOf(query, inner, outer, last + 1) };
+  return { inner, outer, sky: last + 1, pairs: pairsOf(query, inner, outer, last + 1) };
 }
 
 /** Which nodes exchange radiation: neighbours, and through films those beyond. */
 function pairsOf(
-  query: TopLossQuery,
+  query: TopLossConditions,
   inner: readonly number[],
   outer: readonly number[],
   sky: number,
@@ -217,62 +288,149 @@ function pairsOf(
   return pairs;
 }
 
-function balance(query: TopLossQuery): Omit<TopLoss, 'coefficient'> {
-  const {
-    plateTemperature: plate,
-    ambientTemperature: air,
-    skyTemperature: sky,
-    windCoefficient,
-    covers,
-    tilt,
-  } = query;
-  if (covers.length === 0) {
-    const toSky = query.plateEmittance * stefan * ((plate + kelvin) ** 4 - (sky + kelvin) ** 4);
-    return { flux: windCoefficient * (plate - air) + toSky, coverTemperatures: [], innerTemperatures: [] };
+/** Rounds that a balance may take, and K within which every face must be still. */
+const rounds = 200;
+const still = 1e-4;
+
+/** A plate under covers. The faces stand as they were left by the last `flux`. */
+interface CoverBalance {
+  flux(plate: number): number;
+  innerFaces(): number[];
+  outerFaces(): number[];
+}
+
+/** The balance of a plate under at least one cover. Its arrays are made once and used for every temperature that is asked. */
+function coverBalance(query: TopLossConditions): CoverBalance {
+  const { ambientTemperature: air, windCoefficient: wind, covers, tilt } = query;
+  const { inner, outer, sky, pairs } = networkOf(query);
+  const unknown = sky - 1;
+  const temperatures = new Float64Array(sky + 1);
+  const gaps = covers.map((cover) => tiltedGap(cover.gap, tilt));
+  const cavities = covers.map((cover) => cover.cavities && tiltedGap(cover.cavities.gap, tilt));
+  const wet = query.wet ?? 0;
+  const [gap] = gaps;
+  if (!gap) throw new RangeError('no cover');
+  const begin = (plate: number): void => {
+    for (let node = 0; node < sky; node += 1) temperatures[node] = plate + ((air - plate) * node) / sky;
+    temperatures[sky] = query.skyTemperature;
+  };
+  const [first, second] = pairs;
+  const thinPane = unknown === 1 && pairs.length === 2 && first?.b === 1 && second?.a === 1;
+  const settle = thinPane
+    ? () => settlePane({ temperatures, gap, wet, wind, air, below: first.factor, above: second.factor })
+    : stackBalance({ temperatures, unknown, pairs, covers, gaps, cavities, inner, outer, wet, wind, air });
+  return {
+    flux: (plate) => {
+      begin(plate);
+      settle();
+      const face = temperatures[inner[0] ?? 0] ?? plate;
+      const convection = convectionAcross(gap, plate, face);
+      const steam = wet ? wet * steaming(plate, face, convection) : 0;
+      let flux = (convection + steam) * (plate - face);
+      for (const { a, b, factor } of pairs) {
+        const other = temperatures[b] ?? plate;
+        if (a === 0) flux += factor * blackExchange(plate, other) * (plate - other);
+      }
+      return flux;
+    },
+    innerFaces: () => inner.map((node) => temperatures[node] ?? air),
+    outerFaces: () => outer.map((node) => temperatures[node] ?? air),
+  };
+}
+
+/** One thin pane, the usual panel: its balance has a single unknown. */
+function settlePane(query: {
+  temperatures: Float64Array;
+  gap: TiltedGap;
+  wet: number;
+  wind: number;
+  air: number;
+  below: number;
+  above: number;
+}): void {
+  const { temperatures, gap, wet, wind, air } = query;
+  const [plate = air, , sky = air] = temperatures;
+  let pane = temperatures[1] ?? air;
+  for (let pass = 0; pass < rounds; pass += 1) {
+    const convection = convectionAcross(gap, plate, pane);
+    const steam = wet ? wet * steaming(plate, pane, convection) : 0;
+    const toPlate = query.below * blackExchange(plate, pane) + (convection + steam);
+    const toSky = query.above * blackExchange(pane, sky);
+    const target = (toPlate * plate + toSky * sky + wind * air) / (toPlate + toSky + wind);
+    const moved = Math.abs(target - pane);
+    pane += (target - pane) * partStep(pass);
+    if (moved < still) {
+      temperatures[1] = pane;
+      return;
+    }
   }
-  const network = networkOf(query);
-  const { temperatures, inner, outer, pairs } = network;
-  const unknown = temperatures.length - 2;
+  throw new NotConverged('topLoss', rounds, pane - sky);
+}
+
+/** A part step in later rounds: gaps near the onset of convection would else swing to and fro. */
+function partStep(pass: number): number {
+  return pass < 4 ? 1 : 0.6;
+}
+
+/** Any stack of covers: a function that settles its faces from where they stand. */
+function stackBalance(query: {
+  temperatures: Float64Array;
+  unknown: number;
+  pairs: Network['pairs'];
+  covers: readonly LossCover[];
+  gaps: readonly TiltedGap[];
+  cavities: readonly (TiltedGap | undefined)[];
+  inner: readonly number[];
+  outer: readonly number[];
+  wet: number;
+  wind: number;
+  air: number;
+}): () => void {
+  const { temperatures, unknown, pairs, covers, gaps, cavities, inner, outer, wet, wind, air } = query;
   const matrix = new Float64Array(unknown * unknown);
   const given = new Float64Array(unknown);
-  const limit = 200;
-  for (let pass = 0; pass < limit; pass += 1) {
+  const corner = unknown * unknown - 1;
+  const round = (): void => {
     matrix.fill(0);
     given.fill(0);
     for (const { a, b, factor } of pairs)
       join(matrix, given, temperatures, a, b, factor * blackExchange(temperatures[a] ?? air, temperatures[b] ?? air));
     for (let index = 0; index < covers.length; index += 1) {
       const cover = covers[index];
-      if (!cover) continue;
+      const gap = gaps[index];
+      if (!cover || !gap) continue;
       const under = index === 0 ? 0 : (outer[index - 1] ?? 0);
       const face = inner[index] ?? 0;
       const back = outer[index] ?? 0;
       const below = temperatures[under] ?? air;
       const above = temperatures[face] ?? air;
-      const convection = gapConvection({ below, above, gap: cover.gap, tilt });
-      const steam = index === 0 && query.wet ? query.wet * steaming(below, above, convection) : 0;
+      const convection = convectionAcross(gap, below, above);
+      const steam = index === 0 && wet ? wet * steaming(below, above, convection) : 0;
       join(matrix, given, temperatures, under, face, convection + steam);
       if (back !== face) {
-        const through = coverConductance(cover, { inner: above, outer: temperatures[back] ?? air, tilt });
+        const through = throughCover(cover, cavities[index], above, temperatures[back] ?? air);
         join(matrix, given, temperatures, face, back, through);
       }
     }
     // The outermost face gives to the air.
-    const corner = unknown * unknown - 1;
-    matrix[corner] = (matrix[corner] ?? 0) + windCoefficient;
-    given[unknown - 1] = (given[unknown - 1] ?? 0) + windCoefficient * air;
+    matrix[corner] = (matrix[corner] ?? 0) + wind;
+    given[unknown - 1] = (given[unknown - 1] ?? 0) + wind * air;
     solveInPlace(matrix, given, unknown);
-    let moved = 0;
-    for (let node = 1; node <= unknown; node += 1) {
-      const target = given[node - 1] ?? air;
-      const old = temperatures[node] ?? air;
-      moved = Math.max(moved, Math.abs(target - old));
-      // A part step in stacks of covers: gaps near the onset of convection would else swing to and fro.
-      temperatures[node] = old + (target - old) * (pass < 4 ? 1 : 0.6);
+  };
+  return () => {
+    for (let pass = 0; pass < rounds; pass += 1) {
+      round();
+      let moved = 0;
+      for (let node = 1; node <= unknown; node += 1) {
+        const target = given[node - 1] ?? air;
+        const old = temperatures[node] ?? air;
+        moved = Math.max(moved, Math.abs(target - old));
+        temperatures[node] = old + (target - old) * partStep(pass);
+      }
+      if (moved < still) return;
     }
-    if (moved < 1e-4) return settled(query, network);
-  }
-  throw new NotConverged('topLoss', limit, (temperatures[unknown] ?? air) - sky);
+    throw new NotConverged('topLoss', rounds, (temperatures[unknown] ?? air) - (temperatures[unknown + 1] ?? air));
+  };
 }
 
 /** Puts a conductance between two nodes into the balance of each that is not known. */
@@ -297,37 +455,25 @@ function join(
   }
 }
 
-/** What leaves the plate once every face is still. */
-function settled(query: TopLossQuery, { temperatures, inner, outer, pairs }: Network): Omit<TopLoss, 'coefficient'> {
-  const { plateTemperature: plate, covers } = query;
-  const at = (node: number | undefined) => temperatures[node ?? 0] ?? plate;
-  const first = at(inner[0]);
-  const convection = gapConvection({ below: plate, above: first, gap: covers[0]?.gap ?? 1, tilt: query.tilt });
-  const steam = query.wet ? query.wet * steaming(plate, first, convection) : 0;
-  let flux = (convection + steam) * (plate - first);
-  for (const { a, b, factor } of pairs) if (a === 0) flux += factor * blackExchange(plate, at(b)) * (plate - at(b));
-  return { flux, coverTemperatures: outer.map(at), innerTemperatures: inner.map(at) };
-}
-
 /** Gauss's elimination of a small diagonally dominant system, row by row; the solution stands in `right`. */
 function solveInPlace(matrix: Float64Array, right: Float64Array, size: number): void {
   if (size === 1) {
     right[0] = (right[0] ?? 0) / (matrix[0] ?? 1);
     return;
   }
-  const cell = (row: number, column: number) => matrix[row * size + column] ?? 0;
   for (let pivot = 0; pivot < size; pivot += 1)
     for (let row = pivot + 1; row < size; row += 1) {
-      const share = cell(row, pivot) / cell(pivot, pivot);
+      const share = (matrix[row * size + pivot] ?? 0) / (matrix[pivot * size + pivot] ?? 0);
       if (share === 0) continue;
       for (let column = pivot; column < size; column += 1)
-        matrix[row * size + column] = cell(row, column) - share * cell(pivot, column);
+        matrix[row * size + column] = (matrix[row * size + column] ?? 0) - share * (matrix[pivot * size + column] ?? 0);
       right[row] = (right[row] ?? 0) - share * (right[pivot] ?? 0);
     }
   for (let row = size - 1; row >= 0; row -= 1) {
     let sum = right[row] ?? 0;
-    for (let column = row + 1; column < size; column += 1) sum -= cell(row, column) * (right[column] ?? 0);
-    right[row] = sum / cell(row, row);
+    for (let column = row + 1; column < size; column += 1)
+      sum -= (matrix[row * size + column] ?? 0) * (right[column] ?? 0);
+    right[row] = sum / (matrix[row * size + row] ?? 0);
   }
 }
 

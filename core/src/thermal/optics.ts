@@ -80,6 +80,32 @@ function fresnel(angle: number, inside: number, index: number): [number, number]
   return [across, along];
 }
 
+/** What a face of a sheet does to a beam at one angle: shares sent back by polarisation, and the path through the sheet over its thickness. */
+export interface FaceOptics {
+  across: number;
+  along: number;
+  path: number;
+}
+
+/** @param cosine of the angle from square; none passes at 0 */
+export function faceOptics(index: number, cosine: number): FaceOptics {
+  if (cosine <= 0) return { across: 1, along: 1, path: 1 };
+  const angle = Math.acos(Math.min(1, cosine));
+  const inside = Math.asin(Math.sin(angle) / index);
+  const [across, along] = fresnel(angle, inside, index);
+  return { across, along, path: 1 / Math.cos(inside) };
+}
+
+/** Transmittance of a single sheet of an optical depth (square on) with such faces, both polarisations averaged (D&B 5.3.1). */
+export function sheetTransmittance({ across, along, path }: FaceOptics, depth: number): number {
+  const pass = Math.exp(-depth * path);
+  return (slabTransmittance(across, pass) + slabTransmittance(along, pass)) / 2;
+}
+
+function slabTransmittance(face: number, pass: number): number {
+  return face >= 1 ? 0 : (pass * (1 - face) ** 2) / (1 - (face * pass) ** 2);
+}
+
 /**
  * Sheets whose transmittance square on is the one asked for: a pane is sold by that figure and not by its extinction.
  * Held at what the faces alone let through. Thickness is 1, so that `extinction` is the optical depth.
@@ -110,17 +136,22 @@ export function diffuseIncidence(tilt: number): { sky: number; ground: number } 
  * D&B figure 4.11.1, up to 80°, falling straight to nought at 90°.
  */
 export function absorptanceAtAngle(incidence: number): number {
-  const curve = (angle: number) =>
+  if (incidence <= 80) return Math.min(1, blackPaint(Math.max(0, incidence)));
+  return (blackPaintAt80 * (90 - Math.min(90, incidence))) / 10;
+}
+
+function blackPaint(angle: number): number {
+  return (
     1 +
     angle *
       (-1.5879e-3 +
         angle *
           (2.7314e-4 +
-            angle *
-              (-2.3026e-5 + angle * (9.0244e-7 + angle * (-1.8e-8 + angle * (1.7734e-10 - angle * 6.9937e-13))))));
-  if (incidence <= 80) return Math.min(1, curve(Math.max(0, incidence)));
-  return (curve(80) * (90 - Math.min(90, incidence))) / 10;
+            angle * (-2.3026e-5 + angle * (9.0244e-7 + angle * (-1.8e-8 + angle * (1.7734e-10 - angle * 6.9937e-13))))))
+  );
 }
+
+const blackPaintAt80 = blackPaint(80);
 
 /**
  * Incidence angle modifier: what covers and paint keep of beam at an angle, as a share of what they keep of it square on.
@@ -144,6 +175,18 @@ export function transmittanceAbsorptance(
   const atAngle = absorptance * taken;
   if (covers.length === 0) return atAngle;
   const through = coverOptics({ covers, incidence }).transmittance;
-  const back = coverOptics({ covers: [...covers].reverse(), incidence: 60 }).reflectance;
+  const back = diffuseReflectance(covers);
   return (through * atAngle) / (1 - (1 - atAngle) * back);
+}
+
+const reflectanceOf = new WeakMap<readonly CoverSheet[], number>();
+
+/** Share of diffuse light from below that covers send back: that of beam at 60° (D&B 5.5). Kept for each stack, since every angle asks for it. */
+function diffuseReflectance(covers: readonly CoverSheet[]): number {
+  let reflectance = reflectanceOf.get(covers);
+  if (reflectance === undefined) {
+    reflectance = coverOptics({ covers: [...covers].reverse(), incidence: 60 }).reflectance;
+    reflectanceOf.set(covers, reflectance);
+  }
+  return reflectance;
 }

@@ -3,5 +3,6 @@ export const stefan = 5.670374e-8;
 
 /** K⁴ of a temperature in °C. */
 export function fourthPower(celsius: number): number {
-  return (celsius + 273.15) ** 4;
+  const square = (celsius + 273.15) * (celsius + 273.15);
+  return square * square;
 }

@@ -31,3 +31,36 @@ export function risingRoot(f: (x: number) => number, low: number, high: number, 
   }
   throw new NotConverged('risingRoot', 100, b - a);
 }
+
+/**
+ * The same for a root that is looked for again and again while it moves a little each time, as that of a surface while the water behind it
+ * warms: secant steps from the last root and slope, and the whole bracket again where three of them do not settle it.
+ *
+ * @returns the root between two bounds, within a tolerance; throws NotConverged when the bounds do not hold one
+ */
+export function followedRoot(f: (x: number) => number): (low: number, high: number, tolerance: number) => number {
+  let last = Number.NaN;
+  let slope = 0;
+  return (low, high, tolerance) => {
+    if (slope > 0 && last > low && last < high) {
+      let x = last;
+      let value = f(x);
+      for (let pass = 0; pass < 4; pass += 1) {
+        const next = x - value / slope;
+        if (!(next > low && next < high)) break;
+        const there = f(next);
+        const rise = (there - value) / (next - x);
+        if (rise > 0) slope = rise;
+        [x, value] = [next, there];
+        if (Math.abs(value) < 1e-9) {
+          last = x;
+          return x;
+        }
+      }
+    }
+    last = risingRoot(f, low, high, tolerance);
+    // A kelvin to one side: the slope need not be exact to begin with.
+    slope = f(last + 1) - f(last);
+    return last;
+  };
+}

@@ -16,7 +16,7 @@ export function timeToReach(
   const { from, to, full } = query;
   if (from === to) return 0;
   const capacity = model.capacity.dry + (full ? model.capacity.water : 0);
-  const net = (temperature: number) => model.netAtRest(temperature, boundary, deviates);
+  const net = model.stagnantNetHeat(boundary, deviates);
   // The net heat falls all the way, so its sign at the far end tells.
   if (net(to) * (to - from) <= 0) return Number.POSITIVE_INFINITY;
   // Simpson's rule over the temperature: dt = C dT / net.
@@ -42,9 +42,10 @@ export function afterExposure(
   const settled = stagnationTemperature(model, boundary, deviates, workmanship);
   const steps = Math.max(1, Math.ceil(query.seconds / 60));
   const step = query.seconds / steps;
+  const net = model.stagnantNetHeat(boundary, deviates, workmanship);
   let temperature = query.from;
   for (let index = 0; index < steps; index += 1) {
-    const next = temperature + (step * model.netAtRest(temperature, boundary, deviates, workmanship)) / capacity;
+    const next = temperature + (step * net(temperature)) / capacity;
     // A light one settles within a step, and never goes past where it settles.
     temperature = (next - settled) * (temperature - settled) < 0 ? settled : next;
   }

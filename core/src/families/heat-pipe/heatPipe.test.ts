@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { evenly } from '../../quantity';
 import {
   absorptanceAtAngle,
+  annulus,
   annulusAir,
   coverOptics,
   dryOutTemperature,
@@ -9,10 +10,10 @@ import {
   heatPipeModel,
   latentHeat,
   sheetsFor,
-  sleevedAcceptance,
-  sleevedDiffuse,
+  sleevedOptics,
   steamDensity,
   stillOnCylinder,
+  wallTables,
   windOnCylinder,
 } from '../../thermal';
 import { fairDay } from '../../thermal/plate/collector.fixture';
@@ -69,11 +70,8 @@ describe('heat pipes: round the sleeve', () => {
   });
   it('is conduction alone between two cylinders close together: 2πk / ln(D/d)', () => {
     // Air at 25 °C conducts 0.0261 W/mK.
-    expect(annulusAir({ inner: 0.04, outer: 0.042, warm: 30, cold: 20 })).closeTo(
-      (2 * Math.PI * 0.0261) / Math.log(1.05),
-      0.02,
-    );
-    expect(annulusAir({ inner: 0.04, outer: 0.09, warm: 80, cold: 20 })).above((2 * Math.PI * 0.028) / Math.log(2.25));
+    expect(annulusAir(annulus(0.04, 0.042), 30, 20)).closeTo((2 * Math.PI * 0.0261) / Math.log(1.05), 0.02);
+    expect(annulusAir(annulus(0.04, 0.09), 80, 20)).above((2 * Math.PI * 0.028) / Math.log(2.25));
   });
 });
 
@@ -142,16 +140,12 @@ describe('heat pipes: optics of a round sleeve by two angles', () => {
   ];
   for (const [absorber, transversal, longitudinal] of cases)
     it(`keeps what rays that are shot do: ${absorber.strip ? 'strip' : 'pipe'}, ${absorber.sleeve ? 'sleeved' : 'bare'}, ${transversal}° across, ${longitudinal}° along`, () => {
-      const { sleeve, ...rest } = absorber;
-      const kept = sleevedAcceptance(
-        { ...rest, absorptance: 1, ...(sleeve ? { sleeve: { diameter: sleeve, sheets } } : {}) },
-        transversal,
-        longitudinal,
-      );
+      const wall = absorber.sleeve ? wallTables(1.575)(sheets[0]?.extinction ?? 0) : undefined;
+      const kept = sleevedOptics(absorber).beam(1, wall, transversal, longitudinal);
       expect(kept / shot(absorber, transversal, longitudinal)).within(0.97, 1.03);
     });
   it('of the whole sky, a bare pipe far from others keeps π/2 of its breadth, less what paint throws back at a slant', () => {
-    const diffuse = sleevedDiffuse({ diameter: 0.01, pitch: 10, absorptance: 1 });
+    const diffuse = sleevedOptics({ diameter: 0.01, pitch: 10 }).diffuse(1, undefined);
     expect(diffuse).within(0.85 * (Math.PI / 2), Math.PI / 2);
   });
 });

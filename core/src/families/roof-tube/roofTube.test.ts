@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { afterExposure, openCylinderLoss } from '../../thermal';
+import { afterExposure, cylinderLoss, openCylinder } from '../../thermal';
 import type { HeaterDocument } from '..';
 import { roofTube } from '.';
 import { airEnergy } from './findings';
@@ -39,8 +39,8 @@ describe('roof tube: heat', () => {
     const { thermal } = open({ pipes: 1 });
     const capacity = thermal.capacity.dry + thermal.capacity.water;
     // From 14 to 12 °C in air of 10 °C the conductance is that of a surface at 13 °C, long wave and wind, with the wall in series.
-    const lost = openCylinderLoss({ diameter: 0.11, surface: 13, air: 10, surroundings: 10, wind: 3, emittance: 0.92 });
-    const surface = ((lost.air + lost.longWave) / 3) * (2.3 + 0.055);
+    const pipe = openCylinder({ diameter: 0.11, air: 10, surroundings: 10, wind: 3, emittance: 0.92 });
+    const surface = (cylinderLoss(pipe, 13) / 3) * (2.3 + 0.055);
     const wall = (2 * Math.PI * 0.17 * 2.3) / Math.log(110 / 101.6);
     const conductance = 1 / (1 / surface + 1 / wall);
     const seconds = (capacity / conductance) * Math.log(2);
@@ -48,21 +48,14 @@ describe('roof tube: heat', () => {
   });
   it('loses what a cylinder with its wall in series does, by hand', () => {
     const { thermal } = open({ pipes: 1 });
-    const net = thermal.netAtRest(40, night);
+    const net = thermal.stagnantNetHeat(night)(40);
     // Find the surface by halving: what passes the wall leaves the surface.
     const wall = (2 * Math.PI * 0.17 * 2.3) / Math.log(110 / 101.6);
+    const pipe = openCylinder({ diameter: 0.11, air: 10, surroundings: 10, wind: 3, emittance: 0.92 });
     let [low, high] = [10, 40];
     for (let pass = 0; pass < 60; pass += 1) {
       const middle = (low + high) / 2;
-      const lost = openCylinderLoss({
-        diameter: 0.11,
-        surface: middle,
-        air: 10,
-        surroundings: 10,
-        wind: 3,
-        emittance: 0.92,
-      });
-      if ((lost.air + lost.longWave) * 2.355 < wall * (40 - middle)) low = middle;
+      if (cylinderLoss(pipe, middle) * 2.355 < wall * (40 - middle)) low = middle;
       else high = middle;
     }
     expect(net).closeTo(-wall * (40 - low), 0.01 * Math.abs(net));

@@ -133,10 +133,10 @@ describe('spiral: heat', () => {
     const hour = afterExposure(thermal, fullSun, { from: 20, seconds: 3600 });
     const day = afterExposure(thermal, fullSun, { from: 20, seconds: 6 * 3600 });
     expect(hour).within(50, day);
-    expect(Math.abs(thermal.netAtRest(day, fullSun))).below(0.02 * 1000 * thermal.apertureArea);
+    expect(Math.abs(thermal.stagnantNetHeat(fullSun)(day))).below(0.02 * 1000 * thermal.apertureArea);
     // An empty capacity check: at the start nearly all of what is kept warms the water.
     const first = afterExposure(thermal, fullSun, { from: 30, seconds: 60 }) - 30;
-    const kept = thermal.netAtRest(30, fullSun);
+    const kept = thermal.stagnantNetHeat(fullSun)(30);
     expect(first).closeTo((60 * kept) / (thermal.capacity.dry + thermal.capacity.water), 1e-9);
   });
   it('under a cover is hotter at rest and gives more to warm water in wind', () => {

@@ -4,10 +4,11 @@ import {
   absorptanceAtAngle,
   bestHeight,
   caughtAt,
+  cylinderLoss,
   fluidState,
   halfAngle,
   type InSection,
-  openCylinderLoss,
+  openCylinder,
   rimHeight,
   sectionOptics,
   type TroughSection,
@@ -224,17 +225,14 @@ describe('trough: heat', () => {
     const length = described.count * described.length;
     const kept = (state.terms.absorbed ?? 0) / length;
     const { heatCapacity } = fluidState('water', day.inlet);
-    const lost = (wall: number) => {
-      const one = openCylinderLoss({
-        diameter: 0.022,
-        surface: wall,
-        air: day.air,
-        surroundings: day.surroundings,
-        wind: 0.5 * day.wind,
-        emittance: described.emittance.likely,
-      });
-      return one.air + one.longWave;
-    };
+    const pipe = openCylinder({
+      diameter: 0.022,
+      air: day.air,
+      surroundings: day.surroundings,
+      wind: 0.5 * day.wind,
+      emittance: described.emittance.likely,
+    });
+    const lost = (wall: number) => cylinderLoss(pipe, wall);
     let water = day.inlet;
     // What the film holds back, as the state has it at the hot end; at the cold end it is half a kelvin more, which is 1 % of the heat.
     const excess = (state.places.pipe ?? 0) - (state.places.water ?? 0);

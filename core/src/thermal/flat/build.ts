@@ -1,5 +1,5 @@
 import type { Boundary, Deviates, UncertainInput, Workmanship } from '../contract';
-import { topFlux, windCoefficient } from '../losses';
+import { type TopBalance, type TopLossConditions, topBalance, windCoefficient } from '../losses';
 import { type CoverSheet, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from '../optics';
 import { fourthPower, stefan } from '../radiation';
 import { tubesLitRound } from '../roundTubes';
@@ -25,6 +25,8 @@ export interface Built<D extends FlatDescription = FlatDescription> {
   edge: number;
   wind: number;
   sun: number;
+  /** m² of perfect absorber under a perfect opening that would keep as much of the light of sky and of ground, at a tilt (degrees). */
+  diffuse(tilt: number): { sky: number; ground: number };
 }
 
 /** Takes every uncertain input of a description at its deviate. */
@@ -37,7 +39,8 @@ export function build<D extends FlatDescription>(
   const value = valuesOf(inputs, deviates, workmanship);
   const outermost = description.covers.length - 1;
   const backFactor = value('back', 1);
-  return {
+  let known: { tilt: number; sky: number; ground: number } | undefined;
+  const built: Built<D> = {
     description,
     value,
     covers: description.covers.flatMap((cover, index) =>
@@ -57,7 +60,15 @@ export function build<D extends FlatDescription>(
     edge: (stackConductance(description.rim) * description.rim.area * value('edge', 1)) / description.absorberArea,
     wind: value('wind', 1),
     sun: value('sun', 1),
+    diffuse: (tilt) => {
+      if (known?.tilt !== tilt) {
+        const angles = diffuseIncidence(tilt);
+        known = { tilt, sky: keptArea(built, angles.sky), ground: keptArea(built, angles.ground) };
+      }
+      return known;
+    },
   };
+  return built;
 }
 
 /** m² of perfect absorber under a perfect opening that would keep as much of a beam at an angle (degrees): A (τα) of the lit part. */
@@ -81,12 +92,11 @@ export function beamAcceptance(built: Built, incidence: number): number {
  */
 export function opticalShare(built: Built, boundary: Boundary): number {
   const { apertureArea } = built.description;
-  const at = (incidence: number) => keptArea(built, incidence);
-  const diffuse = diffuseIncidence(boundary.tilt);
+  const diffuse = built.diffuse(boundary.tilt);
   const rest = 1 - boundary.beamShare;
-  const beam = boundary.beamShare > 0 ? boundary.beamShare * at(boundary.incidence) : 0;
-  const sky = rest > 0 ? rest * (1 - boundary.groundShare) * at(diffuse.sky) : 0;
-  const ground = rest > 0 && boundary.groundShare > 0 ? rest * boundary.groundShare * at(diffuse.ground) : 0;
+  const beam = boundary.beamShare > 0 ? boundary.beamShare * keptArea(built, boundary.incidence) : 0;
+  const sky = rest > 0 ? rest * (1 - boundary.groundShare) * diffuse.sky : 0;
+  const ground = rest > 0 && boundary.groundShare > 0 ? rest * boundary.groundShare * diffuse.ground : 0;
   return ((beam + sky + ground) * built.dirt) / apertureArea;
 }
 
@@ -96,11 +106,10 @@ export function absorbedSun(built: Built, boundary: Boundary): number {
   return (opticalShare(built, boundary) * boundary.irradiance * built.sun * apertureArea) / absorberArea;
 }
 
-/** What the top of an absorber is asked at its temperature (°C). */
-export function topQuery(built: Built, boundary: Boundary, absorber: number) {
+/** What the top of an absorber meets, all but its own temperature. */
+export function topConditions(built: Built, boundary: Boundary): TopLossConditions {
   const { description } = built;
   return {
-    plateTemperature: absorber,
     ambientTemperature: boundary.air,
     skyTemperature: boundary.surroundings,
     windCoefficient:
@@ -117,8 +126,9 @@ export function topQuery(built: Built, boundary: Boundary, absorber: number) {
 export function steamLoss(built: Built, boundary: Boundary, absorber: number): number | undefined {
   const { description } = built;
   if (!description.wet) return undefined;
-  const { wet, ...dry } = topQuery(built, boundary, absorber);
-  return wet === undefined ? undefined : description.absorberArea * (topFlux({ ...dry, wet }) - topFlux(dry));
+  const { wet, ...dry } = topConditions(built, boundary);
+  if (wet === undefined) return undefined;
+  return description.absorberArea * (topBalance({ ...dry, wet }).flux(absorber) - topBalance(dry).flux(absorber));
 }
 
 export interface Losses {
@@ -128,29 +138,36 @@ export interface Losses {
 }
 
 /**
- * W/m² that a back open to the weather loses: wind as at the front, and radiation to ground at air temperature and, as far as it
- * leans over, sky. The sky's temperature follows from what the front sees (`surroundings` is the mean of both by the fourth power).
+ * W/m² by temperature (°C) that a back open to the weather loses: wind as at the front, and radiation to ground at air temperature and, as
+ * far as it leans over, sky. The sky's temperature follows from what the front sees (`surroundings` is the mean of both by the fourth power).
  */
-function bareBackLoss(built: Built, boundary: Boundary, absorber: number, emittance: number): number {
+function bareBackLoss(built: Built, boundary: Boundary, emittance: number): (absorber: number) => number {
   const wind = windCoefficient(boundary.wind * built.wind, Math.sqrt(built.description.grossArea));
   const skyShare = (1 + Math.cos((boundary.tilt * Math.PI) / 180)) / 2;
   const air = fourthPower(boundary.air);
   // Upside down there is no sky in front to tell from.
   const sky = skyShare > 0.01 ? (fourthPower(boundary.surroundings) - (1 - skyShare) * air) / skyShare : air;
   const seen = (1 - skyShare) * sky + skyShare * air;
-  return wind * (absorber - boundary.air) + emittance * stefan * (fourthPower(absorber) - seen);
+  return (absorber) => wind * (absorber - boundary.air) + emittance * stefan * (fourthPower(absorber) - seen);
 }
 
-/** W/m² of absorber lost at its temperature (°C), by way. */
-export function losses(built: Built, boundary: Boundary, absorber: number): Losses {
+/** What an absorber loses at a boundary, ready to be asked at many temperatures of it (°C); W/m² of absorber. */
+export interface LossesAt {
+  byWay(absorber: number): Losses;
+  total(absorber: number): number;
+  top: TopBalance;
+}
+
+/** What an absorber loses at a boundary: all that does not hang on its temperature is worked out once. */
+export function lossesAt(built: Built, boundary: Boundary): LossesAt {
   const { bareBack } = built.description;
-  const rise = absorber - boundary.air;
-  const back =
-    bareBack === undefined ? built.back * rise : built.backFactor * bareBackLoss(built, boundary, absorber, bareBack);
-  return { top: topFlux(topQuery(built, boundary, absorber)), back, edge: built.edge * rise };
-}
-
-/** W/m² of absorber, all ways together. */
-export function lossSum({ top, back, edge }: Losses): number {
-  return top + back + edge;
+  const { air } = boundary;
+  const top = topBalance(topConditions(built, boundary));
+  const bare = bareBack === undefined ? undefined : bareBackLoss(built, boundary, bareBack);
+  const back = (absorber: number) => (bare ? built.backFactor * bare(absorber) : built.back * (absorber - air));
+  return {
+    byWay: (absorber) => ({ top: top.flux(absorber), back: back(absorber), edge: built.edge * (absorber - air) }),
+    total: (absorber) => top.flux(absorber) + back(absorber) + built.edge * (absorber - air),
+    top,
+  };
 }

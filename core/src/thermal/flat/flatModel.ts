@@ -1,5 +1,6 @@
 import type { Range } from '../../catalogue';
 import type { Readout } from '../../readout';
+import { builtOnce } from '../builtOnce';
 import { fitFlowThrough } from '../characteristic';
 import {
   type Boundary,
@@ -11,7 +12,7 @@ import {
   type Workmanship,
 } from '../contract';
 import { diffuseIncidence } from '../optics';
-import { absorbedSun, type Built, beamAcceptance, build, losses, lossSum, opticalShare } from './build';
+import { absorbedSun, type Built, beamAcceptance, build, type LossesAt, lossesAt, opticalShare } from './build';
 import { flatDerivations } from './derivations';
 import type { FlatDescription } from './description';
 import { type GapAdvice, gapAdvice } from './gap';
@@ -39,7 +40,7 @@ export interface FlatKind<D extends FlatDescription> {
   inputs(description: D): UncertainInput[];
   /** How heat reaches the water. */
   transfer(built: Built<D>, boundary: Boundary): (query: TransferQuery) => Transferred;
-  /** The description at a boundary, where a flow changes it. */
+  /** The description at a boundary, where a flow changes it: how wet it is, and nothing that `build` takes. */
   atFlow?(description: D, boundary: Boundary): D;
   readouts(at: { built: Built<D>; model: FlatModel<D>; state: ThermalState; boundary: Boundary }): Readout[];
 }
@@ -63,22 +64,24 @@ const pathWords = (covered: boolean): Record<keyof FlatState['paths'], string> =
 export function flatModel<D extends FlatDescription>(description: D, kind: FlatKind<D>): FlatModel<D> {
   const inputs = kind.inputs(description);
   const words = pathWords(description.covers.length > 0);
-  const built = (deviates: Deviates = {}, workmanship?: Workmanship, at = description): Built<D> =>
-    build(at, inputs, deviates, workmanship);
-  const builtAt = (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): Built<D> =>
-    built(deviates, workmanship, kind.atFlow ? kind.atFlow(description, boundary) : description);
+  const built = builtOnce((deviates, workmanship) => build(description, inputs, deviates, workmanship));
+  const builtAt = (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): Built<D> => {
+    const one = built(deviates, workmanship);
+    return kind.atFlow ? { ...one, description: kind.atFlow(description, boundary) } : one;
+  };
   const pathsOf = (paths: FlatState['paths']) =>
     (Object.keys(words) as (keyof typeof words)[]).map((id) => ({ id, words: words[id], watts: paths[id] }));
-  const atRest = (one: Built<D>, boundary: Boundary): ThermalState => {
-    const plate = restTemperature(one, boundary);
+  const atRest = (one: Built<D>, boundary: Boundary, lost: LossesAt): ThermalState => {
     const { absorberArea, apertureArea } = description;
-    const parts = losses(one, boundary, plate);
-    const kept = absorbedSun(one, boundary) * absorberArea;
+    const absorbed = absorbedSun(one, boundary);
+    const plate = restTemperature(absorbed, boundary, lost);
+    const parts = lost.byWay(plate);
+    const kept = absorbed * absorberArea;
     return {
       sun: boundary.irradiance * one.sun * apertureArea,
       usefulHeat: 0,
       efficiency: 0,
-      places: placeTemperatures(one, boundary, plate),
+      places: placeTemperatures(one, boundary, lost, plate),
       paths: pathsOf({
         water: 0,
         optical: boundary.irradiance * one.sun * apertureArea - kept,
@@ -109,14 +112,19 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
     working: (boundary, deviates, workmanship) => {
       if (!isFlowing(boundary)) throw new RangeError(`no water flows: ${boundary.massFlow} kg/s`);
       const one = builtAt(boundary, deviates, workmanship);
-      return workingState(one, boundary, kind.transfer(one, boundary));
+      return workingState(one, boundary, lossesAt(one, boundary), kind.transfer(one, boundary));
     },
     state: (boundary, deviates, workmanship) => {
       const one = builtAt(boundary, deviates, workmanship);
-      if (!isFlowing(boundary)) return atRest(one, { ...boundary, massFlow: 0 });
+      if (!isFlowing(boundary)) {
+        const still = { ...boundary, massFlow: 0 };
+        return atRest(one, still, lossesAt(one, still));
+      }
+      const lost = lossesAt(one, boundary);
       const { usefulHeat, outletTemperature, gain, efficiency, plateTemperature, paths, ...terms } = workingState(
         one,
         boundary,
+        lost,
         kind.transfer(one, boundary),
       );
       return {
@@ -125,15 +133,17 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
         outletTemperature,
         gain,
         efficiency,
-        places: placeTemperatures(one, boundary, plateTemperature),
+        places: placeTemperatures(one, boundary, lost, plateTemperature),
         paths: pathsOf(paths),
         terms,
       };
     },
-    netAtRest: (temperature, boundary, deviates, workmanship) => {
+    stagnantNetHeat: (boundary, deviates, workmanship) => {
       const still = { ...boundary, massFlow: 0 };
       const one = builtAt(still, deviates, workmanship);
-      return description.absorberArea * (absorbedSun(one, still) - lossSum(losses(one, still, temperature)));
+      const absorbed = absorbedSun(one, still);
+      const { total } = lossesAt(one, still);
+      return (temperature) => description.absorberArea * (absorbed - total(temperature));
     },
     characteristic: (reference) => fitFlowThrough(model, reference),
     knowing: (known) => flatModel({ ...description, known: { ...description.known, ...known } }, kind),

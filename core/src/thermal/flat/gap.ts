@@ -1,6 +1,6 @@
 import type { Boundary } from '../contract';
-import { topFlux } from '../losses';
-import { type Built, topQuery } from './build';
+import { topBalance } from '../losses';
+import { type Built, topConditions } from './build';
 
 /** m. Gaps that anybody builds. */
 export const buildableGaps = { low: 0.006, high: 0.08 } as const;
@@ -10,9 +10,12 @@ export const buildableGaps = { low: 0.006, high: 0.08 } as const;
  * stir; between 10 and 15 mm there is a shallow best, and another one wide open that is no better.
  */
 export function topLossOverGaps(built: Built, boundary: Boundary, plate: number, gaps: readonly number[]): number[] {
-  const query = topQuery(built, boundary, plate);
+  const query = topConditions(built, boundary);
   return gaps.map((gap) =>
-    topFlux({ ...query, covers: query.covers.map((cover, index) => (index === 0 ? { ...cover, gap } : cover)) }),
+    topBalance({
+      ...query,
+      covers: query.covers.map((cover, index) => (index === 0 ? { ...cover, gap } : cover)),
+    }).flux(plate),
   );
 }
 

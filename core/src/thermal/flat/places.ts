@@ -1,7 +1,6 @@
 import type { Boundary, Place } from '../contract';
-import { topLoss } from '../losses';
 import { stackFaces } from '../stack';
-import { type Built, topQuery } from './build';
+import type { Built, LossesAt } from './build';
 import type { FlatDescription } from './description';
 
 /**
@@ -31,9 +30,14 @@ export function flatPlaces(
 }
 
 /** °C at every place with the absorber at a temperature. */
-export function placeTemperatures(built: Built, boundary: Boundary, plate: number): Record<FlatPlace, number> {
+export function placeTemperatures(
+  built: Built,
+  boundary: Boundary,
+  { top }: LossesAt,
+  plate: number,
+): Record<FlatPlace, number> {
   const { description } = built;
-  const faces = topLoss(topQuery(built, boundary, plate)).innerTemperatures;
+  const faces = top.innerFaces(plate);
   const inner = faces[0] ?? boundary.air;
   const outer = faces[faces.length - 1] ?? boundary.air;
   const back = stackFaces(description.back, plate, boundary.air);

@@ -3,7 +3,7 @@ import { heatRemovalFactor } from '../fin';
 import { fluidState } from '../fluids';
 import { NotConverged } from '../notConverged';
 import { risingRoot } from '../root';
-import { absorbedSun, type Built, losses, lossSum, opticalShare } from './build';
+import { type Built, type LossesAt, opticalShare } from './build';
 import type { FlatDescription } from './description';
 
 /** How the heat of a flat absorber reaches its water, at a loss coefficient: what plate, sheet and film differ by. */
@@ -108,23 +108,25 @@ function slopeFromAir(
  * stagnation. Throws NotConverged never in range.
  *
  * @param boundary with a flow above `leastFlow`
+ * @param lost what the absorber loses there
  * @param transfer F, F', F_R and the film at a loss coefficient
  */
 export function workingState<D extends FlatDescription>(
   built: Built<D>,
   boundary: Boundary,
+  lost: LossesAt,
   transfer: (query: TransferQuery) => Transferred,
 ): FlatState {
   const { absorberArea, apertureArea } = built.description;
   const sun = boundary.irradiance * built.sun;
   const optical = opticalShare(built, boundary);
   const absorbed = (optical * sun * apertureArea) / absorberArea;
-  const total = (plate: number) => lossSum(losses(built, boundary, plate));
+  const { total } = lost;
   // With a sky colder than the air, heat leaves an absorber at air temperature: the line starts there and not at nought.
   const atAir = total(boundary.air);
-  const chainFor = (plate: number, lost: number) => {
-    const lossCoefficient = Math.max(0.05, slopeFromAir(total, boundary.air, atAir, plate, lost));
-    const guess = absorberArea * (absorbed - lost);
+  const chainFor = (plate: number, loss: number) => {
+    const lossCoefficient = Math.max(0.05, slopeFromAir(total, boundary.air, atAir, plate, loss));
+    const guess = absorberArea * (absorbed - loss);
     // The water never leaves the span between its inlet and the absorber's hottest: at a trickle the quotient alone would.
     const rise = guess / Math.max(1e-9, 2 * boundary.massFlow * 4190);
     const span = Math.abs(plate - boundary.inlet);
@@ -141,12 +143,12 @@ export function workingState<D extends FlatDescription>(
   };
   // What the water takes less what is left for it: rising with the absorber, nought at the working point.
   const excess = (plate: number) => {
-    const lost = total(plate);
-    return chainFor(plate, lost).heat / absorberArea - (absorbed - lost);
+    const loss = total(plate);
+    return chainFor(plate, loss).heat / absorberArea - (absorbed - loss);
   };
   const plate = workingPoint(excess, boundary.inlet);
-  const parts = losses(built, boundary, plate);
-  const { transferred, heatCapacity, lossCoefficient, heat } = chainFor(plate, lossSum(parts));
+  const parts = lost.byWay(plate);
+  const { transferred, heatCapacity, lossCoefficient, heat } = chainFor(plate, parts.top + parts.back + parts.edge);
   const gain = heat / (boundary.massFlow * heatCapacity);
   const top = parts.top * absorberArea;
   const back = parts.back * absorberArea;
@@ -183,10 +185,8 @@ function workingPoint(excess: (plate: number) => number, inlet: number): number 
   throw new NotConverged('workingState', 6, close);
 }
 
-/** °C. The absorber at rest in that sun: dry in full sun, or under the night sky without any. */
-export function restTemperature(built: Built, boundary: Boundary): number {
-  const absorbed = absorbedSun(built, boundary);
+/** °C. The absorber at rest with so much sun kept (W/m²): dry in full sun, or under the night sky without any. */
+export function restTemperature(absorbed: number, { air }: Boundary, { total }: LossesAt): number {
   // The loss only rises with the absorber, so there is one answer.
-  const excess = (plate: number) => lossSum(losses(built, boundary, plate)) - absorbed;
-  return risingRoot(excess, boundary.air - 60, boundary.air + 500, 1e-4);
+  return risingRoot((plate) => total(plate) - absorbed, air - 60, air + 500, 1e-4);
 }

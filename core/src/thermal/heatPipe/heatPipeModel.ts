@@ -1,4 +1,5 @@
 import type { Range } from '../../catalogue';
+import { builtOnce } from '../builtOnce';
 import { fitFlowThrough } from '../characteristic';
 import {
   type Boundary,
@@ -9,13 +10,13 @@ import {
   type Workmanship,
 } from '../contract';
 import { fluidState } from '../fluids';
-import { type CoverSheet, sheetsFor } from '../optics';
+import { sheetsFor } from '../optics';
 import { type Built, build, inputsOf } from './build';
 import { carrying, type Meets, type TubeState } from './carrying';
 import { heatPipeDerivations, heatPipeReadouts } from './derivations';
 import type { HeatPipeDescription } from './description';
 import { tubeLoss } from './loss';
-import { sleevedAcceptance, sleevedDiffuse } from './sleeve';
+import { sleevedOptics, type WallTable, wallTables } from './sleeve';
 
 export interface HeatPipeModel extends ThermalModel {
   description: HeatPipeDescription;
@@ -26,6 +27,8 @@ export interface HeatPipeModel extends ThermalModel {
 
 /** W/m². A fit to less would be one to the corner at which a bank begins to carry. */
 const leastFitted = 40;
+/** Transmittances of the sleeve whose light is remembered. */
+const mostKnown = 6;
 /**
  * Heat pipes: each tube keeps its sun, loses by its sleeve, and gives the rest up a chain of resistances (wall, boiling, condensing, wall,
  * film in the manifold) to water that passes tube after tube. Nothing goes back down: a tube colder than its water carries nothing. No
@@ -38,37 +41,36 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
   const loss = tubeLoss(description);
   const { tubeIn, carriedInto } = carrying(description);
   const area = count * loss.breadth * tube.heated;
-  const built = (deviates?: Deviates, workmanship?: Workmanship): Built =>
-    build(description, inputs, deviates, workmanship);
+  const built = builtOnce((deviates, workmanship): Built => build(description, inputs, deviates, workmanship));
 
-  const walls = new Map<number, CoverSheet[]>();
-  const wallOf = (index: number, transmittance: number): CoverSheet[] => {
-    const found = walls.get(transmittance) ?? sheetsFor({ index, sheets: 1, transmittance });
-    walls.set(transmittance, found);
-    return found;
-  };
-  const optics = (one: Built) => ({
+  const optics = sleevedOptics({
     diameter: tube.diameter,
-    ...(description.strip ? { strip: description.strip.width } : {}),
     pitch,
-    absorptance: one.absorptance,
-    ...(sleeve ? { sleeve: { diameter: sleeve.diameter, sheets: wallOf(sleeve.index, one.transmittance) } } : {}),
+    ...(description.strip ? { strip: description.strip.width } : {}),
+    ...(sleeve ? { sleeve: sleeve.diameter } : {}),
   });
-  // The same sums for the same optics: asked for a thousand times in a fit.
-  const diffuseKnown = new Map<string, number>();
-  const diffuse = (one: Built): number => {
-    const key = `${one.absorptance} ${one.transmittance}`;
-    const found = diffuseKnown.get(key) ?? sleevedDiffuse(optics(one));
-    diffuseKnown.set(key, found);
-    return found;
+  const wallOf = sleeve && wallTables(sleeve.index);
+  const known = new Map<number, { wall: WallTable | undefined; diffuse: number }>();
+  /** Wall of the sleeve, and share of diffuse light that perfect paint keeps behind it: worked out once for each of the last few transmittances. */
+  const light = ({ transmittance }: Built): { wall: WallTable | undefined; diffuse: number } => {
+    const found = known.get(transmittance);
+    if (found) return found;
+    const [sheet] = sleeve ? sheetsFor({ index: sleeve.index, sheets: 1, transmittance }) : [];
+    const wall = sheet && wallOf?.(sheet.extinction * sheet.thickness);
+    const made = { wall, diffuse: optics.diffuse(1, wall) };
+    if (known.size >= mostKnown) known.delete(known.keys().next().value as number);
+    known.set(transmittance, made);
+    return made;
   };
+  const diffuse = (one: Built): number => one.absorptance * light(one).diffuse;
+  const beam = (one: Built, transversal: number, longitudinal: number): number =>
+    optics.beam(one.absorptance, light(one).wall, transversal, longitudinal);
   /** W that one tube keeps. */
   const keptBy = (one: Built, boundary: Boundary): number => {
     const { transversal, longitudinal } = boundary.angles ?? { transversal: boundary.incidence, longitudinal: 0 };
     const strength = (boundary.irradiance * one.sun * area) / count;
-    const beam =
-      boundary.beamShare > 0 ? boundary.beamShare * sleevedAcceptance(optics(one), transversal, longitudinal) : 0;
-    return strength * (beam + (1 - boundary.beamShare) * diffuse(one));
+    const direct = boundary.beamShare > 0 ? boundary.beamShare * beam(one, transversal, longitudinal) : 0;
+    return strength * (direct + (1 - boundary.beamShare) * diffuse(one));
   };
   /** All that one tube meets in a boundary. */
   const meets = (one: Built, boundary: Boundary): Meets => {
@@ -97,7 +99,7 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
       ...(at.flowing ? { outletTemperature: at.water, gain: at.water - boundary.inlet } : {}),
       efficiency: sun > 0.001 * area ? at.useful / sun : 0,
       places: {
-        ...(sleeve ? { sleeve: loss.at(one, boundary, hottest).sleeve } : {}),
+        ...(sleeve ? { sleeve: loss.sleeve(one, boundary, hottest) } : {}),
         tube: hottest,
         manifold: at.water,
         lagging: (at.water + boundary.air) / 2,
@@ -135,7 +137,7 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
     ownStore: false,
     hasLid: false,
     acceptance: {
-      beam: (transversal, longitudinal) => sleevedAcceptance(optics(built()), transversal, longitudinal),
+      beam: (transversal, longitudinal) => beam(built(), transversal, longitudinal),
       sky: () => diffuse(built()),
       ground: () => diffuse(built()),
       round: false,
@@ -161,9 +163,10 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
       }
       return stateOf(one, boundary, { kept, tubes, water, useful: carried * (water - boundary.inlet), flowing: true });
     },
-    netAtRest: (temperature, boundary, deviates, workmanship) => {
+    stagnantNetHeat: (boundary, deviates, workmanship) => {
       const one = built(deviates, workmanship);
-      return count * carriedInto(meets(one, boundary), temperature) - one.manifold * (temperature - boundary.air);
+      const met = meets(one, boundary);
+      return (temperature) => count * carriedInto(met, temperature) - one.manifold * (temperature - boundary.air);
     },
     // What is fitted is where all tubes carry: the equation of the standard is no line with a corner.
     characteristic: (reference) => ({

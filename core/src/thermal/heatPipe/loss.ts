@@ -1,14 +1,23 @@
 import type { Boundary } from '../contract';
 import { lossCurve } from '../curve';
-import { annulusAir, annulusLongWave, openCylinderLoss } from '../cylinder';
-import { stefan } from '../radiation';
+import {
+  annulus,
+  annulusAir,
+  annulusExchange,
+  cylinderLongWave,
+  cylinderLoss,
+  cylinderToAir,
+  type OpenCylinder,
+  openCylinder,
+} from '../cylinder';
+import { fourthPower, stefan } from '../radiation';
 import type { Built } from './build';
 import type { HeatPipeDescription } from './description';
 
 /** W/mK by which the loss of a cylinder in the open grows with its surface: air as it is, long wave by its third power. */
-function outerSlope(diameter: number, surface: number, air: number, lost: { air: number }): number {
+function outerSlope({ diameter, air }: OpenCylinder, surface: number, toAir: number): number {
   const apart = surface - air;
-  const convection = Math.abs(apart) < 1e-6 ? 0 : lost.air / apart;
+  const convection = Math.abs(apart) < 1e-6 ? 0 : toAir / apart;
   return convection + Math.PI * diameter * 4 * stefan * (surface + 273.15) ** 3;
 }
 
@@ -16,8 +25,8 @@ function outerSlope(diameter: number, surface: number, air: number, lost: { air:
 export interface TubeLoss {
   /** m across that catch the sun. */
   breadth: number;
-  /** W with its wall at a temperature (°C), and °C of its sleeve. */
-  at(one: Built, boundary: Boundary, wall: number): { watts: number; sleeve: number };
+  /** °C of its sleeve with its wall at a temperature (°C); of the wall where it has none. */
+  sleeve(one: Built, boundary: Boundary, wall: number): number;
   /** W by the temperature of the wall: worked out at some, drawn through them. */
   curve(one: Built, boundary: Boundary): (wall: number) => number;
   /** Share of what a strip gathers that reaches the pipe. */
@@ -33,41 +42,44 @@ export function tubeLoss({ tube, strip, sleeve }: HeatPipeDescription): TubeLoss
     strip ? (2 * breadth) / Math.PI : tube.diameter,
     0.95 * (sleeve?.diameter ?? Number.POSITIVE_INFINITY),
   );
-  /** W that one tube loses with its wall at a temperature, and the sleeve's own, by a few rounds over what hangs on it. */
-  const lossOf = (one: Built, boundary: Boundary, wall: number): { watts: number; sleeve: number } => {
-    const { air, surroundings } = boundary;
-    const open = (diameter: number, surface: number, emittance: number) =>
-      openCylinderLoss({ diameter, surface, air, surroundings, wind: boundary.wind * one.wind, emittance });
-    if (!sleeve) {
-      const lost = open(round, wall, one.emittance);
-      return { watts: (lost.air + lost.longWave) * tube.heated, sleeve: wall };
-    }
-    let at = (wall + 2 * air) / 3;
-    for (let round = 0; round < 40; round += 1) {
+  const gap = annulus(round, sleeve?.diameter ?? 2 * round);
+  /** What is in the open: the sleeve, or the bare tube. */
+  const outside = (one: Built, { air, surroundings, wind }: Boundary): OpenCylinder =>
+    openCylinder({
+      diameter: sleeve?.diameter ?? round,
+      air,
+      surroundings,
+      wind: wind * one.wind,
+      emittance: sleeve?.emittance ?? one.emittance,
+    });
+  /** °C of the sleeve with the wall of the tube at a temperature, by a few rounds over what hangs on it. */
+  const sleeveAt = (one: Built, open: OpenCylinder, wall: number): number => {
+    let at = (wall + 2 * open.air) / 3;
+    for (let pass = 0; pass < 40; pass += 1) {
       const inner = innerConductance(one, wall, at);
-      const outer = open(sleeve.diameter, at, sleeve.emittance);
+      const toAir = cylinderToAir(open, at);
       // Newton on what comes in less what goes out, each by its own conductance: W/mK.
-      const slope = inner + outerSlope(sleeve.diameter, at, air, outer);
-      const moved = (inner * (wall - at) - outer.air - outer.longWave) / slope;
+      const slope = inner + outerSlope(open, at, toAir);
+      const moved = (inner * (wall - at) - toAir - cylinderLongWave(open, at)) / slope;
       at += moved;
       if (Math.abs(moved) < 1e-6) break;
     }
-    return { watts: innerConductance(one, wall, at) * (wall - at) * tube.heated, sleeve: at };
+    return at;
+  };
+  /** W that one tube loses with its wall at a temperature. */
+  const lost = (one: Built, open: OpenCylinder, wall: number): number => {
+    if (!sleeve) return cylinderLoss(open, wall) * tube.heated;
+    const at = sleeveAt(one, open, wall);
+    return innerConductance(one, wall, at) * (wall - at) * tube.heated;
   };
   /** W/mK from the wall to its sleeve, air and long wave together. */
   const innerConductance = (one: Built, wall: number, at: number): number => {
-    const across = sleeve?.diameter ?? round;
-    const air = annulusAir({ inner: round, outer: across, warm: wall, cold: at });
     const apart = Math.abs(wall - at) < 1e-6 ? 1e-6 : wall - at;
-    const longWave = annulusLongWave({
-      inner: round,
-      outer: across,
-      emittance: one.emittance,
-      outerEmittance: sleeve?.emittance ?? 1,
-      warm: at + apart,
-      cold: at,
-    });
-    return air + longWave / apart;
+    const longWave =
+      annulusExchange(gap, one.emittance, sleeve?.emittance ?? 1) *
+      stefan *
+      (fourthPower(at + apart) - fourthPower(at));
+    return annulusAir(gap, wall, at) + longWave / apart;
   };
   /**
    * Share of what a strip gathers that reaches the pipe: F of a fin on either side of it, tanh(mL) / mL, with the loss of a rise of 40 K
@@ -82,8 +94,11 @@ export function tubeLoss({ tube, strip, sleeve }: HeatPipeDescription): TubeLoss
   };
   return {
     breadth,
-    at: lossOf,
-    curve: (one, boundary) => lossCurve(boundary.air, (wall) => lossOf(one, boundary, wall).watts),
+    sleeve: (one, boundary, wall) => (sleeve ? sleeveAt(one, outside(one, boundary), wall) : wall),
+    curve: (one, boundary) => {
+      const open = outside(one, boundary);
+      return lossCurve(boundary.air, (wall) => lost(one, open, wall));
+    },
     gathered,
   };
 }

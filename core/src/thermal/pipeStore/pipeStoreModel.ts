@@ -1,12 +1,13 @@
 import type { Range } from '../../catalogue';
 import type { Derivation } from '../../readout';
-import type { Boundary, Deviates, ThermalModel, ThermalState, Workmanship } from '../contract';
-import { openCylinderLoss } from '../cylinder';
+import { builtOnce } from '../builtOnce';
+import type { Boundary, ThermalModel, ThermalState } from '../contract';
+import { cylinderLongWave, cylinderToAir, openCylinder } from '../cylinder';
 import { fluidState } from '../fluids';
-import { risingRoot } from '../root';
+import { followedRoot } from '../root';
 import { tubesLit } from '../roundTubes';
 import { fitStorage } from '../store/fitStorage';
-import { overcastLoss, storesInSeries } from '../store/inSeries';
+import { overcastLoss, overcastNight, storesInSeries } from '../store/inSeries';
 import { dayInputs, paintInputs, valuesOf } from '../uncertain';
 
 /** Black pipes full of water in the open, side by side: their own absorber and store. SI. */
@@ -57,7 +58,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
     ...paintInputs(known, description),
     ...dayInputs(known, { wind: 'Wind at the pipes', sun: 'Sun on the pipes' }),
   ];
-  const built = (deviates: Deviates = {}, workmanship: Workmanship = 'well made'): Built => {
+  const built = builtOnce((deviates, workmanship): Built => {
     const value = valuesOf(inputs, deviates, workmanship);
     return {
       absorptance: value('absorptance', 1),
@@ -65,7 +66,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
       wind: value('wind', 1),
       sun: value('sun', 1),
     };
-  };
+  });
   /** Share of a beam on the plane, on the breadth of the pipes: one pipe stands free, the others beside each other. */
   const beamOn = (transversal: number, longitudinal: number): { hit: number; taken: number } => {
     const free = tubesLit({ diameter, pitch: 1000 * diameter }, transversal, longitudinal);
@@ -93,38 +94,50 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
     const around = rest * ((1 - boundary.groundShare) * sky + boundary.groundShare);
     return strength * one.absorptance * (boundary.beamShare * beam.hit * beam.taken + around * diffuseTaken);
   };
-  const lossOf = (one: Built, boundary: Boundary, surface: number): { air: number; longWave: number } => {
-    const lost = openCylinderLoss({
+  /** W that all pipes lose by the temperature of their surface (°C). */
+  const lossAt = (one: Built, boundary: Boundary) => {
+    // Ends as so much more length.
+    const long = count * (length + diameter / 2);
+    const cylinder = openCylinder({
       diameter,
-      surface,
       air: boundary.air,
       surroundings: boundary.surroundings,
       wind: boundary.wind * one.wind,
       emittance: one.emittance,
     });
-    // Ends as so much more length.
-    const long = count * (length + diameter / 2);
-    return { air: lost.air * long, longWave: lost.longWave * long };
+    return {
+      air: (surface: number) => cylinderToAir(cylinder, surface) * long,
+      longWave: (surface: number) => cylinderLongWave(cylinder, surface) * long,
+    };
   };
-  /** °C of the surface with the water at a temperature: what it keeps goes to air, sky and water. */
-  const surfaceAt = (one: Built, boundary: Boundary, absorbed: number, water: number): number =>
-    risingRoot(
-      (at) => {
-        const lost = lossOf(one, boundary, at);
-        return lost.air + lost.longWave + wall * (at - water) - absorbed;
-      },
-      Math.min(water, boundary.air, boundary.surroundings) - 20,
-      Math.max(water, boundary.air) + 400,
-      1e-7,
-    );
-  const net = (one: Built, boundary: Boundary, water: number): number => {
-    const absorbed = keptBy(one, boundary);
-    return wall * (surfaceAt(one, boundary, absorbed, water) - water);
+  /** °C of the surface by that of the water: what it keeps goes to air, sky and water. */
+  const surfaceAt = (one: Built, boundary: Boundary, absorbed: number): ((water: number) => number) => {
+    const { air, longWave } = lossAt(one, boundary);
+    let water = 0;
+    // The search begins where the last one ended: the loss there is known.
+    let last = Number.NaN;
+    let lost = Number.NaN;
+    const settle = followedRoot((at) => {
+      if (at !== last) {
+        last = at;
+        lost = air(at) + longWave(at);
+      }
+      return lost + wall * (at - water) - absorbed;
+    });
+    const [coldest, hottest] = [Math.min(boundary.air, boundary.surroundings), boundary.air];
+    return (given) => {
+      water = given;
+      return settle(Math.min(water, coldest) - 20, Math.max(water, hottest) + 400, 1e-7);
+    };
+  };
+  const net = (one: Built, boundary: Boundary) => {
+    const surface = surfaceAt(one, boundary, keptBy(one, boundary));
+    return (water: number): number => wall * (surface(water) - water);
   };
   const stateOf = (one: Built, boundary: Boundary, waters: readonly number[], usefulHeat: number): ThermalState => {
     const absorbed = keptBy(one, boundary);
-    const surfaces = waters.map((water) => surfaceAt(one, boundary, absorbed, water));
-    const losses = surfaces.map((surface) => lossOf(one, boundary, surface));
+    const surfaces = waters.map(surfaceAt(one, boundary, absorbed));
+    const lost = lossAt(one, boundary);
     const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
     const onPlane = boundary.irradiance * one.sun * area;
     return {
@@ -139,8 +152,8 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
       paths: [
         { id: 'water', words: 'to water', watts: usefulHeat },
         { id: 'optical', words: 'paint, less what falls in at the sides', watts: onPlane - absorbed },
-        { id: 'top', words: 'to the air', watts: mean(losses.map(({ air }) => air)) },
-        { id: 'back', words: 'to sky and roof', watts: mean(losses.map(({ longWave }) => longWave)) },
+        { id: 'top', words: 'to the air', watts: mean(surfaces.map(lost.air)) },
+        { id: 'back', words: 'to sky and roof', watts: mean(surfaces.map(lost.longWave)) },
       ],
       terms: { opticalShare: onPlane > 0 ? absorbed / onPlane : 0, absorbed },
     };
@@ -182,7 +195,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
         true,
       ),
     knowing: (more) => pipeStoreModel({ ...description, known: { ...known, ...more } }),
-    shutLoss: () => overcastLoss({ net }, built()),
+    shutLoss: () => overcastLoss(net(built(), overcastNight)),
     readouts: () => [],
     derivations: (state, boundary) => pipeStoreDerivations(description, wall, state, boundary),
   };

@@ -1,5 +1,5 @@
 import type { Boundary, ThermalState } from '../contract';
-import { type Built, losses, lossSum } from '../flat/build';
+import { type LossesAt, lossesAt } from '../flat/build';
 import { termOf } from '../flat/derivations';
 import type { FlatModel } from '../flat/flatModel';
 import { fluidState } from '../fluids';
@@ -38,6 +38,7 @@ export function plateAtWork(
   shares?: readonly number[],
 ): PlateAtWork {
   const built = model.built();
+  const lost = lossesAt(built, boundary);
   const { tube, plate, absorberArea } = model.description;
   const lossCoefficient = termOf(state, 'lossCoefficient');
   const lossAtAir = termOf(state, 'lossAtAir');
@@ -67,7 +68,7 @@ export function plateAtWork(
   // Runs fed alike are alike, and what one round found for them holds.
   if (shares)
     for (let round = 0; round < lossRounds; round += 1) {
-      const losses = lossesOfRuns(query, field, { built, boundary, lossCoefficient, lossAtAir, absorbed });
+      const losses = lossesOfRuns(query, field, { lost, boundary, lossCoefficient, lossAtAir, absorbed });
       query = { ...query, lossCoefficient: losses, still: losses.map(stillAt) };
       field = plateField(query);
     }
@@ -78,13 +79,13 @@ export function plateAtWork(
 function lossesOfRuns(
   { carried, runLength, width, inlet }: FieldQuery,
   field: PlateField,
-  at: { built: Built; boundary: Boundary; lossCoefficient: number; lossAtAir: number; absorbed: number },
+  at: { lost: LossesAt; boundary: Boundary; lossCoefficient: number; lossAtAir: number; absorbed: number },
 ): number[] {
-  const { built, boundary, lossCoefficient, lossAtAir, absorbed } = at;
+  const { lost, boundary, lossCoefficient, lossAtAir, absorbed } = at;
   return carried.map((flow, run) => {
     const line = field.water[run] ?? [];
     const taken = (flow * ((line[line.length - 1] ?? inlet) - inlet)) / (runLength * width);
-    const excess = (plate: number) => lossSum(losses(built, boundary, plate)) - (absorbed - taken);
+    const excess = (plate: number) => lost.total(plate) - (absorbed - taken);
     const plate = risingRoot(excess, boundary.air - 80, boundary.air + 500, 1e-4);
     const rise = plate - boundary.air;
     // Near the air the slope of the whole panel serves: there is hardly a loss to get wrong.

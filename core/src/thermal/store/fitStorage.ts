@@ -4,7 +4,7 @@ import type { Boundary, ThermalModel } from '../contract';
 import { acceptanceSteps, type Reference, type Storage } from '../laboratory';
 
 /** What of a store's model its characteristic is fitted to. */
-type Fitted = Pick<ThermalModel, 'acceptance' | 'apertureArea' | 'capacity' | 'hasLid' | 'netAtRest'> & {
+type Fitted = Pick<ThermalModel, 'acceptance' | 'apertureArea' | 'capacity' | 'hasLid' | 'stagnantNetHeat'> & {
   shutLoss: number;
 };
 
@@ -91,7 +91,7 @@ export function fitStorage(
     boundary,
     temperature,
     kept: keptBy(optics, boundary),
-    gathered: model.netAtRest(temperature, boundary) / apertureArea,
+    gathered: model.stagnantNetHeat(boundary)(temperature) / apertureArea,
   }));
   const { iso, corrections } = fitStanding(rows, reference, bent);
   const storage: Storage = {
@@ -123,7 +123,7 @@ export function storageResidual(
   draws: { seed: number; count: number },
 ): Storage['residual'] {
   const misses = conditions(model, storage.reference, draws).flatMap(({ boundary, temperature }) => {
-    const gathered = model.netAtRest(temperature, boundary);
+    const gathered = model.stagnantNetHeat(boundary)(temperature);
     if (gathered < leastJudged * model.apertureArea) return [];
     return [Math.abs(storageHeat(storage, boundary, temperature) / gathered - 1)];
   });

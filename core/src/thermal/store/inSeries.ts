@@ -5,8 +5,8 @@ import { risingRoot } from '../root';
 /** Bodies of water in series, each mixed, in the terms of the model that they are of. */
 interface StoresInSeries<B> {
   count: number;
-  /** W that all of them gather, less what they lose, with all at one temperature (°C). Falls as that rises. */
-  net(one: B, boundary: Boundary, temperature: number): number;
+  /** W that all of them gather, less what they lose, by the temperature (°C) of all. Falls as that rises. */
+  net(one: B, boundary: Boundary): (temperature: number) => number;
   /** The state with each at its temperature, and so much heat into the water that passes. */
   stateOf(one: B, boundary: Boundary, temperatures: readonly number[], usefulHeat: number): ThermalState;
   built(deviates?: Deviates, workmanship?: Workmanship): B;
@@ -29,9 +29,9 @@ export const overcastNight: Boundary = {
   tilt: 45,
 };
 
-/** W/K from a store to the air on `overcastNight`. */
-export function overcastLoss<B>({ net }: Pick<StoresInSeries<B>, 'net'>, one: B): number {
-  return -net(one, overcastNight, overcastNight.inlet) / (overcastNight.inlet - overcastNight.air);
+/** W/K from a store to the air on `overcastNight`, by its net heat then. */
+export function overcastLoss(net: (temperature: number) => number): number {
+  return -net(overcastNight.inlet) / (overcastNight.inlet - overcastNight.air);
 }
 
 /**
@@ -43,13 +43,9 @@ export function storesInSeries<B>(stores: StoresInSeries<B>) {
   return {
     state: (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): ThermalState => {
       const one = built(deviates, workmanship);
+      const netAt = net(one, boundary);
       if (!isFlowing(boundary)) {
-        const at = risingRoot(
-          (guess) => -net(one, boundary, guess),
-          boundary.air - reach.below,
-          boundary.air + reach.above,
-          1e-4,
-        );
+        const at = risingRoot((guess) => -netAt(guess), boundary.air - reach.below, boundary.air + reach.above, 1e-4);
         return stateOf(one, boundary, new Array<number>(count).fill(at), 0);
       }
       const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
@@ -58,7 +54,7 @@ export function storesInSeries<B>(stores: StoresInSeries<B>) {
       for (let body = 0; body < count; body += 1) {
         const entering = before;
         before = risingRoot(
-          (at) => carried * (at - entering) - net(one, boundary, at) / count,
+          (at) => carried * (at - entering) - netAt(at) / count,
           Math.min(entering, boundary.air) - reach.below,
           Math.max(entering, boundary.air) + reach.above,
           1e-7,
@@ -68,7 +64,7 @@ export function storesInSeries<B>(stores: StoresInSeries<B>) {
       const gain = before - boundary.inlet;
       return { ...stateOf(one, boundary, temperatures, carried * gain), outletTemperature: before, gain };
     },
-    netAtRest: (temperature: number, boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): number =>
-      net(built(deviates, workmanship), boundary, temperature),
+    stagnantNetHeat: (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship) =>
+      net(built(deviates, workmanship), boundary),
   };
 }

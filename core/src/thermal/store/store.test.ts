@@ -99,14 +99,14 @@ describe('store: tanks behind glass', () => {
   });
   it('lose two to five times as much by an open pane as with the lid shut', () => {
     const model = storeModel(twoTanks({ lid: lowLid }));
-    const open = -model.netAtRest(50, { ...shut, covered: false });
-    expect(open / -model.netAtRest(50, shut)).within(2, 5);
+    const open = -model.stagnantNetHeat({ ...shut, covered: false })(50);
+    expect(open / -model.stagnantNetHeat(shut)(50)).within(2, 5);
   });
   it('warm in constant sun as a straight loss says, near the air (derived: (S/U)(1 − exp(−U t/C)))', () => {
     const model = storeModel(twoTanks());
     const capacity = model.capacity.dry + model.capacity.water;
-    const gained = model.netAtRest(15, day);
-    const slope = (gained - model.netAtRest(25, day)) / 10;
+    const gained = model.stagnantNetHeat(day)(15);
+    const slope = (gained - model.stagnantNetHeat(day)(25)) / 10;
     const expected = 15 + (gained / slope) * (1 - Math.exp((-slope * 7200) / capacity));
     expect(afterExposure(model, day, { from: 15, seconds: 7200 })).closeTo(expected, 0.15);
     // 300 L gain some 1 kW: near 6 K in two hours.

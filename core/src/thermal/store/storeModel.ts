@@ -1,19 +1,19 @@
 import { type Range, range } from '../../catalogue';
 import type { Derivation, Readout } from '../../readout';
+import { builtOnce } from '../builtOnce';
 import type { Boundary, Deviates, ThermalModel, ThermalState, UncertainInput, Workmanship } from '../contract';
-import { type Built, build, losses, topQuery } from '../flat/build';
+import { type Built, build, lossesAt } from '../flat/build';
 import { modifiersOf, termOf } from '../flat/derivations';
 import type { FlatDescription } from '../flat/description';
 import { flatInputs } from '../flat/inputs';
 import { fluidState } from '../fluids';
-import { topLoss } from '../losses';
-import { diffuseIncidence, transmittanceAbsorptance } from '../optics';
+import { transmittanceAbsorptance } from '../optics';
 import { stackConductance } from '../stack';
 import { litArea } from '../sunlit';
-import { spreadInput } from '../uncertain';
+import { spreadInput, valuesOf } from '../uncertain';
 import type { StoreDescription } from './description';
 import { fitStorage } from './fitStorage';
-import { overcastLoss, storesInSeries } from './inSeries';
+import { overcastLoss, overcastNight, storesInSeries } from './inSeries';
 import { mirrored } from './mirror';
 
 /** J/kgK of steel: EN 1993-1-2. */
@@ -86,11 +86,10 @@ function storeInputs(description: StoreDescription): UncertainInput[] {
 export function storeModel(description: StoreDescription): StoreModel {
   const inputs = storeInputs(description);
   const { apertureArea, tanks, lid, opening } = description;
-  const built = (deviates: Deviates = {}, workmanship?: Workmanship): Built => {
-    const one = build(asFlat(description, 1), inputs, deviates, workmanship);
-    const lining = one.value('lining', description.lining.likely);
-    return { ...one, description: asFlat(description, tanks.fill + (1 - tanks.fill) * lining) };
-  };
+  const built = builtOnce((deviates, workmanship): Built => {
+    const lining = valuesOf(inputs, deviates, workmanship)('lining', description.lining.likely);
+    return build(asFlat(description, tanks.fill + (1 - tanks.fill) * lining), inputs, deviates, workmanship);
+  });
   const anglesOf = ({ angles, incidence }: Boundary) => angles ?? { transversal: incidence, longitudinal: 0 };
   const lidAt = (angles: { transversal: number; longitudinal: number }) =>
     lid && mirrored({ hinge: lid.hinge, length: lid.length, angle: lid.angle, pane: opening }, angles);
@@ -104,7 +103,7 @@ export function storeModel(description: StoreDescription): StoreModel {
     if (boundary.covered) return { arriving: 0, absorbed: 0 };
     const strength = boundary.irradiance * one.sun;
     const rest = 1 - boundary.beamShare;
-    const diffuse = diffuseIncidence(boundary.tilt);
+    const diffuse = one.diffuse(boundary.tilt);
     const angles = anglesOf(boundary);
     const incidence = boundary.angles ? incidenceFrom(angles) : boundary.incidence;
     const thrown = lidAt(angles);
@@ -114,9 +113,7 @@ export function storeModel(description: StoreDescription): StoreModel {
     const added = thrown ? (beam / square) * thrown.added * one.value('mirror', lid?.reflectance.likely ?? 0) : 0;
     const shaded = thrown?.shaded ?? 0;
     const other =
-      strength *
-      rest *
-      ((1 - boundary.groundShare) * kept(one, diffuse.sky) + boundary.groundShare * kept(one, diffuse.ground));
+      strength * rest * one.dirt * ((1 - boundary.groundShare) * diffuse.sky + boundary.groundShare * diffuse.ground);
     return {
       arriving: strength * apertureArea + added * apertureArea,
       absorbed:
@@ -125,18 +122,20 @@ export function storeModel(description: StoreDescription): StoreModel {
         other,
     };
   };
-  /** W lost at a temperature of the tanks, by way. */
-  const lostAt = (one: Built, boundary: Boundary, temperature: number) => {
-    const back = one.back * (temperature - boundary.air) * apertureArea;
-    const top =
-      boundary.covered && lid
-        ? apertureArea * coveredLoss(one, lid) * (temperature - boundary.air)
-        : apertureArea * losses(one, { ...boundary, massFlow: 0 }, temperature).top;
-    return { top, back };
+  /** What the tanks lose at a boundary, by way, ready to be asked at many temperatures of them. */
+  const lostAt = (one: Built, boundary: Boundary) => {
+    const open = boundary.covered && lid ? undefined : lossesAt(one, { ...boundary, massFlow: 0 }).top;
+    const shut = open || !lid ? 0 : coveredLoss(one, lid);
+    return {
+      top: (temperature: number) =>
+        apertureArea * (open ? open.flux(temperature) : shut * (temperature - boundary.air)),
+      back: (temperature: number) => one.back * (temperature - boundary.air) * apertureArea,
+    };
   };
-  const net = (one: Built, boundary: Boundary, temperature: number) => {
-    const { top, back } = lostAt(one, boundary, temperature);
-    return sunOf(one, boundary).absorbed - top - back;
+  const net = (one: Built, boundary: Boundary) => {
+    const { absorbed } = sunOf(one, boundary);
+    const { top, back } = lostAt(one, boundary);
+    return (temperature: number) => absorbed - top(temperature) - back(temperature);
   };
   const stateOf = (
     one: Built,
@@ -145,11 +144,11 @@ export function storeModel(description: StoreDescription): StoreModel {
     usefulHeat: number,
   ): ThermalState => {
     const { arriving, absorbed } = sunOf(one, boundary);
-    const parts = temperatures.map((at) => lostAt(one, boundary, at));
-    const mean = temperatures.reduce((sum, at) => sum + at, 0) / temperatures.length;
-    const faces = topLoss(topQuery(one, boundary, mean)).innerTemperatures;
-    const share = (of: (part: { top: number; back: number }) => number) =>
-      parts.reduce((sum, part) => sum + of(part), 0) / parts.length;
+    const { top, back } = lostAt(one, boundary);
+    const meanOf = (of: (temperature: number) => number) =>
+      temperatures.reduce((sum, at) => sum + of(at), 0) / temperatures.length;
+    const mean = meanOf((at) => at);
+    const faces = lossesAt(one, boundary).top.innerFaces(mean);
     return {
       sun: arriving,
       usefulHeat,
@@ -166,8 +165,8 @@ export function storeModel(description: StoreDescription): StoreModel {
       paths: [
         { id: 'water', words: 'to water', watts: usefulHeat },
         { id: 'optical', words: 'pane, paint, lining', watts: arriving - absorbed },
-        { id: 'top', words: boundary.covered ? 'lid' : 'top', watts: share(({ top }) => top) },
-        { id: 'back', words: 'box', watts: share(({ back }) => back) },
+        { id: 'top', words: boundary.covered ? 'lid' : 'top', watts: meanOf(top) },
+        { id: 'back', words: 'box', watts: meanOf(back) },
       ],
       terms: { opticalShare: arriving > 0 ? absorbed / arriving : 0, absorbed },
     };
@@ -205,8 +204,8 @@ export function storeModel(description: StoreDescription): StoreModel {
         const added = thrown && thrown.added > 0 ? (thrown.added / square) * mirror * kept(one, thrown.incidence) : 0;
         return (direct + added) / apertureArea;
       },
-      sky: (tilt) => kept(built(), diffuseIncidence(tilt).sky) / apertureArea,
-      ground: (tilt) => kept(built(), diffuseIncidence(tilt).ground) / apertureArea,
+      sky: (tilt) => (built().diffuse(tilt).sky * built().dirt) / apertureArea,
+      ground: (tilt) => (built().diffuse(tilt).ground * built().dirt) / apertureArea,
       round: lid === undefined,
     },
     ...storesInSeries({ count: tanks.count, net, stateOf, built }),
@@ -219,7 +218,7 @@ export function storeModel(description: StoreDescription): StoreModel {
     shutLoss: (deviates, workmanship) => {
       const one = built(deviates, workmanship);
       if (lid) return apertureArea * (coveredLoss(one, lid) + one.back);
-      return overcastLoss({ net }, one);
+      return overcastLoss(net(one, overcastNight));
     },
     readouts: (state) => storeReadouts(description, state),
     derivations: (state, boundary) => storeDerivations(description, built(), state, boundary),

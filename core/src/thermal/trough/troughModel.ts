@@ -1,16 +1,10 @@
 import type { Range } from '../../catalogue';
+import { builtOnce } from '../builtOnce';
 import { fitFlowThrough } from '../characteristic';
-import {
-  type Boundary,
-  type Deviates,
-  isFlowing,
-  type ThermalModel,
-  type ThermalState,
-  type Workmanship,
-} from '../contract';
+import { type Boundary, type Deviates, isFlowing, type ThermalModel, type ThermalState } from '../contract';
 import { tubeFilm } from '../convection';
 import { lossCurve } from '../curve';
-import { openCylinderLoss } from '../cylinder';
+import { cylinderLoss, openCylinder } from '../cylinder';
 import { fluidState } from '../fluids';
 import { windCoefficient } from '../losses';
 import { risingRoot } from '../root';
@@ -40,8 +34,7 @@ export function troughModel(description: TroughDescription): TroughModel {
   const width = openingWidth(section);
   const area = count * length * width;
   const optics = sectionOptics(section);
-  const built = (deviates?: Deviates, workmanship?: Workmanship): Built =>
-    build(description, inputs, deviates, workmanship);
+  const built = builtOnce((deviates, workmanship): Built => build(description, inputs, deviates, workmanship));
 
   // The same light from everywhere, asked for at every state.
   const diffuseKnown = new Map<number, number>();
@@ -61,18 +54,14 @@ export function troughModel(description: TroughDescription): TroughModel {
   /** W that all pipes lose by the temperature of their wall: worked out at some, drawn through them. */
   const lossesOf = (one: Built, boundary: Boundary): ((wall: number) => number) => {
     const { air, surroundings } = boundary;
-    const at = (surface: number): number => {
-      const lost = openCylinderLoss({
-        diameter: section.pipe,
-        surface,
-        air,
-        surroundings,
-        wind: boundary.wind * one.wind,
-        emittance: one.emittance,
-      });
-      return (lost.air + lost.longWave) * count * length;
-    };
-    return lossCurve(air, at);
+    const cylinder = openCylinder({
+      diameter: section.pipe,
+      air,
+      surroundings,
+      wind: boundary.wind * one.wind,
+      emittance: one.emittance,
+    });
+    return lossCurve(air, (surface) => cylinderLoss(cylinder, surface) * count * length);
   };
   const settled = (loss: (wall: number) => number, kept: number, air: number): number =>
     risingRoot((wall) => loss(wall) - kept, air - 90, air + 900, 1e-9);
@@ -187,9 +176,11 @@ export function troughModel(description: TroughDescription): TroughModel {
       const water = waters.at(-1) ?? boundary.inlet;
       return stateOf(one, boundary, { kept, wall: Math.max(...walls), water, useful, flowing: true });
     },
-    netAtRest: (temperature, boundary, deviates, workmanship) => {
+    stagnantNetHeat: (boundary, deviates, workmanship) => {
       const one = built(deviates, workmanship);
-      return keptBy(one, boundary) - lossesOf(one, boundary)(temperature);
+      const kept = keptBy(one, boundary);
+      const loss = lossesOf(one, boundary);
+      return (temperature) => kept - loss(temperature);
     },
     along: (boundary, deviates) => {
       const { waters } = through(built(deviates), boundary);

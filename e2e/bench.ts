@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { foldEvents, type ShopEvent } from '@north-pane/core/shoplog';
-import { test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, type BrowserContextOptions, test as base, expect, type Page } from '@playwright/test';
 
 interface Watch {
   /** HTTP statuses that this journey provokes on purpose; Chromium logs each as an error. */
@@ -9,8 +9,41 @@ interface Watch {
   cutOff(): void;
 }
 
+/** What a browser's context is made with. One of each is kept by a worker, so that scripts stay in its cache from journey to journey. */
+const kinds = ['viewport', 'locale', 'timezoneId', 'reducedMotion', 'hasTouch', 'isMobile', 'baseURL'] as const;
+
 /** Every journey fails on a console error or a broken page, but for the statuses it provokes on purpose. */
-export const test = base.extend<{ watch: Watch }>({
+export const test = base.extend<{ watch: Watch }, { contexts: Map<string, BrowserContext> }>({
+  contexts: [
+    // biome-ignore lint/correctness/noEmptyPattern: a fixture names what it needs, and this one needs nothing
+    async ({}, use) => {
+      const contexts = new Map<string, BrowserContext>();
+      await use(contexts);
+      for (const one of contexts.values()) await one.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async (
+    { browser, contexts, viewport, locale, timezoneId, reducedMotion, hasTouch, isMobile, baseURL },
+    use,
+  ) => {
+    const made = { viewport, locale, timezoneId, reducedMotion, hasTouch, isMobile, baseURL };
+    const key = JSON.stringify(kinds.map((kind) => made[kind]));
+    const context = contexts.get(key) ?? (await browser.newContext(made as BrowserContextOptions));
+    contexts.set(key, context);
+    await use(context);
+    // A journey leaves nothing behind but the cache.
+    await context.setOffline(false);
+    for (const page of context.pages()) await page.close();
+    await context.clearCookies();
+    const page = await context.newPage();
+    const session = await context.newCDPSession(page);
+    await session.send('Storage.clearDataForOrigin', {
+      origin: baseURL ?? '',
+      storageTypes: 'local_storage,indexeddb',
+    });
+    await page.close();
+  },
   watch: [
     async ({ page }, use) => {
       const forgiven = new Set<number>();
@@ -38,6 +71,11 @@ export const test = base.extend<{ watch: Watch }>({
     { auto: true },
   ],
 });
+
+/** Waits until nothing is being worked out any more: the page says so itself (`data-busy`). */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.locator('html:not([data-busy])')).toBeAttached({ timeout: 60_000 });
+}
 
 export { expect };
 

@@ -12,6 +12,7 @@ import {
   storageResidual,
   type ThermalModel,
 } from './thermal';
+import { trials } from './trials.fixture';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -71,7 +72,7 @@ describe('thermal: what every kind of heater keeps', () => {
             expect(Number.isFinite(state.usefulHeat) && Number.isFinite(state.efficiency)).equal(true);
             expect(state.outletTemperature === undefined).equal(!flows);
           }),
-          { numRuns: 60 },
+          { numRuns: trials(20, 60) },
         );
       });
       it('gains no less by more sun, colder water in, or less wind', () => {
@@ -90,7 +91,7 @@ describe('thermal: what every kind of heater keeps', () => {
             if (Math.min(...places, ...calmer, boundary.inlet) > boundary.air + 0.5)
               expect(more({ wind: boundary.wind * calm }), 'wind').at.least(heat - slack);
           }),
-          { numRuns: 60 },
+          { numRuns: trials(20, 60) },
         );
       });
       it('tends to the state at rest as the flow goes to none', () => {
@@ -104,7 +105,7 @@ describe('thermal: what every kind of heater keeps', () => {
             // A drop that passes leaves as warm as the heater is.
             if (any.irradiance > 50) expect(faint.outletTemperature).closeTo(still, 1);
           }),
-          { numRuns: 60 },
+          { numRuns: trials(20, 60) },
         );
       });
       it('keeps of a beam less the lower it stands, alike to either side', () => {
@@ -176,7 +177,7 @@ describe('thermal: what every kind of heater keeps', () => {
             expect(state.paths.reduce((sum, { watts }) => sum + watts, 0)).closeTo(sun, 1e-5 * sun + 0.05);
           }
         }),
-        { numRuns: 40 },
+        { numRuns: trials(15, 40) },
       );
   });
 });

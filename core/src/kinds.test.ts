@@ -10,6 +10,7 @@ import { given, wholeFigures } from './figures/whole.fixture';
 import type { SerialModel } from './hydraulic';
 import { jobParts, jobShop, openJob, sideOf, windOf } from './job';
 import { faceOf } from './shop';
+import { trials } from './trials.fixture';
 
 const habits = ['metric', 'imperial'] as const;
 const panel = (change: Record<string, unknown> = {}, others: Partial<HeaterDocument> = {}): HeaterDocument => {
@@ -123,7 +124,7 @@ describe('serpentine: over the whole range', () => {
         expect(JSON.stringify(design.drawings.plan.draw())).not.match(/null/);
         expect(Number.isFinite(water.volume)).equal(true);
       }),
-      { numRuns: 60 },
+      { numRuns: trials(25, 60) },
     );
   });
   it('drills every hole inside its board wherever nothing clashes', () => {
@@ -139,7 +140,7 @@ describe('serpentine: over the whole range', () => {
               expect(at + diameter / 2).below(axis === 'up' ? face.up : face.along);
             }
       }),
-      { numRuns: 60 },
+      { numRuns: trials(25, 60) },
     );
   });
   it('drops more pressure with more runs and less with a wider tube, and gains as a harp does or a little less', () => {
@@ -187,7 +188,7 @@ describe('families: a panel fitted to its pane', () => {
               expect(clashes).deep.equal([]);
             },
           ),
-          { numRuns: 25 },
+          { numRuns: trials(10, 25) },
         );
       });
 });

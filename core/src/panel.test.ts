@@ -22,6 +22,7 @@ import { foundOf, handTestsOf, withFound, withMeasured, withoutFound } from './p
 import type { Section } from './readout';
 import { type PlateModel, stagnationTemperature } from './thermal';
 import { thicknessByWeight } from './thermal/handTests';
+import { trials } from './trials.fixture';
 
 const harp = (): Job => defaultJob('harp');
 const set = (job: Job, path: string, value: unknown): Job =>
@@ -384,7 +385,7 @@ describe('job: a panel in the cold', () => {
           expect(shares.reduce((sum, share) => sum + share, 0)).closeTo(1, 1e-9);
         },
       ),
-      { numRuns: 400 },
+      { numRuns: trials(120, 400) },
     );
     // One that did not settle while such water was let hold its riser back.
     const once = { irradiance: 92.91126603260636, air: -0.6582765793427825, inlet: 0, massFlow: 0.002013643923215568 };

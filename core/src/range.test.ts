@@ -8,6 +8,7 @@ import { families } from './families';
 import { anyPanel } from './families/anyPanel.fixture';
 import { workOut } from './figures';
 import { mounts } from './mounts';
+import { trials } from './trials.fixture';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -86,10 +87,10 @@ describe('job: anywhere in the whole range of everything', () => {
             }
           for (const step of jobSteps(open)) expect(sayStep(step, 'imperial').name).not.equal('');
         }),
-        { numRuns: 60 },
+        { numRuns: trials(12, 60) },
       );
       // Most of what is drawn by chance clashes; hardly any of it may be beyond working out.
-      expect(seen.jobs).at.least(60);
+      expect(seen.jobs).at.least(trials(12, 60));
       expect(seen.absent / seen.jobs, JSON.stringify(seen)).at.most(0.05);
       expect(seen.whole / seen.jobs, JSON.stringify(seen)).at.least(0.6);
     });

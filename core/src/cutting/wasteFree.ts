@@ -74,7 +74,7 @@ export async function wasteFreePoints(
   index: number,
   dimension: Editable,
   habit: Habit,
-  options: SweepOptions & Pick<ProveOptions, 'solver' | 'seconds'> = {},
+  options: SweepOptions & Omit<ProveOptions, 'onProgress'> = {},
 ): Promise<{ sweep: Sweep; points: WasteFreePoint[] }> {
   const sweep = sweepDimension(at, index, dimension, habit, options);
   const now = look(at, index, dimension.edit, dimension.value);
@@ -85,12 +85,13 @@ export async function wasteFreePoints(
     .sort((a, b) => a.distance - b.distance)
     .slice(0, mostPoints);
   const heat = evaluateOpen(now.open, {}, now.shop.plan).usefulHeat ?? 0;
-  const before = near.length > 0 ? await provedShop(now, options) : undefined;
+  const { onProgress: _, shouldStop: __, reach: ___, ...proving } = options;
+  const before = near.length > 0 ? await provedShop(now, proving) : undefined;
   const points: WasteFreePoint[] = [];
   for (const { value, free } of near) {
     const there = before && !stopped() ? look(at, index, dimension.edit, value) : undefined;
     if (!before || !there) continue;
-    const after = await provedShop(there, options);
+    const after = await provedShop(there, proving);
     const saves = stockCost(before.materials) - stockCost(after.materials);
     const change = (evaluateOpen(there.open, {}, after).usefulHeat ?? Number.NEGATIVE_INFINITY) - heat;
     if ((free ? saves < -cent : saves < cent) || change < -mostLoss * heat) continue;
@@ -114,13 +115,11 @@ export async function wasteFreePoints(
 /** The plan of a job with every material proved as far as it can be. */
 export async function provedShop(
   { shop, open }: Pick<Looked, 'shop' | 'open'>,
-  options: Pick<ProveOptions, 'solver' | 'seconds'> = {},
+  options: Omit<ProveOptions, 'onProgress'> = {},
 ): Promise<ShopPlan> {
-  const { solver, seconds } = options;
-  const how = { ...(solver ? { solver } : {}), ...(seconds === undefined ? {} : { seconds }) };
   const materials: MaterialPlan[] = [];
   for (const material of shop.plan.materials)
-    materials.push(isProved(material) ? material : await proveMaterial(material, how));
+    materials.push(isProved(material) ? material : await proveMaterial(material, options));
   return sumShop(materials, shop.purchases, shopNow(open));
 }
 

@@ -5,6 +5,7 @@ import { writeSvg } from '../draw';
 import type { Part } from '../shop';
 import { inOrder } from '../steps';
 import { fairDay } from '../thermal/plate/collector.fixture';
+import { trials } from '../trials.fixture';
 import { type Family, families } from '.';
 import { anyPanel } from './anyPanel.fixture';
 
@@ -69,7 +70,7 @@ describe('families: anywhere in the whole range of every parameter', () => {
           if (thermal.hasLid) expect(state.sun).within(falls, 3 * falls);
           else expect(state.sun).closeTo(falls, 1e-9 * falls);
         }),
-        { numRuns: 150 },
+        { numRuns: trials(30, 150) },
       );
     });
 
@@ -85,7 +86,7 @@ describe('families: anywhere in the whole range of every parameter', () => {
           expect(at).closeTo(hot?.[index] ?? Number.NaN, 1e-9);
         });
       }),
-      { numRuns: 100 },
+      { numRuns: trials(40, 100) },
     );
   });
 });

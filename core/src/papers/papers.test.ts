@@ -6,6 +6,7 @@ import { jobShop, openJob } from '../job';
 import { mounts } from '../mounts';
 import { sayWords } from '../quantity';
 import type { Template } from '../shop';
+import { someOf } from '../trials.fixture';
 import { cardPages } from './cards';
 import { drawingPages } from './drawings';
 import { finishPrint, lines, makeRoom, margin, newSheet, write } from './frame';
@@ -171,7 +172,7 @@ describe('papers: in the reader’s own units', () => {
   it('say no millimetre, kilogram, litre or square metre to a builder with an inch tape, whatever is built', () => {
     const foreign = /\bmm\b|\bkg\b|m²|\d\s?L\b|°C|litre|metre|\bcm\b/;
     for (const family of familyIds)
-      for (const mount of Object.keys(mounts) as (keyof typeof mounts)[]) {
+      for (const mount of someOf(Object.keys(mounts) as (keyof typeof mounts)[], family === 'harp' ? 9 : 2)) {
         const chosen = { kind: mount, parameters: mounts[mount].standard('imperial') };
         const own = withValueAt(defaultJob(family, { units: 'imperial' }), ['heaters', 'panel-a', 'mount'], chosen);
         const open = openJob(own);

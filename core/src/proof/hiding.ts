@@ -6,7 +6,7 @@ import { type Plant, readingConditions } from './predict';
 import { riseOver, standingInterval } from './warmUp';
 
 /** Halvings of the way from sound to worst. */
-const steps = 24;
+const steps = 14;
 
 /**
  * How bad each input of which a fault is known may be, each alone, without these readings telling it: the gain they cost is less than what is

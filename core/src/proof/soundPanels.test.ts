@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { normals } from '../quantity';
 import { glazedPanel } from '../thermal/plate/collector.fixture';
+import { trials } from '../trials.fixture';
 import { clearOnPane, compareReadings, flowMeters, type Sensors, sunMeters, thermometers, type Verdict } from '.';
 import { reachNoon as noon, reachPlant as plant, soundReadings } from './soundPanel.fixture';
 
@@ -38,7 +39,7 @@ const bias = (verdicts: readonly Verdict[]) =>
   verdicts.reduce((sum, one) => sum + one.measured - (one.low + one.high) / 2, 0) /
   verdicts.reduce((sum, one) => sum + one.expected, 0);
 
-describe('proof: 1 200 made-up sound panels, by a model unlike the predictor’s', () => {
+describe('proof: made-up sound panels, by a model unlike the predictor’s', () => {
   const sets: Sensors[] = [
     ...thermometers.map((one) => ({ ...best, thermometers: one })),
     ...flowMeters.map((one) => ({ ...best, flow: one })),
@@ -48,7 +49,7 @@ describe('proof: 1 200 made-up sound panels, by a model unlike the predictor’s
   before(function () {
     this.timeout(180_000);
     const normal = normals(20_260_209);
-    for (let index = 0; index < 1200; index += 1) {
+    for (let index = 0; index < trials(600, 1200); index += 1) {
       const sensors = sets[index % sets.length] ?? best;
       const verdict = verdictOn(sensors, normal, { inlet: 18 + 12 * (Math.floor(index / sets.length) % 3) });
       bySet.set(sensors, [...(bySet.get(sensors) ?? []), verdict]);
@@ -56,28 +57,31 @@ describe('proof: 1 200 made-up sound panels, by a model unlike the predictor’s
   });
   it('does what it should in 93 to 97 of a hundred, and lies in the span that is told in ninety at least', () => {
     const all = [...bySet.values()].flat();
-    expect(all).length(1200);
+    expect(all).length(trials(600, 1200));
     expect(share(all, agrees)).within(0.93, 0.97);
     expect(share(all, inside)).at.least(0.9);
     expect(Math.abs(bias(all))).below(0.015);
   });
-  it('does so with each set of instruments, as far as a hundred of each can tell', () => {
-    for (const [sensors, verdicts] of bySet)
-      expect(share(verdicts, agrees), JSON.stringify(sensors)).within(0.89, 0.995);
+  it('does so with each set of instruments, as far as as many of each can tell', () => {
+    for (const [sensors, verdicts] of bySet) {
+      // 95 of a hundred, as far as so many can tell: 2.9 standard deviations of their share.
+      const off = 2.9 * Math.sqrt((0.95 * 0.05) / verdicts.length);
+      expect(share(verdicts, agrees), JSON.stringify(sensors)).at.least(0.95 - off);
+    }
   });
   for (const tank of [0.04, 0.1, 0.3])
     it(`is not misled while a tank of ${1000 * tank} L warms: bias below 1 %`, () => {
       const normal = normals(40 + 1000 * tank);
-      const still = Array.from({ length: 60 }, () => verdictOn(best, normal, { inlet: 20 }));
+      const still = Array.from({ length: trials(30, 60) }, () => verdictOn(best, normal, { inlet: 20 }));
       const again = normals(40 + 1000 * tank);
-      const warming = Array.from({ length: 60 }, () => verdictOn(best, again, { inlet: 20, tank }));
+      const warming = Array.from({ length: trials(30, 60) }, () => verdictOn(best, again, { inlet: 20, tank }));
       // The same panels with a steady inlet: what is left is the drift's.
       expect(Math.abs(bias(warming) - bias(still))).below(0.01);
       expect(share(warming, agrees)).at.least(0.9);
     }).timeout(120_000);
   it('raises false alarms on less than 7 in a hundred under broken cloud', () => {
     const normal = normals(77);
-    const verdicts = Array.from({ length: 100 }, () => {
+    const verdicts = Array.from({ length: trials(60, 100) }, () => {
       const clouds = Array.from({ length: 60 }, () => normal());
       const sun = (minute: number) =>
         Math.max(0.12, Math.min(1.05, 0.65 + 0.4 * Math.tanh(1.4 * (clouds[Math.floor(minute / 3)] ?? 0))));

@@ -78,6 +78,6 @@ describe('run: a store through a day', () => {
   it('warms in an hour by what the characteristic says it gathers', () => {
     const { samples } = runStorage(lying, { start: 20, seconds: 3600, at: () => sunny, draws: [], cold: () => 10 });
     const rise = (samples[samples.length - 1]?.parts[0] ?? 0) - 20;
-    expect(rise / ((storageHeat(lying, sunny, 20 + rise / 2) * 3600) / lying.heatCapacity)).closeTo(1, 0.005);
+    expect(rise / ((storageHeat(lying, sunny)(20 + rise / 2) * 3600) / lying.heatCapacity)).closeTo(1, 0.005);
   });
 });

@@ -56,13 +56,13 @@ export function runStorage(
   const start = stored();
   let gathered = 0;
   let carried = 0;
-  let boundary = query.at(0);
+  let heatAt = storageHeat(storage, query.at(0));
   const running = query.draws.map((draw) => ({ draw, volume: 0, heat: 0, cold: 0 }));
   for (let second = 0; second < query.seconds; second += step) {
-    if (second % held === 0) boundary = query.at(second);
+    if (second % held === 0) heatAt = storageHeat(storage, query.at(second));
     if (second % sampled === 0) samples.push({ second, parts: [...parts] });
     for (let part = 0; part < count; part += 1) {
-      const heat = (storageHeat(storage, boundary, parts[part] ?? 0) / count) * step;
+      const heat = (heatAt(parts[part] ?? 0) / count) * step;
       gathered += heat;
       parts[part] = (parts[part] ?? 0) + heat / capacity;
     }

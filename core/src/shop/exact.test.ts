@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { type LengthPlan, type LengthQuery, loadSolver, planLengths, planLengthsFast, type Solver } from '.';
+import { trials } from '../trials.fixture';
+import { type LengthPlan, type LengthQuery, planLengths, planLengthsFast, type Solver } from '.';
 import { fillings, worthiest } from './patterns';
+import { patientSolver, workClock } from './work.fixture';
 
 /** What any plan must hold to, whoever made it. */
 function valid(plan: LengthPlan, query: LengthQuery): void {
@@ -125,9 +127,10 @@ const anyJob = fc
 describe('shop: lengths planned exactly', () => {
   let solver: Solver;
   before(async () => {
-    solver = await loadSolver();
+    solver = await patientSolver();
   });
-  const plan = (query: LengthQuery, seconds = 2) => planLengths(query, { solver: async () => solver, seconds });
+  const plan = (query: LengthQuery, seconds = 2) =>
+    planLengths(query, { solver: async () => solver, seconds, clock: workClock() });
 
   it('finds what the fast planner misses (worked by hand)', async () => {
     // Bars of 10: 6 + 4, 5 + 5, 5 + 3 + 2 twice... 6, 4, 5, 5, 5, 3, 2 are 30 in all: three bars and no more.
@@ -146,7 +149,7 @@ describe('shop: lengths planned exactly', () => {
         expect(best.cost).closeTo(bruteForce(query), 1e-6);
         expect(best.proof.status).equal('proved');
       }),
-      { numRuns: 60 },
+      { numRuns: trials(25, 60) },
     );
   });
   it('is as cheap as trying everything where some lengths are few and ends are squared', async () => {
@@ -183,7 +186,7 @@ describe('shop: lengths planned exactly', () => {
         expect(best.cost).closeTo(bruteForce(whole), 1e-6);
         expect(best.proof.status).equal('proved');
       }),
-      { numRuns: 60 },
+      { numRuns: trials(25, 60) },
     );
   });
   it('leaves no piece out that any plan has room for, where every length is few', async () => {
@@ -235,7 +238,7 @@ describe('shop: lengths planned exactly', () => {
   it('is sound on thousands of jobs, planned at once', () => {
     fc.assert(
       fc.property(anyJob, (query) => valid(planLengthsFast(query), query)),
-      { numRuns: 3000 },
+      { numRuns: trials(600, 3000) },
     );
   });
   it('is sound on any job: no bar overfull with its kerfs, every piece there, the bound below, never dearer than the fast one', async () => {
@@ -247,7 +250,7 @@ describe('shop: lengths planned exactly', () => {
         valid(best, query);
         expect(best.cost).at.most(fast.cost + 1e-6);
       }),
-      { numRuns: 60 },
+      { numRuns: trials(25, 60) },
     );
   });
   it('uses what is on hand before it buys, and no more of it than there is', async () => {
@@ -285,7 +288,11 @@ describe('shop: lengths planned exactly', () => {
       stock: [{ id: 's', length: 2.4, price: 10 }],
       kerf: 0,
     };
-    await planLengths(query, { solver: async () => solver, onProgress: ({ cost }) => told.push(cost) });
+    await planLengths(query, {
+      solver: async () => solver,
+      clock: workClock(),
+      onProgress: ({ cost }) => told.push(cost),
+    });
     expect(told).deep.equal([planLengthsFast(query).cost]);
   });
   it('proves a triplet instance at its known optimum: three pieces fill each bar exactly', async () => {

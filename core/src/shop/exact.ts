@@ -27,6 +27,7 @@ import { planLoose } from './lengths';
 import { fillings } from './patterns';
 import { loadSolver, type Solver } from './solver';
 import { tieUp } from './ties';
+import { tryEverything } from './tryEverything';
 
 export interface ExactOptions {
   /** HiGHS beside the program when left out. */
@@ -41,6 +42,8 @@ export interface ExactOptions {
 
 /** Fillings beyond which they are not all written down. */
 const mostFillings = 3000;
+/** Different lengths beyond which trying everything is not begun. */
+const mostTried = 12;
 /** Different lengths beyond which no model of all of them is solved: parts of the plan are bettered one by one. */
 const mostModelled = 250;
 /** Bars of a part that is planned again by itself. */
@@ -78,6 +81,13 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
   const tooLong = fast.unplaced.filter((piece) => !holds(piece));
   const lengths = gatherLengths(query.pieces, query.kerf, longest);
   if ((fast.proof.status === 'proved' && !short) || lengths.length === 0) return fast;
+  const tried = short || lengths.length > mostTried ? undefined : tryEverything(lengths, stock);
+  if (tried) {
+    const plan = consolidated(planOf(tried, lengths, query, tooLong), query);
+    const better = plan.cost < fast.cost - 1e-6 || plan.bars.length < fast.bars.length;
+    const best = better ? plan : fast;
+    return { ...best, proof: { status: 'proved', bound: best.cost } };
+  }
   const solve = await (options.solver ?? loadSolver)();
   const clock = options.clock ?? Date.now;
   const seconds = options.seconds ?? 2;

@@ -7,6 +7,8 @@ import { planSheets } from './sheetSearch';
 export interface ProveOptions {
   solver?: ExactOptions['solver'];
   seconds?: number;
+  /** ms that have passed; the clock of the machine when left out. */
+  clock?(): number;
   /** Told of each better plan of the material. */
   onProgress?(material: MaterialPlan): void;
 }
@@ -17,14 +19,11 @@ export interface ProveOptions {
  * @returns never dearer than what it was given
  */
 export async function proveMaterial(material: MaterialPlan, options: ProveOptions = {}): Promise<MaterialPlan> {
-  const { onProgress, seconds, solver } = options;
-  const exactly = { ...(seconds === undefined ? {} : { seconds }), ...(solver ? { solver } : {}) };
+  const { onProgress, ...exactly } = options;
   if (material.kind === 'sheet') {
     const { decided } = material;
-    return {
-      ...material,
-      plan: joinSheets(decided, await planSheets(decided.query, seconds === undefined ? {} : { seconds })),
-    };
+    const { solver: _, ...timed } = exactly;
+    return { ...material, plan: joinSheets(decided, await planSheets(decided.query, timed)) };
   }
   const { decided, unruled } = material;
   const joined = (plan: LengthPlan): MaterialPlan => ({ ...material, plan: joinLengths(decided, plan) });

@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { trials } from '../trials.fixture';
 import { cutOrder, NotGuillotine, planSheets, planSheetsFast, type SheetPlan, type SheetQuery, sheetOffcuts } from '.';
+import { workClock } from './work.fixture';
 
 /** What any plan of sheets must hold to, whoever made it. */
 function valid(plan: SheetPlan, query: SheetQuery): void {
@@ -81,11 +83,11 @@ describe('shop: sheets', () => {
       fc.asyncProperty(job, async (query) => {
         const fast = planSheetsFast(query);
         valid(fast, query);
-        const best = await planSheets(query, { tries: 60 });
+        const best = await planSheets(query, { tries: 60, clock: workClock() });
         valid(best, query);
         if (fast.unplaced.length === 0) expect(best.cost).at.most(fast.cost + 1e-9);
       }),
-      { numRuns: 400 },
+      { numRuns: trials(100, 400) },
     );
   });
   it('finds the sheet that the quick planner misses (worked by hand)', async () => {
@@ -99,7 +101,7 @@ describe('shop: sheets', () => {
       stock: [{ id: 's', width: 1, height: 1.2, price: 20 }],
       kerf: 0,
     };
-    const plan = await planSheets(query);
+    const plan = await planSheets(query, { clock: workClock() });
     valid(plan, query);
     expect([plan.cost, plan.proof.status]).deep.equal([20, 'proved']);
     expect(plan.waste).closeTo(0, 1e-9);
@@ -107,15 +109,15 @@ describe('shop: sheets', () => {
   it('says that nothing is cheaper only where the area says so, kerf and all', async () => {
     const piece = { id: 'a', width: 0.6, height: 0.6, count: 4, turn: true };
     const stock = [{ id: 's', width: 1.2, height: 1.2, price: 10 }];
-    const dry = await planSheets({ pieces: [piece], stock, kerf: 0 });
+    const dry = await planSheets({ pieces: [piece], stock, kerf: 0 }, { clock: workClock() });
     expect([dry.cost, dry.bound, dry.proof.status]).deep.equal([10, 10, 'proved']);
     // A piece that may turn but fits one way only is as good as one that may not.
     const long = { id: 'l', width: 1.1, height: 0.7, count: 2, turn: true };
     const flat = [{ id: 's', width: 1.2, height: 0.9, price: 10 }];
-    const pair = await planSheets({ pieces: [long], stock: flat, kerf: 0 });
+    const pair = await planSheets({ pieces: [long], stock: flat, kerf: 0 }, { clock: workClock() });
     expect([pair.cost, pair.proof.status]).deep.equal([20, 'proved']);
     // With a saw no two of them come out of one sheet: the bound knows.
-    const sawn = await planSheets({ pieces: [piece], stock, kerf: 0.003 });
+    const sawn = await planSheets({ pieces: [piece], stock, kerf: 0.003 }, { clock: workClock() });
     expect([sawn.cost, sawn.bound, sawn.proof.status]).deep.equal([40, 40, 'proved']);
   });
   it('lays thousands of pieces soundly, one good sheet again and again, and as few as laying each would take', async () => {
@@ -130,7 +132,8 @@ describe('shop: sheets', () => {
       ],
       kerf: 0.003,
     };
-    const plan = await planSheets(query);
+    // Thousands of pieces a look: ten of them are enough.
+    const plan = await planSheets(query, { clock: workClock(200) });
     valid(plan, query);
     expect(plan.unplaced).deep.equal([]);
     expect(plan.sheets.filter(({ stock }) => stock === 'shed').length).equal(3);

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { trials } from '../trials.fixture';
 import {
   guidePrices,
   type LengthQuery,
@@ -112,7 +113,7 @@ describe('shop: lengths', () => {
           });
         },
       ),
-      { numRuns: 1500 },
+      { numRuns: trials(300, 1500) },
     );
   });
   it('is within one bar of the optimum of small single-length jobs, by a slow obvious search', () => {

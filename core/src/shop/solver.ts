@@ -26,7 +26,8 @@ export async function loadSolver(binary?: string): Promise<Solver> {
   return (model, seconds, gap = 0) => {
     const found = highs.solve(model, {
       output_flag: false,
-      time_limit: seconds,
+      // A budget that is used up is no time, and no error.
+      time_limit: Math.max(0, seconds),
       mip_rel_gap: 0,
       mip_abs_gap: gap,
     });

@@ -126,17 +126,59 @@ function termsAt(
   };
 }
 
-/** Coefficients in the order of the terms; those of a heater that is not bent end before `bentNames`. */
-function coefficientsOf({ iso, corrections }: Pick<FlowThrough, 'iso' | 'corrections'>): number[] {
-  const values: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
-  const used = corrections.keptSquared === undefined ? names : [...names, ...bentNames];
-  return used.map((name) => values[name] ?? 0);
-}
-
-function dot(coefficients: readonly number[], terms: readonly number[]): number {
-  let sum = 0;
-  for (let index = 0; index < coefficients.length; index += 1) sum += (coefficients[index] ?? 0) * (terms[index] ?? 0);
-  return sum;
+/**
+ * W/m² of aperture by the mean temperature of the water (ϑm, °C) at one boundary: the terms of `termsAt` times their coefficients, gathered by
+ * the power of the rise r = ϑm − ϑa into c + l r + b r|r| + s r² + f |r|³ r. A run asks thousands of times between two changes of the weather.
+ */
+function equationAt(
+  { iso, corrections }: Pick<FlowThrough, 'iso' | 'corrections'>,
+  { air, wind: speed, surroundings, irradiance }: Boundary,
+  { kept, specificFlow, reference }: TermsAt,
+): (mean: number) => number {
+  const wind = speed - windReference;
+  const root = Math.sqrt(Math.max(0, speed)) - Math.sqrt(windReference);
+  const sky = stefan * (fourthPower(surroundings) - fourthPower(air));
+  const warmth = air - airReference;
+  const flow = reference.specificFlow > 0 ? Math.log(specificFlow / reference.specificFlow) : 0;
+  const {
+    keptSquared = 0,
+    riseKept = 0,
+    keptAir = 0,
+    keptWind = 0,
+    keptSky = 0,
+    riseRoot = 0,
+    keptRoot = 0,
+    riseSquaredRoot = 0,
+  } = corrections;
+  const constant =
+    kept *
+      (iso.eta0b +
+        corrections.flowGain * flow -
+        keptSquared * kept -
+        keptAir * warmth -
+        keptWind * wind +
+        keptSky * sky -
+        keptRoot * root) +
+    (iso.a4 - iso.a7 * wind) * sky -
+    iso.a6 * wind * irradiance;
+  const linear = -(
+    iso.a1 +
+    iso.a3 * wind +
+    corrections.air * warmth +
+    corrections.windSquared * wind ** 2 +
+    corrections.riseSky * sky +
+    corrections.flowLoss * flow +
+    riseKept * kept +
+    riseRoot * root
+  );
+  const bent = -(iso.a2 + riseSquaredRoot * root);
+  const square = -(corrections.riseAir * warmth + corrections.riseWind * wind);
+  const fourth = -iso.a8;
+  return (mean) => {
+    const rise = mean - air;
+    const size = Math.abs(rise);
+    return constant + rise * (linear + bent * size + square * rise + fourth * size * size * size);
+  };
 }
 
 /** W/m²: the sun on the aperture, each part times its modifier. */
@@ -289,14 +331,14 @@ export function fitStanding(
   );
 }
 
-/** W/m² that the fitted equation gives for a heater that stands at a temperature (°C), with the sun that is kept (W/m²). */
+/** W/m² that the fitted equation gives for a heater that stands, by its temperature (°C), with the sun that is kept (W/m²). */
 export function standingHeat(
-  { iso, corrections, reference }: Pick<FlowThrough, 'iso' | 'corrections' | 'reference'>,
+  characteristic: Pick<FlowThrough, 'iso' | 'corrections' | 'reference'>,
   boundary: Boundary,
-  { temperature, kept }: { temperature: number; kept: number },
-): number {
-  const terms = termsAt(boundary, { kept, specificFlow: reference.specificFlow, reference });
-  return dot(coefficientsOf({ iso, corrections }), terms(temperature));
+  kept: number,
+): (temperature: number) => number {
+  const { reference } = characteristic;
+  return equationAt(characteristic, boundary, { kept, specificFlow: reference.specificFlow, reference });
 }
 
 /** Share of useful heat by which a characteristic misses a model at one condition; undefined where there is too little heat to judge by. */
@@ -331,9 +373,8 @@ export function characteristicHeat(characteristic: FlowThrough, boundary: Bounda
   const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
   const kept = keptSun(characteristic, boundary);
   const specificFlow = boundary.massFlow / apertureArea;
-  const coefficients = coefficientsOf(characteristic);
-  const terms = termsAt(boundary, { kept, specificFlow, reference });
-  const heatAt = (mean: number): number => (dot(coefficients, terms(mean)) - iso.a5 * rate) * apertureArea;
+  const flux = equationAt(characteristic, boundary, { kept, specificFlow, reference });
+  const heatAt = (mean: number): number => (flux(mean) - iso.a5 * rate) * apertureArea;
   let mean = boundary.inlet;
   for (let pass = 0; pass < 20; pass += 1) {
     const heat = heatAt(mean);

@@ -1,7 +1,8 @@
 import { defaultJob, withValueAt } from '@north-pane/core/document';
 import { jobShop, openJob, shopNow } from '@north-pane/core/job';
-import { isProved, loadSolver, proofKey, proveMaterial } from '@north-pane/core/shop';
+import { isProved, proofKey, proveMaterial } from '@north-pane/core/shop';
 import { expect } from 'chai';
+import { patient } from '../../../core/src/shop/work.fixture';
 import { provingItems, withProofs } from './proofs';
 
 /** A harp whose boards the quick planner cannot prove. */
@@ -20,8 +21,7 @@ describe('state: proofs', () => {
     const boards = plan.materials.find(({ item }) => item === 'planed-115x19');
     if (!boards) throw new Error('a harp has boards');
     expect(isProved(boards)).equal(false);
-    const solver = await loadSolver();
-    const proof = await proveMaterial(boards, { solver: async () => solver });
+    const proof = await proveMaterial(boards, await patient());
     expect(isProved(proof)).equal(true);
     const proved = withProofs(plan, new Map([[proofKey(boards), proof]]), purchases, shopNow(openJob(job)));
     expect(proved.cost).closeTo(plan.cost + proof.plan.cost - boards.plan.cost, 1e-9);

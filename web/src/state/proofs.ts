@@ -12,6 +12,7 @@ import {
 import { useEffect, useMemo } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';
+import { beginWork } from './busy';
 import { useDerived } from './derived';
 
 interface Proofs {
@@ -53,6 +54,7 @@ export function useProving(): void {
       .filter(({ key }) => !done.has(key));
     if (wanted.length === 0) return undefined;
     let stop: (() => void) | undefined;
+    const waited = beginWork();
     const wait = window.setTimeout(() => {
       const byItem = new Map(wanted.map(({ material, key }) => [material.item, key]));
       const take = (done: boolean) => (material: MaterialPlan) => keep(byItem.get(material.item) ?? '', material, done);
@@ -63,6 +65,7 @@ export function useProving(): void {
         ),
       );
       stop = work.stop;
+      waited();
       work.done.then(
         (proved) => {
           proved.forEach(take(true));
@@ -73,6 +76,7 @@ export function useProving(): void {
     }, quiet);
     return () => {
       window.clearTimeout(wait);
+      waited();
       stop?.();
     };
   }, [plan]);

@@ -4,6 +4,7 @@ import type { Habit } from '@north-pane/core/quantity';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';
+import { beginWork } from './busy';
 import { useJob } from './job';
 
 interface WasteFree {
@@ -37,12 +38,14 @@ export function useSweep(job: Job, index: number, dimension: string | undefined,
     if (useWasteFree.getState().of !== of) useWasteFree.setState({ of, points: [], job: undefined });
     if (dimension === undefined) return undefined;
     let stop: (() => void) | undefined;
+    const waited = beginWork();
     const wait = window.setTimeout(() => {
       const work = sweeps((cut, tell) => {
         const onProgress = tell((share: number) => useWasteFree.setState({ share }));
         return cut.points({ job, state: useJob.getState().shop }, index, dimension, habit, onProgress);
       });
       stop = work.stop;
+      waited();
       work.done.then(
         ({ points }) => useWasteFree.setState({ of, points, job, share: undefined, trouble: undefined }),
         (error: unknown) => useWasteFree.setState({ share: undefined, trouble: String(error) }),
@@ -50,6 +53,7 @@ export function useSweep(job: Job, index: number, dimension: string | undefined,
     }, quiet);
     return () => {
       window.clearTimeout(wait);
+      waited();
       stop?.();
       // A new state, even an equal one, is drawn.
       if (useWasteFree.getState().share !== undefined) useWasteFree.setState({ share: undefined });

@@ -1,4 +1,5 @@
 import { proxy, type Remote, wrap } from 'comlink';
+import { beginWork } from '../state/busy';
 import type { CutWork } from './cut.worker';
 
 /** A piece of work under way. `stop` ends its worker at once; then `done` never settles. */
@@ -24,18 +25,21 @@ export function workLine(): <T>(run: (cut: Remote<CutWork>, tell: Tell) => Promi
     }
     const mine = worker;
     let over = false;
+    const ended = beginWork();
     const tell: Tell = (hear) =>
       proxy((said) => {
         if (!over) hear(said);
       });
     const done = run(remote, tell).finally(() => {
       over = true;
+      ended();
     });
     return {
       done,
       stop: () => {
         if (over) return;
         over = true;
+        ended();
         mine.terminate();
         if (worker === mine) {
           worker = undefined;

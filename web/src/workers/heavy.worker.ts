@@ -12,7 +12,7 @@ import {
   marksWorth,
 } from '@north-pane/core/figures';
 import { storeDays } from '@north-pane/core/forecasting';
-import { openJob } from '@north-pane/core/job';
+import { type OpenJob, openJob } from '@north-pane/core/job';
 import { compareKinds, settleSchools } from '@north-pane/core/picking';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { type BuiltJob, compareBuilt } from '@north-pane/core/proving';
@@ -27,6 +27,21 @@ let lastSky: { key: string; sky: SkyYear } | undefined;
 function skyOf(key: string, site: Job['site'], series: Uint8Array | undefined): SkyYear {
   if (lastSky?.key !== key) lastSky = { key, sky: jobSky(site, series ? decodeSeries(series) : undefined) };
   return lastSky.sky;
+}
+
+/** Jobs that were opened last, by their content: what one question works out of a heater serves the next. */
+const opened = new Map<string, OpenJob>();
+const mostOpened = 4;
+
+function open(job: Job): OpenJob {
+  const key = JSON.stringify(job);
+  const found = opened.get(key) ?? openJob(job);
+  // The one asked for last goes last.
+  opened.delete(key);
+  opened.set(key, found);
+  const [oldest] = opened.keys();
+  if (opened.size > mostOpened && oldest !== undefined) opened.delete(oldest);
+  return found;
 }
 
 /** What was worked out, or why it cannot be. */
@@ -44,14 +59,14 @@ const heavy = {
   /** All that the bench shows of one heater beyond its figures, each thing by itself. */
   bench: (job: Job, index: number, habit: Habit) => {
     const bands = told(() => bothBands(job));
-    const open = openJob(job);
-    const figures = evaluateOpen(open);
+    const own = open(job);
+    const figures = evaluateOpen(own);
     return {
       bands: 'value' in bands ? bands.value : undefined,
-      sections: deepSections(heaterSections(open, figures, index)),
+      sections: deepSections(heaterSections(own, figures, index)),
       marks: told(() => {
         const band = heaterBand('value' in bands ? bands.value['well made'] : {}, figures, index);
-        return band ? marksWorth(open, index, habit, band) : [];
+        return band ? marksWorth(own, index, habit, band) : [];
       }),
     };
   },
@@ -61,24 +76,22 @@ const heavy = {
   overInlet: bandsOverInlet,
   /** The characteristic of every heater as a laboratory prints it, with the heater's id. */
   characteristics: (job: Job) => {
-    const open = openJob(job);
-    return open.panels.map(({ document }, index) => ({
+    const own = open(job);
+    return own.panels.map(({ document }, index) => ({
       heater: document.id,
-      tables: told(() => characteristicTables(heaterCharacteristic(open, index))),
+      tables: told(() => characteristicTables(heaterCharacteristic(own, index))),
     }));
   },
   /** A heater that is its own store through each kind of day of a month. */
-  storeDays: (job: Job, index: number, month: number) => storeDays(openJob(job), index, month),
+  storeDays: (job: Job, index: number, month: number) => storeDays(open(job), index, month),
   /** Every kind of heater at the job's place, for its need, from what is on hand. */
   kinds: (job: Job) => compareKinds(job),
   /** The arguments of builders, settled by number for the job. */
   schools: (job: Job) => settleSchools(job),
   /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */
-  pane: (key: string, job: Job, series: Uint8Array | undefined) =>
-    jobPaneSun(openJob(job), skyOf(key, job.site, series)),
+  pane: (key: string, job: Job, series: Uint8Array | undefined) => jobPaneSun(open(job), skyOf(key, job.site, series)),
   /** How the pane might stand under that sky. */
-  study: (key: string, job: Job, series: Uint8Array | undefined) =>
-    jobStudy(openJob(job), skyOf(key, job.site, series)),
+  study: (key: string, job: Job, series: Uint8Array | undefined) => jobStudy(open(job), skyOf(key, job.site, series)),
   /** Readings, each against the job as it stood at its time. */
   compare: (builds: readonly BuiltJob[], readings: readonly Reading[], sensors: Sensors) =>
     compareBuilt(builds, readings, sensors),

@@ -1,5 +1,6 @@
 import { type Remote, wrap } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { beginWork } from '../state/busy';
 import type { Heavy } from './heavy.worker';
 
 let worker: Remote<Heavy> | undefined;
@@ -9,8 +10,11 @@ function heavy(): Remote<Heavy> {
   return worker;
 }
 
+/** ms of quiet before what has changed is worked out again. */
+const quiet = 120;
+
 /**
- * Something worked out in the worker, again whenever `key` changes, after a moment of quiet. The last answer stays up
+ * Something worked out in the worker: at once when it is first asked for, and again whenever `key` changes, after a moment of quiet. The last answer stays up
  * while the next is worked out; `fresh` says whether it is for this key.
  */
 export function useHeavy<T>(
@@ -18,21 +22,29 @@ export function useHeavy<T>(
   work: (heavy: Remote<Heavy>) => Promise<T>,
 ): { value: T | undefined; fresh: boolean; trouble?: string } {
   const [state, setState] = useState<{ key: string; value: T | undefined; trouble?: string } | undefined>(undefined);
+  const begun = useRef(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for everything that the work reads
   useEffect(() => {
     let wanted = true;
-    const wait = window.setTimeout(async () => {
-      try {
-        const value = await work(heavy());
-        if (wanted) setState({ key, value });
-      } catch (error) {
-        // What cannot be worked out is told where it would stand; nothing else waits for it.
-        const trouble = error instanceof Error ? error.message : String(error);
-        if (wanted) setState({ key, value: undefined, trouble });
-      }
-    }, 120);
+    const ended = beginWork();
+    const wait = window.setTimeout(
+      async () => {
+        try {
+          const value = await work(heavy());
+          if (wanted) setState({ key, value });
+        } catch (error) {
+          // What cannot be worked out is told where it would stand; nothing else waits for it.
+          const trouble = error instanceof Error ? error.message : String(error);
+          if (wanted) setState({ key, value: undefined, trouble });
+        }
+        ended();
+      },
+      begun.current ? quiet : 0,
+    );
+    begun.current = true;
     return () => {
       wanted = false;
+      ended();
       window.clearTimeout(wait);
     };
   }, [key]);

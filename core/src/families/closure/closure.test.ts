@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { everyTrial } from '../../trials.fixture';
 import { type Family, families, type HeaterDocument } from '..';
 import { buildBatchBox } from './batchBox.fixture';
 import { buildable } from './buildable.fixture';
@@ -12,9 +13,9 @@ import { buildSpiral } from './spiral.fixture';
 import { buildLattice, buildTrickle } from './trays.fixture';
 import { buildTrough } from './trough.fixture';
 
-/** Designs of each kind: as many as a change may cost, and as many as a night may (`npm run fuzz`). */
-const designs = Number(process.env.FUZZ ?? 20);
-const seed = process.env.FUZZ ? Number(process.env.SEED ?? Date.now() % 1e6) : 1;
+/** Designs of each kind. A fuzz takes a fresh seed, and says it. */
+const designs = everyTrial ? Number(process.env.COUNT ?? 500) : 15;
+const seed = everyTrial ? Number(process.env.SEED ?? 1) : 1;
 
 const builders: Record<keyof typeof families, (list: CutList, typed: Typed) => string[]> = {
   harp: buildHarp,
@@ -36,7 +37,7 @@ function typedIn({ parameters, box, glazing }: HeaterDocument): Typed {
 describe('closure: a panel put together again from its cut list alone', () => {
   for (const family of Object.values<Family>(families))
     it(`${family.id}: touches where it should, overlaps nowhere, and leaves no piece over, seed ${seed}`, function () {
-      this.timeout(Math.max(20_000, designs * 500));
+      this.timeout(Math.max(60_000, designs * 2000));
       for (const { panel, design } of buildable(family, designs, seed)) {
         const list = new CutList(panel.id, design.parts, design.purchases);
         const wrong = builders[family.id as keyof typeof builders](list, typedIn(panel));
@@ -45,7 +46,7 @@ describe('closure: a panel put together again from its cut list alone', () => {
     });
   for (const family of Object.values<Family>(families))
     it(`${family.id}: every piece on the list is drawn, and everything drawn is on a list`, function () {
-      this.timeout(Math.max(20_000, designs * 500));
+      this.timeout(Math.max(60_000, designs * 2000));
       for (const { panel, design } of buildable(family, designs, seed)) {
         const drawn = new Set(
           Object.values(design.drawings).flatMap((view) => view.draw().shapes.flatMap((shape) => shape.part ?? [])),
@@ -63,7 +64,7 @@ describe('closure: a panel put together again from its cut list alone', () => {
     });
   for (const family of Object.values<Family>(families))
     it(`${family.id}: everything that a step names is on the list or among the tools`, function () {
-      this.timeout(Math.max(20_000, designs * 500));
+      this.timeout(Math.max(60_000, designs * 2000));
       let named = 0;
       for (const { panel, design } of buildable(family, designs, seed)) {
         const steps = design.steps();

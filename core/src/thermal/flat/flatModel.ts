@@ -11,6 +11,7 @@ import {
   type UncertainInput,
   type Workmanship,
 } from '../contract';
+import { fittedOnce } from '../fittedOnce';
 import { diffuseIncidence } from '../optics';
 import { absorbedSun, type Built, beamAcceptance, build, type LossesAt, lossesAt, opticalShare } from './build';
 import { flatDerivations } from './derivations';
@@ -145,7 +146,7 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
       const { total } = lossesAt(one, still);
       return (temperature) => description.absorberArea * (absorbed - total(temperature));
     },
-    characteristic: (reference) => fitFlowThrough(model, reference),
+    characteristic: fittedOnce((reference) => fitFlowThrough(model, reference)),
     knowing: (known) => flatModel({ ...description, known: { ...description.known, ...known } }, kind),
     gap: (boundary, plate) => gapAdvice(builtAt(boundary), boundary, plate),
     readouts: (state, boundary) => kind.readouts({ built: builtAt(boundary), model, state, boundary }),

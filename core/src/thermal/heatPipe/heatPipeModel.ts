@@ -9,6 +9,7 @@ import {
   type ThermalState,
   type Workmanship,
 } from '../contract';
+import { fittedOnce } from '../fittedOnce';
 import { fluidState } from '../fluids';
 import { sheetsFor } from '../optics';
 import { type Built, build, inputsOf } from './build';
@@ -169,13 +170,13 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
       return (temperature) => count * carriedInto(met, temperature) - one.manifold * (temperature - boundary.air);
     },
     // What is fitted is where all tubes carry: the equation of the standard is no line with a corner.
-    characteristic: (reference) => ({
+    characteristic: fittedOnce((reference) => ({
       ...fitFlowThrough(model, reference, {
         fits: ({ terms, usefulHeat }) => terms.idle === 0 && terms.limited === 0 && usefulHeat > leastFitted * area,
         bent: true,
       }),
       oneWay: true,
-    }),
+    })),
     knowing: (known) => heatPipeModel({ ...description, known: { ...description.known, ...known } }),
     readouts: (state) => heatPipeReadouts(description, state),
     derivations: (state, boundary) => heatPipeDerivations(description, built(), state, boundary),

@@ -3,6 +3,7 @@ import type { Derivation } from '../../readout';
 import { builtOnce } from '../builtOnce';
 import type { Boundary, ThermalModel, ThermalState } from '../contract';
 import { cylinderLongWave, cylinderToAir, openCylinder } from '../cylinder';
+import { fittedOnce } from '../fittedOnce';
 import { fluidState } from '../fluids';
 import { followedRoot } from '../root';
 import { tubesLit } from '../roundTubes';
@@ -187,13 +188,14 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
       round: false,
     },
     ...storesInSeries({ count, net, stateOf, built }),
-    characteristic: (reference) =>
+    characteristic: fittedOnce((reference) =>
       fitStorage(
         { ...model, shutLoss: model.shutLoss() },
         { count, volume: volume / count, upright: false },
         reference,
         true,
       ),
+    ),
     knowing: (more) => pipeStoreModel({ ...description, known: { ...known, ...more } }),
     shutLoss: () => overcastLoss(net(built(), overcastNight)),
     readouts: () => [],

@@ -40,11 +40,12 @@ export function keptBy(storage: Pick<Storage, 'beam' | 'sky' | 'ground'>, bounda
   );
 }
 
-/** W that a storage gathers with a part of its water at a temperature (°C), as if all of it stood there. */
-export function storageHeat(storage: Storage, boundary: Boundary, temperature: number): number {
-  if (boundary.covered) return storage.shutLoss * (boundary.air - temperature);
-  const kept = keptBy(storage, boundary);
-  return storage.apertureArea * standingHeat(storage, boundary, { temperature, kept });
+/** W that a storage gathers by the temperature (°C) of a part of its water, as if all of it stood there. */
+export function storageHeat(storage: Storage, boundary: Boundary): (temperature: number) => number {
+  const { air } = boundary;
+  if (boundary.covered) return (temperature) => storage.shutLoss * (air - temperature);
+  const flux = standingHeat(storage, boundary, keptBy(storage, boundary));
+  return (temperature) => storage.apertureArea * flux(temperature);
 }
 
 /** Boundaries of the working range with the beam from any side, and a temperature of the water for each. */
@@ -125,7 +126,7 @@ export function storageResidual(
   const misses = conditions(model, storage.reference, draws).flatMap(({ boundary, temperature }) => {
     const gathered = model.stagnantNetHeat(boundary)(temperature);
     if (gathered < leastJudged * model.apertureArea) return [];
-    return [Math.abs(storageHeat(storage, boundary, temperature) / gathered - 1)];
+    return [Math.abs(storageHeat(storage, boundary)(temperature) / gathered - 1)];
   });
   const square = misses.reduce((sum, miss) => sum + miss ** 2, 0) / Math.max(1, misses.length);
   return { rms: Math.sqrt(square), worst: Math.max(0, ...misses), count: misses.length };

@@ -145,6 +145,6 @@ describe('store: tanks behind glass', () => {
       expect(held.count).above(300);
       expect(held.rms).below(0.012);
       expect(held.worst).below(0.02);
-      expect(storageHeat(storage, shut, 50)).closeTo(model.shutLoss() * (5 - 50), 1e-9);
+      expect(storageHeat(storage, shut)(50)).closeTo(model.shutLoss() * (5 - 50), 1e-9);
     });
 });

@@ -2,6 +2,7 @@ import { type Range, range } from '../../catalogue';
 import type { Derivation, Readout } from '../../readout';
 import { builtOnce } from '../builtOnce';
 import type { Boundary, Deviates, ThermalModel, ThermalState, UncertainInput, Workmanship } from '../contract';
+import { fittedOnce } from '../fittedOnce';
 import { type Built, build, lossesAt } from '../flat/build';
 import { modifiersOf, termOf } from '../flat/derivations';
 import type { FlatDescription } from '../flat/description';
@@ -209,7 +210,7 @@ export function storeModel(description: StoreDescription): StoreModel {
       round: lid === undefined,
     },
     ...storesInSeries({ count: tanks.count, net, stateOf, built }),
-    characteristic: (reference) => fitStorage({ ...model, shutLoss: model.shutLoss() }, tanks, reference),
+    characteristic: fittedOnce((reference) => fitStorage({ ...model, shutLoss: model.shutLoss() }, tanks, reference)),
     knowing: (known) => storeModel({ ...description, known: { ...description.known, ...known } }),
     lidShare: (angles) => {
       const thrown = lidAt(angles);

@@ -5,6 +5,7 @@ import { type Boundary, type Deviates, isFlowing, type ThermalModel, type Therma
 import { tubeFilm } from '../convection';
 import { lossCurve } from '../curve';
 import { cylinderLoss, openCylinder } from '../cylinder';
+import { fittedOnce } from '../fittedOnce';
 import { fluidState } from '../fluids';
 import { windCoefficient } from '../losses';
 import { risingRoot } from '../root';
@@ -189,7 +190,7 @@ export function troughModel(description: TroughDescription): TroughModel {
         temperature,
       }));
     },
-    characteristic: (reference) => fitFlowThrough(model, reference, { bent: true }),
+    characteristic: fittedOnce((reference) => fitFlowThrough(model, reference, { bent: true })),
     knowing: (known) => troughModel({ ...description, known: { ...description.known, ...known } }),
     readouts: (state) => troughReadouts(description, state),
     derivations: (state, boundary) => troughDerivations(description, state, boundary),

@@ -1,10 +1,11 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { everyTrial } from '../../../../core/src/trials.fixture';
 import { World } from './world.fixture';
 
 /** How many schedules, and from which seed: `npm run fuzz -- sync 500000` takes more of them and prints its seed. */
-const schedules = Number(process.env.SYNC_FUZZ ?? 5000);
-const seed = Number(process.env.SEED ?? 1616);
+const schedules = everyTrial ? Number(process.env.COUNT ?? 500_000) : 5000;
+const seed = everyTrial ? Number(process.env.SEED ?? 1616) : 1616;
 
 describe('sync: two windows and a server that fails', function () {
   this.timeout(1_800_000);

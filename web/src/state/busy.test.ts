@@ -1,0 +1,31 @@
+import { expect } from 'chai';
+import { beginWork } from './busy';
+
+describe('busy: what is being worked out', () => {
+  const root = { dataset: {} as Record<string, string> };
+  const world = globalThis as { document?: unknown };
+  before(() => {
+    world.document = { documentElement: root };
+  });
+  after(() => {
+    delete world.document;
+  });
+  it('stands on the page while anything is, and goes with the last of it', () => {
+    const first = beginWork();
+    const second = beginWork();
+    expect(root.dataset.busy).equal('2');
+    first();
+    expect(root.dataset.busy).equal('1');
+    second();
+    expect(root.dataset).not.property('busy');
+  });
+  it('is ended once, however often that is said', () => {
+    const first = beginWork();
+    const second = beginWork();
+    first();
+    first();
+    expect(root.dataset.busy).equal('1');
+    second();
+    expect(root.dataset).not.property('busy');
+  });
+});

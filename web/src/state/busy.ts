@@ -1,0 +1,26 @@
+/** How much is being worked out, or will be after a moment of quiet. */
+let count = 0;
+
+function show(): void {
+  if (typeof document === 'undefined') return;
+  if (count > 0) document.documentElement.dataset.busy = String(count);
+  else delete document.documentElement.dataset.busy;
+}
+
+/**
+ * Says on the page that something is being worked out: `data-busy` on the root counts it. Whoever waits for the page, a journey or a printer,
+ * waits until it is gone.
+ *
+ * @returns says that it is done, or no longer wanted; what is said twice counts once
+ */
+export function beginWork(): () => void {
+  count += 1;
+  show();
+  let over = false;
+  return () => {
+    if (over) return;
+    over = true;
+    count -= 1;
+    show();
+  };
+}

@@ -151,7 +151,7 @@ export async function whileAway(
 ) {
   const browser = page.context().browser();
   if (!browser) throw new Error('no browser');
-  await page.waitForTimeout(1500);
+  await settled(page);
   await page.context().setOffline(true);
   const other = await (await browser.newContext()).newPage();
   await other.goto(`/jobs/${id}/size`);
@@ -168,9 +168,14 @@ export async function unfold(page: Page, title: string): Promise<void> {
   if ((await head.getAttribute('aria-expanded')) === 'false') await head.click();
 }
 
-/** axe over the whole page: nothing serious or critical. */
-export async function accessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+/**
+ * axe over the whole page: nothing serious or critical.
+ *
+ * @param rules only these
+ */
+export async function accessible(page: Page, rules: string[] = []): Promise<void> {
+  const axe = new AxeBuilder({ page });
+  const { violations } = await (rules.length > 0 ? axe.withRules(rules) : axe).analyze();
   const grave = violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 140)).join(' | ')}`);

@@ -1,4 +1,4 @@
-import { accessible, beginJob, expect, saved, stored, storedShop, test } from './bench';
+import { beginJob, expect, saved, stored, storedShop, test } from './bench';
 
 test('money and hours are noted with what for, summed, and taken back', async ({ page }) => {
   const id = await beginJob(page, 'Noted', 'build');
@@ -13,7 +13,6 @@ test('money and hours are noted with what for, summed, and taken back', async ({
   await notes.getByLabel('Hours').fill('1.5');
   await notes.getByRole('button', { name: 'Note it' }).click();
   await expect(notes.getByText(/84\.50, 1\.5 h/)).toBeVisible();
-  await accessible(page);
   await notes.getByRole('button', { name: 'Take back: tube from the yard' }).first().click();
   await saved(page);
   const { spent, worked } = await storedShop(page, id);
@@ -42,7 +41,6 @@ test('the build is walked step by step, and the ticks are kept', async ({ page }
   await expect(card).toContainText('both diagonals are 2 315 mm'.replaceAll(' ', ' '));
   await page.keyboard.press('u');
   await expect(card).toContainText('both diagonals are 7′');
-  await accessible(page);
 });
 
 test('a box of bent metal shows its strips laid flat, and says when the lip misses the pane', async ({ page }) => {
@@ -58,7 +56,6 @@ test('a box of bent metal shows its strips laid flat, and says when the lip miss
   await expect(page.locator('#finding-lip-shades-plate')).toContainText('Bend a narrower lip');
   await page.locator('#finding-lip-shades-plate').getByRole('button', { name: 'Do that' }).click();
   await expect(page.locator('#finding-lip-shades-plate')).toHaveCount(0);
-  await accessible(page);
 });
 
 test('a dimension is pulled at its end, stops at the marks, and is one step of undo', async ({ page }) => {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { type Job, onHandOf } from '@north-pane/core/document';
 import { shelfOf } from '@north-pane/core/shoplog';
 import type { Page } from '@playwright/test';
-import { accessible, beginJob, expect, saved, slate, stored, storedShop, test } from './bench';
+import { beginJob, expect, saved, slate, stored, storedShop, test } from './bench';
 
 /** What document and log hold of what was settled at the saw. */
 async function settled(page: Page, id: string) {
@@ -24,12 +24,10 @@ test('a copper point on the tape is taken, and a sheet less is to be bought', as
   const before = money(await slate(page, 'so far').textContent());
   const list = page.getByRole('region', { name: 'Waste nothing' });
   const point = list.getByRole('button', { name: /saves .* of stock, 1 less of 0\.3 mm copper sheet, proved/ });
-  await expect(point).toBeVisible({ timeout: 30_000 });
+  await expect(point).toBeVisible();
   await expect(page.getByTestId('tape-point').first()).toBeVisible();
   await point.click();
-  await expect
-    .poll(async () => money(await slate(page, 'so far').textContent()), { timeout: 10_000 })
-    .toBeLessThan(before - 100);
+  await expect.poll(async () => money(await slate(page, 'so far').textContent())).toBeLessThan(before - 100);
   await page.getByRole('link', { name: /Cut/ }).click();
   await expect(page.getByRole('table', { name: 'Buy' })).toContainText(/1 of 2\s000\smm × 1\s000\smm/);
   await page.keyboard.press('Control+z');
@@ -45,10 +43,10 @@ test('everything of a panel is stretched to use its stock up, or shrunk to save,
   await list.getByRole('button', { name: 'Stop' }).click();
   await expect(list.getByRole('button', { name: 'Stop' })).toHaveCount(0);
   await list.getByRole('button', { name: 'Use the stock up' }).click();
-  await expect(list.getByText(/costs no more stock|Nothing can grow/).first()).toBeVisible({ timeout: 40_000 });
+  await expect(list.getByText(/costs no more stock|Nothing can grow/).first()).toBeVisible();
   await list.getByRole('button', { name: 'Shrink to save' }).click();
   const draw = list.getByRole('button', { name: 'Draw it so' }).first();
-  await expect(draw).toBeVisible({ timeout: 60_000 });
+  await expect(draw).toBeVisible();
   const before = money(await slate(page, 'so far').textContent());
   await draw.click();
   await expect.poll(async () => money(await slate(page, 'so far').textContent())).toBeLessThan(before);
@@ -57,7 +55,7 @@ test('everything of a panel is stretched to use its stock up, or shrunk to save,
 test('plans are proved, a piece is drawn over to another bar at a price, and given back', async ({ page }) => {
   const id = await beginJob(page, 'By hand', 'cut');
   const boards = page.getByRole('region', { name: '115 × 19 planed board' });
-  await expect(boards.getByText(/proved least/)).toBeVisible({ timeout: 20_000 });
+  await expect(boards.getByText(/proved least/)).toBeVisible();
   const bars = boards.getByTestId('bar-planed-115x19');
   const count = await bars.count();
   const piece = bars.first().getByRole('button').first();
@@ -158,12 +156,8 @@ test('what the shop has not is planned without; what lies in the shed goes first
 test('the pack is printed, and a layout for other programs', async ({ page }) => {
   await beginJob(page, 'Print it', 'cut');
   await page.getByRole('button', { name: 'Print, files' }).click();
-  await accessible(page);
   const take = async (name: string) => {
-    const [file] = await Promise.all([
-      page.waitForEvent('download', { timeout: 30_000 }),
-      page.getByRole('button', { name }).click(),
-    ]);
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name }).click()]);
     return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'latin1') };
   };
   const pack = await take('Shop pack, PDF');
@@ -202,7 +196,6 @@ test('pieces are ticked off on a phone in shop mode, in large figures', async ({
     .getByTestId('shop-size')
     .evaluate((node) => Number.parseFloat(getComputedStyle(node).fontSize));
   expect(size).toBeGreaterThan(60);
-  await accessible(page);
   await dialog.getByRole('button', { name: 'Made one' }).click();
   await dialog.getByRole('button', { name: 'Made one' }).click();
   await dialog.getByRole('button', { name: 'One less made' }).click();

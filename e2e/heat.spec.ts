@@ -1,10 +1,9 @@
-import { accessible, beginJob, expect, saved, slate, stored, test, unfold } from './bench';
+import { beginJob, expect, saved, slate, stored, test, unfold } from './bench';
 
 test('the plan shows how warm the plate is, and back', async ({ page }) => {
   await beginJob(page, 'Warm plate');
   await page.getByRole('button', { name: 'How warm' }).click();
   await expect(page.getByTestId('plan').locator('linearGradient')).not.toHaveCount(0);
-  await accessible(page);
   await page.getByRole('button', { name: 'As drawn' }).click();
   await expect(page.getByTestId('plan').locator('linearGradient')).toHaveCount(0);
 });
@@ -19,7 +18,6 @@ test('what cooks is told at the layers; a loop of PVC and a foam that melts are 
   await expect(dialog).toContainText('no soft-soldered joint has a pressure rating');
   await dialog.getByLabel('Pipes between panel and store').selectOption('pvc');
   await expect(dialog).toContainText(/PVC pipe.*under steam.*60/);
-  await accessible(page);
   await page.keyboard.press('Escape');
   await expect(page.locator('#finding-loop-cooks')).toContainText('PVC pipe stands 60');
   await page.getByLabel('Insulation', { exact: true }).selectOption('polyiso-50');
@@ -96,7 +94,6 @@ test('limits that rise move every figure, and come off again', async ({ page }) 
     await field.fill(value);
     await field.press('Enter');
   }
-  await accessible(page);
   await dialog.getByRole('button', { name: 'Done' }).click();
   await expect(factor).not.toHaveText(before ?? '');
   await saved(page);
@@ -127,7 +124,6 @@ test('a bond test by hand is laid over what was built and not over what is drawn
   await type('tube, 1', '58.2');
   await type('plate beside it, 1', '54.1');
   await expect(dialog).toContainText(/Bond of tube and plate: \d+\.\d W\/mK/);
-  await accessible(page);
   await keep.click();
   await expect(page.getByText(/Bond of tube and plate: \d+ W\/mK/)).toBeVisible();
   await saved(page);

@@ -1,4 +1,4 @@
-import { beginJob, expect, saved, slate, stored, test } from './bench';
+import { beginJob, expect, saved, settled, slate, stored, test } from './bench';
 
 test('the bench is worked without a mouse', async ({ page }) => {
   const id = await beginJob(page, 'No mouse');
@@ -203,6 +203,7 @@ test('nothing that has the focus lies under the tape of a phone', async ({ page 
   await page.setViewportSize({ width: 390, height: 844 });
   await beginJob(page, 'Under the tape');
   await expect(page.getByTestId('tape')).toBeVisible();
+  await settled(page);
   await page.getByRole('button', { name: 'Section', exact: true }).focus();
   for (let press = 0; press < 45; press += 1) {
     await page.keyboard.press('Tab');
@@ -216,7 +217,7 @@ test('nothing that has the focus lies under the tape of a phone', async ({ page 
         const middle = document.elementFromPoint(own.left + own.width / 2, own.top + Math.min(own.height / 2, 20));
         return middle && tape.contains(middle) ? (at.getAttribute('aria-label') ?? at.tagName) : '';
       });
-    await expect.poll(hidden, { timeout: 1500 }).toBe('');
+    await expect.poll(hidden).toBe('');
   }
 });
 
@@ -264,7 +265,7 @@ test('an edit is told once, by what it changed', async ({ page }) => {
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   await expect(page.getByTestId('announcer')).toHaveText('Risers: 12 to 11');
   await saved(page);
-  await page.waitForTimeout(1200);
+  await settled(page);
   expect(told).toEqual(['Risers: 12 to 11']);
   await page.getByTestId('tape-value').click();
   const field = page.getByRole('textbox', { name: 'riser pitch' });

@@ -8,7 +8,6 @@ test('a serpentine is begun from the line-up, with its turns drawn and its tube 
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'To and fro', level: 1 })).toBeVisible();
   await page.getByRole('radio', { name: 'Serpentine' }).click();
-  await accessible(page);
   await page.getByRole('button', { name: 'Build this: serpentine' }).click();
   await expect(page.getByText(/^\d+ runs,/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Riser flow/ })).toHaveCount(0);
@@ -128,7 +127,6 @@ test('a lattice under a barrel raised too high tears at its bolts, until they st
   await entry.press('Enter');
   await expect(torn).toHaveCount(0);
   await page.getByRole('button', { name: 'How warm' }).click();
-  await accessible(page);
 });
 
 test('a stand is chosen, drawn from the side, and says what the wind does', async ({ page }) => {

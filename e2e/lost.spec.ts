@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { beginJob, expect, saved, stored, test } from './bench';
+import { beginJob, expect, saved, settled, stored, test } from './bench';
 
 /** Goes to a station by its rail, and waits until it is there. */
 async function to(page: Page, name: RegExp): Promise<void> {
@@ -78,7 +78,7 @@ test('each station is scrolled to where it was left, and a new one begins at its
   const main = page.locator('main');
   const top = () => main.evaluate((element) => element.scrollTop);
   await expect(page.getByRole('table', { name: 'Buy' })).toBeVisible();
-  await page.waitForTimeout(1700);
+  await settled(page);
   await main.evaluate((element) => element.scrollTo(0, 700));
   await expect.poll(top).toBe(700);
   await to(page, /^1 Place/);

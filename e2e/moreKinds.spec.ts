@@ -50,7 +50,7 @@ test('a bank of heat pipes, from the pitch of its bottles to a printed jig', asy
   await expect(page.getByRole('article', { name: 'Rail' })).toContainText('for the pipes');
   await page.getByRole('button', { name: 'Print, files' }).click();
   const [file] = await Promise.all([
-    page.waitForEvent('download', { timeout: 30_000 }),
+    page.waitForEvent('download'),
     page.getByRole('button', { name: 'Templates, full size, PDF' }).click(),
   ]);
   expect(file.suggestedFilename()).toMatch(/^ten-pipes.*-templates\.pdf$/);
@@ -111,7 +111,7 @@ test('a trough tells where its pipe belongs, shows where the rays go, and prints
   await page.getByRole('link', { name: /^4 Cut/ }).click();
   await page.getByRole('button', { name: 'Print, files' }).click();
   const [file] = await Promise.all([
-    page.waitForEvent('download', { timeout: 30_000 }),
+    page.waitForEvent('download'),
     page.getByRole('button', { name: 'Templates, full size, PDF' }).click(),
   ]);
   expect(readFileSync(await file.path(), 'latin1')).toMatch(/^%PDF-/);

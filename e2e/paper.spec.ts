@@ -18,8 +18,7 @@ test('every station prints whole, every section open, without what can only be p
   for (const [station, last, least] of stations) {
     await page.goto(`/jobs/${id}/${station}`);
     await expect(page.locator('main')).not.toContainText('Setting out');
-    if (station === 'pick')
-      await expect(page.getByText('Tank behind glass or pumped')).toBeVisible({ timeout: 20_000 });
+    if (station === 'pick') await expect(page.getByText('Tank behind glass or pumped')).toBeVisible();
     if (station === 'size') await expect(page.getByRole('region', { name: 'Efficiency' })).toHaveCount(1);
     // The last line of the station is on the paper, and nothing of it lies beyond the right edge.
     await page.setViewportSize({ width: 703, height: 1000 });

@@ -147,42 +147,6 @@ function muddled(page: Page, figure: string): Promise<string[]> {
   }, figure);
 }
 
-for (const family of [
-  'harp',
-  'serpentine',
-  'lattice',
-  'trickle',
-  'batch-box',
-  'spiral',
-  'heat-pipe',
-  'roof-tube',
-  'trough',
-])
-  test(`the drawings of a ${family} keep their words inside and apart, on a phone and on a laptop`, async ({
-    page,
-  }) => {
-    const answer = await page.request.post('/api/jobs', { data: { name: family, family, units: 'metric' } });
-    const { id } = (await answer.json()) as { id: string };
-    await page.setViewportSize({ width: 390, height: 844 });
-    await page.goto(`/jobs/${id}/size`);
-    await expect(page.getByTestId('plan').locator('text').first()).toBeVisible();
-    for (const width of [390, 1280]) {
-      await page.setViewportSize({ width, height: 844 });
-      await expect
-        .poll(() =>
-          page
-            .locator('[data-testid="plan"] svg')
-            .first()
-            .evaluate((svg) => svg.clientWidth / innerWidth),
-        )
-        .toBeGreaterThan(0.5);
-      await expect.poll(() => muddled(page, '[data-testid="plan"] svg'), { message: `plan ${width}` }).toEqual([]);
-      await expect
-        .poll(() => muddled(page, '[data-testid="section"] svg'), { message: `section ${width}` })
-        .toEqual([]);
-    }
-  });
-
 for (const latitude of [52.3, -40.9])
   test(`the sky over ${latitude}° keeps its words apart, whichever way the pane looks`, async ({ page }) => {
     const answer = await page.request.post('/api/jobs', {

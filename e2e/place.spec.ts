@@ -7,7 +7,7 @@ const sentence = (page: Page) => page.getByTestId('standing-sentence');
 /** Opens Place and waits until the year's sun is worked out. */
 async function openPlace(page: Page, name: string): Promise<string> {
   const id = await beginJob(page, name, 'place');
-  await expect(sentence(page)).toContainText('best fixed pane', { timeout: 20_000 });
+  await expect(sentence(page)).toContainText('best fixed pane');
   return id;
 }
 
@@ -62,7 +62,7 @@ test('the site is typed in any common form, and a wrong one is refused where it 
   await expect(page.getByRole('alert')).toHaveCount(0);
   await expect(where).toHaveValue(/40\.900°\sS, 172\.900°\sE/);
   await expect(page.getByRole('group', { name: 'The pane from the side' })).toContainText('June 26°');
-  await expect(sentence(page)).toContainText(/Facing north at 41° .* in June/, { timeout: 20_000 });
+  await expect(sentence(page)).toContainText(/Facing north at 41° .* in June/);
   await saved(page);
   expect((await stored(page, id)).document.site).toMatchObject({ latitude: -40.9, longitude: 172.9 });
 });
@@ -72,7 +72,7 @@ test('a hill pulled up in the skyline takes the winter hours, and one undo gives
   const where = page.getByLabel('Latitude, longitude');
   await where.fill('40.9 S, 172.9 E');
   await where.press('Enter');
-  await expect(sentence(page)).toContainText('in June', { timeout: 20_000 });
+  await expect(sentence(page)).toContainText('in June');
   await page.getByLabel('Time zone').selectOption('Europe/London');
   await expect(page.getByText('the clock here should be near UTC+12')).toBeVisible();
   await page.getByLabel('Time zone').selectOption('Pacific/Auckland');
@@ -228,7 +228,6 @@ test('a weather file with a broken line is looked through, mended and kept; stop
   await file.setInputFiles({ name: 'notes.csv', mimeType: 'text/csv', buffer: Buffer.from('hello') });
   await expect(page.getByRole('alert')).toContainText('no columns that can be told apart');
   await file.setInputFiles({ name: 'mast.csv', mimeType: 'text/csv', buffer: Buffer.from(weatherFile()) });
-  await accessible(page);
   await page.getByRole('button', { name: 'Look through it' }).click();
   await expect(page.getByText('line 4001: time “the mouse ate this” is not written as 2026-02-09 11:42')).toBeVisible();
   // Written by the standard clock, read by the clock that is moved in summer.
@@ -247,14 +246,14 @@ test('a weather file with a broken line is looked through, mended and kept; stop
   await page.unroute('**/weather');
   await page.getByRole('button', { name: 'Keep this weather' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
-  await expect(sentence(page)).toContainText('Weather of the file “mast”.', { timeout: 20_000 });
+  await expect(sentence(page)).toContainText('Weather of the file “mast”.');
   await saved(page);
   expect((await stored(page, id)).document.site.climate).toMatchObject({ kind: 'file' });
 
   await page.getByRole('combobox', { name: 'Weather' }).selectOption({ label: 'Desert: hardly any rain, hot summers' });
   await expect(sentence(page)).toContainText('“Desert”');
   await page.getByRole('combobox', { name: 'Weather' }).selectOption({ label: 'file “mast”' });
-  await expect(sentence(page)).toContainText('Weather of the file “mast”.', { timeout: 20_000 });
+  await expect(sentence(page)).toContainText('Weather of the file “mast”.');
 });
 
 test('twelve monthly means of one’s own are typed, and an impossible one is refused', async ({ page }) => {
@@ -266,9 +265,8 @@ test('twelve monthly means of one’s own are typed, and an impossible one is re
   await expect(page.getByRole('alert')).toContainText('at most 500 W/m²');
   await july.fill('6.5');
   await july.press('Enter');
-  await accessible(page);
   await page.getByRole('button', { name: 'Use these' }).click();
-  await expect(sentence(page)).toContainText('twelve monthly means of your own', { timeout: 20_000 });
+  await expect(sentence(page)).toContainText('twelve monthly means of your own');
   await saved(page);
   expect((await stored(page, id)).document.site.climate).toMatchObject({ kind: 'months' });
 });
@@ -276,14 +274,14 @@ test('twelve monthly means of one’s own are typed, and an impossible one is re
 test('the next three days are judged, and the stand-in says that it is one', async ({ page, watch }) => {
   watch.provoke(502);
   await openPlace(page, 'Tomorrow');
-  await expect(page.getByTestId('outlook-day')).toHaveCount(3, { timeout: 20_000 });
+  await expect(page.getByTestId('outlook-day')).toHaveCount(3);
   await expect(page.getByText('Made up: no weather service is set')).toBeVisible();
   await page.route('**/outlook', (route) =>
     route.fulfill({ status: 502, json: { message: 'The weather service at weather.invalid does not answer.' } }),
   );
   await page.reload();
-  await expect(page.getByRole('alert')).toContainText('does not answer', { timeout: 20_000 });
+  await expect(page.getByRole('alert')).toContainText('does not answer');
   await page.unroute('**/outlook');
   await page.getByRole('button', { name: 'Ask again' }).click();
-  await expect(page.getByTestId('outlook-day')).toHaveCount(3, { timeout: 20_000 });
+  await expect(page.getByTestId('outlook-day')).toHaveCount(3);
 });

@@ -9,8 +9,9 @@ export default defineConfig({
   retries: 0,
   forbidOnly: true,
   reporter: 'list',
-  timeout: 90_000,
-  expect: { timeout: 20_000 },
+  // Waits are for states of the page; these only end a run that hangs, on the busiest machine.
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   use: {
     baseURL: process.env.NORTH_PANE_URL ?? 'http://localhost:4170',
     viewport: { width: 1280, height: 800 },

@@ -41,7 +41,7 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await expect(page.getByRole('article', { name: /Sides, left and right from one piece/ })).toBeVisible();
   await page.getByRole('button', { name: 'Print, files' }).click();
   const [file] = await Promise.all([
-    page.waitForEvent('download', { timeout: 30_000 }),
+    page.waitForEvent('download'),
     page.getByRole('button', { name: 'Templates, full size, PDF' }).click(),
   ]);
   expect(file.suggestedFilename()).toBe('juniper-draw-wash-down-templates.pdf');

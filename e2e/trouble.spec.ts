@@ -66,6 +66,7 @@ test('a server that is away loses nothing', async ({ page, context, watch }) => 
 });
 
 test('a change that the server refuses is told, and not sent again by itself', async ({ page, context, watch }) => {
+  await page.clock.install();
   await beginJob(page, 'Refused');
   let sent = 0;
   await context.route('**/api/jobs/*/changes', (route) => {
@@ -76,8 +77,8 @@ test('a change that the server refuses is told, and not sent again by itself', a
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   const asked = page.getByRole('alert', { name: 'Changed in two places' });
   await expect(asked).toContainText('yours, 11, was not taken: The change does not make a sound job.');
-  // Longer than the pause between two tries at a server that does not answer.
-  await page.waitForTimeout(5000);
+  // Longer than the longest pause between two tries at a server that does not answer.
+  await page.clock.runFor(120_000);
   expect(sent).toBe(1);
   await context.unroute('**/api/jobs/*/changes');
   await asked.getByRole('button', { name: 'Keep mine: 11' }).click();

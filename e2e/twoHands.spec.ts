@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { accessible, beginJob, expect, onShelf, saved, stored, storedShop, test } from './bench';
+import { beginJob, expect, onShelf, saved, settled, stored, storedShop, test } from './bench';
 
 const entry = async (page: Page) => (await page.getByLabel('Riser entry').inputValue()).replace(/\s.*/, '');
 
@@ -92,7 +92,7 @@ test('off the network: ten edits over three stations, the window closed and open
 }) => {
   watch.cutOff();
   const id = await beginJob(page, 'Off the grid');
-  await page.waitForTimeout(3000);
+  await settled(page);
   await context.setOffline(true);
   for (let count = 0; count < 4; count += 1) await page.getByRole('button', { name: 'One less: Risers' }).click();
   await page.getByLabel('Riser entry').fill('8');
@@ -132,7 +132,6 @@ test('a job is copied, renamed, put away, fetched back, and deleted only by its 
     page.getByRole('article').filter({ has: page.getByRole('heading', { name, exact: true }) });
   await card('Shelf life').getByRole('button', { name: 'Copy: Shelf life' }).click();
   const dialog = page.getByRole('dialog');
-  await accessible(page);
   await dialog.getByRole('textbox', { name: 'Name of the copy' }).fill('Second life');
   await dialog.getByRole('button', { name: 'Copy it' }).click();
   await expect(card('Second life')).toBeVisible();
@@ -188,5 +187,4 @@ test('a job that cannot be read stands on the shelf with its reason, and can be 
   await expect(card).toContainText('heaters.panel-a.parameters');
   await expect(card.getByRole('link', { name: 'Save it out' })).toHaveAttribute('href', '/api/jobs/torn/document.json');
   await expect(page.getByRole('heading', { name: 'Whole' })).toBeVisible();
-  await accessible(page);
 });

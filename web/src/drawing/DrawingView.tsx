@@ -59,23 +59,7 @@ export function DrawingView({
   const bare = width > 0 && wanted.right > leastMargin && width - wanted.left - wanted.right < leastRoom;
   const drawing = bare ? { ...whole, labels: [] } : whole;
   const margin = bare ? { ...wanted, right: leastMargin } : wanted;
-  // Words that would run out of it get room; the drawing gives way by a quarter at most.
-  const first = fitted(drawing, margin, width, height, most);
-  const spill = spilled(drawing, first, habit, width);
-  const place =
-    spill.left + spill.right === 0
-      ? first
-      : fitted(
-          drawing,
-          {
-            ...margin,
-            left: margin.left + Math.min(spill.left, width / 4),
-            right: margin.right + Math.min(spill.right, width / 4),
-          },
-          width,
-          height,
-          most,
-        );
+  const place = withRoomForWords(drawing, { margin, width, height, most, habit });
   const held = drawing.dimensions.find((dimension) => dimension.id === chosen);
   return (
     <>
@@ -144,6 +128,31 @@ function fitted(
   };
 }
 
+/** Words that would run out of a drawing get room: it gives way by a quarter to either side at the most. */
+function withRoomForWords(
+  drawing: Drawing,
+  room: {
+    margin: { left: number; right: number; top: number; bottom: number };
+    width: number;
+    height: number;
+    most: number;
+    habit: Habit;
+  },
+): Placing {
+  const { margin, width, height, most, habit } = room;
+  let [left, right] = [0, 0];
+  let place = fitted(drawing, margin, width, height, most);
+  // Drawn smaller, a number that stood on its line may stand beside it: looked at again.
+  for (let pass = 0; pass < 3; pass += 1) {
+    const spill = spilled(drawing, place, habit, width);
+    if (spill.left + spill.right === 0) break;
+    left = Math.min(left + spill.left, width / 4);
+    right = Math.min(right + spill.right, width / 4);
+    place = fitted(drawing, { ...margin, left: margin.left + left, right: margin.right + right }, width, height, most);
+  }
+  return place;
+}
+
 /** px by which words run out of a drawing, at its left and right. */
 function spilled(drawing: Drawing, place: Placing, habit: Habit, width: number): { left: number; right: number } {
   let [left, right] = [0, 0];
@@ -152,6 +161,13 @@ function spilled(drawing: Drawing, place: Placing, habit: Habit, width: number):
     const moved = withinWidth(x, label, habit, width) - x;
     left = Math.max(left, moved);
     right = Math.max(right, -moved);
+  }
+  // A number beside its line is words too.
+  for (const dimension of drawing.dimensions) {
+    const { at, wide, turned } = layOutDimension(dimension, place, habit);
+    const half = turned ? 11 : wide / 2;
+    left = Math.max(left, half - at.x);
+    right = Math.max(right, at.x + half - width);
   }
   return { left, right };
 }

@@ -1,6 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { Suspense, useEffect, useRef } from 'react';
 import { Link, useParams } from 'react-router';
+import { beginWork } from '../state/busy';
 import { useJob } from '../state/job';
 import { useOpened } from '../state/openJob';
 import { useProving } from '../state/proofs';
@@ -20,10 +21,15 @@ export function JobShell() {
   const openId = useJob((state) => state.id);
   const trouble = useJob((state) => state.trouble);
   useEffect(() => {
+    const ended = beginWork();
     const wait = window.setTimeout(() => {
-      for (const one of stations) void one.load();
+      // What does not load now is asked for again when its station is opened.
+      void Promise.allSettled(stations.map((one) => one.load())).then(ended);
     }, 600);
-    return () => window.clearTimeout(wait);
+    return () => {
+      window.clearTimeout(wait);
+      ended();
+    };
   }, []);
 
   const station = stations.find((one) => one.id === stationId);

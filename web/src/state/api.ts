@@ -1,7 +1,8 @@
 import { createClient } from '@north-pane/server/client';
 import { QueryClient } from '@tanstack/react-query';
 
-export const api = createClient(window.location.origin);
+/** Where the page came from; a program beside it, as a test is, asks nobody. */
+export const api = createClient(globalThis.window?.location.origin ?? 'http://localhost');
 export const queries = new QueryClient({
   defaultOptions: { queries: { staleTime: 10_000, retry: 1, refetchOnWindowFocus: true } },
 });

@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { beginWork } from '../state/busy';
-import type { Heavy } from './heavy.worker';
+import type { Heavy } from './heavy';
 
 let worker: Remote<Heavy> | undefined;
 

@@ -35,7 +35,7 @@ export function spiralSections(layout: SpiralLayout, thermal: FlatModel<CoilDesc
       }),
     },
     {
-      id: 'still',
+      id: 'in-the-sun',
       title: 'While it stands in the sun',
       deep: true,
       make: () => {

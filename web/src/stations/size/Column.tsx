@@ -8,7 +8,7 @@ import { FoldingSection, goToSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import { useDocument } from '../../state/job';
-import type { Bench } from '../../workers/heavy.worker';
+import type { Bench } from '../../workers/heavy';
 import { useHeavy } from '../../workers/useHeavy';
 import { Deeper } from './Deeper';
 import { Figures } from './Figures';

@@ -7,7 +7,7 @@ import { memo, type ReactNode } from 'react';
 import { PlainTable } from '../../parts/PlainTable';
 import { FoldingSection } from '../../parts/Section';
 import { jobNow, useJob } from '../../state/job';
-import type { Bench, Told } from '../../workers/heavy.worker';
+import type { Bench, Told } from '../../workers/heavy';
 import { Choices } from './Choices';
 import { Curve } from './Curve';
 import { Figures } from './Figures';

@@ -1,0 +1,199 @@
+import '../dom.fixture';
+import { ChakraProvider } from '@chakra-ui/react';
+import { defaultJob, type Job } from '@north-pane/core/document';
+import { type MaterialPlan, proveMaterial } from '@north-pane/core/shop';
+import type { ShopEvent } from '@north-pane/core/shoplog';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, configure, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { expose } from 'comlink';
+import { MemoryRouter } from 'react-router';
+import { patient } from '../../../core/src/shop/work.fixture';
+import { queries } from '../state/api';
+import { useJob } from '../state/job';
+import { openSync } from '../state/sync/state';
+import { useView } from '../state/view';
+import { system } from '../theme/system';
+import { heavy } from '../workers/heavy';
+import Build from './build';
+import Cut from './cut';
+import Forecast from './forecast';
+import Pick from './pick';
+import Place from './place';
+import Prove from './prove';
+import Size from './size';
+
+// Whether something can be seen is asked in a browser: here it costs a second each time. What is missing is named without the whole page.
+configure({ defaultHidden: true, getElementError: (message) => new Error(message?.split('\n')[0]) });
+
+/** Loaded with the test: a module that is loaded later would have a state of its own here. */
+const screens = { place: Place, pick: Pick, size: Size, cut: Cut, build: Build, forecast: Forecast, prove: Prove };
+export type StationId = keyof typeof screens;
+
+/** What the worker of plans offers, in this process; no sizes are swept for. */
+const cut = {
+  prove: async (materials: readonly MaterialPlan[]) => {
+    const how = await patient();
+    return Promise.all(materials.map((material) => proveMaterial(material, how)));
+  },
+  points: () => ({ points: [] }),
+};
+
+/** A worker in this process: the same messages, and the same work. */
+class WorkerHere extends EventTarget {
+  readonly #port: MessagePort;
+  constructor(address: URL | string) {
+    super();
+    const { port1, port2 } = new MessageChannel();
+    expose(String(address).includes('heavy') ? heavy : cut, port2 as unknown as Parameters<typeof expose>[1]);
+    this.#port = port1;
+    // Neither keeps the tests from ending.
+    for (const port of [port1, port2]) (port as unknown as { unref(): void }).unref();
+  }
+  postMessage(message: unknown, transfer: Transferable[] = []) {
+    this.#port.postMessage(message, transfer);
+  }
+  override addEventListener(kind: string, hear: EventListenerOrEventListenerObject) {
+    this.#port.addEventListener(kind, hear);
+    this.#port.start();
+    // It listens, and does not keep the tests from ending.
+    (this.#port as unknown as { unref(): void }).unref();
+  }
+  override removeEventListener(kind: string, hear: EventListenerOrEventListenerObject) {
+    this.#port.removeEventListener(kind, hear);
+  }
+  terminate() {
+    this.#port.close();
+  }
+}
+
+export type User = ReturnType<typeof userEvent.setup>;
+
+/** Answers of the server by the end of their address; what is not told of is an empty list. */
+type Answers = Record<string, unknown>;
+
+/** A weather service that has nothing to say. */
+const calm = { hours: [], standIn: true, source: 'made up', made: '2026-06-01T00:00:00Z' };
+
+export { screen, within };
+
+let asked: { method: string; path: string; body: unknown }[] = [];
+
+function serve(answers: Answers): void {
+  asked = [];
+  globalThis.fetch = (async (input: RequestInfo | URL, init?: RequestInit) => {
+    const { pathname } = new URL(String(input instanceof Request ? input.url : input), 'http://localhost');
+    const body = typeof init?.body === 'string' ? JSON.parse(init.body) : undefined;
+    asked.push({ method: init?.method ?? 'GET', path: pathname, body });
+    const found =
+      Object.entries(answers).find(([path]) => pathname.endsWith(path))?.[1] ??
+      (pathname.endsWith('/outlook') ? calm : []);
+    return new Response(JSON.stringify(found), { status: 200, headers: { 'content-type': 'application/json' } });
+  }) as typeof fetch;
+}
+
+/** What was asked of the server since the station was opened. */
+export const askedOf = () => asked;
+
+/** Lets everything come to rest that is worked out, or waits for a moment of quiet. */
+export async function rest(): Promise<void> {
+  const { dataset } = document.documentElement;
+  for (let still = 0; still < 2; ) {
+    await act(() => new Promise((resolve) => setTimeout(resolve, 3)));
+    still = dataset.busy === undefined ? still + 1 : 0;
+  }
+}
+
+/** Opens a station of a job as the shell does, and waits until it has come to rest. Gives the hands of a user. */
+export async function openStation(
+  id: StationId,
+  job: Job = defaultJob('harp'),
+  { events = [], answers = {} }: { events?: ShopEvent[]; answers?: Answers } = {},
+) {
+  leaveStation();
+  Object.assign(globalThis, { Worker: WorkerHere });
+  serve(answers);
+  useJob.getState().open('shed', openSync({ version: 1, document: job }, { events, seq: events.length }), () => {});
+  const Screen = screens[id];
+  render(
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={queries}>
+        <MemoryRouter initialEntries={[`/jobs/shed/${id}`]}>
+          <main>
+            <Screen />
+          </main>
+        </MemoryRouter>
+      </QueryClientProvider>
+    </ChakraProvider>,
+  );
+  await rest();
+  return userEvent.setup();
+}
+
+/** What is told on the console while something is done: React tells there of lists whose marks are not told apart, and of much else. */
+export async function toldOnConsole(work: () => Promise<unknown>): Promise<string[]> {
+  const told: string[] = [];
+  // biome-ignore lint/suspicious/noConsole: what is told there is what this looks for
+  const own = console.error;
+  console.error = (...words) => told.push(words.map(String).join(' '));
+  try {
+    await work();
+  } finally {
+    console.error = own;
+  }
+  return told;
+}
+
+/** Puts everything back as it was before a station was opened. */
+export function leaveStation(): void {
+  cleanup();
+  queries.clear();
+  window.sessionStorage.clear();
+  useView.setState({ habit: undefined, folded: {}, light: 'machine' });
+  useJob.getState().close();
+}
+
+/** The open job's document, and how it stands in the shop. */
+export const documentNow = (): Job => useJob.getState().document as Job;
+export const shopOf = () => useJob.getState().shop;
+export const panelNow = () => documentNow().heaters['panel-a'] as Job['heaters'][string];
+
+/** A part of the page by its name: a region, a group, a dialog. */
+export function part(name: string | RegExp, role: 'region' | 'group' | 'dialog' | 'table' | 'article' = 'region') {
+  return within(screen.getByRole(role, { name }));
+}
+
+/** Presses what has a name and waits for what comes of it. */
+export async function press(user: User, name: string | RegExp, inside: Pick<typeof screen, 'getAllByRole'> = screen) {
+  const [button] = inside.getAllByRole('button', { name });
+  if (!button) throw new Error(`no button ${name}`);
+  await user.click(button);
+  await rest();
+}
+
+/** Chooses from a list by its label. */
+export async function choose(user: User, label: string | RegExp, value: string) {
+  await user.selectOptions(screen.getByLabelText(label), value);
+  await rest();
+}
+
+/** Unfolds a section that lies folded. */
+export async function unfold(user: User, title: string) {
+  const [head] = screen.getAllByRole('button', { name: title });
+  if (head?.getAttribute('aria-expanded') === 'false') await user.click(head);
+  await rest();
+}
+
+/** All that a reader finds on the page. */
+export const pageText = (): string => textIn(document.body);
+export const textIn = (element: Element): string =>
+  (element.textContent ?? '').replaceAll(/[\s\u00a0\u2009\u200a]+/g, ' ');
+
+/** Types into a field and leaves it. */
+export async function type(user: User, field: HTMLElement, text: string) {
+  await user.clear(field);
+  // Braces and brackets would be keys to it.
+  if (text !== '') await user.type(field, text.replaceAll(/[{[]/g, '$&$&'));
+  await user.keyboard('{Enter}');
+  await rest();
+}

@@ -1,47 +1,4 @@
-import { beginJob, expect, saved, stored, storedShop, test } from './bench';
-
-test('money and hours are noted with what for, summed, and taken back', async ({ page }) => {
-  const id = await beginJob(page, 'Noted', 'build');
-  const notes = page.getByRole('region', { name: 'Money and hours' });
-  await notes.getByRole('button', { name: 'Note it' }).click();
-  await expect(notes.getByRole('alert')).toContainText('Say what for.');
-  await notes.getByLabel('What for').fill('tube from the yard');
-  await notes.getByLabel('Money, $').fill('a lot');
-  await notes.getByRole('button', { name: 'Note it' }).click();
-  await expect(notes.getByRole('alert')).toContainText('Money and hours are numbers.');
-  await notes.getByLabel('Money, $').fill('84.50');
-  await notes.getByLabel('Hours').fill('1.5');
-  await notes.getByRole('button', { name: 'Note it' }).click();
-  await expect(notes.getByText(/84\.50, 1\.5 h/)).toBeVisible();
-  await notes.getByRole('button', { name: 'Take back: tube from the yard' }).first().click();
-  await saved(page);
-  const { spent, worked } = await storedShop(page, id);
-  expect(spent.length + worked.length).toBe(1);
-});
-
-test('the build is walked step by step, and the ticks are kept', async ({ page }) => {
-  const id = await beginJob(page, 'First harp', 'build');
-  const card = page.getByRole('article');
-  await expect(card).toContainText('Mark and cut');
-  await card.getByRole('button', { name: 'Done, next step' }).click();
-  await expect(card).toContainText('Drill the headers');
-  // Looked at ahead, a step says what it waits for, and what is dangerous in it.
-  await page.getByRole('button', { name: 'Solder the second header' }).click();
-  await expect(card).toContainText('the two outer risers first');
-  await expect(card).toContainText('Not yet done before it: solder the first header');
-  await page.getByRole('button', { name: 'Test the array before it is closed in' }).click();
-  await expect(card).toContainText('Water and not air');
-  await page.getByRole('checkbox', { name: 'Done: Drill the headers' }).click();
-  await saved(page);
-  expect(Object.keys((await storedShop(page, id)).steps)).toEqual(['panel-a/step/cut', 'panel-a/step/drill']);
-  await page.reload();
-  await expect(page.getByText('2 of 13 done')).toBeVisible();
-  // Another unit habit writes the checks in its own marks; undo takes the last tick off again.
-  await page.getByRole('button', { name: 'Build the box' }).click();
-  await expect(card).toContainText('both diagonals are 2 315 mm'.replaceAll(' ', ' '));
-  await page.keyboard.press('u');
-  await expect(card).toContainText('both diagonals are 7′');
-});
+import { beginJob, expect, saved, stored, test } from './bench';
 
 test('a box of bent metal shows its strips laid flat, and says when the lip misses the pane', async ({ page }) => {
   await beginJob(page, 'Bent box');

@@ -123,36 +123,6 @@ test('“I cut it at” says what it means; nonsense is refused where it is type
   await expect(look.getByText(/too short/)).toHaveCount(0);
 });
 
-test('what the shop has not is planned without; what lies in the shed goes first; something else is weighed', async ({
-  page,
-}) => {
-  const id = await beginJob(page, 'At the shop', 'cut');
-  await page.getByRole('checkbox', { name: /The shop has 15 × 0\.7 copper, 5\s000/ }).click();
-  await expect(page.getByRole('region', { name: '15 × 0.7 copper' }).getByText(/12 of 3\s000\smm/)).toBeVisible();
-  const saw = page.getByRole('region', { name: 'Saw' });
-  const kerf = saw.getByLabel('takes').nth(1);
-  await kerf.fill('20 mm');
-  await kerf.press('Enter');
-  await expect(saw.getByRole('alert')).toContainText('A kerf is 0 to 10 mm.');
-  await kerf.press('Escape');
-  await saw.getByLabel('Boards cut with').selectOption('hand saw');
-  await expect(kerf).toHaveValue('1.5 mm');
-  const shed = page.getByRole('region', { name: 'In your shed' });
-  await shed.getByLabel('length').fill('4 m');
-  await shed.getByLabel('length').press('Enter');
-  await expect(page.getByRole('table', { name: 'Buy' })).toContainText('on hand');
-  await page
-    .getByRole('region', { name: 'At the shop' })
-    .getByRole('button', { name: 'Something else?' })
-    .first()
-    .click();
-  await page.getByRole('button', { name: 'Take it' }).first().click();
-  await expect(page.getByRole('region', { name: '15 × 0.7 copper' })).toHaveCount(0);
-  const { shop, shelf } = await settled(page, id);
-  expect(Object.keys(shop.without ?? {}).length).toBe(1);
-  expect(shelf.length).toBe(1);
-});
-
 test('the pack is printed, and a layout for other programs', async ({ page }) => {
   await beginJob(page, 'Print it', 'cut');
   await page.getByRole('button', { name: 'Print, files' }).click();

@@ -132,16 +132,3 @@ test('an address that leads nowhere says so, to people and to machines; a job wi
   await expect(page.getByRole('heading', { name: 'There is nothing at this address.' })).toBeVisible();
   expect((await page.request.get(`/jobs/${id}/prove`)).status()).toBe(200);
 });
-
-test('a size below a mark of the tape is shown as it is, and not rounded to one', async ({ page }) => {
-  const answer = await page.request.post('/api/jobs', { data: { name: 'Thin', family: 'lattice', units: 'metric' } });
-  const { id } = (await answer.json()) as { id: string };
-  await page.goto(`/jobs/${id}/size`);
-  const gasket = page.getByRole('textbox', { name: 'Gasket' });
-  await gasket.fill('0.7');
-  await gasket.press('Enter');
-  await expect(gasket).toHaveValue('0.7 mm');
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Feet and inches' }).click();
-  await expect(gasket).toHaveValue('0.028″');
-});

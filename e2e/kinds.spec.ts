@@ -77,33 +77,6 @@ test('a harp becomes a serpentine and says what stays behind; up the slope it do
   await expect(page.getByText('12 risers,')).toBeVisible();
 });
 
-test('another pane brings its own cautions and bars, and a bare panel has none', async ({ page }) => {
-  await beginJob(page, 'Panes');
-  await page.getByLabel('Glazing').selectOption('annealed-glass');
-  await expect(page.locator('#finding-annealed-cracks')).toContainText('comes down in blades');
-  await page.getByLabel('Glazing').selectOption('twin-wall');
-  await page.getByRole('button', { name: 'One less: Bars under the pane' }).click();
-  const bends = page.locator('#finding-pane-bends');
-  await expect(bends).toContainText(/bends .* over a gap of .* with [\d.]+\sMPa in its face/);
-  await bends.getByRole('button', { name: 'Do that' }).click();
-  await expect(bends).toHaveCount(0);
-  await page.getByLabel('Glazing').selectOption('none');
-  await expect(page.getByRole('region', { name: 'What cooks, dry in full sun' })).not.toContainText('pane');
-  await expect(page.getByTestId('section')).not.toContainText('pane');
-});
-
-test('a pane without room to grow is a clash, mended by one touch', async ({ page }) => {
-  await beginJob(page, 'Growing');
-  await page.getByLabel('Glazing').selectOption('acrylic');
-  const clearance = page.getByLabel('Clearance');
-  await clearance.fill('3');
-  await clearance.press('Enter');
-  const grows = page.locator('#finding-needs-room');
-  await expect(grows).toContainText('has no room to grow');
-  await grows.getByRole('button', { name: 'Do that' }).click();
-  await expect(grows).toHaveCount(0);
-});
-
 test('a lattice under a barrel raised too high tears at its bolts, until they stand closer', async ({ page }) => {
   const answer = await page.request.post('/api/jobs', {
     data: { name: 'Bench warmth', family: 'lattice', units: 'metric' },
@@ -127,20 +100,4 @@ test('a lattice under a barrel raised too high tears at its bolts, until they st
   await entry.press('Enter');
   await expect(torn).toHaveCount(0);
   await page.getByRole('button', { name: 'How warm' }).click();
-});
-
-test('a stand is chosen, drawn from the side, and says what the wind does', async ({ page }) => {
-  const id = await beginJob(page, 'On legs');
-  await page.getByRole('button', { name: 'From the side' }).click();
-  await expect(page.getByTestId('section')).toContainText('no stand chosen');
-  await page.getByLabel('Stands on').selectOption('hinged-frame');
-  await expect(page.getByTestId('section')).not.toContainText('no stand chosen');
-  // It is bought with its ballast; without any, the wind is a caution.
-  await expect(page.locator('#finding-ballast-holds')).toContainText('an engineer decide');
-  await page.getByLabel('Held down by').selectOption('none');
-  await expect(page.locator('#finding-wind-lifts')).toContainText('an engineer decide');
-  await page.getByRole('link', { name: /^4 Cut/ }).click();
-  await expect(page.getByText('Prop').first()).toBeVisible();
-  await saved(page);
-  expect((await stored(page, id)).document.heaters['panel-a']).toMatchObject({ mount: { kind: 'hinged-frame' } });
 });

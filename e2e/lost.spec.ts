@@ -25,27 +25,6 @@ test('text that is no skyline is refused where it stands, and the skyline stays'
   await expect(field).toHaveValue('60 12\n120 4');
 });
 
-test('a mistyped price keeps its row, and is mended there', async ({ page }) => {
-  const id = await beginJob(page, 'Dear tube', 'cut');
-  const list = page.getByRole('table', { name: 'Buy' });
-  const price = list.getByLabel(/^Price of 15 × 0\.7 copper/).first();
-  const before = await price.inputValue();
-  const label = (await price.getAttribute('id')) ?? '';
-  const name = await page.locator(`label[for="${label}"]`).textContent();
-  await price.fill('99999');
-  await price.press('Enter');
-  const again = list.getByLabel(name ?? '');
-  await expect(again).toHaveValue('99999.00');
-  await expect(list).toContainText('not taken at this price');
-  await again.fill(before);
-  await again.press('Enter');
-  await expect(list).not.toContainText('not taken at this price');
-  await saved(page);
-  // And at the shop's own list, whatever is bought.
-  await expect(page.getByLabel(/^Price at the shop: 15 × 0\.7 copper/).first()).toHaveValue(/\d/);
-  expect((await stored(page, id)).document.name).toBe('Dear tube');
-});
-
 test('what is half done at a station is there when one comes back, and after a reload', async ({ page }) => {
   await beginJob(page, 'Half done', 'prove');
   const inlet = page.getByLabel('Water in');

@@ -76,17 +76,6 @@ test('a hose on a roof warms in the sun without flow, and says how hot its first
   await expect(page.locator('#finding-windings-overlap')).toBeVisible();
 });
 
-test('a roof tube is warm by the afternoon, lasts for minutes and never takes air', async ({ page }) => {
-  await begin(page, 'roof-tube', 'Van roof');
-  await expect(page.locator('#finding-air-in-plastic')).toContainText('kJ');
-  await deeper(page, 'How warm it gets');
-  await expect(page.getByRole('table', { name: 'How warm it gets' })).toContainText('°C');
-  await deeper(page, 'Minutes of shower');
-  await expect(page.getByRole('row', { name: /^by gravity, .* L\/min/ })).toBeVisible();
-  await page.getByRole('link', { name: /Forecast/ }).click();
-  await expect(page.getByRole('region', { name: 'Clear, average and bad days' })).toBeVisible();
-});
-
 test('a trough tells where its pipe belongs, shows where the rays go, and prints its caps', async ({ page }) => {
   await begin(page, 'trough', 'Mirror bank');
   await expect(page.locator('#finding-concentrated-light')).toContainText('°C');

@@ -83,24 +83,3 @@ test('the need is drawn by the hour, told by what it costs now, and moves every 
   await page.getByRole('button', { name: 'As usual again' }).click();
   await expect(page.getByRole('button', { name: 'As usual again' })).toHaveCount(0);
 });
-
-test('what cannot be is refused where it is typed, and arguments are settled by number', async ({ page }) => {
-  await begin(page, 'Bad sizes');
-  await expect(page.getByRole('region', { name: 'What builders argue about' })).toContainText('kWh a year');
-  await page.getByRole('button', { name: 'I have something' }).click();
-  await page.getByLabel('How many').fill('half');
-  await page.getByLabel('How many').press('Enter');
-  await expect(page.getByRole('alert').first()).toBeVisible();
-  await page.getByLabel('How many').fill('2.5');
-  await page.getByLabel('How many').press('Enter');
-  await expect(page.getByText('A whole number, 1 to 999.')).toBeVisible();
-  await page.getByRole('button', { name: 'Not now' }).click();
-  const water = page.getByLabel('A day', { exact: true });
-  await water.fill('lots');
-  await water.press('Enter');
-  await expect(page.getByRole('alert')).toBeVisible();
-  await water.press('Escape');
-  await page.setViewportSize({ width: 390, height: 844 });
-  await expect(page.getByTestId('chosen-kind')).toBeVisible();
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-});

@@ -45,28 +45,6 @@ function weatherFile(): string {
   return lines.join('\n');
 }
 
-test('the site is typed in any common form, and a wrong one is refused where it is wrong', async ({ page }) => {
-  const id = await openPlace(page, 'Anywhere');
-  const where = page.getByLabel('Latitude, longitude');
-  for (const [wrong, words] of [
-    ['95 N, 10 E', 'A latitude goes to 90°.'],
-    ['40 N', 'Write latitude and longitude'],
-    ['-40.9 S, 172.9 E', 'sign or a letter'],
-  ] as const) {
-    await where.fill(wrong);
-    await where.press('Enter');
-    await expect(page.getByRole('alert')).toContainText(words);
-  }
-  await where.fill('40°54′S 172°54′E');
-  await where.press('Enter');
-  await expect(page.getByRole('alert')).toHaveCount(0);
-  await expect(where).toHaveValue(/40\.900°\sS, 172\.900°\sE/);
-  await expect(page.getByRole('group', { name: 'The pane from the side' })).toContainText('June 26°');
-  await expect(sentence(page)).toContainText(/Facing north at 41° .* in June/);
-  await saved(page);
-  expect((await stored(page, id)).document.site).toMatchObject({ latitude: -40.9, longitude: 172.9 });
-});
-
 test('a hill pulled up in the skyline takes the winter hours, and one undo gives them back', async ({ page }) => {
   const id = await openPlace(page, 'Behind the hill');
   const where = page.getByLabel('Latitude, longitude');
@@ -104,25 +82,6 @@ test('a hill pulled up in the skyline takes the winter hours, and one undo gives
   await expect(point).toHaveAttribute('aria-valuenow', '39');
   await page.keyboard.press('Delete');
   await expect(point).toHaveCount(0);
-});
-
-test('the skyline is pasted as pairs, and a broken pair is named by its line', async ({ page }) => {
-  const id = await openPlace(page, 'Pasted');
-  const text = page.getByLabel('Azimuth and elevation in degrees, a line a point');
-  await text.fill('90 12\n180 high');
-  await text.blur();
-  await expect(page.getByRole('alert')).toContainText('Line 2');
-  await text.fill('azimuth; elevation\n90; 12,5\n180; 3\n');
-  await text.blur();
-  await expect(page.getByRole('alert')).toHaveCount(0);
-  await expect(page.getByRole('slider', { name: /^Skyline at/ })).toHaveCount(2);
-  await saved(page);
-  expect((await stored(page, id)).document.site.horizon).toEqual([
-    { azimuth: 90, elevation: 12.5 },
-    { azimuth: 180, elevation: 3 },
-  ]);
-  await page.getByRole('button', { name: 'Open it all round' }).click();
-  await expect(page.getByRole('slider', { name: /^Skyline at/ })).toHaveCount(0);
 });
 
 test('aim and tilt turn by hand, by keys and by typing, and the sentence follows', async ({ page }) => {
@@ -163,24 +122,6 @@ test('aim and tilt turn by hand, by keys and by typing, and the sentence follows
     aim: 145,
     tilts: { 'tilt-a': { tilt: 45 } },
   });
-});
-
-test('the schools stand side by side, one is taken, and months that matter have a best of their own', async ({
-  page,
-}) => {
-  await openPlace(page, 'Schools');
-  const row = page.getByRole('row', { name: /Latitude and 12/ });
-  await expect(row).toContainText('57°, south');
-  await page.getByRole('button', { name: 'Stand it so: Latitude and 12' }).click();
-  await expect(sentence(page)).toContainText('Facing south at 57°');
-  await page.getByRole('button', { name: 'Compare with the roof' }).click();
-  const pitch = page.getByLabel('Roof pitch, ° or 6/12');
-  await pitch.fill('4/12');
-  await pitch.press('Enter');
-  await expect(page.getByRole('row', { name: /As the roof lies/ })).toContainText('18°');
-  for (const month of ['November', 'December', 'January'])
-    await page.getByRole('group', { name: 'Months that matter most' }).getByRole('button', { name: month }).click();
-  await expect(page.getByTestId('chosen-best')).toContainText(/For Nov to Jan the best is [56]\d°, south/);
 });
 
 test('a row in front takes sun, mains are measured, and the compass aims the pane', async ({ page }) => {

@@ -110,15 +110,3 @@ test('the lists go to the shop as CSV, and a price of one’s own changes the su
   await price.press('Enter');
   await expect(page.getByRole('row', { name: /End caps/ })).toContainText('20.00');
 });
-
-test('the forecast follows sun, air and flow', async ({ page }) => {
-  await beginJob(page, 'Forecast', 'forecast');
-  const gain = page.getByTestId('forecast-gain');
-  const before = await gain.textContent();
-  await page.getByRole('textbox', { name: 'Sun on the pane' }).fill('1000');
-  await page.getByRole('textbox', { name: 'Sun on the pane' }).press('Enter');
-  await expect(gain).not.toHaveText(before ?? '');
-  await page.getByRole('textbox', { name: 'Air' }).fill('200');
-  await page.getByRole('textbox', { name: 'Air' }).press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Between −30.0 °C and 50.0 °C.');
-});

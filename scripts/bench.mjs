@@ -1,4 +1,5 @@
 // What things cost, as a table with each limit: npm run bench. Ends badly beyond twice a limit.
+// Limits are those of the reference machine; a fixed loop, timed before each group of rows, says how much slower this one is just now.
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
@@ -10,9 +11,11 @@ import { throwAwayCluster } from './lib/cluster.mjs';
 import { chromium as chromiumPackage, ensureDebian, postgresql } from './lib/debian.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
 import { pointerTimes } from './lib/pointerTimes.mjs';
+import { machineFactor } from './lib/referenceLoop.mjs';
 import { say } from './lib/say.mjs';
 import { openServer } from './lib/server.mjs';
 import { serverTimes } from './lib/serverTimes.mjs';
+import { stationTimes } from './lib/stationTimes.mjs';
 
 const root = join(import.meta.dirname, '..');
 ensureDebian([postgresql, chromiumPackage]);
@@ -22,7 +25,15 @@ const { chromium } = await import('@playwright/test');
 const { build } = await import('vite');
 
 const rows = [];
-const row = (what, value, unit, limit) => rows.push({ what, value, unit, limit });
+/** How much slower than the reference machine this one was before the group of rows that is being timed. */
+let factor = machineFactor();
+say(`This machine takes ${factor.toFixed(2)} times as long as the reference machine: limits in time are scaled by it.`);
+const nextGroup = () => {
+  factor = machineFactor();
+};
+/** A limit in time is scaled; a size, a share or a number of times is not. */
+const row = (what, value, unit, limit) =>
+  rows.push({ what, value, unit, limit: unit === 'ms' || unit === 'µs' ? limit * factor : limit, factor });
 
 /** kB gzip of a chunk and everything that it imports at once. */
 function scriptSize(manifest, name, seen = new Set()) {
@@ -42,14 +53,10 @@ const server = await openServer({ root, database });
 const browser = await chromium.launch(chromiumLaunch);
 const scratch = await mkdtemp(join(tmpdir(), 'north-pane-bench-'));
 try {
-  const shelf = await browser.newPage();
-  await shelf.goto(server.url, { waitUntil: 'networkidle' });
-  await shelf.waitForFunction(() => performance.getEntriesByName('first-contentful-paint').length > 0);
-  const paint = await shelf.evaluate(
-    () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Number.NaN,
-  );
-  row('first paint of the shelf', paint, 'ms', 1000);
+  for (const { what, value, limit } of await stationTimes(browser, server.url)) row(what, value, 'ms', limit);
 
+  nextGroup();
+  const shelf = await browser.newPage();
   await shelf.goto(`${server.url}/jobs/gannet-reach-showers/size`, { waitUntil: 'networkidle' });
   await shelf.waitForSelector('[aria-label="One less: Risers"]');
   const riser = await shelf.evaluate(async () => {
@@ -72,6 +79,7 @@ try {
   row('a riser more or less on the bench: plan and slate', riser[0], 'ms', 16.7);
   row('  and the column beside them', riser[1], 'ms', 50);
 
+  nextGroup();
   const hand = await pointerTimes(browser, `${server.url}/jobs/gannet-reach-showers`);
   for (const { what, limit, middle, worst } of hand.rows) {
     row(`${what}, hand to picture, processor ${hand.slower}× slower`, middle, 'ms', limit);
@@ -87,6 +95,7 @@ try {
       emptyOutDir: false,
     },
   });
+  nextGroup();
   const page = await browser.newPage();
   await page.addScriptTag({ path: join(scratch, 'core.js') });
   const timed = await page.evaluate(() => {
@@ -97,7 +106,7 @@ try {
     core.compareKinds(job);
     const kinds = performance.now() - began;
     const median = (rounds, work) => {
-      for (let round = 0; round < rounds; round += 1) work();
+      for (let round = 0; round < Math.min(rounds, 5); round += 1) work();
       const times = Array.from({ length: rounds }, () => {
         const started = performance.now();
         work();
@@ -142,30 +151,43 @@ try {
       ],
       albedo: 0.2,
     });
+    const kindTimes = core.familyIds.map((family) => {
+      const begun = core.defaultJob(family);
+      const conditions = {};
+      return {
+        family,
+        figures: median(25, () => core.evaluateJob(begun)),
+        findings: median(25, () => core.jobFindings(core.openJob(begun))),
+        bands: median(5, () => core.evaluateBands(begun, conditions, { samples: 200, seed: 1 })),
+        // Opened anew each time: a fit is made once for each open job.
+        characteristic: median(5, () => core.heaterCharacteristic(core.openJob(begun), 0)),
+      };
+    });
     return {
+      kindTimes,
       kinds,
       sunsPerSecond: 20_000 / (suns / 1000),
-      made: median(3, () => core.syntheticYear(months, reach, 3)),
-      file: median(3, () => core.readWeather(file, proposed.mapping, reach)),
-      study: median(3, () =>
+      made: median(5, () => core.syntheticYear(months, reach, 3)),
+      file: median(5, () => core.readWeather(file, proposed.mapping, reach)),
+      study: median(5, () =>
         core.studyStanding(sky, place, { latitude: reach.latitude, standing: { aim: 12, tilt: 38 } }),
       ),
-      risers: job.heaters['panel-a'].parameters.riserCount,
-      figures: median(200, () => core.evaluateJob(job)),
-      bands: median(3, () => core.evaluateBands(job, {}, { samples: 200, seed: 1 })),
       manifold: median(100, () => core.manifoldFlow(panel)),
-      characteristic: median(3, () => core.heaterCharacteristic(core.openJob(job), 0)),
     };
   });
-  row(`design figures of a ${timed.risers}-riser panel, in the browser`, timed.figures, 'ms', 4);
-  row('bands of 200 samples (in a worker)', timed.bands, 'ms', 250);
+  for (const { family, figures, findings, bands, characteristic } of timed.kindTimes) {
+    row(`${family}: design figures`, figures, 'ms', 4);
+    row(`${family}: findings`, findings, 'ms', 8);
+    row(`${family}: bands of 200 samples (in a worker)`, bands, 'ms', 200);
+    row(`${family}: characteristic, fitted (in a worker)`, characteristic, 'ms', 250);
+  }
   row('flow in 60 risers', timed.manifold, 'ms', 2);
-  row('the characteristic of a panel, fitted (in a worker)', timed.characteristic, 'ms', 500);
   row('every kind of heater on Pick, the first time (in a worker)', timed.kinds, 'ms', 2000);
   row('a sun position', 1e6 / timed.sunsPerSecond, 'µs', 10);
   row('a made-up year of weather', timed.made, 'ms', 500);
   row('reading a ten-minute year of weather', timed.file, 'ms', 2000);
   row('all tilts and aims, best and off-aim (in a worker)', timed.study, 'ms', 1000);
+  nextGroup();
   const times = await serverTimes({ url: server.url, database });
   row(`a file of ${times.rows} readings, to a bare COPY of them`, times.share, 'times', 3);
   row('  in all', times.imported, 'ms', 60_000);
@@ -180,6 +202,7 @@ try {
   await rm(scratch, { recursive: true });
 }
 
+nextGroup();
 const plans = spawnSync(join(root, 'node_modules/.bin/tsx'), [join(root, 'scripts/benchPlans.ts')], {
   cwd: root,
   encoding: 'utf8',
@@ -200,9 +223,9 @@ for (const { pieces, first, all, firstSheets, allSheets } of sizes) {
 row('the sweep of a pitch (in a worker)', sweep, 'ms', 1000);
 
 const wide = Math.max(...rows.map(({ what }) => what.length));
-say(`${'what'.padEnd(wide)}  ${'measured'.padStart(10)}  ${'limit'.padStart(8)}  unit`);
-for (const { what, value, unit, limit } of rows)
+say(`${'what'.padEnd(wide)}  ${'measured'.padStart(10)}  ${'limit'.padStart(9)}  unit     machine`);
+for (const { what, value, unit, limit, factor: machine } of rows)
   say(
-    `${what.padEnd(wide)}  ${value.toFixed(2).padStart(10)}  ${String(limit).padStart(8)}  ${unit}${value > limit ? '  over' : ''}`,
+    `${what.padEnd(wide)}  ${value.toFixed(2).padStart(10)}  ${limit.toFixed(1).padStart(9)}  ${unit.padEnd(7)}  ${machine.toFixed(2)}${value > limit ? '  over' : ''}`,
   );
 process.exitCode = rows.some(({ value, limit }) => !(value <= 2 * limit)) ? 1 : 0;

@@ -9,5 +9,8 @@ export const chromiumLaunch = {
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
+    // One renderer for all pages of the server, and none in reserve: a page finds the scripts compiled that the last one ran.
+    '--process-per-site',
+    '--disable-features=SpareRendererForSitePerProcess,PaintHolding,MediaRouter,HttpsUpgrades,OptimizationHints,Translate,LensOverlay,DestroyProfileOnBrowserClose',
   ],
 };

@@ -12,7 +12,7 @@ const slower = 4;
 async function slowed(browser, address) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(address, { waitUntil: 'networkidle' });
-  await page.waitForTimeout(1500);
+  await page.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
   await page.evaluate(() => {
     const times = [];
     globalThis.pointerTimes = times;
@@ -115,5 +115,34 @@ export async function pointerTimes(browser, job) {
   const ticks = cut.getByRole('group', { name: /^Made: Riser$/ }).getByRole('checkbox');
   row('a piece ticked', 200, await press(cut, (count) => ticks.nth(count).click()));
   await cut.close();
+
+  const pick = await slowed(browser, `${job}/pick`);
+  await pick.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
+  const kinds = pick.getByRole('radio');
+  row('another kind looked at on Pick', 200, await press(pick, (count) => kinds.nth(count % 5).click({ force: true })));
+  await pick.close();
+
+  const build = await slowed(browser, `${job}/build`);
+  const steps = build.getByRole('checkbox', { name: /^Done: / });
+  row('a step ticked', 200, await press(build, (count) => steps.nth(count).click()));
+  await build.close();
+
+  const forecast = await slowed(browser, `${job}/forecast`);
+  const sun = forecast.getByRole('textbox', { name: 'Sun on the pane' });
+  row(
+    'another sun on Forecast',
+    200,
+    await press(forecast, async (count) => {
+      await sun.fill(String(700 + 10 * count));
+      await taken(forecast);
+      await sun.press('Enter');
+    }),
+  );
+  await forecast.close();
+
+  const prove = await slowed(browser, `${job}/prove`);
+  const skies = prove.getByRole('radio', { name: /clear|thin cloud/ });
+  row('a sky chosen on Prove', 200, await press(prove, (count) => skies.nth(count % 2).click({ force: true })));
+  await prove.close();
   return { slower, rows };
 }

@@ -1,6 +1,7 @@
 import { createBrowserRouter, Navigate, useParams } from 'react-router';
 import { Lost } from './Lost';
 import { Shelf } from './Shelf';
+import { stations } from './stations';
 
 /** A job without a station opens on the bench. */
 function ToBench() {
@@ -17,6 +18,11 @@ export const router = createBrowserRouter([
       { path: '/jobs/:jobId', element: <ToBench /> },
       {
         path: '/jobs/:jobId/:station',
+        // The station comes along with the shell, not after the job.
+        loader: ({ params }) => {
+          void stations.find(({ id }) => id === params.station)?.load();
+          return null;
+        },
         lazy: () => import('./JobShell').then(({ JobShell }) => ({ Component: JobShell })),
         HydrateFallback: () => null,
       },

@@ -4,7 +4,7 @@ import { defaultJob, type Job } from '@north-pane/core/document';
 import { type MaterialPlan, proveMaterial } from '@north-pane/core/shop';
 import type { ShopEvent } from '@north-pane/core/shoplog';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { act, cleanup, configure, render, screen, within } from '@testing-library/react';
+import { act, cleanup, configure, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expose } from 'comlink';
 import { MemoryRouter } from 'react-router';
@@ -39,13 +39,21 @@ const cut = {
   points: () => ({ points: [] }),
 };
 
+/** Whether the worker finds what lies deeper on the bench: bands of hundreds of draws, which few tests ask for. */
+let deep = true;
+const works = {
+  ...heavy,
+  bench: (...given: Parameters<typeof heavy.bench>): ReturnType<typeof heavy.bench> =>
+    deep ? heavy.bench(...given) : { bands: undefined, sections: [], marks: { value: [] } },
+};
+
 /** A worker in this process: the same messages, and the same work. */
 class WorkerHere extends EventTarget {
   readonly #port: MessagePort;
   constructor(address: URL | string) {
     super();
     const { port1, port2 } = new MessageChannel();
-    expose(String(address).includes('heavy') ? heavy : cut, port2 as unknown as Parameters<typeof expose>[1]);
+    expose(String(address).includes('heavy') ? works : cut, port2 as unknown as Parameters<typeof expose>[1]);
     this.#port = port1;
     // Neither keeps the tests from ending.
     for (const port of [port1, port2]) (port as unknown as { unref(): void }).unref();
@@ -75,7 +83,7 @@ type Answers = Record<string, unknown>;
 /** A weather service that has nothing to say. */
 const calm = { hours: [], standIn: true, source: 'made up', made: '2026-06-01T00:00:00Z' };
 
-export { screen, within };
+export { screen };
 
 let asked: { method: string; path: string; body: unknown }[] = [];
 
@@ -104,13 +112,19 @@ export async function rest(): Promise<void> {
   }
 }
 
-/** Opens a station of a job as the shell does, and waits until it has come to rest. Gives the hands of a user. */
+/**
+ * Opens a station of a job as the shell does, and waits until it has come to rest.
+ *
+ * @param options.shallow without what lies deeper on the bench
+ * @returns the hands of a user
+ */
 export async function openStation(
   id: StationId,
   job: Job = defaultJob('harp'),
-  { events = [], answers = {} }: { events?: ShopEvent[]; answers?: Answers } = {},
+  { events = [], answers = {}, shallow = false }: { events?: ShopEvent[]; answers?: Answers; shallow?: boolean } = {},
 ) {
   leaveStation();
+  deep = !shallow;
   Object.assign(globalThis, { Worker: WorkerHere });
   serve(answers);
   useJob.getState().open('shed', openSync({ version: 1, document: job }, { events, seq: events.length }), () => {});
@@ -127,7 +141,8 @@ export async function openStation(
     </ChakraProvider>,
   );
   await rest();
-  return userEvent.setup();
+  // Whether a pointer reaches it is asked in a browser.
+  return userEvent.setup({ delay: null, pointerEventsCheck: 0 });
 }
 
 /** What is told on the console while something is done: React tells there of lists whose marks are not told apart, and of much else. */
@@ -158,29 +173,66 @@ export const documentNow = (): Job => useJob.getState().document as Job;
 export const shopOf = () => useJob.getState().shop;
 export const panelNow = () => documentNow().heaters['panel-a'] as Job['heaters'][string];
 
-/** A part of the page by its name: a region, a group, a dialog. */
-export function part(name: string | RegExp, role: 'region' | 'group' | 'dialog' | 'table' | 'article' = 'region') {
-  return within(screen.getByRole(role, { name }));
+/** What a reader calls an element: its label, what labels it, or its words. */
+function nameOf(element: Element): string {
+  const by = element.getAttribute('aria-labelledby');
+  const label = element.getAttribute('aria-label') ?? (by ? textIn(document.getElementById(by) ?? element) : undefined);
+  return (label ?? textIn(element)).trim();
 }
 
+/** The first element of a kind with a name, whole or by a pattern; throws where there is none. */
+export function find(selector: string, name: string | RegExp, inside: ParentNode = document.body): HTMLElement {
+  const found = [...inside.querySelectorAll<HTMLElement>(selector)].find((one) => {
+    const own = nameOf(one).replaceAll(/[\s\u00a0\u2009\u200a]+/g, ' ');
+    return typeof name === 'string' ? own === name : name.test(own);
+  });
+  if (!found) throw new Error(`no ${selector} named ${name}`);
+  return found;
+}
+
+const buttons = 'button, [role="button"], a[href], [role="radio"], [role="checkbox"], summary';
+
+/** A section of the page by its title. */
+export const region = (name: string | RegExp): HTMLElement => find('section, [role="region"]', name);
+
+/** A button by its name. */
+export const button = (name: string | RegExp, inside?: ParentNode): HTMLElement => find(buttons, name, inside);
+
 /** Presses what has a name and waits for what comes of it. */
-export async function press(user: User, name: string | RegExp, inside: Pick<typeof screen, 'getAllByRole'> = screen) {
-  const [button] = inside.getAllByRole('button', { name });
-  if (!button) throw new Error(`no button ${name}`);
-  await user.click(button);
+export async function press(user: User, name: string | RegExp, inside?: ParentNode) {
+  await user.click(button(name, inside));
   await rest();
 }
 
+/** A field by its label. */
+export function field(label: string | RegExp, inside: ParentNode = document.body): HTMLElement {
+  const own = [...inside.querySelectorAll('[aria-label]')].filter((one) =>
+    /^(INPUT|SELECT|TEXTAREA)$/.test(one.tagName),
+  );
+  const fits = (text: string) => (typeof label === 'string' ? text.trim() === label : label.test(text.trim()));
+  const direct = own.find((one) => fits(one.getAttribute('aria-label') ?? ''));
+  if (direct) return direct as HTMLElement;
+  const words = [...inside.querySelectorAll('label')].find((one) => fits(textIn(one)));
+  const held = words?.htmlFor
+    ? document.getElementById(words.htmlFor)
+    : words?.querySelector<HTMLElement>('input, select, textarea');
+  if (!held) throw new Error(`no field labelled ${label}`);
+  return held;
+}
+
 /** Chooses from a list by its label. */
-export async function choose(user: User, label: string | RegExp, value: string) {
-  await user.selectOptions(screen.getByLabelText(label), value);
+export async function choose(label: string | RegExp, value: string, inside?: ParentNode) {
+  const list = field(label, inside) as HTMLSelectElement;
+  const option = [...list.options].find((one) => one.value === value || one.text === value);
+  if (!option) throw new Error(`${label} has no ${value}: ${[...list.options].map(({ text }) => text).join(', ')}`);
+  fireEvent.change(list, { target: { value: option.value } });
   await rest();
 }
 
 /** Unfolds a section that lies folded. */
 export async function unfold(user: User, title: string) {
-  const [head] = screen.getAllByRole('button', { name: title });
-  if (head?.getAttribute('aria-expanded') === 'false') await user.click(head);
+  const head = button(title);
+  if (head.getAttribute('aria-expanded') === 'false') await user.click(head);
   await rest();
 }
 

@@ -1,0 +1,80 @@
+// How long a builder waits for a page: the shelf, a job's first figures, and each station, cold and from the rail.
+
+const rounds = 5;
+const middle = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? Number.NaN;
+
+/** The median of some rounds, each in a context of its own, so that nothing is cached. */
+async function cold(browser, act) {
+  const times = [];
+  for (let round = 0; round < rounds; round += 1) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    times.push(await act(page));
+    await context.close();
+  }
+  return middle(times);
+}
+
+/** ms from asking for an address until something of it is there. */
+async function until(page, address, find) {
+  const started = performance.now();
+  await page.goto(address, { waitUntil: 'commit' });
+  await find(page).first().waitFor();
+  return performance.now() - started;
+}
+
+const stations = ['Place', 'Pick', 'Size', 'Cut', 'Build', 'Forecast', 'Prove'];
+
+/**
+ * Rows of the bench.
+ *
+ * @param {import('@playwright/test').Browser} browser
+ * @param {string} url of the server
+ */
+export async function stationTimes(browser, url) {
+  const job = `${url}/jobs/gannet-reach-showers`;
+  const rows = [
+    {
+      what: 'the shelf, cold',
+      value: await cold(browser, (page) => until(page, url, (one) => one.getByRole('article'))),
+      limit: 1000,
+    },
+    {
+      what: 'a job’s first figures, cold',
+      value: await cold(browser, (page) =>
+        until(page, `${job}/size`, (one) => one.locator('header p').filter({ hasText: /\d/ })),
+      ),
+      limit: 1000,
+    },
+  ];
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${job}/build`, { waitUntil: 'networkidle' });
+  const idle = () => page.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
+  await idle();
+  for (const name of stations) {
+    const times = [];
+    for (let round = 0; round < rounds; round += 1) {
+      await page.getByRole('link', { name: round % 2 === 0 ? /^5 Build/ : /^4 Cut/ }).click();
+      await idle();
+      const started = performance.now();
+      await page.getByRole('link', { name: new RegExp(`^\\d ${name}`) }).click();
+      await page.locator(`main[aria-label="${name}"]`).locator('h2, p').first().waitFor();
+      times.push(performance.now() - started);
+    }
+    rows.push({ what: `${name} opened from the rail`, value: middle(times), limit: 300 });
+  }
+  await page.close();
+  rows.push({
+    what: 'the day of a batch box, from opening Forecast, cold',
+    value: await cold(browser, async (one) => {
+      await one.goto(`${url}/jobs/juniper-draw-wash-down/build`, { waitUntil: 'networkidle' });
+      await one.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
+      const started = performance.now();
+      await one.getByRole('link', { name: /^7 Forecast/ }).click();
+      await one.getByRole('row', { name: /Hottest/ }).waitFor();
+      return performance.now() - started;
+    }),
+    limit: 500,
+  });
+  return rows;
+}

@@ -1,6 +1,6 @@
 import { familyIds, parseJob } from '@north-pane/core/document';
+import { someOf } from '@north-pane/core/fixtures/trials';
 import { expect } from 'chai';
-import { someOf } from '../core/src/trials.fixture';
 import { differences, pinnedFiles, readPinned, resultsOf } from './pinned';
 
 describe('the recorded jobs', () => {

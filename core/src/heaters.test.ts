@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { type Family, families, type HeaterDocument } from './families';
 import { anyPanel } from './families/anyPanel.fixture';
+import { trials } from './quantity/trials.fixture';
 import {
   type Boundary,
   bodyTemperature,
@@ -12,7 +13,6 @@ import {
   storageResidual,
   type ThermalModel,
 } from './thermal';
-import { trials } from './trials.fixture';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 

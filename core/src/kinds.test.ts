@@ -9,8 +9,8 @@ import { assess } from './figures';
 import { given, wholeFigures } from './figures/whole.fixture';
 import type { SerialModel } from './hydraulic';
 import { jobParts, jobShop, openJob, sideOf, windOf } from './job';
+import { trials } from './quantity/trials.fixture';
 import { faceOf } from './shop';
-import { trials } from './trials.fixture';
 
 const habits = ['metric', 'imperial'] as const;
 const panel = (change: Record<string, unknown> = {}, others: Partial<HeaterDocument> = {}): HeaterDocument => {

@@ -19,10 +19,10 @@ import { given, wholeBands, wholeFigures } from './figures/whole.fixture';
 import type { ManifoldModel } from './hydraulic';
 import { nightConditions, openJob } from './job';
 import { foundOf, handTestsOf, withFound, withMeasured, withoutFound } from './proving';
+import { trials } from './quantity/trials.fixture';
 import type { Section } from './readout';
 import { type PlateModel, stagnationTemperature } from './thermal';
 import { thicknessByWeight } from './thermal/handTests';
-import { trials } from './trials.fixture';
 
 const harp = (): Job => defaultJob('harp');
 const set = (job: Job, path: string, value: unknown): Job =>

@@ -8,7 +8,7 @@ import { families } from './families';
 import { anyPanel } from './families/anyPanel.fixture';
 import { workOut } from './figures';
 import { mounts } from './mounts';
-import { trials } from './trials.fixture';
+import { trials } from './quantity/trials.fixture';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 

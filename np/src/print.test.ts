@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defaultJob, type Job } from '@north-pane/core/document';
 import { letterSetsOf } from '@north-pane/core/draw';
+import { someOf } from '@north-pane/core/fixtures/trials';
 import { expect } from 'chai';
-import { someOf } from '../../core/src/trials.fixture';
 import { paperFonts } from './fonts';
 import { run } from './run';
 

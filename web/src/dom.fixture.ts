@@ -41,6 +41,13 @@ Object.assign(window.SVGElement.prototype, {
   getComputedTextLength: () => 40,
 });
 
+// Tests wait until the page says that it has come to rest, and not for React's own queue: what it says of that is passed over.
+// biome-ignore lint/suspicious/noConsole: what is told there is passed on
+const tell = console.error;
+console.error = (...words) => {
+  if (!/not wrapped in act/.test(String(words[0]))) tell(...words);
+};
+
 const world = globalThis as Record<string, unknown>;
 for (const name of Object.getOwnPropertyNames(window))
   if (!(name in world) || ['navigator', 'Event', 'CustomEvent', 'EventTarget'].includes(name))

@@ -197,3 +197,39 @@ describe('job: dangers, each planted, and a safe twin', () => {
     expect(lifters(101)).match(/hoist/);
   });
 });
+
+describe('cautions: heaters of unlike kind in one job', () => {
+  /** A harp whose water stands outdoors, with a batch box beside it, in either order. */
+  const beside = (first: 'harp' | 'batch-box', loop: Change = {}): Job => {
+    const second = first === 'harp' ? 'batch-box' : 'harp';
+    const [own, other] = [first, second].map((kind) => defaultJob(kind).heaters['panel-a']);
+    return job('harp', {
+      heaters: { 'panel-a': { ...own, order: 0 }, 'panel-b': { ...other, order: 1 } },
+      'loop.kind': 'pumped-direct',
+      'need.frost': true,
+      ...loop,
+    });
+  };
+  const codes = (one: Job) => jobFindings(openJob(one)).map(({ code }) => code);
+
+  for (const first of ['harp', 'batch-box'] as const)
+    it(`a store of its own takes no frost caution off a harp, ${first} first`, () => {
+      const found = jobFindings(openJob(beside(first)));
+      const harp = found.find(({ code }) => code === 'plain-water-freezes');
+      const box = found.find(({ code }) => code === 'store-freezes');
+      expect(harp?.values.panel).equal(first === 'harp' ? 1 : 2);
+      expect(box?.values.heater).equal(first === 'harp' ? 2 : 1);
+    });
+  it('glycol guards the harp and not the box, and thin glycol is told all the same', () => {
+    expect(codes(beside('harp', { 'loop.glycol': 0.4 })))
+      .include('store-freezes')
+      .and.not.include('plain-water-freezes');
+    expect(codes(beside('batch-box', { 'loop.glycol': 0.15 }))).include.members(['store-freezes', 'glycol-weak']);
+    // A batch box alone has no loop that glycol would be in.
+    expect(codes(job('batch-box', { 'loop.glycol': 0.15 }))).not.include('glycol-weak');
+  });
+  it('showers from a lukewarm store are told beside a box too', () => {
+    const showers = { 'need.kind': 'showers', 'need.target': 45, 'loop.coil': false };
+    expect(codes(beside('batch-box', showers))).include.members(['legionella', 'tepid-store']);
+  });
+});

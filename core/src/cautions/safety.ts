@@ -98,17 +98,14 @@ function storeFrost(open: OpenJob, index: number): Finding {
   );
 }
 
-/** Water that stands where it freezes. */
+/** Water that stands where it freezes, heater by heater: one that is its own store takes nothing off the others. */
 function frost(open: OpenJob): Finding[] {
   const { job } = open;
   const { need, loop } = job;
   if (!need.frost) return [];
-  const stores = open.panels.flatMap((panel, index) =>
-    panel.design.thermal.ownStore ? [storeFrost(open, index)] : [],
-  );
-  if (stores.length > 0) return stores;
-  if (loop.glycol)
-    return glycolFreezing(loop.glycol) > -10
+  const circulated = open.panels.some(({ design }) => !design.thermal.ownStore);
+  const weak =
+    loop.glycol && circulated && glycolFreezing(loop.glycol) > hardNight.air
       ? [
           found(
             { code: 'glycol-weak', severity: 'caution', path: 'loop.glycol', fix: 0.4 },
@@ -116,16 +113,20 @@ function frost(open: OpenJob): Finding[] {
           ),
         ]
       : [];
-  return open.panels.flatMap(({ design }, index): Finding[] => {
-    if (runsEmpty(design, loop)) return [];
-    const air = freezingAir(design.thermal, (one) => nightConditions(job, one));
-    return [
-      found(
-        { code: 'plain-water-freezes', severity: 'caution', path: 'loop.glycol', fix: 0.4 },
-        { air, panel: index + 1 },
-      ),
-    ];
-  });
+  return [
+    ...weak,
+    ...open.panels.flatMap(({ design }, index): Finding[] => {
+      if (design.thermal.ownStore) return [storeFrost(open, index)];
+      if (loop.glycol || runsEmpty(design, loop)) return [];
+      const air = freezingAir(design.thermal, (one) => nightConditions(job, one));
+      return [
+        found(
+          { code: 'plain-water-freezes', severity: 'caution', path: 'loop.glycol', fix: 0.4 },
+          { air, panel: index + 1 },
+        ),
+      ];
+    }),
+  ];
 }
 
 /** What presses. */
@@ -213,11 +214,12 @@ function health(open: OpenJob): Finding[] {
   const direct = !loop.coil;
   const soldered = open.panels.some(({ design }) => design.materials.some(({ joint }) => joint !== undefined));
   const ownStore = open.panels.some(({ design }) => design.thermal.ownStore);
+  const circulated = open.panels.some(({ design }) => !design.thermal.ownStore);
   return [
     ...(ownStore && (washed(need) || need.drinking)
       ? [found({ code: 'tepid-store', severity: 'caution', path: 'need.target' }, { ...growsBetween, disinfects })]
       : []),
-    ...(need.kind === 'showers' && direct && !ownStore && need.target < disinfects
+    ...(need.kind === 'showers' && direct && circulated && need.target < disinfects
       ? [
           found(
             { code: 'legionella', severity: 'caution', path: 'loop.coil', fix: true },

@@ -3,9 +3,9 @@ import * as fc from 'fast-check';
 import { defaultJob, familyIds, type Job, onHandOf, parseJob, pathSteps, withValueAt } from '../document';
 import { type JobInShop, jobShop, openJob } from '../job';
 import { mounts } from '../mounts';
+import { everyTrial, trials } from '../quantity/trials.fixture';
 import { type LengthMaterial, type MaterialPlan, rippedAlong, type SheetMaterial } from '../shop';
 import { foldEvents, parseEvents, type ShopEvent, shelfOf, untouchedShop } from '../shoplog';
-import { everyTrial, trials } from '../trials.fixture';
 import { cutMiss } from './cutMiss';
 import {
   cutBar,

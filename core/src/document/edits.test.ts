@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { trials } from '../trials.fixture';
+import { trials } from '../quantity/trials.fixture';
 import { defaultJob, inverse, layEdits, mergeChanges, setFields, valueAtPath } from '.';
 
 const job = defaultJob('harp');

@@ -2,10 +2,10 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { wordFinding } from '../care';
 import { writeSvg } from '../draw';
+import { trials } from '../quantity/trials.fixture';
 import type { Part } from '../shop';
 import { inOrder } from '../steps';
 import { fairDay } from '../thermal/plate/collector.fixture';
-import { trials } from '../trials.fixture';
 import { type Family, families } from '.';
 import { anyPanel } from './anyPanel.fixture';
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { normals } from '../quantity';
+import { trials } from '../quantity/trials.fixture';
 import { glazedPanel } from '../thermal/plate/collector.fixture';
-import { trials } from '../trials.fixture';
 import { clearOnPane, compareReadings, flowMeters, type Sensors, sunMeters, thermometers, type Verdict } from '.';
 import { reachNoon as noon, reachPlant as plant, soundReadings } from './soundPanel.fixture';
 

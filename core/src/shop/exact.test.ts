@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { trials } from '../trials.fixture';
+import { trials } from '../quantity/trials.fixture';
 import { type LengthPlan, type LengthQuery, planLengths, planLengthsFast, type Solver } from '.';
 import { fillings, worthiest } from './patterns';
 import { patientSolver, workClock } from './work.fixture';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { trials } from '../trials.fixture';
+import { trials } from '../quantity/trials.fixture';
 import { cutOrder, NotGuillotine, planSheets, planSheetsFast, type SheetPlan, type SheetQuery, sheetOffcuts } from '.';
 import { workClock } from './work.fixture';
 

@@ -19,8 +19,9 @@ export type Solver = (model: string, seconds: number, gap?: number) => Solved;
  * given.
  *
  * @param binary address of `highs.wasm`
+ * @param work.nodes of the search tree after which it stops with what it has, beside the time
  */
-export async function loadSolver(binary?: string): Promise<Solver> {
+export async function loadSolver(binary?: string, { nodes }: { nodes?: number } = {}): Promise<Solver> {
   const { default: load } = await import('highs');
   const highs = await load(binary === undefined ? {} : { locateFile: () => binary });
   return (model, seconds, gap = 0) => {
@@ -30,6 +31,7 @@ export async function loadSolver(binary?: string): Promise<Solver> {
       time_limit: Math.max(0, seconds),
       mip_rel_gap: 0,
       mip_abs_gap: gap,
+      ...(nodes === undefined ? {} : { mip_max_nodes: nodes }),
     });
     const columns = new Map<string, number>();
     for (const [name, column] of Object.entries(found.Columns))

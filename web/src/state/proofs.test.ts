@@ -1,8 +1,8 @@
 import { defaultJob, withValueAt } from '@north-pane/core/document';
+import { patient } from '@north-pane/core/fixtures/work';
 import { jobShop, openJob, shopNow } from '@north-pane/core/job';
 import { isProved, proofKey, proveMaterial } from '@north-pane/core/shop';
 import { expect } from 'chai';
-import { patient } from '../../../core/src/shop/work.fixture';
 import { provingItems, withProofs } from './proofs';
 
 /** A harp whose boards the quick planner cannot prove. */

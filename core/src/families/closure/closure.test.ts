@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { everyTrial } from '../../trials.fixture';
+import { everyTrial } from '../../quantity/trials.fixture';
 import { type Family, families, type HeaterDocument } from '..';
 import { buildBatchBox } from './batchBox.fixture';
 import { buildable } from './buildable.fixture';

@@ -1,6 +1,6 @@
+import { everyTrial } from '@north-pane/core/fixtures/trials';
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { everyTrial } from '../../../../core/src/trials.fixture';
 import { World } from './world.fixture';
 
 /** How many schedules, and from which seed: `npm run fuzz -- sync 500000` takes more of them and prints its seed. */

@@ -1,7 +1,5 @@
 import { defaultJob } from '@north-pane/core/document';
 import { expect } from 'chai';
-import { useJob } from '../../state/job';
-import { useView } from '../../state/view';
 import {
   button,
   field,
@@ -14,7 +12,9 @@ import {
   screen,
   shopOf,
   textIn,
-} from '../station.fixture';
+} from '../../shell/station.fixture';
+import { useJob } from '../../state/job';
+import { useView } from '../../state/view';
 
 describe('web: Build', () => {
   after(leaveStation);

@@ -15,7 +15,7 @@ import {
   shopOf,
   textIn,
   type,
-} from '../station.fixture';
+} from '../../shell/station.fixture';
 
 const table = (name: string) => find('table, [role="table"]', name);
 /** A field of a table by the beginning of its label. */

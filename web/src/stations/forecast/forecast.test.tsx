@@ -1,6 +1,5 @@
 import { defaultJob } from '@north-pane/core/document';
 import { expect } from 'chai';
-import { useView } from '../../state/view';
 import {
   choose,
   documentNow,
@@ -15,7 +14,8 @@ import {
   textIn,
   type,
   unfold,
-} from '../station.fixture';
+} from '../../shell/station.fixture';
+import { useView } from '../../state/view';
 
 describe('web: Forecast', () => {
   after(leaveStation);

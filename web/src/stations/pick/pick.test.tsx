@@ -10,7 +10,7 @@ import {
   screen,
   textIn,
   type,
-} from '../station.fixture';
+} from '../../shell/station.fixture';
 
 describe('web: Pick', () => {
   after(leaveStation);

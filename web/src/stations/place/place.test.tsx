@@ -1,5 +1,4 @@
 import { expect } from 'chai';
-import { useJob } from '../../state/job';
 import {
   documentNow,
   field,
@@ -12,7 +11,8 @@ import {
   screen,
   textIn,
   type,
-} from '../station.fixture';
+} from '../../shell/station.fixture';
+import { useJob } from '../../state/job';
 
 describe('web: Place', () => {
   after(leaveStation);

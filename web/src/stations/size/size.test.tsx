@@ -1,6 +1,5 @@
 import { defaultJob } from '@north-pane/core/document';
 import { expect } from 'chai';
-import { useJob } from '../../state/job';
 import {
   button,
   choose,
@@ -18,7 +17,8 @@ import {
   type,
   type User,
   unfold,
-} from '../station.fixture';
+} from '../../shell/station.fixture';
+import { useJob } from '../../state/job';
 
 const undo = async () => {
   useJob.getState().undo();

@@ -1,7 +1,7 @@
 import { defaultJob, familyIds } from '@north-pane/core/document';
 import { expect } from 'chai';
-import { stations } from '../shell/stations';
 import { leaveStation, openStation, pageText, type StationId, screen, toldOnConsole } from './station.fixture';
+import { stations } from './stations';
 
 /** Stations that show much the same of every kind take two of them: one that water flows through, and one that is its own store. */
 const fewer: Partial<Record<string, readonly string[]>> = {

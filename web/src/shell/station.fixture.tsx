@@ -1,6 +1,7 @@
 import '../dom.fixture';
 import { ChakraProvider } from '@chakra-ui/react';
 import { defaultJob, type Job } from '@north-pane/core/document';
+import { patient } from '@north-pane/core/fixtures/work';
 import { type MaterialPlan, proveMaterial } from '@north-pane/core/shop';
 import type { ShopEvent } from '@north-pane/core/shoplog';
 import { QueryClientProvider } from '@tanstack/react-query';
@@ -8,20 +9,19 @@ import { act, cleanup, configure, fireEvent, render, screen } from '@testing-lib
 import userEvent from '@testing-library/user-event';
 import { expose } from 'comlink';
 import { MemoryRouter } from 'react-router';
-import { patient } from '../../../core/src/shop/work.fixture';
 import { queries } from '../state/api';
 import { useJob } from '../state/job';
 import { openSync } from '../state/sync/state';
 import { useView } from '../state/view';
+import Build from '../stations/build';
+import Cut from '../stations/cut';
+import Forecast from '../stations/forecast';
+import Pick from '../stations/pick';
+import Place from '../stations/place';
+import Prove from '../stations/prove';
+import Size from '../stations/size';
 import { system } from '../theme/system';
 import { heavy } from '../workers/heavy';
-import Build from './build';
-import Cut from './cut';
-import Forecast from './forecast';
-import Pick from './pick';
-import Place from './place';
-import Prove from './prove';
-import Size from './size';
 
 // Whether something can be seen is asked in a browser: here it costs a second each time. What is missing is named without the whole page.
 configure({ defaultHidden: true, getElementError: (message) => new Error(message?.split('\n')[0]) });
@@ -106,7 +106,7 @@ export const askedOf = () => asked;
 /** Lets everything come to rest that is worked out, or waits for a moment of quiet. */
 export async function rest(): Promise<void> {
   const { dataset } = document.documentElement;
-  for (let still = 0; still < 2; ) {
+  for (let still = 0; still < 4; ) {
     await act(() => new Promise((resolve) => setTimeout(resolve, 3)));
     still = dataset.busy === undefined ? still + 1 : 0;
   }

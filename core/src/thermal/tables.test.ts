@@ -119,7 +119,7 @@ describe('thermal: what is prepared for a boundary', () => {
       {
         ...conditions,
         covers: [
-          { emittance: 0.88, gap: 0.02, longWave: 0.3 },
+          { emittance: 0.6, gap: 0.02, longWave: 0.3 },
           { emittance: 0.88, gap: 0.02 },
         ],
       },

@@ -62,7 +62,7 @@ export default function Place() {
           <SunDome site={site} now={now} bestAim={study?.best.year.aim} />
         </Box>
         <Flex direction="column" gap="3" minW="0">
-          <Grid templateColumns={{ base: '1fr', sm: 'minmax(0, 1fr) 132px' }} gap="3">
+          <Grid templateColumns={{ base: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) 132px' }} gap="3">
             <Box h="225px">
               <TiltArc latitude={site.latitude} longitude={site.longitude} bestTilt={study?.best.year.tilt} now={now} />
             </Box>

@@ -34,7 +34,7 @@ export function risingRoot(f: (x: number) => number, low: number, high: number, 
 
 /**
  * The same for a root that is looked for again and again while it moves a little each time, as that of a surface while the water behind it
- * warms: secant steps from the last root and slope, and the whole bracket again where three of them do not settle it.
+ * warms: secant steps from the last root and slope, and the whole bracket again where a few of them do not settle it.
  *
  * @returns the root between two bounds, within a tolerance; throws NotConverged when the bounds do not hold one
  */

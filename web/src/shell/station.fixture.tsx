@@ -8,6 +8,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, configure, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { expose } from 'comlink';
+import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { queries } from '../state/api';
 import { useJob } from '../state/job';
@@ -87,6 +88,9 @@ export { screen };
 
 let asked: { method: string; path: string; body: unknown }[] = [];
 
+/** As the process has it: other tests talk to a server of their own. */
+const ownFetch = globalThis.fetch;
+
 function serve(answers: Answers): void {
   asked = [];
   globalThis.fetch = (async (input: RequestInfo | URL, init?: RequestInit) => {
@@ -118,25 +122,39 @@ export async function rest(): Promise<void> {
  * @param options.shallow without what lies deeper on the bench
  * @returns the hands of a user
  */
-export async function openStation(
-  id: StationId,
+export async function openStation(id: StationId, job: Job = defaultJob('harp'), options: Opening = {}): Promise<User> {
+  const Screen = screens[id];
+  return openBeside(
+    <main>
+      <Screen />
+    </main>,
+    job,
+    { ...options, address: `/jobs/shed/${id}` },
+  );
+}
+
+interface Opening {
+  events?: ShopEvent[];
+  answers?: Answers;
+  shallow?: boolean;
+  address?: string;
+}
+
+/** Opens anything that is drawn of an open job: a part of the shell, or a station. */
+export async function openBeside(
+  drawn: ReactNode,
   job: Job = defaultJob('harp'),
-  { events = [], answers = {}, shallow = false }: { events?: ShopEvent[]; answers?: Answers; shallow?: boolean } = {},
-) {
+  { events = [], answers = {}, shallow = false, address = '/jobs/shed/size' }: Opening = {},
+): Promise<User> {
   leaveStation();
   deep = !shallow;
   Object.assign(globalThis, { Worker: WorkerHere });
   serve(answers);
   useJob.getState().open('shed', openSync({ version: 1, document: job }, { events, seq: events.length }), () => {});
-  const Screen = screens[id];
   render(
     <ChakraProvider value={system}>
       <QueryClientProvider client={queries}>
-        <MemoryRouter initialEntries={[`/jobs/shed/${id}`]}>
-          <main>
-            <Screen />
-          </main>
-        </MemoryRouter>
+        <MemoryRouter initialEntries={[address]}>{drawn}</MemoryRouter>
       </QueryClientProvider>
     </ChakraProvider>,
   );
@@ -162,6 +180,7 @@ export async function toldOnConsole(work: () => Promise<unknown>): Promise<strin
 /** Puts everything back as it was before a station was opened. */
 export function leaveStation(): void {
   cleanup();
+  globalThis.fetch = ownFetch;
   queries.clear();
   window.sessionStorage.clear();
   useView.setState({ habit: undefined, folded: {}, light: 'machine' });
@@ -238,8 +257,12 @@ export async function unfold(user: User, title: string) {
 
 /** All that a reader finds on the page. */
 export const pageText = (): string => textIn(document.body);
-export const textIn = (element: Element): string =>
-  (element.textContent ?? '').replaceAll(/[\s\u00a0\u2009\u200a]+/g, ' ');
+export function textIn(element: Element): string {
+  // Styles that are made as they are needed stand among what they dress.
+  const own = element.cloneNode(true) as Element;
+  for (const style of own.querySelectorAll('style')) style.remove();
+  return (own.textContent ?? '').replaceAll(/[\s\u00a0\u2009\u200a]+/g, ' ');
+}
 
 /** Types into a field and leaves it. */
 export async function type(user: User, field: HTMLElement, text: string) {

@@ -86,10 +86,12 @@ test('sections of the bench fold, are remembered, and a sign on the drawing open
 test('clashes and the derivation of a figure stand on the first screen of a laptop', async ({ page }) => {
   await beginJob(page, 'First screen');
   await page.getByRole('button', { name: 'One more: Risers' }).click();
-  const within = async (text: string) => {
+  // It is scrolled to in the next frame.
+  const foot = async (text: string) => {
     const box = await page.getByText(text).first().boundingBox();
-    expect((box?.y ?? 9999) + (box?.height ?? 0), text).toBeLessThan(800);
+    return (box?.y ?? 9999) + (box?.height ?? 0);
   };
+  const within = (text: string) => expect.poll(() => foot(text), { message: text }).toBeLessThan(800);
   await page.getByRole('button', { name: 'To look at', exact: true }).first().click();
   await within('plate wider than the box');
   await expect(page.locator('#finding-array-too-wide').getByRole('button')).toBeInViewport();

@@ -116,6 +116,18 @@ export async function rest(): Promise<void> {
   }
 }
 
+/** Looks again each time that the page has come to rest, until what is looked for is there. */
+export async function soon<T>(look: () => T): Promise<T> {
+  for (let tries = 0; tries < 200; tries += 1) {
+    try {
+      return look();
+    } catch {
+      await rest();
+    }
+  }
+  return look();
+}
+
 /**
  * Opens a station of a job as the shell does, and waits until it has come to rest.
  *

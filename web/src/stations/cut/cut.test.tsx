@@ -13,6 +13,7 @@ import {
   region,
   screen,
   shopOf,
+  soon,
   textIn,
   type,
 } from '../../shell/station.fixture';
@@ -56,18 +57,18 @@ describe('web: Cut', () => {
   });
   it('keeps the row of a mistyped price, which is mended there', async () => {
     const user = await openStation('cut');
-    const first = price(/^Price of 15 × 0\.7 copper/);
+    const first = await soon(() => price(/^Price of 15 × 0\.7 copper/));
     const before = first.value;
     const label = textIn(document.querySelector(`label[for="${first.id}"]`) ?? document.body).trim();
     await type(user, first, '99999');
     expect(textIn(table('Buy'))).include('not taken at this price');
-    await type(user, field(label), before);
+    await type(user, await soon(() => field(label)), before);
     expect(textIn(table('Buy'))).not.include('not taken at this price');
   });
   it('refuses a price that is none at its field, and sums one that is', async () => {
     const user = await openStation('cut');
     const caps = () => price(/^Price of End caps for the headers/);
-    await type(user, caps(), 'cheap');
+    await type(user, await soon(caps), 'cheap');
     expect(textIn(screen.getByRole('alert'))).include('A number is missing here.');
     await type(user, caps(), '10');
     expect(textIn(find('tr', /End caps/))).include('20.00');

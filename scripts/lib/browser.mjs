@@ -1,3 +1,8 @@
+/** Waits until a page works nothing out any more: it says so itself. */
+export async function settled(page) {
+  await page.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
+}
+
 /** How Debian's Chromium is started: as root or not, and without anything that looks for a network. */
 export const chromiumLaunch = {
   executablePath: '/usr/bin/chromium',

@@ -1,5 +1,7 @@
 // How long the hand waits for the picture: from a pointer's event to the paint that follows it, with a slowed processor.
 
+import { settled } from './browser.mjs';
+
 /** How many times slower than this machine. */
 const slower = 4;
 
@@ -12,7 +14,7 @@ const slower = 4;
 async function slowed(browser, address) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(address, { waitUntil: 'networkidle' });
-  await page.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
+  await settled(page);
   await page.evaluate(() => {
     const times = [];
     globalThis.pointerTimes = times;
@@ -117,7 +119,7 @@ export async function pointerTimes(browser, job) {
   await cut.close();
 
   const pick = await slowed(browser, `${job}/pick`);
-  await pick.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
+  await settled(pick);
   const kinds = pick.getByRole('radio');
   row('another kind looked at on Pick', 200, await press(pick, (count) => kinds.nth(count % 5).click({ force: true })));
   await pick.close();

@@ -1,5 +1,7 @@
 // How long a builder waits for a page: the shelf, a job's first figures, and each station, cold and from the rail.
 
+import { settled } from './browser.mjs';
+
 const rounds = 5;
 const middle = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? Number.NaN;
 
@@ -49,13 +51,12 @@ export async function stationTimes(browser, url) {
   ];
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${job}/build`, { waitUntil: 'networkidle' });
-  const idle = () => page.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
-  await idle();
+  await settled(page);
   for (const name of stations) {
     const times = [];
     for (let round = 0; round < rounds; round += 1) {
       await page.getByRole('link', { name: round % 2 === 0 ? /^5 Build/ : /^4 Cut/ }).click();
-      await idle();
+      await settled(page);
       const started = performance.now();
       await page.getByRole('link', { name: new RegExp(`^\\d ${name}`) }).click();
       await page.locator(`main[aria-label="${name}"]`).locator('h2, p').first().waitFor();
@@ -68,7 +69,7 @@ export async function stationTimes(browser, url) {
     what: 'the day of a batch box, from opening Forecast, cold',
     value: await cold(browser, async (one) => {
       await one.goto(`${url}/jobs/juniper-draw-wash-down/build`, { waitUntil: 'networkidle' });
-      await one.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
+      await settled(one);
       const started = performance.now();
       await one.getByRole('link', { name: /^7 Forecast/ }).click();
       await one.getByRole('row', { name: /Hottest/ }).waitFor();

@@ -213,14 +213,14 @@ describe('cautions: heaters of unlike kind in one job', () => {
   const codes = (one: Job) => jobFindings(openJob(one)).map(({ code }) => code);
 
   for (const first of ['harp', 'batch-box'] as const)
-    it(`a store of its own takes no frost caution off a harp, ${first} first`, () => {
+    it(`a batch box does not remove the frost caution of a harp, ${first} first`, () => {
       const found = jobFindings(openJob(beside(first)));
       const harp = found.find(({ code }) => code === 'plain-water-freezes');
       const box = found.find(({ code }) => code === 'store-freezes');
       expect(harp?.values.panel).equal(first === 'harp' ? 1 : 2);
       expect(box?.values.heater).equal(first === 'harp' ? 2 : 1);
     });
-  it('glycol guards the harp and not the box, and thin glycol is told all the same', () => {
+  it('glycol protects the harp and not the batch box; a weak mixture is reported for the harp', () => {
     expect(codes(beside('harp', { 'loop.glycol': 0.4 })))
       .include('store-freezes')
       .and.not.include('plain-water-freezes');
@@ -228,7 +228,7 @@ describe('cautions: heaters of unlike kind in one job', () => {
     // A batch box alone has no loop that glycol would be in.
     expect(codes(job('batch-box', { 'loop.glycol': 0.15 }))).not.include('glycol-weak');
   });
-  it('showers from a lukewarm store are told beside a box too', () => {
+  it('legionella is reported for showers when a batch box stands beside the harp', () => {
     const showers = { 'need.kind': 'showers', 'need.target': 45, 'loop.coil': false };
     expect(codes(beside('batch-box', showers))).include.members(['legionella', 'tepid-store']);
   });

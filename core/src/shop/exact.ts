@@ -86,7 +86,9 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
     const plan = consolidated(planOf(tried, lengths, query, tooLong), query);
     const better = plan.cost < fast.cost - 1e-6 || plan.bars.length < fast.bars.length;
     const best = better ? plan : fast;
-    return { ...best, proof: { status: 'proved', bound: best.cost } };
+    const proved: LengthPlan = { ...best, proof: { status: 'proved', bound: best.cost } };
+    options.onProgress?.(proved);
+    return proved;
   }
   const solve = await (options.solver ?? loadSolver)();
   const clock = options.clock ?? Date.now;

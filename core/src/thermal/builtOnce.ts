@@ -7,7 +7,7 @@ function isLikely(deviates: Deviates): boolean {
 
 /**
  * A description with a value for each uncertain input, built once for the likely values and once for each set of deviates in a row: a root
- * or a fit asks hundreds of times for the same. Deviates are told apart by identity; nobody changes one after it is made.
+ * or a fit asks hundreds of times for the same. Deviates are compared by identity: they are never changed after they are made.
  *
  * @param build makes it
  */

@@ -86,7 +86,7 @@ function convectionAcross({ gap, cubed, cosine, lean }: TiltedGap, below: number
   const middle = (below + above) / 2 + kelvin;
   const rayleigh = (gravity * rise * cubed * air.prandtl) / (middle * air.kinematic ** 2);
   const along = rayleigh * cosine;
-  // Still air, and no quotient by nought where the faces are all but alike.
+  // Conduction alone; this also avoids a division by zero where both faces have one temperature.
   if (along <= 1708) return air.conductivity / gap;
   const onset = 1 - 1708 / along;
   const wavy = Math.max(0, Math.cbrt(along / 5830) - 1);

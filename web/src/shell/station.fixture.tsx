@@ -86,26 +86,18 @@ const calm = { hours: [], standIn: true, source: 'made up', made: '2026-06-01T00
 
 export { screen };
 
-let asked: { method: string; path: string; body: unknown }[] = [];
-
 /** As the process has it: other tests talk to a server of their own. */
 const ownFetch = globalThis.fetch;
 
 function serve(answers: Answers): void {
-  asked = [];
-  globalThis.fetch = (async (input: RequestInfo | URL, init?: RequestInit) => {
+  globalThis.fetch = (async (input: RequestInfo | URL) => {
     const { pathname } = new URL(String(input instanceof Request ? input.url : input), 'http://localhost');
-    const body = typeof init?.body === 'string' ? JSON.parse(init.body) : undefined;
-    asked.push({ method: init?.method ?? 'GET', path: pathname, body });
     const found =
       Object.entries(answers).find(([path]) => pathname.endsWith(path))?.[1] ??
       (pathname.endsWith('/outlook') ? calm : []);
     return new Response(JSON.stringify(found), { status: 200, headers: { 'content-type': 'application/json' } });
   }) as typeof fetch;
 }
-
-/** What was asked of the server since the station was opened. */
-export const askedOf = () => asked;
 
 /** Lets everything come to rest that is worked out, or waits for a moment of quiet. */
 export async function rest(): Promise<void> {
@@ -175,18 +167,18 @@ export async function openBeside(
   return userEvent.setup({ delay: null, pointerEventsCheck: 0 });
 }
 
-/** What is told on the console while something is done: React tells there of lists whose marks are not told apart, and of much else. */
-export async function toldOnConsole(work: () => Promise<unknown>): Promise<string[]> {
-  const told: string[] = [];
-  // biome-ignore lint/suspicious/noConsole: what is told there is what this looks for
+/** Errors written to the console while something runs: React reports duplicate keys and other faults there. */
+export async function consoleErrors(work: () => Promise<unknown>): Promise<string[]> {
+  const errors: string[] = [];
+  // biome-ignore lint/suspicious/noConsole: this collects what is written there
   const own = console.error;
-  console.error = (...words) => told.push(words.map(String).join(' '));
+  console.error = (...words) => errors.push(words.map(String).join(' '));
   try {
     await work();
   } finally {
     console.error = own;
   }
-  return told;
+  return errors;
 }
 
 /** Puts everything back as it was before a station was opened. */

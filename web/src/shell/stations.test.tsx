@@ -1,6 +1,6 @@
 import { defaultJob, familyIds } from '@north-pane/core/document';
 import { expect } from 'chai';
-import { leaveStation, openStation, pageText, type StationId, screen, toldOnConsole } from './station.fixture';
+import { consoleErrors, leaveStation, openStation, pageText, type StationId, screen } from './station.fixture';
 import { stations } from './stations';
 
 /** Stations that show much the same of every kind take two of them: one that water flows through, and one that is its own store. */
@@ -20,11 +20,11 @@ describe('web: every station draws every kind of heater', () => {
       // Each kind in one tape here, and in the other at the next station.
       const units = (place + id.length) % 2 === 0 ? 'metric' : 'imperial';
       it(`${id}: ${family}, ${units}`, async () => {
-        const told = await toldOnConsole(() => openStation(id as StationId, defaultJob(family, { units })));
+        const errors = await consoleErrors(() => openStation(id as StationId, defaultJob(family, { units })));
         expect(screen.queryByText(/cannot be worked out|comes to no end/)).equal(null);
         expect(pageText()).not.match(broken);
         expect(pageText().length).above(200);
-        expect(told.filter((words) => !/act\(/.test(words))).deep.equal([]);
+        expect(errors.filter((words) => !/act\(/.test(words))).deep.equal([]);
       });
     }
 });

@@ -21,6 +21,7 @@ export {
   workmanships,
 } from './contract';
 export { slotFilm, tubeFilm } from './convection';
+export { coverConductance, gapConvection, steaming } from './coverGap';
 export {
   airOnCylinder,
   annulus,
@@ -47,7 +48,7 @@ export { type HeatPipeModel, heatPipeModel } from './heatPipe/heatPipeModel';
 export { dryOutTemperature, floodingLimit, latentHeat, steamDensity } from './heatPipe/limits';
 export { sleevedOptics, wallTables } from './heatPipe/sleeve';
 export { type Characteristic, type FlowThrough, modifierAt, type Reference, type Storage } from './laboratory';
-export { coverConductance, gapConvection, steaming, topFlux, topLoss, windCoefficient } from './losses';
+export { topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export {
   absorptanceAtAngle,

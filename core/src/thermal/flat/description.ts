@@ -1,5 +1,5 @@
 import type { Range } from '../../catalogue';
-import type { Cavities } from '../losses';
+import type { Cavities } from '../coverGap';
 import type { RoundTubes } from '../roundTubes';
 import type { ThermalStack } from '../stack';
 import type { Sunlit } from '../sunlit';

@@ -73,7 +73,7 @@ const bentNames = [
 ] as const;
 type Coefficient = (typeof names)[number] | (typeof bentNames)[number];
 
-/** What the terms of the equation are of besides the temperature of the water. */
+/** What the terms of the equation depend on besides the temperature of the water. */
 interface TermsAt {
   /** W/m²: G_b K_b + G_sky K_sky + G_ground K_ground. */
   kept: number;
@@ -81,99 +81,75 @@ interface TermsAt {
   reference: Reference;
 }
 
-/**
- * Values of the terms of the equation by the mean temperature of the water (ϑm, °C), W/m² of aperture for a coefficient of 1, in the order of
- * `names` and then of `bentNames`. What hangs on the boundary alone is worked out once.
- */
-function termsAt(
+/** Powers of the rise r = ϑm − ϑa that the terms are of: 1, r, r|r|, r², |r|³r. */
+const powers = 5;
+/** The power of each term, in the order of `names` and then of `bentNames`. */
+const powerOf = [0, 1, 2, 1, 0, 0, 0, 4, 1, 1, 3, 1, 3, 0, 1, 0, 1, 0, 0, 0, 1, 0, 2] as const;
+
+/** The factor of each term at a boundary, in the same order; W/m² of aperture for a coefficient of 1, over its power of the rise. */
+function factorsAt(
   { air, wind: speed, surroundings, irradiance }: Boundary,
   { kept, specificFlow, reference }: TermsAt,
-): (mean: number) => number[] {
+): number[] {
   const wind = speed - windReference;
   const root = Math.sqrt(Math.max(0, speed)) - Math.sqrt(windReference);
   const sky = stefan * (fourthPower(surroundings) - fourthPower(air));
   const warmth = air - airReference;
-  // A heater that stands still has no flow to be off from.
+  // A heater that stands still has no reference flow.
   const flow = reference.specificFlow > 0 ? Math.log(specificFlow / reference.specificFlow) : 0;
-  return (mean) => {
-    const rise = mean - air;
-    const bent = rise * Math.abs(rise);
-    return [
-      kept,
-      -rise,
-      -bent,
-      -wind * rise,
-      sky,
-      -wind * irradiance,
-      -wind * sky,
-      -(Math.abs(rise) ** 3) * rise,
-      -rise * warmth,
-      -(wind ** 2) * rise,
-      -(rise ** 2) * warmth,
-      -rise * sky,
-      -(rise ** 2) * wind,
-      kept * flow,
-      -rise * flow,
-      -kept * kept,
-      -rise * kept,
-      -warmth * kept,
-      -wind * kept,
-      sky * kept,
-      -rise * root,
-      -kept * root,
-      -bent * root,
-    ];
-  };
+  return [
+    kept,
+    -1,
+    -1,
+    -wind,
+    sky,
+    -wind * irradiance,
+    -wind * sky,
+    -1,
+    -warmth,
+    -(wind ** 2),
+    -warmth,
+    -sky,
+    -wind,
+    kept * flow,
+    -flow,
+    -kept * kept,
+    -kept,
+    -warmth * kept,
+    -wind * kept,
+    sky * kept,
+    -root,
+    -kept * root,
+    -root,
+  ];
+}
+
+/** Values of all terms at a mean temperature of the water (ϑm, °C): a row of the fit. */
+function termsAt(boundary: Boundary, at: TermsAt, mean: number): number[] {
+  const rise = mean - boundary.air;
+  const size = Math.abs(rise);
+  const power = [1, rise, rise * size, rise * rise, size ** 3 * rise];
+  return factorsAt(boundary, at).map((factor, term) => factor * (power[powerOf[term] ?? 0] ?? 0));
 }
 
 /**
- * W/m² of aperture by the mean temperature of the water (ϑm, °C) at one boundary: the terms of `termsAt` times their coefficients, gathered by
- * the power of the rise r = ϑm − ϑa into c + l r + b r|r| + s r² + f |r|³ r. A run asks thousands of times between two changes of the weather.
+ * W/m² of aperture by the mean temperature of the water (ϑm, °C) at one boundary: the terms gathered by their power of the rise, since a run
+ * asks thousands of times between two changes of the weather.
  */
 function equationAt(
   { iso, corrections }: Pick<FlowThrough, 'iso' | 'corrections'>,
-  { air, wind: speed, surroundings, irradiance }: Boundary,
-  { kept, specificFlow, reference }: TermsAt,
+  boundary: Boundary,
+  at: TermsAt,
 ): (mean: number) => number {
-  const wind = speed - windReference;
-  const root = Math.sqrt(Math.max(0, speed)) - Math.sqrt(windReference);
-  const sky = stefan * (fourthPower(surroundings) - fourthPower(air));
-  const warmth = air - airReference;
-  const flow = reference.specificFlow > 0 ? Math.log(specificFlow / reference.specificFlow) : 0;
-  const {
-    keptSquared = 0,
-    riseKept = 0,
-    keptAir = 0,
-    keptWind = 0,
-    keptSky = 0,
-    riseRoot = 0,
-    keptRoot = 0,
-    riseSquaredRoot = 0,
-  } = corrections;
-  const constant =
-    kept *
-      (iso.eta0b +
-        corrections.flowGain * flow -
-        keptSquared * kept -
-        keptAir * warmth -
-        keptWind * wind +
-        keptSky * sky -
-        keptRoot * root) +
-    (iso.a4 - iso.a7 * wind) * sky -
-    iso.a6 * wind * irradiance;
-  const linear = -(
-    iso.a1 +
-    iso.a3 * wind +
-    corrections.air * warmth +
-    corrections.windSquared * wind ** 2 +
-    corrections.riseSky * sky +
-    corrections.flowLoss * flow +
-    riseKept * kept +
-    riseRoot * root
-  );
-  const bent = -(iso.a2 + riseSquaredRoot * root);
-  const square = -(corrections.riseAir * warmth + corrections.riseWind * wind);
-  const fourth = -iso.a8;
+  const values: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
+  const factors = factorsAt(boundary, at);
+  const gathered = new Float64Array(powers);
+  for (const [term, name] of [...names, ...bentNames].entries()) {
+    const power = powerOf[term] ?? 0;
+    gathered[power] = (gathered[power] ?? 0) + (values[name] ?? 0) * (factors[term] ?? 0);
+  }
+  const [constant = 0, linear = 0, bent = 0, square = 0, fourth = 0] = gathered;
+  const { air } = boundary;
   return (mean) => {
     const rise = mean - air;
     const size = Math.abs(rise);
@@ -257,13 +233,9 @@ export function fitFlowThrough(
     const state = thermal.state(boundary);
     const { usefulHeat, outletTemperature } = state;
     if (outletTemperature === undefined || !fits(state)) return [];
-    const terms = termsAt(boundary, {
-      kept: keptSun(optics, boundary),
-      specificFlow: boundary.massFlow / apertureArea,
-      reference,
-    });
+    const at = { kept: keptSun(optics, boundary), specificFlow: boundary.massFlow / apertureArea, reference };
     const y = usefulHeat / apertureArea;
-    const x = terms((boundary.inlet + outletTemperature) / 2);
+    const x = termsAt(boundary, at, (boundary.inlet + outletTemperature) / 2);
     return [{ x, y, weight: 1 / Math.max(leastJudged, Math.abs(y)) ** 2 }];
   });
   const { iso: fittedIso, corrections } = solveEquation(rows, fitted);
@@ -322,7 +294,7 @@ export function fitStanding(
   return solveEquation(
     rows.map(({ boundary, temperature, kept, gathered }) => {
       return {
-        x: termsAt(boundary, { kept, specificFlow: reference.specificFlow, reference })(temperature),
+        x: termsAt(boundary, { kept, specificFlow: reference.specificFlow, reference }, temperature),
         y: gathered,
         weight: 1 / Math.max(leastJudged, Math.abs(gathered)) ** 2,
       };

@@ -1,7 +1,7 @@
 // Remakes docs/screenshots from the demo: one current picture of each main view. npm run screenshots
 import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromiumLaunch } from './lib/browser.mjs';
+import { chromiumLaunch, settled } from './lib/browser.mjs';
 import { throwAwayCluster } from './lib/cluster.mjs';
 import { chromium as chromiumPackage, ensureDebian, postgresql } from './lib/debian.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
@@ -122,7 +122,7 @@ try {
     if (name.startsWith('prove')) await page.getByTestId('verdict').waitFor();
     await act?.(page);
     // Bands come from a worker, a moment after the rest.
-    await page.waitForTimeout(2500);
+    await settled(page);
     await page.screenshot({ path: join(folder, `${name}.png`) });
     await page.close();
     say(`docs/screenshots/${name}.png`);

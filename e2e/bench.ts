@@ -29,20 +29,26 @@ export const test = base.extend<{ watch: Watch }, { contexts: Map<string, Browse
   ) => {
     const made = { viewport, locale, timezoneId, reducedMotion, hasTouch, isMobile, baseURL };
     const key = JSON.stringify(kinds.map((kind) => made[kind]));
-    const context = contexts.get(key) ?? (await browser.newContext(made as BrowserContextOptions));
-    contexts.set(key, context);
+    let context = contexts.get(key);
+    if (!context) {
+      context = await browser.newContext(made as BrowserContextOptions);
+      contexts.set(key, context);
+      // A page that stays open keeps the renderer alive, which has the scripts compiled.
+      await (await context.newPage()).goto('/api/health');
+    }
     await use(context);
     // A journey leaves nothing behind but the cache.
     await context.setOffline(false);
-    for (const page of context.pages()) await page.close();
+    const [first, ...others] = context.pages();
+    for (const page of others) await page.close();
     await context.clearCookies();
-    const page = await context.newPage();
-    const session = await context.newCDPSession(page);
+    if (!first) throw new Error('the first page of a context was closed');
+    const session = await context.newCDPSession(first);
     await session.send('Storage.clearDataForOrigin', {
       origin: baseURL ?? '',
       storageTypes: 'local_storage,indexeddb',
     });
-    await page.close();
+    await session.detach();
   },
   watch: [
     async ({ page }, use) => {

@@ -78,51 +78,6 @@ test('plans are proved, a piece is drawn over to another bar at a price, and giv
   await expect(boards.getByText(/Laid out by hand/)).toBeVisible();
 });
 
-test('a bar that is cut is locked: ticks, shed and ledger follow, and a change of the design leaves it', async ({
-  page,
-}) => {
-  const id = await beginJob(page, 'At the saw', 'cut');
-  await page.getByRole('button', { name: 'Lock as cut: 28 × 0.9 copper, bar 1' }).click();
-  await expect(page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' })).toBeVisible();
-  const shed = page.getByRole('region', { name: 'In your shed' });
-  await expect(shed.getByText(/returned, 28 × 0\.9 copper/)).toBeVisible();
-  const after = await settled(page, id);
-  expect(after.state.cuts.length).toBe(1);
-  expect(after.state.made).toMatchObject({ 'panel-a/header-cold': 1, 'panel-a/header-hot': 1 });
-  expect(after.shelf.length).toBe(1);
-  // Narrower: the headers are too long now, which a cut mends; the lock stands.
-  await page.getByRole('link', { name: /Size/ }).click();
-  await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await page.getByRole('link', { name: /Cut/ }).click();
-  await expect(page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' })).toBeVisible();
-  await page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' }).click();
-  await expect(page.getByRole('button', { name: 'Unlock: 28 × 0.9 copper, bar 1' })).toHaveCount(0);
-  expect((await settled(page, id)).shelf).toEqual([]);
-});
-
-test('“I cut it at” says what it means; nonsense is refused where it is typed', async ({ page }) => {
-  await beginJob(page, 'Miscut', 'cut');
-  const card = page.getByRole('article', { name: 'Riser' });
-  await card.getByRole('button', { name: 'I cut it at: riser' }).click();
-  const entry = card.getByLabel('Riser: I cut it at');
-  await entry.fill('12');
-  await entry.press('Enter');
-  await expect(card.getByRole('alert')).toContainText('look at the tape again');
-  await entry.fill('1893');
-  await entry.press('Enter');
-  await expect(card.getByText(/Good enough: it still enters both headers/)).toBeVisible();
-  await entry.fill('1888');
-  await entry.press('Enter');
-  await expect(card.getByText(/8\smm too short\./)).toBeVisible();
-  await expect(card.getByText(/Cut one more/)).toBeVisible();
-  await card.getByRole('button', { name: 'Lock its bar as cut, and plan one more' }).click();
-  const look = page.getByRole('region', { name: 'A last look before the saw' });
-  await expect(look.getByText(/Riser is cut at 1\s888\smm, too short/)).toBeVisible();
-  await card.getByRole('button', { name: 'Draw it so' }).first().click();
-  await expect(page.getByTestId('cut-panel-a/riser')).toHaveText(/1\s888/);
-  await expect(look.getByText(/too short/)).toHaveCount(0);
-});
-
 test('the pack is printed, and a layout for other programs', async ({ page }) => {
   await beginJob(page, 'Print it', 'cut');
   await page.getByRole('button', { name: 'Print, files' }).click();
@@ -137,23 +92,6 @@ test('the pack is printed, and a layout for other programs', async ({ page }) =>
   const dxf = await take('Layout, DXF');
   expect(dxf.text).toContain('LWPOLYLINE');
   expect((await take('Cut list, CSV')).text).toMatch(/^\xef\xbb\xbfpart,name,/);
-});
-
-test('a last look is ticked, and asked again when the pane changes', async ({ page }) => {
-  const id = await beginJob(page, 'Last look', 'cut');
-  const look = page.getByRole('region', { name: 'A last look before the saw' });
-  const pane = look.getByRole('checkbox', { name: /Measure the pane itself/ });
-  await pane.click();
-  await expect(pane).toBeChecked();
-  expect(Object.keys((await settled(page, id)).state.checks ?? {})).toEqual(['panel-a/look/pane']);
-  await page.getByRole('link', { name: /Size/ }).click();
-  await page
-    .getByRole('button', { name: /^pane and box, .*: set$/ })
-    .first()
-    .click();
-  await page.getByRole('slider', { name: 'pane and box' }).press('ArrowRight');
-  await page.getByRole('link', { name: /Cut/ }).click();
-  await expect(pane).not.toBeChecked();
 });
 
 test('pieces are ticked off on a phone in shop mode, in large figures', async ({ page }) => {

@@ -1,5 +1,5 @@
 import type { CDPSession, Locator, Page } from '@playwright/test';
-import { beginJob, expect, saved, slate, stored, test, unfold } from './bench';
+import { beginJob, expect, saved, stored, test, unfold } from './bench';
 
 const screens = [
   ['a laptop', { width: 1280, height: 800 }],
@@ -169,42 +169,6 @@ test('a piece is carried to another bar by a finger', async ({ browser }) => {
   await saved(page);
   expect((await stored(page, id)).document.decisions).toHaveProperty('overrules');
   await context.close();
-});
-
-test('a smaller pane is refused with a way to fit it, which is one edit and one undo', async ({ page }) => {
-  const id = await beginJob(page, 'Smaller pane');
-  const width = page.locator('[data-dimension="outside-width"]');
-  await width.click();
-  await width.click();
-  const field = page.getByRole('textbox', { name: 'pane and box' });
-  await field.fill('900');
-  await field.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('the plate would not fit');
-  await expect(page.getByText(/Risers: 12 to 9/)).toBeVisible();
-  await page.getByRole('button', { name: 'Fit it so' }).first().click();
-  await expect(field).toHaveCount(0);
-  await expect(width).toContainText('900');
-  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
-  await saved(page);
-  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(9);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await saved(page);
-  expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(12);
-  await expect(width).toContainText('1 124'.replace(' ', '\u00a0'));
-});
-
-test('a deeper gap is refused with the deeper board that gives it room', async ({ page }) => {
-  await beginJob(page, 'Deeper board');
-  const gap = page.locator('[data-dimension="air-gap"]');
-  await gap.click();
-  await gap.click();
-  const field = page.getByRole('textbox', { name: 'plate to pane' });
-  await field.fill('45');
-  await field.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('the stack would be deeper than the board');
-  await page.getByRole('button', { name: 'Fit it so' }).click();
-  await expect(gap).toContainText('45');
-  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
 });
 
 /** What can be pressed, filled or dragged, and is smaller than a fingertip; links within running text are let be. */

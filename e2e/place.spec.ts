@@ -124,38 +124,6 @@ test('aim and tilt turn by hand, by keys and by typing, and the sentence follows
   });
 });
 
-test('a row in front takes sun, mains are measured, and the compass aims the pane', async ({ page }) => {
-  const id = await openPlace(page, 'About it');
-  await page.getByRole('button', { name: 'A row stands in front' }).click();
-  const spacing = page.getByLabel('Row in front, foot to foot');
-  await spacing.fill('1.2');
-  await spacing.press('Enter');
-  await expect(spacing).toHaveValue(/^1\.2/);
-  await expect.poll(() => taken(page).count()).toBeGreaterThan(3);
-  await page.getByRole('button', { name: 'No row in front' }).click();
-  await expect(taken(page)).toHaveCount(0);
-
-  await page.getByRole('button', { name: 'I measured the mains' }).click();
-  const coldest = page.getByLabel('Mains, coldest');
-  await coldest.fill('39');
-  await coldest.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('The coldest is not above the warmest.');
-  await coldest.fill('6');
-  await coldest.press('Enter');
-  await page.getByRole('button', { name: /^Mains water/ }).click();
-  await expect(page.getByText('measured by you; lag by Burch and Christensen (2007)')).toBeVisible();
-
-  const bearing = page.getByLabel('Bearing of the pane, °');
-  const map = page.getByLabel('By your map, ° east');
-  await map.fill('10');
-  await map.press('Enter');
-  await bearing.fill('190');
-  await bearing.press('Enter');
-  await expect(sentence(page)).toContainText(/Facing 20°\swest of south/);
-  await saved(page);
-  expect((await stored(page, id)).document.site.standing.aim).toBe(200);
-});
-
 test('a weather file with a broken line is looked through, mended and kept; stopping keeps nothing', async ({
   page,
 }) => {
@@ -195,34 +163,4 @@ test('a weather file with a broken line is looked through, mended and kept; stop
   await expect(sentence(page)).toContainText('“Desert”');
   await page.getByRole('combobox', { name: 'Weather' }).selectOption({ label: 'file “mast”' });
   await expect(sentence(page)).toContainText('Weather of the file “mast”.');
-});
-
-test('twelve monthly means of one’s own are typed, and an impossible one is refused', async ({ page }) => {
-  const id = await openPlace(page, 'Almanac');
-  await page.getByRole('button', { name: 'Twelve means of your own' }).click();
-  const july = page.getByLabel('sun on the flat, a day, July');
-  await july.fill('99');
-  await july.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('at most 500 W/m²');
-  await july.fill('6.5');
-  await july.press('Enter');
-  await page.getByRole('button', { name: 'Use these' }).click();
-  await expect(sentence(page)).toContainText('twelve monthly means of your own');
-  await saved(page);
-  expect((await stored(page, id)).document.site.climate).toMatchObject({ kind: 'months' });
-});
-
-test('the next three days are judged, and the stand-in says that it is one', async ({ page, watch }) => {
-  watch.provoke(502);
-  await openPlace(page, 'Tomorrow');
-  await expect(page.getByTestId('outlook-day')).toHaveCount(3);
-  await expect(page.getByText('Made up: no weather service is set')).toBeVisible();
-  await page.route('**/outlook', (route) =>
-    route.fulfill({ status: 502, json: { message: 'The weather service at weather.invalid does not answer.' } }),
-  );
-  await page.reload();
-  await expect(page.getByRole('alert')).toContainText('does not answer');
-  await page.unroute('**/outlook');
-  await page.getByRole('button', { name: 'Ask again' }).click();
-  await expect(page.getByTestId('outlook-day')).toHaveCount(3);
 });

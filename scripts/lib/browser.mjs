@@ -5,7 +5,7 @@ export async function settled(page) {
 
 /** How Debian's Chromium is started: as root or not, and without anything that looks for a network. */
 export const chromiumLaunch = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -35,7 +35,7 @@ function filesBelow(folder) {
 export function ensureBuild(root) {
   const sources = ['core', 'server', 'web']
     .flatMap((room) => filesBelow(join(root, room)))
-    .filter((file) => !/\.test\.tsx?$/.test(file));
+    .filter((file) => !/\.(test|fixture)\.tsx?$/.test(file));
   const wanted = digest([
     readFileSync(join(root, 'package-lock.json')),
     ...sources.flatMap((file) => [file.slice(root.length), readFileSync(file)]),

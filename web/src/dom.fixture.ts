@@ -1,3 +1,4 @@
+import './lazy.fixture';
 import { JSDOM } from 'jsdom';
 
 /**

@@ -87,7 +87,7 @@ async function exact(query: LengthQuery, options: ExactOptions): Promise<LengthP
     const better = plan.cost < fast.cost - 1e-6 || plan.bars.length < fast.bars.length;
     const best = better ? plan : fast;
     const proved: LengthPlan = { ...best, proof: { status: 'proved', bound: best.cost } };
-    options.onProgress?.(proved);
+    if (better) options.onProgress?.(proved);
     return proved;
   }
   const solve = await (options.solver ?? loadSolver)();

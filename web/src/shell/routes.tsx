@@ -1,4 +1,4 @@
-import { createBrowserRouter, Navigate, useParams } from 'react-router';
+import { Navigate, type RouteObject, useParams } from 'react-router';
 import { Lost } from './Lost';
 import { Shelf } from './Shelf';
 import { stations } from './stations';
@@ -10,7 +10,7 @@ function ToBench() {
 }
 
 /** Job and station stand in the address, so that a reload or a shared link lands where one was. */
-export const router = createBrowserRouter([
+export const routes: RouteObject[] = [
   {
     errorElement: <Lost />,
     children: [
@@ -29,4 +29,4 @@ export const router = createBrowserRouter([
       { path: '*', element: <Lost /> },
     ],
   },
-]);
+];

@@ -1,13 +1,10 @@
 import '../dom.fixture';
 import { ChakraProvider } from '@chakra-ui/react';
 import { defaultJob, type Job } from '@north-pane/core/document';
-import { patient } from '@north-pane/core/fixtures/work';
-import { type MaterialPlan, proveMaterial } from '@north-pane/core/shop';
 import type { ShopEvent } from '@north-pane/core/shoplog';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, configure, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { expose } from 'comlink';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { queries } from '../state/api';
@@ -22,7 +19,7 @@ import Place from '../stations/place';
 import Prove from '../stations/prove';
 import Size from '../stations/size';
 import { system } from '../theme/system';
-import { heavy } from '../workers/heavy';
+import { workHere } from '../workers/here.fixture';
 
 // Whether something can be seen is asked in a browser: here it costs a second each time. What is missing is named without the whole page.
 configure({ defaultHidden: true, getElementError: (message) => new Error(message?.split('\n')[0]) });
@@ -31,55 +28,25 @@ configure({ defaultHidden: true, getElementError: (message) => new Error(message
 const screens = { place: Place, pick: Pick, size: Size, cut: Cut, build: Build, forecast: Forecast, prove: Prove };
 export type StationId = keyof typeof screens;
 
-/** What the worker of plans offers, in this process; no sizes are swept for. */
-const cut = {
-  prove: async (materials: readonly MaterialPlan[]) => {
-    const how = await patient();
-    return Promise.all(materials.map((material) => proveMaterial(material, how)));
-  },
-  points: () => ({ points: [] }),
-};
-
-/** Whether the worker finds what lies deeper on the bench: bands of hundreds of draws, which few tests ask for. */
-let deep = true;
-const works = {
-  ...heavy,
-  bench: (...given: Parameters<typeof heavy.bench>): ReturnType<typeof heavy.bench> =>
-    deep ? heavy.bench(...given) : { bands: undefined, sections: [], marks: { value: [] } },
-};
-
-/** A worker in this process: the same messages, and the same work. */
-class WorkerHere extends EventTarget {
-  readonly #port: MessagePort;
-  constructor(address: URL | string) {
-    super();
-    const { port1, port2 } = new MessageChannel();
-    expose(String(address).includes('heavy') ? works : cut, port2 as unknown as Parameters<typeof expose>[1]);
-    this.#port = port1;
-    // Neither keeps the tests from ending.
-    for (const port of [port1, port2]) (port as unknown as { unref(): void }).unref();
-  }
-  postMessage(message: unknown, transfer: Transferable[] = []) {
-    this.#port.postMessage(message, transfer);
-  }
-  override addEventListener(kind: string, hear: EventListenerOrEventListenerObject) {
-    this.#port.addEventListener(kind, hear);
-    this.#port.start();
-    // It listens, and does not keep the tests from ending.
-    (this.#port as unknown as { unref(): void }).unref();
-  }
-  override removeEventListener(kind: string, hear: EventListenerOrEventListenerObject) {
-    this.#port.removeEventListener(kind, hear);
-  }
-  terminate() {
-    this.#port.close();
-  }
-}
-
 export type User = ReturnType<typeof userEvent.setup>;
 
-/** Answers of the server by the end of their address; what is not told of is an empty list. */
-type Answers = Record<string, unknown>;
+/** What the server is asked. */
+export interface Asked {
+  method: string;
+  path: string;
+  query: URLSearchParams;
+  body: unknown;
+}
+
+/**
+ * Answers of the server by the end of their address, as they are or by what is asked; a Response is given as it is. What is not told of is an
+ * empty list.
+ */
+export type Answers = Record<string, unknown>;
+
+/** The body of an answer as an error of the server. */
+export const refusal = (status: number, message: string): Response =>
+  new Response(JSON.stringify({ message }), { status, headers: { 'content-type': 'application/json' } });
 
 /** A weather service that has nothing to say. */
 const calm = { hours: [], standIn: true, source: 'made up', made: '2026-06-01T00:00:00Z' };
@@ -89,12 +56,21 @@ export { screen };
 /** As the process has it: other tests talk to a server of their own. */
 const ownFetch = globalThis.fetch;
 
-function serve(answers: Answers): void {
-  globalThis.fetch = (async (input: RequestInfo | URL) => {
-    const { pathname } = new URL(String(input instanceof Request ? input.url : input), 'http://localhost');
-    const found =
-      Object.entries(answers).find(([path]) => pathname.endsWith(path))?.[1] ??
-      (pathname.endsWith('/outlook') ? calm : []);
+/** Answers for the server from now on. */
+export function serve(answers: Answers): void {
+  globalThis.fetch = (async (input: RequestInfo | URL, init: RequestInit = {}) => {
+    const url = new URL(String(input instanceof Request ? input.url : input), 'http://localhost');
+    const path = url.pathname;
+    const own = Object.entries(answers).find(([end]) => path.endsWith(end))?.[1];
+    const text = typeof init.body === 'string' ? init.body : undefined;
+    const asked: Asked = {
+      method: init.method ?? 'GET',
+      path,
+      query: url.searchParams,
+      body: text === undefined ? undefined : JSON.parse(text),
+    };
+    const found = typeof own === 'function' ? await own(asked) : (own ?? (path.endsWith('/outlook') ? calm : []));
+    if (found instanceof Response) return found;
     return new Response(JSON.stringify(found), { status: 200, headers: { 'content-type': 'application/json' } });
   }) as typeof fetch;
 }
@@ -110,7 +86,7 @@ export async function rest(): Promise<void> {
 
 /** Looks again each time that the page has come to rest, until what is looked for is there. */
 export async function soon<T>(look: () => T): Promise<T> {
-  for (let tries = 0; tries < 200; tries += 1) {
+  for (let tries = 0; tries < 80; tries += 1) {
     try {
       return look();
     } catch {
@@ -151,8 +127,7 @@ export async function openBeside(
   { events = [], answers = {}, shallow = false, address = '/jobs/shed/size' }: Opening = {},
 ): Promise<User> {
   leaveStation();
-  deep = !shallow;
-  Object.assign(globalThis, { Worker: WorkerHere });
+  workHere({ bands: !shallow });
   serve(answers);
   useJob.getState().open('shed', openSync({ version: 1, document: job }, { events, seq: events.length }), () => {});
   render(
@@ -187,7 +162,7 @@ export function leaveStation(): void {
   globalThis.fetch = ownFetch;
   queries.clear();
   window.sessionStorage.clear();
-  useView.setState({ habit: undefined, folded: {}, light: 'machine' });
+  useView.setState({ habit: undefined, folded: {}, light: 'machine', singleKeys: true });
   useJob.getState().close();
 }
 
@@ -263,9 +238,13 @@ export async function unfold(user: User, title: string) {
 export const pageText = (): string => textIn(document.body);
 export function textIn(element: Element): string {
   // Styles that are made as they are needed stand among what they dress.
-  const own = element.cloneNode(true) as Element;
-  for (const style of own.querySelectorAll('style')) style.remove();
-  return (own.textContent ?? '').replaceAll(/[\s\u00a0\u2009\u200a]+/g, ' ');
+  const parts: string[] = [];
+  const walk = (node: Node) => {
+    if (node.nodeType === 3) parts.push(node.nodeValue ?? '');
+    else if (node.nodeName !== 'STYLE') for (let child = node.firstChild; child; child = child.nextSibling) walk(child);
+  };
+  walk(element);
+  return parts.join('').replaceAll(/[\s\u00a0\u2009\u200a]+/g, ' ');
 }
 
 /** Types into a field and leaves it. */

@@ -165,19 +165,74 @@ function litSun(
 /** What stands round a site, worked up for asking about many panes. */
 export interface Around {
   skyline: Skyline;
-  /** For each interval of the sky year whether the skyline hides the sun. */
-  hidden: Uint8Array;
   albedo: number;
   front: FrontRow | undefined;
+  /** Intervals in which the sun is not hidden, by their cells: those of a cell begin at its entry of `starts`. */
+  lit: Uint32Array;
+  starts: Uint32Array;
+  /** By cell, three numbers each: J/m² along east, north and up, summed; so much of it falls on a pane that sees all of them. */
+  sums: Float64Array;
+  /** By cell, three numbers each: unit vector to the middle of its suns. */
+  middle: Float64Array;
+  /** By cell: sine of the angle from the middle to the farthest of its suns; 1 where that tells nothing. */
+  spread: Float64Array;
 }
 
 export function around(sky: SkyYear, { horizon, albedo, front }: Surroundings): Around {
   const skyline = skylineOf(horizon);
-  const hidden = new Uint8Array(sky.count);
-  if (horizon.length > 0)
-    for (let index = 0; index < sky.count; index += 1)
-      hidden[index] = hidesSun(skyline, sky.zenith[index] ?? 90, sky.azimuth[index] ?? 0) ? 1 : 0;
-  return { skyline, hidden, albedo, front };
+  const { count, cell: cells, east, north, up, sunward } = sky;
+  const shown = (index: number) =>
+    horizon.length === 0 || !hidesSun(skyline, sky.zenith[index] ?? 90, sky.azimuth[index] ?? 0);
+  const inCells = Array.from({ length: cellCount }, (): number[] => []);
+  for (let index = 0; index < count; index += 1) if (shown(index)) inCells[cells[index] ?? 0]?.push(index);
+  const lit = Uint32Array.from(inCells.flat());
+  const starts = new Uint32Array(cellCount + 1);
+  const sums = new Float64Array(3 * cellCount);
+  const middle = new Float64Array(3 * cellCount);
+  const spread = new Float64Array(cellCount).fill(1);
+  inCells.forEach((held, cell) => {
+    starts[cell + 1] = (starts[cell] ?? 0) + held.length;
+    const sum = [0, 0, 0] as [number, number, number];
+    const whole = [0, 0, 0] as [number, number, number];
+    for (const index of held) {
+      const to = [east[index] ?? 0, north[index] ?? 0, up[index] ?? 0] as const;
+      for (const axis of [0, 1, 2] as const) {
+        whole[axis] += to[axis];
+        sum[axis] += to[axis] * (sunward[index] ?? 0);
+      }
+    }
+    const length = Math.hypot(...whole);
+    const unit = whole.map((part) => (length > 0 ? part / length : 0));
+    sums.set(sum, 3 * cell);
+    middle.set(unit, 3 * cell);
+    let least = 1;
+    for (const index of held) {
+      const [e = 0, n = 0, u = 0] = unit;
+      least = Math.min(least, e * (east[index] ?? 0) + n * (north[index] ?? 0) + u * (up[index] ?? 0));
+    }
+    // Directions are kept in single precision.
+    spread[cell] = least > 0 ? Math.min(1, Math.sqrt(1 - least * least) + 1e-6) : 1;
+  });
+  return { skyline, albedo, front, lit, starts, sums, middle, spread };
+}
+
+/** J/m² of beam on a pane in one cell, sun by sun. */
+function beamOneByOne(sky: SkyYear, place: Around, { tilt, aim }: PaneStanding, cell: number): number {
+  const [cosTilt, sinTilt, sinAim, cosAim] = [cos(tilt), sin(tilt), sin(aim), cos(aim)];
+  const { front, lit, starts } = place;
+  let sum = 0;
+  for (let at = starts[cell] ?? 0; at < (starts[cell + 1] ?? 0); at += 1) {
+    const index = lit[at] ?? 0;
+    const east = sky.east[index] ?? 0;
+    const north = sky.north[index] ?? 0;
+    const up = sky.up[index] ?? 0;
+    const forward = east * sinAim + north * cosAim;
+    const square = forward * sinTilt + up * cosTilt;
+    if (square <= 0) continue;
+    const share = front ? 1 - shadeToward(front, cosTilt, sinTilt, forward, east * cosAim - north * sinAim, up) : 1;
+    sum += square * share * (sky.sunward[index] ?? 0);
+  }
+  return sum;
 }
 
 /**
@@ -188,20 +243,18 @@ export function cellsOnPane(sky: SkyYear, place: Around, pane: PaneStanding): Fl
   const cells = new Float64Array(cellCount);
   const cosTilt = cos(pane.tilt);
   const sinTilt = sin(pane.tilt);
-  const sinAim = sin(pane.aim);
-  const cosAim = cos(pane.aim);
-  const { front } = place;
-  for (let index = 0; index < sky.count; index += 1) {
-    if (place.hidden[index]) continue;
-    const east = sky.east[index] ?? 0;
-    const north = sky.north[index] ?? 0;
-    const up = sky.up[index] ?? 0;
-    const forward = east * sinAim + north * cosAim;
-    const square = forward * sinTilt + up * cosTilt;
-    if (square <= 0) continue;
-    const cell = sky.cell[index] ?? 0;
-    const lit = front ? 1 - shadeToward(front, cosTilt, sinTilt, forward, east * cosAim - north * sinAim, up) : 1;
-    cells[cell] = (cells[cell] ?? 0) + square * lit * (sky.sunward[index] ?? 0);
+  const east = sinTilt * sin(pane.aim);
+  const north = sinTilt * cos(pane.aim);
+  const { front, sums, middle, spread } = place;
+  /** The part of a cell's vector that is square to the pane. */
+  const along = (of: Float64Array, cell: number) =>
+    east * (of[3 * cell] ?? 0) + north * (of[3 * cell + 1] ?? 0) + cosTilt * (of[3 * cell + 2] ?? 0);
+  for (let cell = 0; cell < cellCount; cell += 1) {
+    const toMiddle = along(middle, cell);
+    const wide = spread[cell] ?? 1;
+    // The pane sees all suns of most cells, or none: then they are asked about as one.
+    if (toMiddle < -wide) continue;
+    cells[cell] = !front && toMiddle > wide ? along(sums, cell) : beamOneByOne(sky, place, pane, cell);
   }
   const skyline = front ? withFrontRow(place.skyline, front, pane) : place.skyline;
   const seen = Math.max(0, (1 + cosTilt) / 2 - hiddenSky(skyline, pane));

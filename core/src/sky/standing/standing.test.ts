@@ -1,8 +1,10 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
+import { trials } from '../../quantity/trials.fixture';
 import { clearSky } from '../clear';
+import { hidesSun, skylineOf } from '../horizon';
 import { solarNoon } from '../path';
-import { dayOfYear, sunCoordinates, sunPosition } from '../sun';
+import { dayOfYear, incidenceAngle, sunCoordinates, sunPosition } from '../sun';
 import { tiltedIrradiance } from '../tilted';
 import { broadMonths, middleOf, syntheticYear } from '../weather';
 import { reach, reachYear } from '../weather/made.fixture';
@@ -67,6 +69,34 @@ describe('sky: what a year sends to a pane', () => {
     ]) {
       const fast = sumOver(monthsOnPane(sky, around(sky, open), pane), allMonths);
       expect(fast / slowYear(pane)).closeTo(1, 0.01);
+    }
+  });
+  it('asks about the suns of a cell as one, to the joule of asking about each', () => {
+    const sky = reachSky();
+    const panes = fc.record({
+      tilt: fc.double({ min: 0, max: 90, noNaN: true }),
+      aim: fc.double({ min: 0, max: 360, noNaN: true }),
+    });
+    for (const horizon of [[], northHill]) {
+      const place = around(sky, { horizon, albedo: 0 });
+      const none = { ...sky, dome: new Float64Array(288), band: new Float64Array(288), global: new Float64Array(288) };
+      const skyline = skylineOf(horizon);
+      fc.assert(
+        fc.property(panes, (pane) => {
+          const cells = cellsOnPane(none, place, pane);
+          const slow = new Float64Array(288);
+          for (let index = 0; index < sky.count; index += 1) {
+            const [zenith, azimuth] = [sky.zenith[index] ?? 0, sky.azimuth[index] ?? 0];
+            if (horizon.length > 0 && hidesSun(skyline, zenith, azimuth)) continue;
+            const square = Math.cos((incidenceAngle({ zenith, azimuth, ...pane }) * Math.PI) / 180);
+            const cell = sky.cell[index] ?? 0;
+            slow[cell] = (slow[cell] ?? 0) + Math.max(0, square) * (sky.sunward[index] ?? 0);
+          }
+          for (let cell = 0; cell < 288; cell += 1)
+            expect(cells[cell], `cell ${cell}`).closeTo(slow[cell] ?? 0, 50 + 1e-5 * (slow[cell] ?? 0));
+        }),
+        { numRuns: trials(25, 300) },
+      );
     }
   });
   it('adds its cells up to its months, and means them over their hours', () => {

@@ -159,21 +159,27 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
     case 'fetched': {
       const done = answered({ ...state, fetching: false });
       // What is on its way would be laid on twice: its answer brings what is newest.
-      if (state.sent || input.stored.version <= state.base.version) return done;
+      if (state.sent) return done;
+      // An answer that was overtaken, or a server put back to an older state: it is asked again, each time after a longer pause.
+      if (input.stored.version <= state.base.version)
+        return state.behind.version > state.base.version ? { ...done, tries: state.tries + 1 } : done;
       return rebased(done, input.stored, waitingChanges(state), rules);
     }
     case 'heard': {
       const fresh = unheard(state, input.events);
       const there = new Set(input.events.map(({ id }) => id));
       const seq = Math.max(state.seq, input.seq);
-      return answered({
+      const behind = Math.max(state.behind.seq, input.more ? input.seq + 1 : input.seq);
+      const done = answered({
         ...state,
         hearing: false,
         seq,
-        behind: { ...state.behind, seq: Math.max(state.behind.seq, input.more ? input.seq + 1 : input.seq) },
+        behind: { ...state.behind, seq: behind },
         log: fresh.length > 0 ? [...state.log, ...fresh] : state.log,
         outbox: state.outbox.some((id) => there.has(id)) ? state.outbox.filter((id) => !there.has(id)) : state.outbox,
       });
+      // As with a document that is older than what was heard of.
+      return seq === state.seq && behind > seq ? { ...done, tries: state.tries + 1 } : done;
     }
     case 'adopt':
       return adopted(state, input.orphan, rules);
@@ -220,12 +226,18 @@ function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean 
     } else if (changes.length > 0) wait(quiet);
   }
   if (!next.sent && !next.fetching && next.behind.version > next.base.version) {
-    next = { ...next, fetching: true };
-    effects.push({ kind: 'fetch' });
+    if (input.kind === 'fetched' && next.tries > 0) wait(retryAfter(next.tries));
+    else if (input.kind === 'due' || next.tries === 0) {
+      next = { ...next, fetching: true };
+      effects.push({ kind: 'fetch' });
+    }
   }
   if (!next.hearing && next.behind.seq > next.seq) {
-    next = { ...next, hearing: true };
-    effects.push({ kind: 'hear', after: next.seq });
+    if (input.kind === 'heard' && next.tries > 0) wait(retryAfter(next.tries));
+    else if (input.kind === 'due' || next.tries === 0) {
+      next = { ...next, hearing: true };
+      effects.push({ kind: 'hear', after: next.seq });
+    }
   }
   return { state: next, effects, lays };
 }

@@ -11,6 +11,10 @@ export interface Finding {
   path: string;
   /** SI numbers, and names, that the words speak of. */
   values: Readonly<Record<string, number | string>>;
+  /** What it is about, where that is not what mends it: a heater, for instance `heaters.panel-a`. */
+  about?: string;
+  /** Of a danger: how bad it is, by one of its numbers; larger is worse. An answer in writing holds up to the number that it was given at. */
+  measure?: number;
   /** m. Where on the plan it is, when it is anywhere. */
   at?: { x: number; y: number };
   /** A value for the field at `path` that would mend it, where one value does. */

@@ -54,6 +54,7 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
             code: 'weak-under-pressure',
             severity: 'stop',
             path: 'loop.pressurised',
+            about: heater,
             values: { what: design.hydraulic.weakPoint },
           } as const,
         ]

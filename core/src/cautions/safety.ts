@@ -24,7 +24,7 @@ const clearNight = 10;
 /** kg/m³ of the water in a full barrel. */
 const waterDensity = 1000;
 
-interface Rule {
+interface Rule extends Pick<Finding, 'about' | 'measure'> {
   code: string;
   severity: Finding['severity'];
   /** Field that mends it, and the value that does. */
@@ -160,7 +160,7 @@ function pressure(open: OpenJob): Finding[] {
     ...(barrel
       ? [
           found(
-            { code: 'barrel-under-pressure', severity: 'stop', path: 'loop.pressurised' },
+            { code: 'barrel-under-pressure', severity: 'stop', path: 'loop.pressurised', measure: barrel.volume },
             { volume: barrel.volume },
           ),
         ]
@@ -193,7 +193,7 @@ function heat(open: OpenJob): Finding[] {
     ...(pumped && plate > hottestStart && !loop.cutout
       ? [
           found(
-            { code: 'starts-on-hot-plate', severity: 'stop', path: 'loop.cutout', fix: true },
+            { code: 'starts-on-hot-plate', severity: 'stop', path: 'loop.cutout', fix: true, measure: plate },
             { plate, most: hottestStart },
           ),
         ]
@@ -230,17 +230,23 @@ function health(open: OpenJob): Finding[] {
     ...(need.drinking && loop.glycol && !loop.backflow
       ? [
           found(
-            { code: 'glycol-by-drinking-water', severity: 'stop', path: 'loop.backflow', fix: true },
+            {
+              code: 'glycol-by-drinking-water',
+              severity: 'stop',
+              path: 'loop.backflow',
+              fix: true,
+              measure: loop.glycol,
+            },
             { share: loop.glycol },
           ),
         ]
       : []),
     ...(need.drinking && direct
-      ? open.panels.flatMap(({ design }): Finding[] =>
+      ? open.panels.flatMap(({ design, path }): Finding[] =>
           design.neverDrunk
             ? [
                 found(
-                  { code: 'never-drunk', severity: 'stop', path: 'loop.coil', fix: true },
+                  { code: 'never-drunk', severity: 'stop', path: 'loop.coil', fix: true, about: path },
                   { what: design.neverDrunk },
                 ),
               ]

@@ -154,6 +154,7 @@ function coolStanding<T extends StandingState>(
     code: 'outlet-boils',
     severity: 'stop',
     path: 'loop.specificFlow',
+    measure: standing.outletTemperature - boils,
     values: { outlet: standing.outletTemperature, boils, flow: 0 },
   });
   return undefined;
@@ -204,6 +205,7 @@ function workingPoint(open: OpenJob, conditions: Boundary, absent: Finding[]): H
     code: 'outlet-boils',
     severity: 'stop',
     path: 'loop.specificFlow',
+    measure: outlet - boils,
     values: { outlet, boils, flow: conditions.massFlow },
     ...(fix === undefined ? {} : { fix }),
   });

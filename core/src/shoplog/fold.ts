@@ -1,4 +1,5 @@
 import type { Lock, OnHand } from '../shop';
+import { type Answer, dangerKey } from './answers';
 import type { ShopEvent } from './schema';
 
 /** A line of what went out of the shed and what came back. */
@@ -35,8 +36,8 @@ export interface ShopState {
   ledger: readonly LedgerLine[];
   /** What was looked at before the saw, by its id: what it was when it was found right. */
   checks: Readonly<Record<string, string>>;
-  /** Cautions that the builder has answered for, by their codes: when, and in which words. */
-  acknowledged: Readonly<Record<string, { at: string; words: string }>>;
+  /** Dangers that the builder has answered for, by `dangerKey`. */
+  acknowledged: Readonly<Record<string, Answer>>;
   /** Money spent and hours worked, with what for. */
   spent: readonly { id: string; at: string; money: number; note: string }[];
   worked: readonly { id: string; at: string; hours: number; note: string }[];
@@ -100,7 +101,7 @@ export function foldEvents(events: readonly ShopEvent[]): ShopState {
   const moved: Record<string, Moved> = {};
   const ledger: LedgerLine[] = [];
   const checks: Record<string, string> = {};
-  const acknowledged: Record<string, { at: string; words: string }> = {};
+  const acknowledged: Record<string, Answer> = {};
   const spent: { id: string; at: string; money: number; note: string }[] = [];
   const worked: { id: string; at: string; hours: number; note: string }[] = [];
   const move = (id: string, by: number, offcut = moved[id]?.offcut) => {
@@ -163,8 +164,13 @@ export function foldEvents(events: readonly ShopEvent[]): ShopState {
         else checks[event.check] = event.value;
         break;
       case 'acknowledged':
-        if (event.done) acknowledged[event.caution] = { at, words: event.words ?? '' };
-        else delete acknowledged[event.caution];
+        if (event.done)
+          acknowledged[dangerKey(event.caution, event.about)] = {
+            at,
+            words: event.words ?? '',
+            ...(event.measure === undefined ? {} : { measure: event.measure }),
+          };
+        else delete acknowledged[dangerKey(event.caution, event.about)];
         break;
       case 'spent':
         spent.push({ id, at, money: event.money, note: event.note });

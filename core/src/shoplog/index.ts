@@ -1,5 +1,6 @@
 // The log of the shop: what was done, as events that are appended and never changed, and what they come to.
 
+export { type Answer, answerFor, dangerAbout, lastAnswer } from './answers';
 export {
   foldEvents,
   type LedgerLine,

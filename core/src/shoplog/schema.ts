@@ -66,6 +66,10 @@ const happened = [
     kind: z.literal('acknowledged'),
     caution: thing,
     done: z.boolean(),
+    /** The heater or the field that the danger is of. */
+    about: thing.optional(),
+    /** How bad it was: it holds for nothing worse. */
+    measure: z.number().optional(),
     words: z.string().trim().max(200).optional(),
   }),
   z.strictObject({ kind: z.literal('spent'), money, note }),

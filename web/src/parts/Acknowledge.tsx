@@ -1,4 +1,6 @@
 import { Box, Button, Flex, Input, Text } from '@chakra-ui/react';
+import type { Finding } from '@north-pane/core/care';
+import { answerFor, dangerAbout, lastAnswer } from '@north-pane/core/shoplog';
 import { format } from 'date-fns';
 import { type FormEvent, useId, useState } from 'react';
 import { record, useJob } from '../state/job';
@@ -7,10 +9,16 @@ import { TextButton } from './TextButton';
 /** Fewest letters that say something. */
 const least = 3;
 
-/** Under a danger that stops the work: what its reader does about it, in writing, with the day; taken back as it was given. */
-export function Acknowledge({ code, headline }: { code: string; headline: string }) {
+/**
+ * Under a danger that stops the work: what its reader does about it, in writing, with the day; taken back as it was given. It holds for this
+ * heater and for nothing worse: a worse design asks again, with what was written before beside it.
+ */
+export function Acknowledge({ danger, headline }: { danger: Finding; headline: string }) {
   const id = useId();
-  const given = useJob((state) => state.shop.acknowledged[code]);
+  const { code, measure } = danger;
+  const about = dangerAbout(danger);
+  const given = useJob((state) => answerFor(state.shop.acknowledged, danger));
+  const before = useJob((state) => lastAnswer(state.shop.acknowledged, danger));
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   if (given)
@@ -23,7 +31,7 @@ export function Acknowledge({ code, headline }: { code: string; headline: string
         <TextButton
           fontSize="14px"
           aria-label={`Take back: ${headline}`}
-          onClick={() => record([{ kind: 'acknowledged', caution: code, done: false }])}
+          onClick={() => record([{ kind: 'acknowledged', caution: code, about, done: false }])}
         >
           take back
         </TextButton>
@@ -33,12 +41,20 @@ export function Acknowledge({ code, headline }: { code: string; headline: string
     event.preventDefault();
     const words = typed.trim();
     if (words.length < least) return setTrouble('Write what you do about it, and your name.');
-    record([{ kind: 'acknowledged', caution: code, done: true, words }]);
+    record([
+      { kind: 'acknowledged', caution: code, about, done: true, words, ...(measure === undefined ? {} : { measure }) },
+    ]);
     setTyped('');
     setTrouble(undefined);
   };
   return (
     <Box as="form" onSubmit={submit} mt="2">
+      {before && (
+        <Text fontSize="14px" mb="1" overflowWrap="anywhere">
+          This is worse than what was answered for on {format(new Date(before.at), 'd MMM yyyy')}, or another heater’s
+          {before.words ? `: “${before.words}”` : ''}. Answer for it as it is now.
+        </Text>
+      )}
       <label htmlFor={id}>
         <Text as="span" fontSize="14px" color="soft">
           In writing: what you do about it, and your name

@@ -48,7 +48,7 @@ export const Matters = memo(
               <Text fontSize="14px" color="soft">
                 {remedy}
               </Text>
-              {stop && <Acknowledge code={finding.code} headline={headline} />}
+              {stop && <Acknowledge danger={finding} headline={headline} />}
               {mends.length > 0 && (
                 <Button
                   size="xs"

@@ -89,6 +89,7 @@ export function heatPipeFindings(
       code: 'soft-caps',
       severity: 'stop',
       path: at('caps'),
+      measure: pressureInside(hottest),
       values: { hottest, limit: softLimit, pressure: pressureInside(hottest) },
       fix: 'brazed',
     });
@@ -96,6 +97,7 @@ export function heatPipeFindings(
     code: 'sealed-wet-tube',
     severity: 'stop',
     path: at('caps'),
+    measure: pressureInside(hottest),
     values: {
       hottest,
       pressure: pressureInside(hottest),

@@ -56,6 +56,7 @@ export function roofTubeFindings(
     code: 'air-in-plastic',
     severity: 'stop',
     path: field('draw'),
+    measure: airEnergy(volume, 1e5),
     values: {
       volume,
       over: 1e5,

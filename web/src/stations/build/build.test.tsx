@@ -72,7 +72,29 @@ describe('web: Build', () => {
     expect(shopOf().acknowledged).deep.equal({});
     await user.type(field(/^In writing/), 'Boiled out open, in the yard.');
     await press(user, /^I answer for it/);
-    expect(shopOf().acknowledged['sealed-wet-tube']?.words).equal('Boiled out open, in the yard.');
+    const [[key, answer] = []] = Object.entries(shopOf().acknowledged);
+    expect(key).equal('sealed-wet-tube heaters.panel-a.parameters.caps');
+    expect(answer).include({ words: 'Boiled out open, in the yard.' });
+    expect(answer?.measure).a('number');
+    expect(() => button(/^I answer for it/)).throw('no');
+  });
+  it('asks again when a danger has grown since it was answered for, with what was written then', async () => {
+    const job = defaultJob('harp');
+    const user = await openStation('build', { ...job, loop: { ...job.loop, kind: 'pumped-direct', cutout: false } });
+    expect(pageText()).match(/hot plate|plate .* hot/i);
+    await user.type(field(/^In writing/), 'A cut-out comes.');
+    await press(user, /^I answer for it/);
+    expect(() => button(/^I answer for it/)).throw('no');
+    useJob.getState().change('site.hottest', { irradiance: 1200, air: 45 });
+    await rest();
+    expect(pageText()).include('“A cut-out comes.”. Answer for it as it is now.');
+    await user.type(field(/^In writing/), 'It is fitted. R. Example');
+    await press(user, /^I answer for it/);
+    expect(() => button(/^I answer for it/)).throw('no');
+    useJob.getState().undo();
+    await rest();
+    // What holds for the worse holds for the milder.
+    expect(() => button(/^I answer for it/)).throw('no');
   });
   it('shows what another hand ticks, and undo of an edit leaves ticks alone', async () => {
     const user = await openStation('build');

@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { jobSteps, sayStep } from '@north-pane/core/building';
+import { answerFor } from '@north-pane/core/shoplog';
 import type { Step } from '@north-pane/core/steps';
 import { TriangleAlert } from 'lucide-react';
 import { type RefObject, useRef } from 'react';
@@ -20,7 +21,7 @@ export default function Build() {
   const habit = useHabit();
   const { steps: ticked, acknowledged } = open.state;
   // Dangers that stop the work are read before anything else, until somebody has answered for them.
-  const stops = findings.filter(({ severity, code }) => severity === 'stop' && !acknowledged[code]);
+  const stops = findings.filter((finding) => finding.severity === 'stop' && !answerFor(acknowledged, finding));
   const [chosen, setChosen] = useRemembered('step', z.string().optional(), undefined);
   const card = useRef<HTMLElement>(null);
   const steps = jobSteps(open).map((step) => sayStep(step, habit));

@@ -1,10 +1,10 @@
 import { loopBoils } from '../cautions';
 import type { Job } from '../document';
 import { type Conditions, heatConditions, openJob, stagnationConditions } from '../job';
-import { type HeatersState, heatersState, hottestOutlet } from '../loop';
+import { type HeatersState, heatersState, hottestOutlet, standsBeside } from '../loop';
 import { normalsOf } from '../quantity';
 import { type Deviates, isFlowing, stagnationTemperature, type Workmanship } from '../thermal';
-import { type Figures, workFigures } from './evaluate';
+import { type Figures, workTogether } from './evaluate';
 import { type StandingState, standingTogether, usualExposure } from './standing';
 
 /** About nine in ten of what may be met lies between `low` and `high`. */
@@ -50,18 +50,21 @@ export function evaluateBands(
 ): Bands {
   const open = openJob(job);
   const at = heatConditions(job, open.groups, conditions);
+  const still = isFlowing(at) ? open.groups.filter((group) => standsBeside(group, open.groups)) : open.groups;
   const dry = stagnationConditions(job);
   const boils = loopBoils(open);
   const samples = Math.max(20, options.samples ?? 200);
   const workmanship = options.workmanship ?? 'well made';
   const figures = (deviates: Deviates): Partial<Record<BandedFigure, number>> => {
-    const state = isFlowing(at)
-      ? heatersState(open.groups, job.loop.connection, at, deviates, workmanship)
-      : standingTogether(open.groups, at, conditions.exposure ?? usualExposure, deviates, workmanship);
+    const loop = isFlowing(at) ? heatersState(open.groups, job.loop.connection, at, deviates, workmanship) : undefined;
+    const exposure = conditions.exposure ?? usualExposure;
+    const standing =
+      still.length === 0 ? undefined : standingTogether(still, { ...at, massFlow: 0 }, exposure, deviates, workmanship);
+    const boiling = [loop, standing].some((state) => state && outletOf(state) > boils);
     const stagnation = open.groups.map(({ thermal }) => stagnationTemperature(thermal, dry, deviates, workmanship));
     return {
       // Water that leaves as steam has no gain.
-      ...(state && outletOf(state) <= boils ? workFigures(state) : {}),
+      ...(boiling ? {} : workTogether(open, at, loop, standing)),
       stagnationTemperature: Math.max(...stagnation),
     };
   };

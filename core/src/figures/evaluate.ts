@@ -4,7 +4,7 @@ import { type Job, mostSpecificFlow } from '../document';
 import type { HeaterAtWork } from '../families';
 import type { WaterAt } from '../hydraulic';
 import { attempt, type Conditions, heatConditions, jobShop, type OpenJob, openJob, stagnationConditions } from '../job';
-import { type HeatersState, heatersState, hottestOutlet, totalAperture } from '../loop';
+import { type HeatersState, heatersInLoop, heatersState, hottestOutlet, standsBeside, totalAperture } from '../loop';
 import type { ShopPlan } from '../shop';
 import { type Boundary, fluidState, isFlowing, stagnationTemperature, type ThermalState } from '../thermal';
 import { type StandingState, standingTogether, usualExposure } from './standing';
@@ -83,9 +83,12 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   const dry = stagnationConditions(job);
   const whole = workingPoint(open, conditions, absent);
   const exposure = given.exposure ?? usualExposure;
-  const standing = isFlowing(conditions)
-    ? undefined
-    : coolStanding(open, absent, () => standingTogether(groups, conditions, exposure));
+  // What stands beside the loop is heated where it stands, whatever runs through the others.
+  const still = isFlowing(conditions) ? groups.filter((group) => standsBeside(group, groups)) : groups;
+  const standing =
+    still.length === 0
+      ? undefined
+      : coolStanding(open, absent, () => standingTogether(still, { ...conditions, massFlow: 0 }, exposure));
   const perHeater = panels.map((panel, index): HeaterFigures => {
     const { document, design } = panel;
     const { thermal, hydraulic, areas } = design;
@@ -93,7 +96,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     const at = whole?.perGroup[index];
     const boundary = at?.boundary ?? ownBoundary(open, conditions, index);
     const work = at && workOfHeater(panel, path, absent, at);
-    const stands = standing?.perGroup[index];
+    const stands = standing?.perGroup[still.findIndex((group) => group === groups[index])];
     const waterVolume = hydraulic?.volume ?? 0;
     const waterMass = waterVolume * fluidState(conditions.fluid ?? 'water', conditions.inlet).density;
     const stagnation = attempt('dry', path, absent, () => stagnationTemperature(thermal, dry));
@@ -124,7 +127,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     apertureArea: sum((panel) => panel.apertureArea),
     absorberArea: sum((panel) => panel.absorberArea),
     grossArea: sum((panel) => panel.grossArea),
-    ...(standing ? workFigures(standing) : whole ? workFigures(whole) : {}),
+    ...workTogether(open, conditions, whole, standing),
     ...(stagnations.length > 0 ? { stagnationTemperature: Math.max(...stagnations) } : {}),
     waterVolume: sum((panel) => panel.waterVolume),
     dryMass: sum((panel) => panel.dryMass),
@@ -139,6 +142,25 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     perHeater,
     absent,
   };
+}
+
+/**
+ * What all heaters do: those of a loop, those that stand still, or both. Of both the heat is added up; gain and outlet are those of the water
+ * that flows. Nothing where a part of it cannot be worked out.
+ */
+export function workTogether(
+  { groups }: Pick<OpenJob, 'groups'>,
+  conditions: Boundary,
+  loop: HeatersState | undefined,
+  standing: StandingState | undefined,
+): Partial<WorkFigures> {
+  const both = isFlowing(conditions) && groups.some((group) => standsBeside(group, groups));
+  if (!both) return standing ? workFigures(standing) : loop ? workFigures(loop) : {};
+  const work = loop && workFigures(loop);
+  if (work?.usefulHeat === undefined || !standing) return {};
+  const usefulHeat = work.usefulHeat + standing.usefulHeat;
+  const sun = conditions.irradiance * totalAperture(groups);
+  return { ...work, usefulHeat, efficiency: sun > 0 ? usefulHeat / sun : 0 };
 }
 
 /** Heaters that stand still; nothing where their water would boil before the exposure is over. */
@@ -185,8 +207,10 @@ export function workFigures(state: HeatersState | ThermalState | StandingState):
 
 /** What one heater would meet: its share of the flow in parallel, all of it in series. */
 function ownBoundary({ job, groups }: OpenJob, whole: Boundary, index: number): Boundary {
-  const aperture = groups[index]?.thermal.apertureArea ?? 0;
-  const share = job.loop.connection === 'parallel' ? aperture / totalAperture(groups) : 1;
+  const group = groups[index];
+  if (!group || standsBeside(group, groups)) return { ...whole, massFlow: 0 };
+  const share =
+    job.loop.connection === 'parallel' ? group.thermal.apertureArea / totalAperture(heatersInLoop(groups)) : 1;
   return { ...whole, massFlow: whole.massFlow * share };
 }
 

@@ -1,6 +1,6 @@
 import type { Job } from '../document';
 import { mainTilt } from '../document';
-import { type HeaterGroup, totalAperture } from '../loop';
+import { type HeaterGroup, heatersInLoop, totalAperture } from '../loop';
 import { airPressure, clearSkyTemperature, dewPointOf, surroundingsTemperature } from '../sky';
 import type { Boundary } from '../thermal';
 
@@ -65,11 +65,12 @@ function surroundings(
 
 /** kg/s. The flow that the job is designed for. */
 export function designFlow(job: Job, groups: readonly HeaterGroup[]): number {
+  const through = heatersInLoop(groups);
   // In series all the water goes through every panel: one panel's area sets it.
   const area =
     job.loop.connection === 'parallel'
-      ? totalAperture(groups)
-      : Math.max(...groups.map((group) => group.thermal.apertureArea));
+      ? totalAperture(through)
+      : Math.max(...through.map((group) => group.thermal.apertureArea));
   return job.loop.specificFlow * area;
 }
 
@@ -80,7 +81,7 @@ export function heatConditions(job: Job, groups: readonly HeaterGroup[], given: 
     groundShare,
     surroundings: surroundings(job, conditions.air, skyTemperature),
     // What is its own store stands while it is heated.
-    massFlow: massFlow ?? (groups.some(({ thermal }) => thermal.ownStore) ? 0 : designFlow(job, groups)),
+    massFlow: massFlow ?? (groups.every(({ thermal }) => thermal.ownStore) ? 0 : designFlow(job, groups)),
     tilt: tiltOf(job),
     ...(job.loop.glycol ? { fluid: { glycol: job.loop.glycol } } : {}),
   };

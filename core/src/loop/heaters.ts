@@ -43,9 +43,19 @@ export function totalAperture(groups: readonly HeaterGroup[]): number {
   return groups.reduce((sum, { thermal, count }) => sum + thermal.apertureArea * count, 0);
 }
 
+/** Whether a heater stands beside a loop that runs through others: its water is its own store, and no pump moves it. */
+export function standsBeside({ thermal }: HeaterGroup, groups: readonly HeaterGroup[]): boolean {
+  return thermal.ownStore && groups.some((other) => !other.thermal.ownStore);
+}
+
+/** The heaters that the water of the loop runs through. */
+export function heatersInLoop(groups: readonly HeaterGroup[]): HeaterGroup[] {
+  return groups.filter((group) => !standsBeside(group, groups));
+}
+
 /**
  * All heaters of a job at one moment. In parallel the water parts by aperture and mixes again; in series each heater is
- * fed by the one before it. With a flow of 0 each stands at rest.
+ * fed by the one before it. With a flow of 0 each stands at rest, and so does one that stands beside the loop: its heat is not counted here.
  *
  * @param whole.massFlow kg/s through the whole job
  */
@@ -56,12 +66,18 @@ export function heatersState(
   deviates: Deviates = {},
   workmanship: Workmanship = 'well made',
 ): HeatersState {
-  const aperture = totalAperture(groups);
+  const aperture = totalAperture(heatersInLoop(groups));
   const perGroup: HeatersState['perGroup'] = [];
   const outlets: number[] = [];
   let heat = 0;
   let { inlet } = whole;
-  for (const { thermal, count } of groups) {
+  for (const group of groups) {
+    const { thermal, count } = group;
+    if (isFlowing(whole) && standsBeside(group, groups)) {
+      const boundary = { ...whole, massFlow: 0 };
+      perGroup.push({ boundary, state: thermal.state(boundary, deviates, workmanship) });
+      continue;
+    }
     if (connection === 'parallel') {
       const boundary = { ...whole, massFlow: (whole.massFlow * thermal.apertureArea) / aperture };
       const state = thermal.state(boundary, deviates, workmanship);

@@ -34,9 +34,16 @@ for (const [name, value] of Object.entries(given))
 window.Element.prototype.scrollIntoView = () => {};
 window.Element.prototype.scrollTo = () => {};
 window.HTMLElement.prototype.setPointerCapture = () => {};
-// A laptop's window: what is laid out has room.
-Object.defineProperty(window.HTMLElement.prototype, 'clientWidth', { get: () => 900, configurable: true });
-Object.defineProperty(window.HTMLElement.prototype, 'clientHeight', { get: () => 600, configurable: true });
+
+/** A laptop's window: what is laid out has room. Said anew whenever something is opened, since tests of drawings have windows of their own. */
+export function onLaptop(): void {
+  for (const view of new Set([window, globalThis.window].filter(Boolean))) {
+    const { prototype } = (view as typeof window).HTMLElement;
+    Object.defineProperty(prototype, 'clientWidth', { get: () => 900, configurable: true });
+    Object.defineProperty(prototype, 'clientHeight', { get: () => 600, configurable: true });
+  }
+}
+onLaptop();
 Object.assign(window.SVGElement.prototype, {
   getBBox: () => ({ x: 0, y: 0, width: 40, height: 14 }),
   getComputedTextLength: () => 40,

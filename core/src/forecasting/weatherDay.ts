@@ -1,16 +1,16 @@
 import { type Job, mainTilt } from '../document';
-import { jobMonths } from '../site';
+import { jobMonths, jobObstruction } from '../site';
 import {
   airPressure,
   clearSky,
   dayOfYear,
   incidenceAngle,
+  obstructedIrradiance,
   paneAngles,
   skyTemperature,
   splitGlobal,
   sunPosition,
   surroundingsTemperature,
-  tiltedIrradiance,
   windAtPanel,
 } from '../sky';
 import type { Boundary } from '../thermal';
@@ -71,6 +71,8 @@ function monthOf(job: Job, month: number) {
   const months = jobMonths(site);
   return {
     clearAt,
+    /** What stands between the pane and its sky. */
+    obstruction: jobObstruction(job),
     /** J/m² on the flat, of a clear day and of the month's mean. */
     clearSum: overDay((second) => clearAt(second).sky.global),
     mean: (months.global[month] ?? 0) * 86_400,
@@ -104,17 +106,19 @@ function dayOf({ site }: Job, month: Month, kind: DayKind): WeatherDay {
     const global = sky.global * share;
     const day = dayOfYear(moment);
     const split = share < 1 ? splitGlobal({ global, zenith: sun.zenith, dayOfYear: day }) : sky;
-    const pane = tiltedIrradiance({
-      model: 'perez',
-      beamNormal: split.beamNormal,
-      diffuse: split.diffuse,
-      global,
-      ...sun,
-      tilt,
-      aim,
-      dayOfYear: day,
-      albedo: exposure.albedo,
-    });
+    const pane = obstructedIrradiance(
+      {
+        beamNormal: split.beamNormal,
+        diffuse: split.diffuse,
+        global,
+        ...sun,
+        tilt,
+        aim,
+        dayOfYear: day,
+        albedo: exposure.albedo,
+      },
+      month.obstruction,
+    );
     const hour = second / 3600;
     const air = month.air + swing * Math.cos(((hour - warmest) / 12) * Math.PI);
     const looks = skyTemperature({

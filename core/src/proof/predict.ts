@@ -6,10 +6,11 @@ import {
   dayOfYear,
   dewPointOf,
   incidenceAngle,
+  type Obstruction,
+  obstructedIrradiance,
   paneAngles,
   sunPosition,
   surroundingsTemperature,
-  tiltedIrradiance,
 } from '../sky';
 import { type Boundary, type Deviates, type Fluid, massFlowOf, momentsOf, ninetyDeviate } from '../thermal';
 import { type Effects, effectsOf, type InstrumentErrors } from './effects';
@@ -25,6 +26,8 @@ export interface Plant {
   tilt: number;
   aim: number;
   albedo: number;
+  /** What stands between its panes and their sky; nothing when left out. */
+  obstruction?: Obstruction;
   /** What runs in the loop; water when left out. */
   fluid?: Fluid;
 }
@@ -60,7 +63,8 @@ export function clearOnPane(
   const { latitude, longitude, elevation, tilt, aim, albedo } = plant;
   const sun = sunPosition({ at, latitude, longitude, elevation });
   const sky = clearSky({ at, latitude, longitude, elevation });
-  const pane = tiltedIrradiance({ model: 'perez', ...sky, ...sun, tilt, aim, dayOfYear: dayOfYear(at), albedo });
+  const query = { ...sky, ...sun, tilt, aim, dayOfYear: dayOfYear(at), albedo };
+  const pane = obstructedIrradiance(query, plant.obstruction);
   return { ...pane, incidence: incidenceAngle({ ...sun, tilt, aim }), angles: paneAngles({ ...sun, tilt, aim }) };
 }
 

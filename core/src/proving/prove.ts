@@ -3,13 +3,14 @@ import type { Job } from '../document';
 import { asBuilt } from '../document';
 import { openJob, tiltOf } from '../job';
 import { type Compared, compareReadings, type Plant, type Reading, readingDoubts, type Sensors } from '../proof';
-import { isPlaced } from '../site';
+import { isPlaced, jobObstruction } from '../site';
 
 /** What a prediction needs of a job, as built. */
 export function plantOf(job: Job): Plant {
   const built = asBuilt(job);
   const { groups } = openJob(built);
   const { latitude, longitude, elevation, standing, exposure } = built.site;
+  const obstruction = jobObstruction(built);
   return {
     groups,
     connection: built.loop.connection,
@@ -19,6 +20,7 @@ export function plantOf(job: Job): Plant {
     tilt: tiltOf(built),
     aim: standing.aim,
     albedo: exposure.albedo,
+    ...(obstruction ? { obstruction } : {}),
     ...(built.loop.glycol ? { fluid: { glycol: built.loop.glycol } } : {}),
   };
 }

@@ -4,6 +4,7 @@ export {
   isPlaced,
   jobAround,
   jobMonths,
+  jobObstruction,
   jobPaneSun,
   jobSky,
   jobStanding,

@@ -1,7 +1,6 @@
 import type { Job } from '../document';
 import { mainTilt, standingAt, zoneAt } from '../document';
-import type { OpenJob } from '../job';
-import { tiltOf } from '../job';
+import { type OpenJob, openJob, tiltOf } from '../job';
 import type { Derivation } from '../readout';
 import {
   type Around,
@@ -17,6 +16,8 @@ import {
   meansOf,
   midMonthDays,
   monthsOf,
+  type Obstruction,
+  obstructionOf,
   type PaneStanding,
   type SkyYear,
   type StandingStudy,
@@ -119,6 +120,13 @@ function frontRow({ job, panels }: OpenJob): FrontRow | undefined {
   const { length, width } = first.design.outside;
   const [upslope, across] = first.document.turned ? [width, length] : [length, width];
   return { ...front, length: upslope, width: across * first.document.count };
+}
+
+/** What stands between the pane of a job and its sky; undefined where nothing does. */
+export function jobObstruction(job: Job): Obstruction | undefined {
+  const { horizon, standing } = job.site;
+  if (horizon.length === 0 && !standing.front) return undefined;
+  return obstructionOf({ horizon, front: standing.front ? frontRow(openJob(job)) : undefined }, jobStanding(job));
 }
 
 /** Skyline, ground and the row in front, worked up for a sky. */

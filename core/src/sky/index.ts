@@ -29,6 +29,7 @@ export {
   windAtPanel,
   windAtPanelShare,
 } from './night';
+export { type Obstruction, obstructedIrradiance, obstructionOf } from './obstructed';
 export type { OutlookDay, OutlookHour } from './outlook';
 export { judgeOutlook, steadySun } from './outlook';
 export { paneAngles } from './paneAngles';

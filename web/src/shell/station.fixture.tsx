@@ -1,4 +1,3 @@
-import '../dom.fixture';
 import { ChakraProvider } from '@chakra-ui/react';
 import { defaultJob, type Job } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
@@ -7,6 +6,7 @@ import { act, cleanup, configure, fireEvent, render, screen } from '@testing-lib
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
+import { onLaptop } from '../dom.fixture';
 import { queries } from '../state/api';
 import { useJob } from '../state/job';
 import { openSync } from '../state/sync/state';
@@ -159,6 +159,7 @@ export async function consoleErrors(work: () => Promise<unknown>): Promise<strin
 /** Puts everything back as it was before a station was opened. */
 export function leaveStation(): void {
   cleanup();
+  onLaptop();
   globalThis.fetch = ownFetch;
   queries.clear();
   window.sessionStorage.clear();

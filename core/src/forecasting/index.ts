@@ -1,6 +1,6 @@
 // What a job will do through a day: the weather of its place, and stores with their draws.
 
 export { dailyDraws, needByHour, volumeByHour, withHour } from './dayNeed';
-export { type FrostYear, frostYear } from './frost';
+export { type FrostYear, frostMatters, frostYear, type NightMinima, nightMinima } from './frost';
 export { type StoreDay, storeDays } from './storeDay';
 export { type DayKind, dayKinds, mixedDay, type WeatherDay, weatherDay } from './weatherDay';

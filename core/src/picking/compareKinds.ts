@@ -5,10 +5,19 @@ import { jobFindings, runsEmpty, timeToFreeze } from '../cautions';
 import { familyIds, heatersOf, type Job } from '../document';
 import { type Family, families, type Taken } from '../families';
 import { evaluateOpen } from '../figures';
-import { type FrostYear, frostYear, mixedDay, type WeatherDay, weatherDay } from '../forecasting';
-import { jobShop, type OpenJob, openJob } from '../job';
+import {
+  type FrostYear,
+  frostYear,
+  mixedDay,
+  type NightMinima,
+  nightMinima,
+  type WeatherDay,
+  weatherDay,
+} from '../forecasting';
+import { jobShop, nightConditions, type OpenJob, openJob } from '../job';
 import { jobMonths, skySourceOf } from '../site';
 import { daysInMonth, mainsTemperature, midMonthDays } from '../sky';
+import { freezingAir } from '../thermal';
 import { pickKind } from './pickKind';
 import { neededHeat, screenDay } from './screening';
 
@@ -49,7 +58,15 @@ export interface KindCase {
   share: number;
   /** °C of its hottest place, nothing flowing in full sun. */
   hottest: number | undefined;
-  frost: { answer: FrostAnswer; stands: boolean; seconds?: number; nights: number; months: number };
+  /** `freezes`: °C of the air at which it does, under a clear sky where it holds its water; `nights` are those below it. */
+  frost: {
+    answer: FrostAnswer;
+    stands: boolean;
+    seconds?: number;
+    freezes: number;
+    nights: number;
+    months: number;
+  };
   /** What makes its water unfit to drink; nothing where it may be drunk. */
   neverDrunk: string | undefined;
   cost: number | undefined;
@@ -67,7 +84,7 @@ interface HereWeather {
   months: { weather: WeatherDay; mains: number }[];
   winter: { weather: WeatherDay; mains: number; month: number };
   summer: { weather: WeatherDay; mains: number; month: number };
-  frost: FrostYear;
+  minima: NightMinima;
   error: number;
 }
 
@@ -90,7 +107,7 @@ export function hereWeather(job: Job): HereWeather {
     })),
     winter: clear(winter),
     summer: clear(summer),
-    frost: frostYear(site),
+    minima: nightMinima(site),
     error: skySourceOf(site, true).error,
   };
 }
@@ -122,6 +139,20 @@ export function frostAnswer(open: OpenJob): { answer: FrostAnswer; seconds?: num
   return { answer: empties ? 'empties' : 'holds' };
 }
 
+/** °C of the air at which water of a job freezes: as a heater that holds it does by a clear night, as open water where none does. */
+function freezesBelow(open: OpenJob, answer: FrostAnswer): number {
+  if (answer === 'empties' || answer === 'glycol') return 0;
+  const held = open.panels.filter(({ design }) => !runsEmpty(design, open.job.loop));
+  return Math.max(0, ...held.map(({ design }) => freezingAir(design.thermal, (air) => nightConditions(open.job, air))));
+}
+
+/** How a job's heaters meet frost here, and the nights of it. */
+function frostHere(open: OpenJob, here: HereWeather): ReturnType<typeof frostAnswer> & FrostYear & { freezes: number } {
+  const met = frostAnswer(open);
+  const freezes = freezesBelow(open, met.answer);
+  return { ...met, freezes, ...frostYear(here.minima, freezes) };
+}
+
 /** Whether a month is worked in. */
 function worked(answer: FrostAnswer, nights: number): boolean {
   if (answer === 'empties' || answer === 'glycol') return true;
@@ -130,11 +161,11 @@ function worked(answer: FrostAnswer, nights: number): boolean {
 
 /** A year of a job's heaters by mean days of its months, those in which frost shuts it left out. */
 export function screenYear(open: OpenJob, here: HereWeather): { given: number; needed: number; shut: number } {
-  const { answer } = frostAnswer(open);
+  const frost = frostHere(open, here);
   let [given, needed, shut] = [0, 0, 0];
   for (const [month, { weather, mains }] of here.months.entries()) {
     const days = daysInMonth[month] ?? 30;
-    const runs = worked(answer, here.frost.months[month] ?? 0);
+    const runs = worked(frost.answer, frost.months[month] ?? 0);
     if (!runs) {
       shut += 1;
       needed += days * neededHeat(open.job, mains);
@@ -155,10 +186,10 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
   const { plan } = jobShop(open);
   const figures = evaluateOpen(open, {}, plan);
   const own = plan.buy.filter(({ rule }) => rule === 'on hand');
-  const { answer, seconds } = frostAnswer(open);
+  const { answer, seconds, freezes, nights, months } = frostHere(open, here);
   const year = screenYear(open, here);
   const clear = ({ weather, mains, month }: HereWeather['winter']): number =>
-    worked(answer, here.frost.months[month] ?? 0) ? screenDay(open, weather, mains).given : 0;
+    worked(answer, months[month] ?? 0) ? screenDay(open, weather, mains).given : 0;
   const findings = jobFindings(open);
   const spread = Math.hypot(here.error, screening);
   const tools = jobTools(open);
@@ -186,7 +217,8 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
       answer,
       stands: answer === 'empties' || answer === 'glycol',
       ...(seconds === undefined ? {} : { seconds }),
-      nights: here.frost.nights,
+      freezes,
+      nights,
       months: year.shut,
     },
     neverDrunk: open.panels.map(({ design }) => design.neverDrunk).find((one) => one !== undefined),

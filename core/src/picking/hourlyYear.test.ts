@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { beginJob } from '../document';
-import { needByHour } from '../forecasting';
+import { frostYear, needByHour } from '../forecasting';
 import { openJob } from '../job';
 import { jobMonths } from '../site';
 import {
@@ -38,13 +38,14 @@ function byTheHour(where: { latitude: number; longitude: number }, family: strin
   const capacity = volume * 992.2 * 4179;
   const loss = storeLoss(volume);
   const shares = needByHour(need);
+  const frost = frostYear(here.minima, screened.frost.freezes);
   let [water, year] = [15, 0];
   for (let index = 0; index < weather.length; index += 1) {
     const at = new Date(weather.start + (index + 0.5) * hour * 1000);
     const month = at.getUTCMonth();
     const air = columns.air?.[index] ?? 0;
     const mains = mainsTemperature({ air: months.air, day: dayOfYear(at), measured: null });
-    const works = screened.frost.stands || (here.frost.months[month] ?? 0) < 1;
+    const works = screened.frost.stands || (frost.months[month] ?? 0) < 1;
     const global = columns.global?.[index] ?? 0;
     const sun = sunPosition({ at, ...site });
     if (works && global > 5 && sun.zenith < 89) {

@@ -1,9 +1,11 @@
 import { expect } from 'chai';
 import { beginJob, defaultJob, familyIds, heatersOf, type Job, parseJob } from '../document';
 import { evaluateJob } from '../figures';
-import { frostYear, needByHour, storeDays, volumeByHour, withHour } from '../forecasting';
+import { frostYear, needByHour, nightMinima, storeDays, volumeByHour, withHour } from '../forecasting';
 import { openJob } from '../job';
 import { sayWords } from '../quantity';
+import { jobMonths } from '../site';
+import { syntheticYear } from '../sky';
 import {
   bestKinds,
   compareKinds,
@@ -140,27 +142,36 @@ describe('picking: a day of one mixed store, held against others', () => {
 });
 
 describe('picking: nights of frost', () => {
-  it('are those of a normal spread about the month: half of them at a mean of half a swing above nought', () => {
-    const job = begin();
-    const frost = frostYear({
-      ...job.site,
-      climate: {
-        kind: 'months',
-        months: {
-          global: new Array(12).fill(0),
-          air: [2.5, ...new Array(11).fill(30)],
-          dewPoint: new Array(12).fill(0),
-          wind: new Array(12).fill(3),
-        },
-      } as unknown as Job['site']['climate'],
+  const nights = (site: Job['site'], freezing?: number) => frostYear(nightMinima(site), freezing).nights;
+  const site = (latitude: number, longitude: number) => begin({ where: { latitude, longitude } }).site;
+
+  it('are counted by the coldest hour from noon to noon, as a slow count by the hour finds them', () => {
+    const place = site(52, -2);
+    const slow = [1, 2].map((seed) => {
+      const { length, columns } = syntheticYear(jobMonths(place), place, seed);
+      const cold = new Set<number>();
+      // The series begins at midnight of the longitude: noon is twelve hours on, to the hour.
+      for (let hour = 0; hour < length; hour += 1)
+        if ((columns.air?.[hour] ?? 99) < 0) cold.add(Math.floor((hour - 12) / 24));
+      return cold.size;
     });
-    // No sun: the day swings by 2.5 K to either side.
-    expect(frost.months[0]).closeTo(15.5, 0.01);
-    expect(frost.nights).closeTo(15.5, 0.01);
+    expect(nights(place)).closeTo(((slow[0] ?? 0) + (slow[1] ?? 0)) / 2, 2);
   });
   it('are none near the equator, and most of winter far north', () => {
-    expect(frostYear(begin({ where: { latitude: 5, longitude: 0 } }).site).nights).below(0.01);
-    expect(frostYear(begin({ where: { latitude: 62, longitude: 25 } }).site).nights).above(120);
+    expect(nights(site(5, 0))).equal(0);
+    expect(nights(site(62, 25))).above(120);
+  });
+  it('are the more, the warmer the air is at which it freezes', () => {
+    const counts = [-5, 0, 2, 4.5].map((freezing) => nights(site(52, -2), freezing));
+    for (const [index, count] of counts.entries()) if (index > 0) expect(count).above(counts[index - 1] ?? 0);
+  });
+  it('are those of each kind: a bare hose under a clear sky freezes in air above nought, and so on more nights', () => {
+    const [hose, harp] = [of(plain, 'spiral'), of(plain, 'harp')];
+    expect(hose.frost.freezes).within(3, 7);
+    expect(harp.frost.freezes).equal(0);
+    expect(hose.frost.nights).above(1.5 * harp.frost.nights);
+    // Where the air never falls to nought and falls to four, the hose is told to freeze and the drained harp not.
+    for (const one of plain) expect(one.frost.freezes, one.family).at.least(0);
   });
   it('are answered by glycol before anything else', () => {
     const job = begin();
@@ -304,7 +315,9 @@ describe('picking: reasons and money', () => {
     const job = begin();
     const said = (family: string) => reasonsOf(job, of(plain, family), 'metric');
     expect(said('harp').for.join(' ')).match(/freezes \d+ nights a year here; it runs empty/);
-    expect(said('spiral').against.join(' ')).match(/holds its water and it freezes \d+ nights/);
+    expect(said('spiral').against.join(' ')).match(
+      /holds its water, which freezes below .{1,40} of air, \d+ nights a year here/,
+    );
     expect(said('lattice').against.join(' ')).include('Never for drinking');
     expect(said('heat-pipe').against.join(' ')).include('Stop:');
     expect(said('trough').against.join(' ')).include('eyes and burns');

@@ -88,8 +88,10 @@ export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
 
 function frostReasons({ frost }: KindCase, good: string[], bad: string[]): void {
   const nights = Math.round(frost.nights);
+  // A still one under a clear sky freezes while the air is above nought: the air at which it does stands beside the count.
+  const below = measured('temperature', frost.freezes, 0);
   if (nights === 0) {
-    good.push('No night of an average year freezes here.');
+    good.push(`No night of an average year falls below ${below} here, at which it freezes.`);
     return;
   }
   const here = plural(nights, 'night', 'nights');
@@ -100,9 +102,11 @@ function frostReasons({ frost }: KindCase, good: string[], bad: string[]): void 
       frost.seconds !== undefined && Number.isFinite(frost.seconds)
         ? ` Its water lasts ${formatIn('duration', frost.seconds, 'h', 0).text} at ${measured('temperature', -10, 0)}, its pipes far less.`
         : '';
-    bad.push(
-      `It holds its water and it freezes ${here} a year here: it is empty for ${plural(frost.months, 'month', 'months')}.${lasts}`,
-    );
+    const idle =
+      frost.months > 0
+        ? `it is empty for ${plural(frost.months, 'month', 'months')}`
+        : 'it is emptied before each of them';
+    bad.push(`It holds its water, which freezes below ${below} of air, ${here} a year here: ${idle}.${lasts}`);
   }
 }
 

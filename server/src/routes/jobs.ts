@@ -1,7 +1,7 @@
 import { beginJob, familyIds, type Job, readDocument } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
 import { blankSummary } from '@north-pane/core/figures';
-import { frostYear } from '@north-pane/core/forecasting';
+import { frostMatters, nightMinima } from '@north-pane/core/forecasting';
 import { openJob } from '@north-pane/core/job';
 import { readingEra } from '@north-pane/core/proof';
 import { broadClimateIds } from '@north-pane/core/sky';
@@ -71,7 +71,7 @@ const newJobBody = z.union([
 /** A new job; where its need was asked for, frost follows from its place. */
 function begun({ family, ...wanted }: Exclude<z.infer<typeof newJobBody>, { document: unknown }>): Job {
   const job = beginJob(family, wanted);
-  return wanted.need ? { ...job, need: { ...job.need, frost: frostYear(job.site).nights >= 1 } } : job;
+  return wanted.need ? { ...job, need: { ...job.need, frost: frostMatters(nightMinima(job.site)) } } : job;
 }
 
 /** A revision is kept of the version that was looked at. */

@@ -52,7 +52,6 @@ export function LineUpTable(props: {
       most((one) => one.hottest ?? 0),
     ];
     const [cost, hours] = [most((one) => one.cost ?? 0), most((one) => one.hours.likely)];
-    const nights = Math.round(kinds[0]?.frost.nights ?? 0);
     return [
       {
         id: 'kind',
@@ -157,8 +156,8 @@ export function LineUpTable(props: {
         cell: ({ row: { original: one } }) => (
           <Box minW="92px">
             <Sign
-              yes={one.frost.stands || nights === 0}
-              words={nights === 0 ? 'no frost' : frostWords[one.frost.answer]}
+              yes={one.frost.stands || Math.round(one.frost.nights) === 0}
+              words={Math.round(one.frost.nights) === 0 ? 'no frost' : frostWords[one.frost.answer]}
             />
             <Sign
               yes={one.neverDrunk === undefined}

@@ -1,3 +1,4 @@
+import '../dom.fixture';
 import { ChakraProvider } from '@chakra-ui/react';
 import { defaultJob, type Job } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';

@@ -33,9 +33,9 @@ const open = (family = 'harp') => openStation('size', defaultJob(family), { shal
 async function sets(user: User, id: string, label: string, typed: string): Promise<void> {
   const mark = () => document.querySelector(`[data-dimension="${id}"]`) as Element;
   await user.click(mark());
-  await user.click(mark());
   await rest();
-  await type(user, screen.getByRole('textbox', { name: label }), typed);
+  await user.click(mark());
+  await type(user, await soon(() => screen.getByRole('textbox', { name: label })), typed);
 }
 
 describe('web: Size, what is not known for sure', () => {

@@ -112,7 +112,7 @@ describe('job: what cooks', () => {
 describe('job: a panel that stands still', () => {
   const open = openJob(harp());
   const figures = evaluateOpen(open);
-  it('warms in minutes, boils within the hour, and freezes above nought', () => {
+  it('warms in minutes, boils within the hour, and freezes above zero', () => {
     const still = stillFigures(open, figures, 0);
     expect(still.warmUp).within(120, 1200);
     expect(still.boils).within(900, 3600);

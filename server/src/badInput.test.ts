@@ -23,7 +23,7 @@ const rows: [what: string, path: string, body: unknown, field: string][] = [
   ['nothing at all', '/api/jobs', null, ''],
   ['a list', '/api/jobs', [], ''],
   ['changes to no version', '/api/jobs/shed/changes', { changes: [change] }, 'base'],
-  ['changes to version nought', '/api/jobs/shed/changes', { base: 0, changes: [change] }, 'base'],
+  ['changes to version zero', '/api/jobs/shed/changes', { base: 0, changes: [change] }, 'base'],
   ['no changes', '/api/jobs/shed/changes', { base: 1, changes: [] }, 'changes'],
   ['a change of nothing', '/api/jobs/shed/changes', { base: 1, changes: [{ path: [] }] }, 'changes.0.path'],
   [

@@ -18,7 +18,7 @@ export interface Exit {
   up: number;
   /** m. */
   diameter: number;
-  /** m. Drawn out by so much along the board, for what grows: below nought toward the cold end. Round where left out. */
+  /** m. Drawn out by so much along the board, for what grows: below zero toward the cold end. Round where left out. */
   slot?: number;
 }
 
@@ -101,9 +101,9 @@ export interface BoxDesign {
   insulationPieces: InsulationPiece[];
   /** m. Insulation along the inner face of the sides. */
   edgeStrip: number;
-  /** m. Corner cleat, nought for none. */
+  /** m. Corner cleat, zero for none. */
   cleat: number;
-  /** m. Corner cleat across: along the side board, and square to it; nought for none. */
+  /** m. Corner cleat across: along the side board, and square to it; zero for none. */
   cleatThickness: number;
   /** m. Where the corner screws come through the long side boards, and through the ends. */
   cornerScrews: CornerScrew[];

@@ -169,7 +169,7 @@ describe('boxes: what the pane bears on', () => {
       .around(pane)
       .findings('heaters.panel-a', []);
   };
-  it('holds a twin-wall pane with 6 of room on 12 and not on 10: 4 in the middle, nought slid aside (worked by hand)', () => {
+  it('holds a twin-wall pane with 6 of room on 12 and not on 10: 4 in the middle, zero slid aside (worked by hand)', () => {
     // On 10 it bears 4 in the middle, and slid 6 to one side it hangs 2 short of the ledge on the other.
     const [falls] = found(0.01, 'twin-wall');
     expect(falls).deep.include({ code: 'pane-falls-in', path: 'heaters.panel-a.box.parameters.ledge' });

@@ -193,7 +193,7 @@ export function edgeDevelopment(edge: BentEdge, box: Wrapped, prefix: string): D
   const bottomOf = (index: number) => (shown.length - 1 - index) * step;
   const outline = ({ id, length, tabs }: Strip, index: number): Shape[] => {
     const y = bottomOf(index);
-    // A tab keeps the web alone; an end without one has its lip mitred, which is nought at the bend.
+    // A tab keeps the web alone; an end without one has its lip mitred, which is zero at the bend.
     const [left, right] = tabs.map((has) => (has ? tab : 0)) as [number, number];
     const mitre = width - second;
     return [

@@ -29,7 +29,7 @@ export const timberFields = {
   ),
   edgeStrip: lengthField(0, 0.03, 0, 'Edge strip', 'Strip of the same insulation along the inner face of the sides.'),
   rails: countField(0, 8, 3, 'Rails', 'Cross rails that carry the absorber.'),
-  cleat: lengthField(0, 0.045, 0.02, 'Corner cleat', 'Square cleat screwed into each corner; nought for none.'),
+  cleat: lengthField(0, 0.045, 0.02, 'Corner cleat', 'Square cleat screwed into each corner; zero for none.'),
   side: choiceField(
     { removable: 'one long side comes off', fixed: 'all four fixed' },
     'removable',

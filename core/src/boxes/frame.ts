@@ -57,7 +57,7 @@ export interface Frame {
   /** Outer board or metal. */
   clad: number;
   turned: boolean;
-  /** Pane and gasket; nought without a pane. */
+  /** Pane and gasket; zero without a pane. */
   seatDepth: number;
   /** The hollow that the pane lies in: pane and its room all round. */
   seat: { length: number; width: number };

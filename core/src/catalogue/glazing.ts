@@ -17,7 +17,7 @@ export interface Pane {
   transmittance: Range;
   /** Long-wave emittance of both faces. */
   emittance: number;
-  /** Share of long-wave radiation that passes straight through: films only. Nought when left out. */
+  /** Share of long-wave radiation that passes straight through: films only. Zero when left out. */
   longWave?: number;
   /** W/m²K. Heat through the solid of the pane, face to face; Infinity for thin sheets. */
   conductance: number;
@@ -26,7 +26,7 @@ export interface Pane {
     count: number;
     /** m. */
     gap: number;
-    /** W/m²K that the webs of one cavity conduct; nought without any. */
+    /** W/m²K that the webs of one cavity conduct; zero without any. */
     webs: number;
     /** Share of the radiation between two wide faces that passes between webs. 1 without any. */
     view: number;

@@ -34,7 +34,7 @@ export interface StockChange {
 export interface WasteFreePoint {
   /** m. The dimension. */
   value: number;
-  /** Money of all lengths and sheets against those of the size as it is: above nought is saved. */
+  /** Money of all lengths and sheets against those of the size as it is: above zero is saved. */
   saves: number;
   /** Money of the whole job, against what it is. */
   cost: number;

@@ -169,7 +169,7 @@ const lengthOrSheet = [
   z.strictObject({ item: thing, price: money, length: metres }),
   z.strictObject({ item: thing, price: money, width: metres, height: metres }),
 ] as const;
-/** As counted by the builder, before what the log of the shop says went out and came back: so it may stand below nought. */
+/** As counted by the builder, before what the log of the shop says went out and came back: so it may stand below zero. */
 const shelfCount = z.int('must be a whole number').min(-999).max(999, 'at most 999');
 const onHand = [
   z.strictObject({ item: thing, count: shelfCount, length: metres }),
@@ -258,7 +258,7 @@ export const jobSchema = z.strictObject({
     kerfs: z.strictObject({
       tube: kerf,
       timber: kerf,
-      /** Of wood; metal sheet and insulation have their own, nought where left out: snips and knives part without loss. */
+      /** Of wood; metal sheet and insulation have their own, zero where left out: snips and knives part without loss. */
       sheet: kerf,
       metal: kerf.optional(),
       insulation: kerf.optional(),

@@ -22,7 +22,7 @@ const drawing: Drawing = {
 };
 
 describe('draw', () => {
-  it('stands a dimension to the left of its way, or to the right when below nought', () => {
+  it('stands a dimension to the left of its way, or to the right when below zero', () => {
     expect(dimensionLine(drawing.dimensions[0] as never).from).deep.equal({ x: 0, y: -0.3 });
   });
   it('knows the box round everything, words and dimensions too', () => {

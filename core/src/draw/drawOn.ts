@@ -6,7 +6,7 @@ import type { PaperPage, Pen } from './paper';
 export interface OnPaper {
   /** mm of paper to a metre of the thing; 1000 is full size. */
   scale: number;
-  /** mm. Where the drawing's own nought lies on the page. */
+  /** mm. Where the drawing's own zero lies on the page. */
   origin: Point;
   habit: Habit;
   /** Lines without fills, for what is drawn through to the thing. */

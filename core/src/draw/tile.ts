@@ -6,7 +6,7 @@ export interface Tile {
   y: number;
   width: number;
   height: number;
-  /** From nought, left to right and bottom to top. */
+  /** From zero, left to right and bottom to top. */
   column: number;
   row: number;
   columns: number;

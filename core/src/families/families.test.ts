@@ -33,7 +33,7 @@ describe('families: every kind has the same duties', () => {
           expect(grave.map(({ code }) => code)).deep.equal(inherent[family.id] ?? []);
           expect(grave.filter(({ severity }) => severity === 'clash')).deep.equal([]);
         });
-        it('has parts above nought, from its own prefix, each id once', () => {
+        it('has parts above zero, from its own prefix, each id once', () => {
           const { parts, purchases, dryMass } = family.open(panel, 'heaters.panel-a');
           const ids = [...parts, ...purchases].map((one) => one.id);
           expect(new Set(ids).size).equal(ids.length);

@@ -91,7 +91,7 @@ export interface Stack {
 /** m that a stack may lack: wool and gaskets give that much. Judgement. */
 const stackGives = 0.0005;
 
-/** m by which a stack does not go into its box; nought where it does. */
+/** m by which a stack does not go into its box; zero where it does. */
 export function stackShortfall({ needed, available }: Stack): number {
   const short = needed - available;
   return short > stackGives ? short : 0;

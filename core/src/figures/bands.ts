@@ -1,7 +1,7 @@
 import { loopBoils } from '../cautions';
 import type { Job } from '../document';
 import { type Conditions, heatConditions, openJob, stagnationConditions } from '../job';
-import { type HeatersState, heatersState, hottestOutlet, standsBeside } from '../loop';
+import { type HeatersState, heatersAtRest, heatersState, hottestOutlet } from '../loop';
 import { normalsOf } from '../quantity';
 import { type Deviates, isFlowing, stagnationTemperature, type Workmanship } from '../thermal';
 import { type Figures, workTogether } from './evaluate';
@@ -50,7 +50,7 @@ export function evaluateBands(
 ): Bands {
   const open = openJob(job);
   const at = heatConditions(job, open.groups, conditions);
-  const still = isFlowing(at) ? open.groups.filter((group) => standsBeside(group, open.groups)) : open.groups;
+  const still = heatersAtRest(open.groups, at);
   const dry = stagnationConditions(job);
   const boils = loopBoils(open);
   const samples = Math.max(20, options.samples ?? 200);

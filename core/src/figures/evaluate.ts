@@ -4,9 +4,17 @@ import { type Job, mostSpecificFlow } from '../document';
 import type { HeaterAtWork } from '../families';
 import type { WaterAt } from '../hydraulic';
 import { attempt, type Conditions, heatConditions, jobShop, type OpenJob, openJob, stagnationConditions } from '../job';
-import { type HeatersState, heatersInLoop, heatersState, hottestOutlet, standsBeside, totalAperture } from '../loop';
+import {
+  type HeatersState,
+  heatersAtRest,
+  heatersInLoop,
+  heatersState,
+  hottestOutlet,
+  standsBeside,
+  totalAperture,
+} from '../loop';
 import type { ShopPlan } from '../shop';
-import { type Boundary, fluidState, isFlowing, stagnationTemperature, type ThermalState } from '../thermal';
+import { type Boundary, fluidState, stagnationTemperature, type ThermalState } from '../thermal';
 import { type StandingState, standingTogether, usualExposure } from './standing';
 
 /** What a panel or a job does at its working point. Absent together: where one cannot be worked out, none can. */
@@ -83,8 +91,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   const dry = stagnationConditions(job);
   const whole = workingPoint(open, conditions, absent);
   const exposure = given.exposure ?? usualExposure;
-  // What stands beside the loop is heated where it stands, whatever runs through the others.
-  const still = isFlowing(conditions) ? groups.filter((group) => standsBeside(group, groups)) : groups;
+  const still = heatersAtRest(groups, conditions);
   const standing =
     still.length === 0
       ? undefined
@@ -154,10 +161,11 @@ export function workTogether(
   loop: HeatersState | undefined,
   standing: StandingState | undefined,
 ): Partial<WorkFigures> {
-  const both = isFlowing(conditions) && groups.some((group) => standsBeside(group, groups));
-  if (!both) return standing ? workFigures(standing) : loop ? workFigures(loop) : {};
-  const work = loop && workFigures(loop);
-  if (work?.usefulHeat === undefined || !standing) return {};
+  const still = heatersAtRest(groups, conditions).length;
+  if (still === groups.length) return standing ? workFigures(standing) : {};
+  const work = loop ? workFigures(loop) : {};
+  if (still === 0) return work;
+  if (work.usefulHeat === undefined || !standing) return {};
   const usefulHeat = work.usefulHeat + standing.usefulHeat;
   const sun = conditions.irradiance * totalAperture(groups);
   return { ...work, usefulHeat, efficiency: sun > 0 ? usefulHeat / sun : 0 };

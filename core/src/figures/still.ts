@@ -74,7 +74,7 @@ export function stillReadouts(open: OpenJob, figures: Figures, index: number): R
   const water = { label: 'water, kJ/K', value: capacity.water / 1000, kind: 'number', digits: 1 } as const;
   const boiling = { label: 'water boils here at', value: still.boilingPoint, kind: 'temperature' } as const;
   const nights = {
-    formula: `the temperature of the ${name} at which all its losses and gains are nought together`,
+    formula: `the temperature of the ${name} at which all its losses and gains are zero together`,
     source: 'balance of the still heater; sky by Berdahl and Martin (1984) at 85 % humidity, wind 0.5 m/s',
   };
   const warming = 'sum of (metal + water) × each step of temperature ÷ (sun kept − loss there)';

@@ -27,8 +27,6 @@ const days: Record<DayKind, { ofMean?: number; swing: number; cloud: number }> =
   // One day in ten or so.
   bad: { ofMean: 0.3, swing: 2.5, cloud: 1 },
 };
-/** K by which the air swings to either side of its mean, on a bad day and on a clear one. */
-export const airSwing = { bad: days.bad.swing, clear: days.clear.swing } as const;
 /** h of the day at which the air is warmest. */
 const warmest = 15;
 /** Share of a month's days that are clear or bad through and through; the others are hazy alike. Fitted to the sun on panes of made-up years by the hour. */

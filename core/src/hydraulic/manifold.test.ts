@@ -115,7 +115,7 @@ describe('flow: the manifold against the slow obvious way', () => {
       lift: 0,
     });
   });
-  it('tells friction and lift apart: friction is what cold water takes, near enough, and never below nought', () => {
+  it('tells friction and lift apart: friction is what cold water takes, near enough, and never below zero', () => {
     const cold = manifoldFlow(base);
     const warm = manifoldFlow({ ...base, warming: { heat: 90, rise: 1.2 } });
     expect(cold.lift).equal(0);

@@ -56,7 +56,7 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   // Water that hardly moves would boil before it lifted more: the lift is held at that of a twentieth of an even share.
   const liftOf = (flow: number) => lift / Math.max(flow, total / count / 20);
   const open = (flow: number) => drag(flow) - liftOf(flow);
-  // A plug lets a millionth by: the network stays whole, and the share is nought to any gauge.
+  // A plug lets a millionth by: the network stays whole, and the share is zero to any gauge.
   const plug = (flow: number) => drag(flow * 1e6);
   const riser = (index: number, flow: number) => (index === query.blocked ? plug(flow) : open(flow));
   const header = resistance(state, query.headerBore, query.pitch, 0);
@@ -71,7 +71,7 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   const right = new Float64Array(count);
   const way = sameSide ? -1 : 1;
 
-  /** Pressure of riser `i` less that of the next, less what the headers between them ask: nought when solved. */
+  /** Pressure of riser `i` less that of the next, less what the headers between them ask: zero when solved. */
   const mesh = (i: number, before: number, here: number, after: number): number => {
     const feed = total - here;
     const feedDrop = header(feed) - 0.5 * inertia * ((total - before) ** 2 - feed ** 2);
@@ -156,7 +156,7 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
 
   const flow = (index: number) => (sums[index + 1] ?? 0) - (sums[index] ?? 0);
   const fractions = Array.from({ length: count }, (_, index) => flow(index) / total);
-  // What the warm water lifts, over all risers by what each carries: friction is the rest, and never below nought.
+  // What the warm water lifts, over all risers by what each carries: friction is the rest, and never below zero.
   const lifted = fractions.reduce(
     (sum, share, index) => sum + share * (index === query.blocked ? 0 : liftOf(flow(index))),
     0,

@@ -75,7 +75,7 @@ export function manifoldModel(description: ManifoldDescription): ManifoldModel {
         values: [unevenness(branches)],
         derivation: {
           name: 'Riser flow, least to most',
-          formula: 'pressure round every pair of risers is nought: friction, header speed, and the lift of warm water',
+          formula: 'pressure round every pair of risers is zero: friction, header speed, and the lift of warm water',
           source: 'Darcy and Weisbach; Bernoulli and momentum along the headers (derived)',
           inputs: [
             { label: 'riser bore', value: riserBore, kind: 'length' },

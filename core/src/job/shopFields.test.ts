@@ -24,7 +24,7 @@ function problems(path: string, value: unknown): string {
 describe('job: what was settled of the shop, in the document', () => {
   const bad: [what: string, path: string, value: unknown, words: RegExp][] = [
     ['a kerf as wide as a finger', 'shop.kerfs.timber', 0.02, /shop\.kerfs\.timber: a kerf is 0 to 10 mm/],
-    ['a kerf below nought', 'shop.kerfs.tube', -0.001, /a kerf is 0 to 10 mm/],
+    ['a kerf below zero', 'shop.kerfs.tube', -0.001, /a kerf is 0 to 10 mm/],
     ['a trim as long as a hand', 'shop.trims', { tube: 0.2 }, /shop\.trims\.tube: a trim is 0 to 100 mm/],
     ['a trim of something else', 'shop.trims', { glass: 0.01 }, /shop\.trims/],
     ['an offcut to keep that no bar has', 'shop.keep', 6, /shop\.keep: at most 5 m/],
@@ -37,7 +37,7 @@ describe('job: what was settled of the shop, in the document', () => {
     ['a length on hand that has no size', 'shop.onHand', { 'shed-1': { item: 'x', count: 1 } }, /onHand/],
     ['half a length on hand', 'shop.onHand', { 'shed-1': { item: 'x', count: 0.5, length: 2 } }, /onHand/],
     [
-      'a length for sale below nought',
+      'a length for sale below zero',
       'shop.sold',
       { a: { item: 'x', price: -1, length: 2 } },
       /a price is not below 0/,

@@ -53,6 +53,11 @@ export function heatersInLoop(groups: readonly HeaterGroup[]): HeaterGroup[] {
   return groups.filter((group) => !standsBeside(group, groups));
 }
 
+/** The heaters that are heated where they stand: all of them where nothing flows, else those beside the loop. */
+export function heatersAtRest<G extends HeaterGroup>(groups: readonly G[], whole: Boundary): G[] {
+  return groups.filter((group) => !isFlowing(whole) || standsBeside(group, groups));
+}
+
 /**
  * All heaters of a job at one moment. In parallel the water parts by aperture and mixes again; in series each heater is
  * fed by the one before it. With a flow of 0 each stands at rest, and so does one that stands beside the loop: its heat is not counted here.

@@ -160,8 +160,11 @@ function worked(answer: FrostAnswer, nights: number): boolean {
 }
 
 /** A year of a job's heaters by mean days of its months, those in which frost shuts it left out. */
-export function screenYear(open: OpenJob, here: HereWeather): { given: number; needed: number; shut: number } {
-  const frost = frostHere(open, here);
+export function screenYear(
+  open: OpenJob,
+  here: HereWeather,
+  frost = frostHere(open, here),
+): { given: number; needed: number; shut: number } {
   let [given, needed, shut] = [0, 0, 0];
   for (const [month, { weather, mains }] of here.months.entries()) {
     const days = daysInMonth[month] ?? 30;
@@ -186,8 +189,9 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
   const { plan } = jobShop(open);
   const figures = evaluateOpen(open, {}, plan);
   const own = plan.buy.filter(({ rule }) => rule === 'on hand');
-  const { answer, seconds, freezes, nights, months } = frostHere(open, here);
-  const year = screenYear(open, here);
+  const frost = frostHere(open, here);
+  const { answer, seconds, freezes, nights, months } = frost;
+  const year = screenYear(open, here, frost);
   const clear = ({ weather, mains, month }: HereWeather['winter']): number =>
     worked(answer, months[month] ?? 0) ? screenDay(open, weather, mains).given : 0;
   const findings = jobFindings(open);

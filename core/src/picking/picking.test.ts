@@ -165,12 +165,11 @@ describe('picking: nights of frost', () => {
     const counts = [-5, 0, 2, 4.5].map((freezing) => nights(site(52, -2), freezing));
     for (const [index, count] of counts.entries()) if (index > 0) expect(count).above(counts[index - 1] ?? 0);
   });
-  it('are those of each kind: a bare hose under a clear sky freezes in air above nought, and so on more nights', () => {
+  it('are those of each kind: a bare hose under a clear sky freezes in air above 0 °C, on more nights than a drained harp', () => {
     const [hose, harp] = [of(plain, 'spiral'), of(plain, 'harp')];
     expect(hose.frost.freezes).within(3, 7);
     expect(harp.frost.freezes).equal(0);
     expect(hose.frost.nights).above(1.5 * harp.frost.nights);
-    // Where the air never falls to nought and falls to four, the hose is told to freeze and the drained harp not.
     for (const one of plain) expect(one.frost.freezes, one.family).at.least(0);
   });
   it('are answered by glycol before anything else', () => {
@@ -316,7 +315,7 @@ describe('picking: reasons and money', () => {
     const said = (family: string) => reasonsOf(job, of(plain, family), 'metric');
     expect(said('harp').for.join(' ')).match(/freezes \d+ nights a year here; it runs empty/);
     expect(said('spiral').against.join(' ')).match(
-      /holds its water, which freezes below .{1,40} of air, \d+ nights a year here/,
+      /holds its water and freezes when the air is below .{1,40}, \d+ nights a year here/,
     );
     expect(said('lattice').against.join(' ')).include('Never for drinking');
     expect(said('heat-pipe').against.join(' ')).include('Stop:');

@@ -88,10 +88,10 @@ export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
 
 function frostReasons({ frost }: KindCase, good: string[], bad: string[]): void {
   const nights = Math.round(frost.nights);
-  // A still one under a clear sky freezes while the air is above nought: the air at which it does stands beside the count.
+  // Under a clear sky a heater freezes in air above 0 °C: the temperature stands beside the count.
   const below = measured('temperature', frost.freezes, 0);
   if (nights === 0) {
-    good.push(`No night of an average year falls below ${below} here, at which it freezes.`);
+    good.push(`No night of an average year here is colder than ${below}, where it would freeze.`);
     return;
   }
   const here = plural(nights, 'night', 'nights');
@@ -106,7 +106,7 @@ function frostReasons({ frost }: KindCase, good: string[], bad: string[]): void 
       frost.months > 0
         ? `it is empty for ${plural(frost.months, 'month', 'months')}`
         : 'it is emptied before each of them';
-    bad.push(`It holds its water, which freezes below ${below} of air, ${here} a year here: ${idle}.${lasts}`);
+    bad.push(`It holds its water and freezes when the air is below ${below}, ${here} a year here: ${idle}.${lasts}`);
   }
 }
 

@@ -1,4 +1,4 @@
-import { totalAperture } from '../loop';
+import { heatersInLoop, totalAperture } from '../loop';
 import { type Effect, fluidState, massFlowOf, momentsOf, ninetyDeviate } from '../thermal';
 import type { Comparison, Verdict } from './comparison';
 import { type DrawTest, drawTests } from './draws';
@@ -43,7 +43,7 @@ export function compareReadings(
       from,
       plant,
       predictor: predictorOf(plant),
-      aperture: totalAperture(plant.groups),
+      aperture: totalAperture(heatersInLoop(plant.groups)),
       capacity: plantCapacity(plant.groups),
     }));
   const at = (time: number) => builds.findLast(({ from }) => from <= time) ?? builds[0];
@@ -202,7 +202,7 @@ export function verdictOf(rows: readonly Comparison[]): Verdict {
   };
 }
 
-/** Effects of every cause on the mean of some readings; a cause that a reading does not have is nought there. */
+/** Effects of every cause on the mean of some readings; a cause that a reading does not have is zero there. */
 export function meanEffects(rows: readonly Comparison[]): Effect[] {
   const sums = new Map<string, Effect>();
   for (const { predicted } of rows)

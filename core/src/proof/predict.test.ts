@@ -152,7 +152,7 @@ describe('proof: prediction', () => {
 });
 
 describe('proof: instruments', () => {
-  it('each has an error above nought, the better the smaller', () => {
+  it('each has an error above zero, the better the smaller', () => {
     for (const one of thermometers)
       for (const two of flowMeters)
         for (const three of sunMeters) {

@@ -177,7 +177,7 @@ export function formatChange(
   return signed(difference / unit.factor, digits ?? definitions[kind][habit].digits);
 }
 
-/** A plain number with its sign; undefined when it rounds to nought. */
+/** A plain number with its sign; undefined when it rounds to zero. */
 export function signed(value: number, digits: number): string | undefined {
   const text = formatNumber(Math.abs(value), digits);
   return Number(text.replaceAll(hard, '')) === 0 ? undefined : `${value > 0 ? '+' : '−'}${text}`;

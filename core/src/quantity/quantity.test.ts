@@ -100,7 +100,7 @@ describe('quantity: writing', () => {
     expect(formatLength(40.625 * 0.0254, 'imperial', { inchesOnly: true }).text).equal('40 5/8″');
     expect(formatLength(0, 'imperial').text).equal('0″');
   });
-  it('writes no minus before a nought', () => expect(formatLength(-1e-6, 'metric').text).equal('0\u00a0mm'));
+  it('writes no minus before a zero', () => expect(formatLength(-1e-6, 'metric').text).equal('0\u00a0mm'));
 
   it('goes round through text without drifting, in every kind and habit', () => {
     fc.assert(

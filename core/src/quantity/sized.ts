@@ -48,7 +48,7 @@ function say(inside: string, habit: Habit): string {
   if (thread !== undefined) return thread;
   const fine = first.startsWith('~');
   const options = fine ? { decimals: 1, fraction: 64 as const } : {};
-  // A whole number of millimetres needs no nought behind it.
+  // A whole number of millimetres needs no zero behind it.
   return formatLength(Number(fine ? first.slice(1) : first), habit, options).text.replace(/\.0(?=\D|$)/, '');
 }
 

@@ -7,7 +7,7 @@ export interface LengthPiece {
   tie?: string;
 }
 
-/** A length to be had. A coil is one long length. On-hand pieces are stock with a price of nought and a number available. */
+/** A length to be had. A coil is one long length. On-hand pieces are stock with a price of zero and a number available. */
 export interface LengthStock {
   id: string;
   length: number;
@@ -95,7 +95,7 @@ export function keptOffcuts(bars: readonly Bar[], keep: number): number {
   return bars.reduce((sum, { count, offcut }) => sum + (offcut >= keep ? count * offcut : 0), 0);
 }
 
-/** Share by which a plan may stand above the least: nought when it is proved, nothing where the bound says nothing. */
+/** Share by which a plan may stand above the least: zero when it is proved, nothing where the bound says nothing. */
 export function gapOf({ cost, proof }: Pick<LengthPlan, 'cost' | 'proof'>): number | undefined {
   if (proof.status === 'proved') return 0;
   return proof.bound > 0 ? cost / proof.bound - 1 : undefined;

@@ -25,7 +25,7 @@ export interface Model {
   lengths: readonly Length[];
   stock: readonly Choice[];
   solve: Solver;
-  /** Money that every price is a whole number of; nought where there is none. */
+  /** Money that every price is a whole number of; zero where there is none. */
   unit: number;
 }
 

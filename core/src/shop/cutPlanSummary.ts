@@ -7,7 +7,7 @@ export function stuffOf(material: MaterialPlan): CutStuff {
   return part?.kind === 'length' ? part.stuff : 'tube';
 }
 
-/** Share of the bars or sheets that is in no piece; nought where there are none. */
+/** Share of the bars or sheets that is in no piece; zero where there are none. */
 export function wasteShare(material: MaterialPlan): number {
   const { plan, kind } = material;
   const whole =

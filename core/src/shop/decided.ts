@@ -19,7 +19,7 @@ export type Lock = {
   id: string;
   item: string;
   stock: string;
-  /** Money that was paid for it; nought for what was on hand. */
+  /** Money that was paid for it; zero for what was on hand. */
   price: number;
   onHand: boolean;
 } & (

@@ -58,7 +58,7 @@ const mostThinned = 160;
  * over all of them closes it. Among plans of one cost: few set-ups of the saw, then long offcuts.
  *
  * @returns never worse than `planLengthsFast`; `proof.bound` is money that no plan can undercut
- * @throws RangeError on a length that is not above nought
+ * @throws RangeError on a length that is not above zero
  */
 export async function planLengths(query: LengthQuery, options: ExactOptions = {}): Promise<LengthPlan> {
   const { query: loose, untie } = tieUp(query);
@@ -327,7 +327,7 @@ function planOf(
   };
 }
 
-/** What every price is a whole number of: prices in whole cents have a common measure. Nought where there is none. */
+/** What every price is a whole number of: prices in whole cents have a common measure. Zero where there is none. */
 function priceUnit(stock: readonly Choice[]): number {
   const cents = stock.map(({ price }) => price * 100);
   if (cents.some((price) => Math.abs(price - Math.round(price)) > 1e-6)) return 0;

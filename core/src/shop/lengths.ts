@@ -8,7 +8,7 @@ const tiny = 1e-7;
  * that holds its pieces. The bound is what the bare material costs at the best price per usable metre.
  *
  * A bar of length L holds pieces while their lengths and the kerf between them fit in L less both trims.
- * Throws RangeError on a length that is not above nought.
+ * Throws RangeError on a length that is not above zero.
  */
 export function planLengthsFast(query: LengthQuery): LengthPlan {
   const { query: loose, untie } = tieUp(query);
@@ -18,7 +18,7 @@ export function planLengthsFast(query: LengthQuery): LengthPlan {
 /** The same for pieces that no tie binds. */
 export function planLoose(query: LengthQuery): LengthPlan {
   for (const { length } of [...query.pieces, ...query.stock])
-    if (!(length > 0)) throw new RangeError('lengths must be above nought');
+    if (!(length > 0)) throw new RangeError('lengths must be above zero');
   const { kerf } = query;
   const trim = query.trim ?? 0;
   const stock = choices(query);

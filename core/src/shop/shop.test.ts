@@ -82,7 +82,7 @@ describe('shop: lengths', () => {
     expect(plan.unplaced).deep.equal([{ id: 'mast', length: 7, count: 2 }]);
     expect(plan.bars).deep.equal([]);
   });
-  it('refuses a length of nought', () => {
+  it('refuses a length of zero', () => {
     expect(() => planLengthsFast({ pieces: [{ id: 'a', length: 0, count: 1 }], stock: [], kerf: 0 })).throw(RangeError);
   });
   it('makes sound plans for thousands of random jobs', () => {

@@ -269,7 +269,7 @@ function wrapStrip(part: LengthPart, holes: HoleSchedule, diameter: number): Tem
 
 /**
  * The holes of a board that are nearer to one of its ends, as they are seen on its outer face with the bottom edge down, so that a hole at
- * the far end does not cost a length of paper. The end's line is at nought, the board lies to the right or to the left of it.
+ * the far end does not cost a length of paper. The end's line is at zero, the board lies to the right or to the left of it.
  */
 function boardEnd(part: LengthPart, rows: readonly HoleSchedule[], end: 'left' | 'right'): Template[] {
   const width = faceOf(part).up;

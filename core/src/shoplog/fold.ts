@@ -31,7 +31,7 @@ export interface ShopState {
   steps: Readonly<Record<string, true>>;
   /** Bars and sheets that are cut, as they were cut, in the order of their cutting. */
   cuts: readonly Lock[];
-  /** What the cuts took off the shelf (below nought) or put on it, by id of the line; those that are only there by a cut have their size. */
+  /** What the cuts took off the shelf (below zero) or put on it, by id of the line; those that are only there by a cut have their size. */
   moved: Readonly<Record<string, Moved>>;
   ledger: readonly LedgerLine[];
   /** What was looked at before the saw, by its id: what it was when it was found right. */

@@ -24,7 +24,7 @@ describe('shop log: what events come to', () => {
   it('nothing comes to an untouched shop', () => {
     expect(foldEvents([])).deep.equal(untouchedShop);
   });
-  it('counts pieces made by two hands together, and never below nought', () => {
+  it('counts pieces made by two hands together, and never below zero', () => {
     const events = [1, 2, 3].map((minute) => event(minute, { kind: 'made', part: 'a/riser', count: 1 }));
     expect(foldEvents(events).made).deep.equal({ 'a/riser': 3 });
     expect(foldEvents([...events, event(9, { kind: 'made', part: 'a/riser', count: -7 })]).made).deep.equal({

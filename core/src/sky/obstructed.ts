@@ -1,8 +1,8 @@
-import { cos, sin } from './angles';
+import { cos } from './angles';
 import { type HorizonPoint, hiddenSky, hidesSun, type Skyline, skylineOf } from './horizon';
 import { type FrontRow, rowShade, withFrontRow } from './rows';
 import { incidenceAngle } from './sun';
-import { perezParts, type TiltedIrradiance, type TiltedQuery, tiltedIrradiance } from './tilted';
+import { perezSky, skyView, type TiltedIrradiance, type TiltedQuery, tiltedIrradiance } from './tilted';
 
 /** What stands between a pane and its sky: hills, trees, houses, and a row of panes in front. */
 export interface Obstruction {
@@ -38,17 +38,13 @@ export function obstructedIrradiance(
   if (!obstruction) return open;
   const { zenith, azimuth, tilt, diffuse } = query;
   const { skyline, front, hidden } = obstruction;
-  const seen = Math.max(0, (1 + cos(tilt)) / 2 - hidden);
+  const seen = Math.max(0, skyView(tilt) - hidden);
   const { ground } = open;
-  if (zenith >= 90) {
-    const sky = diffuse * seen;
-    return { beam: 0, sky, ground, total: sky + ground };
-  }
+  // A sun under the horizon is hidden by any skyline; what is left of the sky is evenly bright.
   const shaded = front ? rowShade(front, query, { zenith, azimuth }) : 0;
   const lit = hidesSun(skyline, zenith, azimuth) ? 0 : 1 - shaded;
   const onPane = Math.max(0, cos(incidenceAngle(query))) * lit;
-  const { dome, circumsolar, band } = perezParts(query);
   const beam = query.beamNormal * onPane;
-  const sky = Math.max(0, dome * seen + circumsolar * onPane + band * sin(tilt));
+  const sky = zenith >= 90 ? diffuse * seen : perezSky(query, onPane, seen);
   return { beam, sky, ground, total: beam + sky + ground };
 }

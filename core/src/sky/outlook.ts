@@ -2,9 +2,9 @@ import { zoneClock } from '../time';
 import { clearSkyAt } from './clear';
 import { type HorizonPoint, hidesSun, skylineOf } from './horizon';
 import { cloudFromSun } from './night';
+import { obstructedIrradiance, obstructionOf } from './obstructed';
 import { splitGlobal } from './split';
 import { dayOfYear, incidenceAngle, sunPosition } from './sun';
-import { tiltedIrradiance } from './tilted';
 
 /** An hour of a forecast: means over it. */
 export interface OutlookHour {
@@ -60,6 +60,7 @@ export function judgeOutlook(
 ): OutlookDay[] {
   const clock = zoneClock(site.zone);
   const skyline = skylineOf(site.horizon);
+  const obstruction = obstructionOf(site, site);
   const days = new Map<number, OutlookHour[]>();
   for (const hour of hours) {
     const wall = hour.time + clock.offsetAt(hour.time);
@@ -74,16 +75,8 @@ export function judgeOutlook(
       const day = dayOfYear(at);
       const hidden = hidesSun(skyline, sun.zenith, sun.azimuth);
       const parts = splitGlobal({ global: hour.global, zenith: sun.zenith, dayOfYear: day });
-      const beamNormal = hidden ? 0 : parts.beamNormal;
-      const onPane = tiltedIrradiance({
-        ...site,
-        ...sun,
-        model: 'perez',
-        beamNormal,
-        diffuse: parts.diffuse,
-        global: hour.global,
-        dayOfYear: day,
-      }).total;
+      const query = { ...site, ...sun, ...parts, global: hour.global, dayOfYear: day };
+      const onPane = obstructedIrradiance(query, obstruction).total;
       const clear = clearSkyAt({ zenith: sun.zenith, elevation: site.elevation, day, turbidity: 3 }).global;
       const square = incidenceAngle({ ...sun, ...site }) <= steadySun.mostIncidence;
       const steady = clear > 0 && hour.global >= clearEnough * clear;

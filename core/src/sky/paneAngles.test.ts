@@ -5,7 +5,7 @@ import { incidenceAngle, paneAngles } from '.';
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 describe('sky: the sun’s angles to a pane', () => {
-  it('are nought square on, and the difference of heights at noon', () => {
+  it('are zero square on, and the difference of heights at noon', () => {
     const square = paneAngles({ zenith: 40, azimuth: 180, tilt: 40, aim: 180 });
     expect(square.transversal).closeTo(0, 1e-9);
     expect(square.longitudinal).closeTo(0, 1e-9);

@@ -1,7 +1,7 @@
 import { cos, sin } from './angles';
 
 /**
- * Degrees of the sun from square to a pane in two planes at right angles: across it, and along its slope, where it is above nought when the
+ * Degrees of the sun from square to a pane in two planes at right angles: across it, and along its slope, where it is above zero when the
  * sun stands higher than square (ISO 9806: transversal and longitudinal). Beyond 90 where the sun is behind the pane.
  */
 export function paneAngles(query: { zenith: number; azimuth: number; tilt: number; aim: number }): {

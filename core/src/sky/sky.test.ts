@@ -124,7 +124,7 @@ describe('sky: the light', () => {
       ),
     );
   });
-  it('stays finite and not below nought anywhere', () => {
+  it('stays finite and not below zero anywhere', () => {
     const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
       fc.property(

@@ -42,7 +42,7 @@ const perezBins: readonly (readonly [number, number, number, number, number, num
 ];
 
 /**
- * The sky parted as Perez et al. (1990) do; kappa 1.041 with the zenith in radians, F1 held at or above nought and F2 not.
+ * The sky parted as Perez et al. (1990) do; kappa 1.041 with the zenith in radians, F1 held at or above zero and F2 not.
  *
  * @returns W/m²: `dome` evenly bright, on the flat; `circumsolar` square to the sun; `band` at the horizon, for a wall
  */
@@ -80,12 +80,28 @@ const models: Record<SkyModel, (query: TiltedQuery, onPane: number) => number> =
     return query.diffuse * (dome * (1 + bright * sin(query.tilt / 2) ** 3) + (clear * onPane) / up);
   },
 
-  /** Perez et al. (1990). */
-  perez: (query, onPane) => {
-    const { dome, circumsolar, band } = perezParts(query);
-    return Math.max(0, (dome * (1 + cos(query.tilt))) / 2 + circumsolar * onPane + band * sin(query.tilt));
-  },
+  perez: (query, onPane) => perezSky(query, onPane, skyView(query.tilt)),
 };
+
+/** View factor from a tilted pane to a sky that nothing hides. */
+export function skyView(tilt: number): number {
+  return (1 + cos(tilt)) / 2;
+}
+
+/**
+ * W/m² of the sky on a pane by Perez et al. (1990).
+ *
+ * @param onPane cosine of the sun's angle to the pane, 0 where the sun does not reach it
+ * @param seen view factor to the even part of the sky
+ */
+export function perezSky(
+  query: Parameters<typeof perezParts>[0] & { tilt: number },
+  onPane: number,
+  seen: number,
+): number {
+  const { dome, circumsolar, band } = perezParts(query);
+  return Math.max(0, dome * seen + circumsolar * onPane + band * sin(query.tilt));
+}
 
 /**
  * Sun on a tilted pane from its three sources. With the sun below the horizon only the sky is left, evenly bright.

@@ -178,7 +178,7 @@ describe('heat: optics', () => {
 });
 
 describe('heat: limits and signs', () => {
-  it('F, F′ and F_R lie between nought and one over the whole field', () => {
+  it('F, F′ and F_R lie between zero and one over the whole field', () => {
     fc.assert(
       fc.property(
         any(0.005, 2),

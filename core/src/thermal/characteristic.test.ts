@@ -21,7 +21,7 @@ describe('thermal: least squares', () => {
     ];
     expect(leastSquares(both, 1)[0]).closeTo(2, 1e-12);
   });
-  it('gives nought where no row tells anything', () => {
+  it('gives zero where no row tells anything', () => {
     expect(leastSquares([{ x: [0, 2], y: 4, weight: 1 }], 2)).deep.equal([0, 2]);
   });
 });
@@ -50,7 +50,7 @@ describe('thermal: a characteristic', () => {
   it('meets the model at a condition worked through by its equation', () => {
     const heat = characteristicHeat(fit, day);
     expect(heat / panel.state(day).usefulHeat).closeTo(1, 0.015);
-    // By hand from the printed coefficients: at 3 m/s the wind terms are nought, at the reference flow and 15 °C the corrections but one.
+    // By hand from the printed coefficients: at 3 m/s the wind terms are zero, at the reference flow and 15 °C the corrections but one.
     const { iso, corrections } = fit;
     const rise = (day.inlet + day.inlet + heat / (day.massFlow * 4184)) / 2 - day.air;
     const sky = 5.670374e-8 * ((day.surroundings + 273.15) ** 4 - (day.air + 273.15) ** 4);

@@ -338,7 +338,7 @@ export function residualOf(
  * Newton's method on a line that is nearly straight).
  *
  * @param boundary with a flow
- * @param rate K/s by which the mean of the water moves; nought when left out (a5)
+ * @param rate K/s by which the mean of the water moves; zero when left out (a5)
  */
 export function characteristicHeat(characteristic: FlowThrough, boundary: Boundary, rate = 0): number {
   const { apertureArea, iso, reference, oneWay } = characteristic;

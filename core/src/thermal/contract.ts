@@ -13,7 +13,7 @@ export interface Boundary {
   groundShare: number;
   /** Degrees of the beam from square (θ), 0 to 90. */
   incidence: number;
-  /** The same by its angles across the heater and along it, degrees; along is above nought where the sun stands higher than square. */
+  /** The same by its angles across the heater and along it, degrees; along is above zero where the sun stands higher than square. */
   angles?: { transversal: number; longitudinal: number };
   /** Its lid is shut: no sun comes in. */
   covered?: boolean;

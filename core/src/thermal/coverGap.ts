@@ -11,7 +11,7 @@ export interface Cavities {
   count: number;
   /** m. Across one of them. */
   gap: number;
-  /** W/m²K. Conducted by the webs of one cavity; nought without any. */
+  /** W/m²K. Conducted by the webs of one cavity; 0 without any. */
   webs: number;
   /** Share of the radiation between two wide faces that passes: webs that radiate again let through less. 1 without any. */
   view: number;
@@ -20,7 +20,7 @@ export interface Cavities {
 /** A cover as heat meets it, from the plate outward. */
 export interface LossCover {
   emittance: number;
-  /** Share of long-wave radiation that passes straight through it: films. Nought when left out. */
+  /** Share of long-wave radiation that passes straight through it: films. 0 when left out. */
   longWave?: number;
   /** m. Air gap below this cover. */
   gap: number;

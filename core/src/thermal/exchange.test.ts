@@ -54,7 +54,7 @@ describe('heat: top loss under a film', () => {
       covers: [{ ...cover, gap: 0.025 }],
     });
   it('agrees with D&B 6.4 written out for one cover: plate, cover and sky, solved by halving here', () => {
-    // Net heat into the cover is nought: (h_pc + h_r,pc)(Tp − Tc) = (h_w + h_r,cs …)(Tc − Ta); and the plate sees the sky by τ.
+    // Net heat into the cover is zero: (h_pc + h_r,pc)(Tp − Tc) = (h_w + h_r,cs …)(Tc − Ta); and the plate sees the sky by τ.
     const [ep, ec, tau] = [0.92, 0.62, 0.3];
     const rho = 1 - ec - tau;
     // Radiosities of the lower gap by hand: J_p = ep E_p + (1 − ep) G_p, G_p = ec E_c + ρ J_p + τ E_s.

@@ -1,7 +1,7 @@
 /** A face or film that long-wave radiation meets, as shares of what arrives: emitted like absorbed (Kirchhoff), passed, thrown back. */
 export interface LongWaveCover {
   emittance: number;
-  /** Passed straight through; nought for glass and thick plastics. */
+  /** Passed straight through; zero for glass and thick plastics. */
   longWave?: number;
 }
 
@@ -11,7 +11,7 @@ export interface LongWaveCover {
  * method, D&B sections 3.8 and 6.4, "covers partially transparent to long wave"; derived here for any number of covers).
  *
  * Surfaces in order: plate, inner and outer face of each cover from the plate outward, sky. `factors[i][j]` is G in
- * q = G σ (T_i⁴ − T_j⁴), W/m²; symmetric, nought on the diagonal. Opaque neighbours give 1 / (1/ε_i + 1/ε_j − 1).
+ * q = G σ (T_i⁴ − T_j⁴), W/m²; symmetric, zero on the diagonal. Opaque neighbours give 1 / (1/ε_i + 1/ε_j − 1).
  *
  * Throws RangeError where a cover's emittance and long-wave share exceed 1 together.
  */
@@ -27,7 +27,7 @@ export function exchangeFactors(plateEmittance: number, covers: readonly LongWav
   });
 }
 
-/** What every surface absorbs, W/m², when one of them would as a black body send out 1 W/m² and the others are at nought. */
+/** What every surface absorbs, W/m², when one of them would as a black body send out 1 W/m² and the others are at zero. */
 function absorbedFrom(source: number, plateEmittance: number, covers: readonly LongWaveCover[]): number[] {
   const count = covers.length;
   const last = 2 * count + 1;

@@ -149,6 +149,6 @@ export function heatRemovalFactor(query: {
   const lost = query.area * query.lossCoefficient;
   if (carried <= 0) return 0;
   const share = (lost * query.efficiencyFactor) / carried;
-  // A loss of nearly nought: the limit is F' itself.
+  // A loss of nearly zero: the limit is F' itself.
   return share < 1e-9 ? query.efficiencyFactor : (carried / lost) * -Math.expm1(-share);
 }

@@ -7,7 +7,7 @@ export function mean(values: readonly number[]): number {
   return values.reduce((sum, value) => sum + value, 0) / values.length;
 }
 
-/** Standard error of a mean; nought for one reading. */
+/** Standard error of a mean; zero for one reading. */
 export function scatter(values: readonly number[]): number {
   if (values.length < 2) return 0;
   const middle = mean(values);

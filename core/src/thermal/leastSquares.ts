@@ -3,7 +3,7 @@
  * For some fifteen columns and well over that many rows.
  *
  * @param rows values of each column, the value to be met, and the weight of its square
- * @returns a coefficient for each column; one that no row tells anything of is nought
+ * @returns a coefficient for each column; one that no row tells anything of is zero
  */
 export function leastSquares(
   rows: readonly { x: readonly number[]; y: number; weight: number }[],
@@ -25,7 +25,7 @@ export function leastSquares(
   return eliminated(matrix, columns).map((value, column) => (scale[column] ? value / (scale[column] ?? 1) : 0));
 }
 
-/** Solves a square system whose right side is its last column; what has no pivot is nought. */
+/** Solves a square system whose right side is its last column; what has no pivot is zero. */
 function eliminated(matrix: Float64Array[], size: number): number[] {
   for (let column = 0; column < size; column += 1) {
     let best = column;

@@ -16,7 +16,7 @@ const kelvin = 273.15;
 export interface TopLoss {
   /** W/m²K between plate and outside air. With the plate within 0.01 K of the air: the slope there. */
   coefficient: number;
-  /** W/m² leaving the plate upwards. Not nought when plate and air are alike and the sky is colder. */
+  /** W/m² leaving the plate upwards. Not zero when plate and air are alike and the sky is colder. */
   flux: number;
   /** °C of the outer face of each cover, from the plate outward. */
   coverTemperatures: number[];

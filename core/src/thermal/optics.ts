@@ -133,7 +133,7 @@ export function diffuseIncidence(tilt: number): { sky: number; ground: number } 
 
 /**
  * Absorptance of flat black paint at an angle, as a share of that square on. Beckman, Klein and Duffie (1977) as in
- * D&B figure 4.11.1, up to 80°, falling straight to nought at 90°.
+ * D&B figure 4.11.1, up to 80°, falling straight to zero at 90°.
  */
 export function absorptanceAtAngle(incidence: number): number {
   if (incidence <= 80) return Math.min(1, blackPaint(Math.max(0, incidence)));

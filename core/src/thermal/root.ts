@@ -1,7 +1,7 @@
 import { NotConverged } from './notConverged';
 
 /**
- * Where a rising function passes nought between two bounds. False position with the Illinois halving, which keeps the
+ * Where a rising function passes zero between two bounds. False position with the Illinois halving, which keeps the
  * bracket of plain halving and needs a fifth of its calls. Throws NotConverged when the bounds do not hold a root.
  */
 export function risingRoot(f: (x: number) => number, low: number, high: number, tolerance: number): number {

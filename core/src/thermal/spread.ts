@@ -10,7 +10,7 @@ export interface Effect {
 }
 
 /**
- * Mean and variance of the sum of independent causes, each a split normal: for z standard normal it is `up` × z above nought and
+ * Mean and variance of the sum of independent causes, each a split normal: for z standard normal it is `up` × z above zero and
  * `down` × |z| below it. Its mean is (up + down) / √(2π) and its mean square (up² + down²) / 2 (derived). In the unit of the effects.
  */
 export function momentsOf(effects: Iterable<Effect>): { mean: number; variance: number } {

@@ -112,7 +112,7 @@ describe('heat: a panel that stands still', () => {
     expect(seconds / ((20000 * 0.5) / kept)).closeTo(1, 0.01);
   });
   it('follows the exponential of one capacity where the loss is a straight line (derived)', () => {
-    // Bare, no sky to see and no wind: the loss is h (T - air) with h held at 5 plus radiation, made nought here.
+    // Bare, no sky to see and no wind: the loss is h (T - air) with h held at 5 plus radiation, made zero here.
     const bare = glazedPanel({
       covers: [],
       emittance: range(1e-9, 1e-9, 1e-9, 'standard'),

@@ -79,7 +79,7 @@ describe('heat: covers', () => {
     expect(diffuseIncidence(0)).deep.equal({ sky: 59.7, ground: 90 });
     expect(diffuseIncidence(90).ground).closeTo(59.7, 0.1);
   });
-  it('has a paint that darkens little to 60° and goes to nought at 90°', () => {
+  it('has a paint that darkens little to 60° and goes to zero at 90°', () => {
     expect(absorptanceAtAngle(0)).equal(1);
     expect(absorptanceAtAngle(60)).within(0.9, 0.97);
     expect(absorptanceAtAngle(90)).closeTo(0, 1e-9);

@@ -51,8 +51,9 @@ export function Acknowledge({ danger, headline }: { danger: Finding; headline: s
     <Box as="form" onSubmit={submit} mt="2">
       {before && (
         <Text fontSize="14px" mb="1" overflowWrap="anywhere">
-          This is worse than what was answered for on {format(new Date(before.at), 'd MMM yyyy')}, or another heater’s
-          {before.words ? `: “${before.words}”` : ''}. Answer for it as it is now.
+          You answered for this on {format(new Date(before.at), 'd MMM yyyy')}
+          {before.words ? `: “${before.words}”` : ''}. It is worse now, or nobody noted how bad it was then: answer for
+          it again.
         </Text>
       )}
       <label htmlFor={id}>

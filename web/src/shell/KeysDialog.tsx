@@ -15,7 +15,7 @@ interface Shown {
   focused: { name: string; rows: Row[] } | undefined;
 }
 
-const useShown = create<{ shown: Shown | undefined }>()(() => ({ shown: undefined }));
+export const useShown = create<{ shown: Shown | undefined }>()(() => ({ shown: undefined }));
 
 /** Shows the list, with the keys of whatever has the focus first. */
 export function showKeys(): void {

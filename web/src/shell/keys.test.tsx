@@ -225,7 +225,7 @@ describe('web: what belongs to whoever looks', () => {
     expect(kept.document).equal(before);
     expect(kept.count('POST', 'changes')).equal(0);
   });
-  it('each edit is told once to who cannot see it, by what it changed', async () => {
+  it('each edit is announced once to a screen reader, by what it changed', async () => {
     const user = await openPage();
     await press(user, 'One less: Risers');
     expect(textIn(screen.getByTestId('announcer'))).equal('Risers: 12 to 11');

@@ -119,7 +119,7 @@ export const address = (): string => router?.state.location.pathname ?? '';
 export async function openPage(path = '/jobs/shed/size', kept = new KeptJob(), more: Answers = {}): Promise<User> {
   leaveStation();
   Object.assign(globalThis, { EventSource: NoEvents, indexedDB: browserStore });
-  // What an earlier page laid by is none of this one's.
+  // What an earlier page had in local storage is not seen by this one.
   await clear(createStore('north-pane', 'laid-by'));
   window.localStorage.clear();
   await loads(path, kept, more);

@@ -7,20 +7,28 @@ import { act, cleanup, configure, fireEvent, render, screen } from '@testing-lib
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
+import type { StoreApi } from 'zustand';
 import { onLaptop } from '../dom.fixture';
 import { queries } from '../state/api';
 import { useJob } from '../state/job';
+import { useKeepAsking } from '../state/kept';
+import { useProofs } from '../state/proofs';
 import { openSync } from '../state/sync/state';
 import { useView } from '../state/view';
+import { useWasteFree } from '../state/wasteFree';
 import Build from '../stations/build';
 import Cut from '../stations/cut';
 import Forecast from '../stations/forecast';
 import Pick from '../stations/pick';
 import Place from '../stations/place';
+import { useLive } from '../stations/place/live';
 import Prove from '../stations/prove';
 import Size from '../stations/size';
+import { useBenchView } from '../stations/size/view';
 import { system } from '../theme/system';
 import { workHere } from '../workers/here.fixture';
+import { useShown } from './KeysDialog';
+import { forgetStations } from './useStationMemory';
 
 // Whether something can be seen is asked in a browser: here it costs a second each time. What is missing is named without the whole page.
 configure({ defaultHidden: true, getElementError: (message) => new Error(message?.split('\n')[0]) });
@@ -164,8 +172,10 @@ export function leaveStation(): void {
   globalThis.fetch = ownFetch;
   queries.clear();
   window.sessionStorage.clear();
-  useView.setState({ habit: undefined, folded: {}, light: 'machine', singleKeys: true });
   useJob.getState().close();
+  forgetStations();
+  for (const store of [useView, useBenchView, useLive, useShown, useKeepAsking, useWasteFree, useProofs])
+    (store as StoreApi<unknown>).setState(store.getInitialState(), true);
 }
 
 /** The open job's document, and how it stands in the shop. */
@@ -257,3 +267,26 @@ export async function type(user: User, field: HTMLElement, text: string) {
   await user.keyboard('{Enter}');
   await rest();
 }
+
+/** Takes a dimension of the drawing in hand, and once more to type it. */
+export async function dimensionField(user: User, id: string, label: string | RegExp): Promise<HTMLElement> {
+  const mark = () => {
+    const found = document.querySelector(`[data-dimension="${id}"]`);
+    if (!found) throw new Error(`no dimension ${id}`);
+    return found;
+  };
+  await user.click(await soon(mark));
+  await rest();
+  await user.click(mark());
+  return soon(() => screen.getByRole('textbox', { name: label }));
+}
+
+/** Takes the last edit of the design back. */
+export async function undo() {
+  useJob.getState().undo();
+  await rest();
+}
+
+/** One of several choices by its name. */
+export const radio = (name: string, inside?: ParentNode): HTMLInputElement =>
+  find('input[type="radio"]', name, inside) as HTMLInputElement;

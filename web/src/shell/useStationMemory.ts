@@ -10,6 +10,8 @@ interface Left {
 
 /** How each station of each job was left: in this window only. */
 const left = new Map<string, Left>();
+/** Every station is new again. */
+export const forgetStations = (): void => left.clear();
 /** ms for which a station that is still growing is scrolled to where it was. */
 const patience = 1500;
 

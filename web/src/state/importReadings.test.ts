@@ -1,7 +1,7 @@
 import { createServer, type Server, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { expect } from 'chai';
-import type { importReadings as ImportReadings, ImportReport } from './importReadings';
+import { type ImportReport, importReadings } from './importReadings';
 
 const report: ImportReport = {
   kept: true,
@@ -17,8 +17,7 @@ describe('state: a file of readings on its way', () => {
   let server: Server;
   let answer: (response: ServerResponse) => unknown = () => undefined;
   let gone = 0;
-  let importReadings: typeof ImportReadings;
-  const original = { fetch: globalThis.fetch, window: Object.getOwnPropertyDescriptor(globalThis, 'window') };
+  const ownFetch = globalThis.fetch;
 
   before(async () => {
     server = createServer((request, response) => {
@@ -30,15 +29,14 @@ describe('state: a file of readings on its way', () => {
     });
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
     const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-    // A page knows where it came from; here its addresses are led to a server of our own.
-    Object.defineProperty(globalThis, 'window', { value: { location: { origin } }, configurable: true });
-    globalThis.fetch = (address, options) => original.fetch(new URL(String(address), origin), options);
-    ({ importReadings } = await import('./importReadings'));
+    // What the page asks its own server for goes to this one.
+    globalThis.fetch = (address, options) => {
+      const { pathname, search } = new URL(String(address), 'http://localhost');
+      return ownFetch(new URL(pathname + search, origin), options);
+    };
   });
   after(async () => {
-    globalThis.fetch = original.fetch;
-    if (original.window) Object.defineProperty(globalThis, 'window', original.window);
-    else Reflect.deleteProperty(globalThis, 'window');
+    globalThis.fetch = ownFetch;
     server.closeAllConnections();
     await new Promise((resolve) => server.close(resolve));
   });

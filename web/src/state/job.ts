@@ -4,8 +4,8 @@ import type { JobInShop } from '@north-pane/core/job';
 import { foldEvents, type Happened, type ShopEvent, type ShopState, untouchedShop } from '@north-pane/core/shoplog';
 import { create } from 'zustand';
 import { deviceName } from './device';
-import { type Effect, type Input, type Rules, type Step, step } from './sync/machine';
-import { type Sync, unsaved } from './sync/state';
+import { type Effect, type Input, type Step, step } from './sync/machine';
+import { type Rules, type Sync, unsaved } from './sync/state';
 
 /** What came of a change: nothing is set when it does not make a sound job. */
 export type Outcome = { ok: true } | { ok: false; message: string };

@@ -24,7 +24,7 @@ interface Proofs {
   trouble: string | undefined;
 }
 
-const useProofs = create<Proofs>()(() => ({ known: new Map(), done: new Set(), trouble: undefined }));
+export const useProofs = create<Proofs>()(() => ({ known: new Map(), done: new Set(), trouble: undefined }));
 
 /** Proofs kept: a drag to and fro finds them again. */
 const mostKept = 200;

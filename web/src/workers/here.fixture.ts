@@ -1,7 +1,4 @@
-import { wasteFreePoints } from '@north-pane/core/cutting';
 import { patient } from '@north-pane/core/fixtures/work';
-import { editableDimensions, type JobInShop, openJob } from '@north-pane/core/job';
-import type { Habit } from '@north-pane/core/quantity';
 import { type MaterialPlan, proveMaterial } from '@north-pane/core/shop';
 import { expose } from 'comlink';
 import { heavy } from './heavy';
@@ -10,23 +7,17 @@ import { heavy } from './heavy';
 interface Wanted {
   /** Bands of hundreds of draws, on the bench. */
   bands?: boolean;
-  /** Sizes that waste nothing. */
-  points?: boolean;
 }
 
 let wanted: Wanted = {};
 
-/** What the worker of plans offers, with a solver that counts its work. */
+/** What the worker of plans offers, with a solver that counts its work; it finds no sizes that waste nothing. */
 const cut = {
   prove: async (materials: readonly MaterialPlan[]) => {
     const how = await patient();
     return Promise.all(materials.map((material) => proveMaterial(material, how)));
   },
-  points: async (at: JobInShop, index: number, id: string, habit: Habit) => {
-    const dimension = editableDimensions(openJob(at.job, at.state), index).find((one) => one.id === id);
-    if (!wanted.points || !dimension) return { points: [] };
-    return wasteFreePoints(at, index, dimension, habit, await patient());
-  },
+  points: async () => ({ points: [] }),
 };
 
 const works = {

@@ -98,7 +98,7 @@ function nearStandard(family: Family, turn: number, random: () => number): Heate
     place += 1;
     if (meta.kind === 'length') {
       const { low = 0, high = 1 } = meta;
-      // What is nought as a rule is there in every second design.
+      // What is zero as a rule is there in every second design.
       const from = Number(value) === 0 && random() < 0.5 ? Math.min(high, 0.02) : Number(value);
       if (random() < 0.4) panel = setAt(panel, path, Math.min(high, Math.max(low, from * (0.75 + 0.5 * random()))));
     } else if (meta.kind === 'count') {

@@ -27,7 +27,7 @@ export class CutList {
     return found;
   }
 
-  /** How many of a role there are; nought where none. */
+  /** How many of a role there are; zero where none. */
   count(role: string): number {
     return this.parts.find(({ id }) => id === `${this.prefix}/${role}`)?.count ?? 0;
   }

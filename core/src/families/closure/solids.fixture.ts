@@ -154,7 +154,7 @@ export function pierced(rod: Rod, solids: readonly Solid[]): string[] {
   });
 }
 
-/** m. The widest round, square to an axis about a point, that lies wholly in a solid, up to 12 mm; below nought outside of it. */
+/** m. The widest round, square to an axis about a point, that lies wholly in a solid, up to 12 mm; below zero outside of it. */
 export function depthIn(point: Place, solid: Solid, along: Axis): number {
   const [one, other] = axes.filter((axis) => axis !== along) as [Axis, Axis];
   const inside = (at: Place) =>

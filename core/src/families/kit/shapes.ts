@@ -1,6 +1,6 @@
 import type { Shape } from '../../draw';
 
-/** Rectangles of the parts of one heater: by the role of each, the corner nearest to nought, and its sides; m. */
+/** Rectangles of the parts of one heater: by the role of each, the corner nearest to zero, and its sides; m. */
 export function rectsOf(prefix: string) {
   return (
     layer: Shape['layer'],

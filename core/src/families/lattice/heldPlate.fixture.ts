@@ -21,7 +21,7 @@ const stencil: readonly (readonly [number, number, number])[] = [
 ];
 
 /**
- * Finite differences on a quarter of one cell, mirrored at all four edges, the washers' points held at nought; banded Cholesky.
+ * Finite differences on a quarter of one cell, mirrored at all four edges, the washers' points held at zero; banded Cholesky.
  *
  * @returns deflection at any place, from the middle of a washer
  */
@@ -107,7 +107,7 @@ const logSquare: Radial = (r, order) =>
 export function bySeries(washerOverPitch: number): { axis: number; diagonal: number; middle: number } {
   const edge = washerOverPitch / 2;
   const part = (r: number, order: number) => power(4, 1)(r, order) / 64 - logSquare(r, order) / (8 * Math.PI);
-  /** Adds two functions to one so that value and slope at the washer's edge are nought. */
+  /** Adds two functions to one so that value and slope at the washer's edge are zero. */
   const clamp = (f: Radial, a: Radial, b: Radial): Radial => {
     const det = a(edge, 0) * b(edge, 1) - b(edge, 0) * a(edge, 1);
     const p = (b(edge, 0) * f(edge, 1) - f(edge, 0) * b(edge, 1)) / det;
@@ -126,7 +126,7 @@ export function bySeries(washerOverPitch: number): { axis: number; diagonal: num
       ];
     }),
   ];
-  /** Slope across the mirror line x = ½, and that of the Laplacian: both are nought there. */
+  /** Slope across the mirror line x = ½, and that of the Laplacian: both are zero there. */
   const across = ({ m, radial }: { m: number; radial: Radial }, angle: number): [number, number] => {
     const r = 0.5 / Math.cos(angle);
     const [cos, sin] = [Math.cos(m * angle), Math.sin(m * angle)];

@@ -1,7 +1,7 @@
 /**
  * m along an Archimedean spiral r = b φ between two radii: [r √(r² + b²) + b² asinh(r / b)] / 2b, taken between them. Exact.
  *
- * @param b m that the radius grows for each radian; above nought
+ * @param b m that the radius grows for each radian; above zero
  */
 export function spiralLength(from: number, to: number, b: number): number {
   const upTo = (r: number) => (r * Math.hypot(r, b) + b * b * Math.asinh(r / b)) / (2 * b);

@@ -294,7 +294,7 @@ function toSeries(
   for (const quantity of weatherQuantities) {
     const column = columns[quantity];
     const { low, high } = believable(quantity);
-    // By night a pyranometer reads a little below nought.
+    // By night a pyranometer reads a little below zero.
     const sun = quantity === 'global' || quantity === 'diffuse' || quantity === 'beamNormal';
     column?.forEach((value, index) => {
       if (value >= low && value <= high) return;

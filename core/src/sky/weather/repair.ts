@@ -7,7 +7,7 @@ import type { SunOver } from './sunOver';
 
 /** What a builder may have mended in a file; nothing is without being asked for. */
 export interface Repairs {
-  /** Sun by night becomes nought; sun stronger than can be is left out. */
+  /** Sun by night becomes zero; sun stronger than can be is left out. */
   clear: boolean;
   /** Gaps are bridged: up to three hours straight, up to five days by the days beside them; longer ones stay. */
   bridge: boolean;

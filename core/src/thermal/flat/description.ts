@@ -23,7 +23,7 @@ export interface FlatDescription {
     sheets: number;
     transmittance: Range;
     emittance: number;
-    /** Share of long-wave radiation that passes; nought when left out. */
+    /** Share of long-wave radiation that passes; zero when left out. */
     longWave?: number;
     /** m. */
     gap: number;

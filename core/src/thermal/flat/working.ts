@@ -79,7 +79,7 @@ export interface FlatState extends Transferred {
 /** W/m². In less sun an efficiency says nothing. */
 const darkest = 0.001;
 
-/** K. Nearer to the air than this the loss is taken by its slopes to either side, so that nothing is divided by nought. */
+/** K. Nearer to the air than this the loss is taken by its slopes to either side, so that nothing is divided by zero. */
 const near = 0.5;
 
 /**
@@ -122,7 +122,7 @@ export function workingState<D extends FlatDescription>(
   const optical = opticalShare(built, boundary);
   const absorbed = (optical * sun * apertureArea) / absorberArea;
   const { total } = lost;
-  // With a sky colder than the air, heat leaves an absorber at air temperature: the line starts there and not at nought.
+  // With a sky colder than the air, heat leaves an absorber at air temperature: the line starts there and not at zero.
   const atAir = total(boundary.air);
   const chainFor = (plate: number, loss: number) => {
     const lossCoefficient = Math.max(0.05, slopeFromAir(total, boundary.air, atAir, plate, loss));
@@ -141,7 +141,7 @@ export function workingState<D extends FlatDescription>(
       heat: absorberArea * transferred.heatRemovalFactor * driving,
     };
   };
-  // What the water takes less what is left for it: rising with the absorber, nought at the working point.
+  // What the water takes less what is left for it: rising with the absorber, zero at the working point.
   const excess = (plate: number) => {
     const loss = total(plate);
     return chainFor(plate, loss).heat / absorberArea - (absorbed - loss);
@@ -169,7 +169,7 @@ export function workingState<D extends FlatDescription>(
 }
 
 /**
- * °C. Where a function of the absorber's temperature that rises passes nought, looked for from the inlet outward: it is below nought at
+ * °C. Where a function of the absorber's temperature that rises passes zero, looked for from the inlet outward: it is below zero at
  * the inlet when the absorber at rest would be warmer, and above when it would be colder.
  */
 function workingPoint(excess: (plate: number) => number, inlet: number): number {

@@ -17,7 +17,7 @@ export interface FieldQuery {
   /** mK/W. Bond and film in series. */
   resistance: number;
   path: 'parallel' | 'serpentine';
-  /** W/K. Flow times heat capacity in each run; nought is a run that is blocked. */
+  /** W/K. Flow times heat capacity in each run; zero is a run that is blocked. */
   carried: readonly number[];
   /** °C. */
   inlet: number;
@@ -163,7 +163,7 @@ export function settledByRounds(plate: Plate, most = rounds, within = 1e-6): Tem
   return undefined;
 }
 
-/** K that the plate beside a run would stand over this one's, nothing cooling either; nought past the last. */
+/** K that the plate beside a run would stand over this one's, nothing cooling either; zero past the last. */
 function apart(strips: readonly Strip[], other: number, still: number): number {
   const neighbour = strips[other];
   return neighbour ? neighbour.still - still : 0;

@@ -23,7 +23,7 @@ const radians = Math.PI / 180;
  * Pane in the plane z = 0, its hinged edge along x at y = 0, y over the pane, z out of it; the mirror goes from that edge at its angle to
  * the pane. A strip of mirror lands as a strip of pane moved along x by the beam's slant, by as much as its middle is (derived).
  *
- * @param beam degrees from square across the heater and along it; along is above nought where the sun stands higher than square
+ * @param beam degrees from square across the heater and along it; along is above zero where the sun stands higher than square
  */
 export function mirrored(mirror: Mirror, beam: { transversal: number; longitudinal: number }): Mirrored {
   const none = { added: 0, incidence: 90, shaded: 0 };

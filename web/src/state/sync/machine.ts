@@ -2,7 +2,6 @@ import {
   type Change,
   changesBetween,
   type FieldPath,
-  inverse,
   type Job,
   layEdits,
   same,
@@ -12,7 +11,8 @@ import {
   withValueAt,
 } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
-import { type Contested, type Sent, type Stored, type Sync, unsaved, waitingChanges } from './state';
+import { type Contested, type Rules, type Sent, type Stored, type Sync, unsaved, waitingChanges } from './state';
+import { dragEnded, remembered, takenBack } from './undo';
 
 export type Input =
   | { kind: 'edit'; fields: readonly { path: FieldPath; value: unknown }[] }
@@ -56,18 +56,8 @@ const quiet = 250;
 /** ms before the first try after an answer that did not come; each further one twice as long. */
 const firstRetry = 1000;
 const longestRetry = 30_000;
-/** Entries of the history that are kept. */
-const mostUndo = 200;
 /** Events in one message. */
 const mostLogged = 500;
-
-/** What the machine asks of the world: both are functions without a memory. */
-export interface Rules {
-  /** Makes the ids of saves of this window, by their number. */
-  saveId(number: number): string;
-  /** What is wrong with a document as a whole, in words; nothing where it is sound. */
-  trouble(document: Job): string | undefined;
-}
 
 /**
  * One step of the machine: what comes in, what is known then, and what is to be done. Without a clock and without a network; the same
@@ -203,6 +193,11 @@ function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean 
     next = { ...next, waiting: true };
     effects.push({ kind: 'wait', ms });
   };
+  /** Whether the server is asked for what it had not got: at once the first time, after a pause when its answer did not have it. */
+  const asksAgain = (answer: Input['kind']): boolean => {
+    if (input.kind === answer && next.tries > 0) wait(retryAfter(next.tries));
+    return input.kind === 'due' || next.tries === 0;
+  };
   const lost = next.link === 'lost';
   if (lost && input.kind !== 'due') {
     if (input.kind === 'unanswered' || unsaved(next) > 0) wait(retryAfter(next.tries));
@@ -225,19 +220,13 @@ function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean 
       effects.push({ kind: 'send', sent });
     } else if (changes.length > 0) wait(quiet);
   }
-  if (!next.sent && !next.fetching && next.behind.version > next.base.version) {
-    if (input.kind === 'fetched' && next.tries > 0) wait(retryAfter(next.tries));
-    else if (input.kind === 'due' || next.tries === 0) {
-      next = { ...next, fetching: true };
-      effects.push({ kind: 'fetch' });
-    }
+  if (!next.sent && !next.fetching && next.behind.version > next.base.version && asksAgain('fetched')) {
+    next = { ...next, fetching: true };
+    effects.push({ kind: 'fetch' });
   }
-  if (!next.hearing && next.behind.seq > next.seq) {
-    if (input.kind === 'heard' && next.tries > 0) wait(retryAfter(next.tries));
-    else if (input.kind === 'due' || next.tries === 0) {
-      next = { ...next, hearing: true };
-      effects.push({ kind: 'hear', after: next.seq });
-    }
+  if (!next.hearing && next.behind.seq > next.seq && asksAgain('heard')) {
+    next = { ...next, hearing: true };
+    effects.push({ kind: 'hear', after: next.seq });
   }
   return { state: next, effects, lays };
 }
@@ -255,7 +244,7 @@ function edited(state: Sync, fields: readonly { path: FieldPath; value: unknown 
     notice: undefined,
     // Who sets the field anew has chosen.
     contested: without(state.contested, edits),
-    ...(state.dragFrom ? {} : { past: [...state.past, { edits }].slice(-mostUndo), future: [] }),
+    ...(state.dragFrom ? {} : remembered(state, edits)),
   };
 }
 
@@ -282,45 +271,6 @@ function askedAbout(changes: readonly Change[], theirs: Job, why?: string): Cont
 function unheard({ log }: Sync, events: readonly ShopEvent[]): ShopEvent[] {
   const known = new Set(log.map(({ id }) => id));
   return events.filter(({ id }) => !known.has(id));
-}
-
-/** A drag is one entry, of what it came to; one that came back is none. */
-function dragEnded(state: Sync): Sync {
-  const { dragFrom } = state;
-  if (!dragFrom) return state;
-  const edits = changesBetween(dragFrom, state.document);
-  return {
-    ...state,
-    dragFrom: undefined,
-    ...(edits.length > 0 ? { past: [...state.past, { edits }].slice(-mostUndo), future: [] } : {}),
-  };
-}
-
-/**
- * Takes one's own last edit back, or lays it on again: on the document as it is now, path by path. A path that somebody has changed since
- * is left as it is, and said.
- */
-function takenBack(state: Sync, from: 'past' | 'future', rules: Rules): Sync {
-  const to = from === 'past' ? 'future' : 'past';
-  const entry = from === 'past' ? state[from][state[from].length - 1] : state[from][0];
-  if (!entry || state.dragFrom) return state;
-  const wanted = from === 'past' ? inverse(entry.edits) : entry.edits;
-  const { document, laid, left } = layEdits(state.document, wanted);
-  // What is laid back makes a sound job only with the rest of it: else it stays as it is.
-  const sound = laid.length > 0 && rules.trouble(document) === undefined;
-  const kept = sound ? (from === 'past' ? inverse(laid) : laid) : [];
-  return {
-    ...state,
-    document: sound ? document : state.document,
-    [from]: from === 'past' ? state.past.slice(0, -1) : state.future.slice(1),
-    [to]:
-      kept.length === 0
-        ? state[to]
-        : to === 'future'
-          ? [{ edits: kept }, ...state.future]
-          : [...state.past, { edits: kept }],
-    notice: left.length > 0 || !sound ? 'Somebody has changed this since: it was left as it is now.' : undefined,
-  };
 }
 
 /** What the server has now, with changes of one's own laid on it; what stands otherwise there is contested, and theirs is shown. */

@@ -1,6 +1,14 @@
 import { type Change, changesBetween, type Job, layEdits } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
 
+/** What the machine asks of the world: both are functions without a memory. */
+export interface Rules {
+  /** Makes the ids of saves of this window, by their number. */
+  saveId(number: number): string;
+  /** What is wrong with a document as a whole, in words; nothing where it is sound. */
+  trouble(document: Job): string | undefined;
+}
+
 /** A document as the server has it. */
 export interface Stored {
   version: number;

@@ -1,8 +1,8 @@
 import { defaultJob, type Job, parseJob, setFields, valueAtPath } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
 import { expect } from 'chai';
-import { type Effect, type Input, type Rules, step } from './machine';
-import { openSync, revive, type Sync, unsaved, waitingChanges } from './state';
+import { type Effect, type Input, step } from './machine';
+import { openSync, type Rules, revive, type Sync, unsaved, waitingChanges } from './state';
 
 const risers = ['heaters', 'panel-a', 'parameters', 'riserCount'];
 const pitch = ['heaters', 'panel-a', 'parameters', 'pitch'];

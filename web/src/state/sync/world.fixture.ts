@@ -1,7 +1,7 @@
 import { type Change, type Job, mergeChanges, same, valueAtPath } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
-import { type Effect, type Input, type Rules, step } from './machine';
-import { type Entry, openSync, revive, type Stored, type Sync, unsaved } from './state';
+import { type Effect, type Input, step } from './machine';
+import { type Entry, openSync, type Rules, revive, type Stored, type Sync, unsaved } from './state';
 
 /**
  * Two windows and a server that loses, delays, doubles and reorders what goes between them, that dies between a write and its answer, and

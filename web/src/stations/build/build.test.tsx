@@ -87,7 +87,7 @@ describe('web: Build', () => {
     expect(() => button(/^I answer for it/)).throw('no');
     useJob.getState().change('site.hottest', { irradiance: 1200, air: 45 });
     await rest();
-    expect(pageText()).include('“A cut-out comes.”. Answer for it as it is now.');
+    expect(pageText()).match(/“A cut-out comes.”\. It is worse now.*answer for it again/);
     await user.type(field(/^In writing/), 'It is fitted. R. Example');
     await press(user, /^I answer for it/);
     expect(() => button(/^I answer for it/)).throw('no');

@@ -12,7 +12,7 @@ interface Live {
 }
 
 const none: Live = { aim: undefined, tilt: undefined, horizon: undefined };
-const useLive = create<Live>()(() => none);
+export const useLive = create<Live>()(() => none);
 
 /** ms after which a hand that holds still is taken to rest. */
 const rest = 140;

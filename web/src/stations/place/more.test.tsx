@@ -95,7 +95,7 @@ describe('web: Place, what stands about it', () => {
 describe('web: Place, its weather', () => {
   after(leaveStation);
 
-  it('is twelve means of one’s own, where an impossible one is refused', async () => {
+  it('can be twelve monthly means of the builder’s, where an impossible one is refused', async () => {
     const user = await openStation('place');
     await press(user, 'Twelve means of your own');
     const july = await soon(() => field('sun on the flat, a day, July'));

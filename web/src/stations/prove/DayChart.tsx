@@ -32,7 +32,7 @@ export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; z
   const to = Math.ceil(Math.max(...points.map((point) => point.x)) + 0.25);
   const top = Math.max(1, ...points.map((point) => Math.max(point.high, point.measured + point.half)));
   const lowest = Math.min(...points.map((point) => point.measured));
-  // A reading a hair below nought is no reason for an axis that goes there.
+  // A reading a hair below zero is no reason for an axis that goes there.
   const bottom = lowest < -0.05 * top ? lowest : 0;
   const few = points.length <= 12;
   // Water that stands is told by how much it rose since it was read before.

@@ -11,6 +11,7 @@ import {
   openStation,
   pageText,
   press,
+  radio,
   region,
   rest,
   screen,
@@ -236,7 +237,7 @@ describe('web: Prove, tests by hand', () => {
       await type(user, field(label), value);
     const found = () => Number(/Bond of tube and plate: ([\d.]+)/.exec(textIn(dialog()))?.[1]);
     const insulated = found();
-    await user.click(find('input[type="radio"]', 'open to the room'));
+    await user.click(radio('open to the room'));
     await rest();
     // A back that loses heat too draws more through the bond: the same step of temperature means a better one.
     expect(found()).above(insulated);

@@ -5,11 +5,11 @@ import {
   choose,
   documentNow,
   field,
-  find,
   leaveStation,
   openStation,
   pageText,
   press,
+  radio,
   refusal,
   region,
   rest,
@@ -22,7 +22,6 @@ import { useJob } from '../../state/job';
 import { Desk, loggerFile, readingsOf } from './desk.fixture';
 
 const verdict = () => textIn(screen.getByTestId('verdict'));
-const radio = (name: string) => find('input[type="radio"]', name) as HTMLInputElement;
 
 /** Stands the clock at a moment for as long as something runs. */
 async function at<T>(moment: string, work: () => Promise<T>): Promise<T> {

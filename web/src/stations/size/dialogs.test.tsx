@@ -3,14 +3,15 @@ import { expect } from 'chai';
 import {
   button,
   choose,
+  dimensionField,
   documentNow,
   field,
-  find,
   leaveStation,
   openStation,
   pageText,
   panelNow,
   press,
+  radio,
   region,
   rest,
   screen,
@@ -18,25 +19,17 @@ import {
   textIn,
   type,
   type User,
+  undo,
   unfold,
 } from '../../shell/station.fixture';
 import { useJob } from '../../state/job';
 
 const dialog = () => screen.getByRole('dialog');
-const undo = async () => {
-  useJob.getState().undo();
-  await rest();
-};
 const open = (family = 'harp') => openStation('size', defaultJob(family), { shallow: true });
 
 /** Takes a dimension in hand and types it. */
-async function sets(user: User, id: string, label: string, typed: string): Promise<void> {
-  const mark = () => document.querySelector(`[data-dimension="${id}"]`) as Element;
-  await user.click(mark());
-  await rest();
-  await user.click(mark());
-  await type(user, await soon(() => screen.getByRole('textbox', { name: label })), typed);
-}
+const sets = async (user: User, id: string, label: string, typed: string) =>
+  type(user, await dimensionField(user, id, label), typed);
 
 describe('web: Size, what is not known for sure', () => {
   after(leaveStation);
@@ -81,7 +74,7 @@ describe('web: Size, another kind of heater', () => {
     const user = await open();
     await press(user, 'Another kind');
     await soon(() => dialog());
-    await user.click(find('input[type="radio"]', 'Serpentine', dialog()));
+    await user.click(radio('Serpentine', dialog()));
     await rest();
     expect(textIn(dialog()))
       .match(/Comes along:.*pane.*box/)
@@ -98,7 +91,7 @@ describe('web: Size, another kind of heater', () => {
     const before = documentNow();
     await press(user, 'Another kind');
     await soon(() => dialog());
-    await user.click(find('input[type="radio"]', 'Lattice', dialog()));
+    await user.click(radio('Lattice', dialog()));
     await user.keyboard('{Escape}');
     await rest();
     expect(documentNow()).equal(before);

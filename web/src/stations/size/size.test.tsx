@@ -3,6 +3,7 @@ import { expect } from 'chai';
 import {
   button,
   choose,
+  dimensionField,
   documentNow,
   field,
   leaveStation,
@@ -11,37 +12,20 @@ import {
   panelNow,
   press,
   region,
-  rest,
   screen,
-  soon,
   textIn,
   type,
-  type User,
+  undo,
   unfold,
 } from '../../shell/station.fixture';
-import { useJob } from '../../state/job';
 
-const undo = async () => {
-  useJob.getState().undo();
-  await rest();
-};
 const finding = (code: string) => document.getElementById(`finding-${code}`);
 
 describe('web: Size, the drawing', () => {
   after(leaveStation);
-  /** Takes a dimension in hand, and once more to type it. */
-  const typeInto = async (user: User, id: string, label: RegExp): Promise<HTMLElement> => {
-    const mark = document.querySelector(`[data-dimension="${id}"]`);
-    if (!mark) throw new Error(`no dimension ${id}`);
-    await user.click(mark);
-    await rest();
-    await user.click(document.querySelector(`[data-dimension="${id}"]`) ?? mark);
-    return soon(() => screen.getByRole('textbox', { name: label }));
-  };
-
   it('takes a dimension that is typed on it, in any unit', async () => {
     const user = await openStation('size', defaultJob('harp'), { shallow: true });
-    await type(user, await typeInto(user, 'riser-clear', /riser, clear of headers/), `5' 11"`);
+    await type(user, await dimensionField(user, 'riser-clear', /riser, clear of headers/), `5' 11"`);
     expect(panelNow().parameters.riserClear).closeTo(71 * 0.0254, 1e-9);
     await undo();
     expect(panelNow().parameters.riserClear).closeTo(1.882, 1e-9);
@@ -49,7 +33,7 @@ describe('web: Size, the drawing', () => {
   it('refuses nonsense, a negative size and one that meets something where they are typed', async () => {
     const user = await openStation('size', defaultJob('harp'), { shallow: true });
     const before = documentNow();
-    const entry = await typeInto(user, 'riser-clear', /riser, clear of headers/);
+    const entry = await dimensionField(user, 'riser-clear', /riser, clear of headers/);
     for (const [typed, words] of [
       ['furlong', /A number is missing here/],
       ['1,800', /1800 or 1.800/],

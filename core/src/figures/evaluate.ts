@@ -103,7 +103,8 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     const at = whole?.perGroup[index];
     const boundary = at?.boundary ?? ownBoundary(open, conditions, index);
     const work = at && workOfHeater(panel, path, absent, at);
-    const stands = standing?.perGroup[still.findIndex((group) => group === groups[index])];
+    const group = groups[index];
+    const stands = group && standing?.perGroup[still.indexOf(group)];
     const waterVolume = hydraulic?.volume ?? 0;
     const waterMass = waterVolume * fluidState(conditions.fluid ?? 'water', conditions.inlet).density;
     const stagnation = attempt('dry', path, absent, () => stagnationTemperature(thermal, dry));

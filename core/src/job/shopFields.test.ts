@@ -36,12 +36,7 @@ describe('job: what was settled of the shop, in the document', () => {
     ],
     ['a length on hand that has no size', 'shop.onHand', { 'shed-1': { item: 'x', count: 1 } }, /onHand/],
     ['half a length on hand', 'shop.onHand', { 'shed-1': { item: 'x', count: 0.5, length: 2 } }, /onHand/],
-    [
-      'a length for sale below zero',
-      'shop.sold',
-      { a: { item: 'x', price: -1, length: 2 } },
-      /a price is not below 0/,
-    ],
+    ['a length for sale below zero', 'shop.sold', { a: { item: 'x', price: -1, length: 2 } }, /a price is not below 0/],
     ['a thing that is half had', 'shop.have', { solder: 'half' }, /have/],
     ['a tie without a word', 'decisions.ties', { 'panel-a/rail': '' }, /ties/],
   ];

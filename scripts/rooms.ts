@@ -11,6 +11,7 @@ const coreRooms = [
   'table',
   'time',
   'catalogue',
+  'statics',
   'care',
   'steps',
   'draw',

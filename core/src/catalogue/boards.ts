@@ -64,6 +64,8 @@ export const timbers: readonly Timber[] = [
   metric(45, 19),
   metric(45, 45),
   metric(90, 45),
+  metric(120, 45),
+  metric(145, 45),
   american('1x2', 0.75, 1.5),
   american('1x4', 0.75, 3.5),
   american('1x5', 0.75, 4.5),
@@ -71,6 +73,7 @@ export const timbers: readonly Timber[] = [
   american('1x8', 0.75, 7.25),
   american('2x2', 1.5, 1.5),
   american('2x4', 1.5, 3.5),
+  american('2x6', 1.5, 5.5),
 ];
 
 function sheet(

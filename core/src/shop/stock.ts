@@ -88,6 +88,7 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     'roof-bracket': 9,
     angle: 1.5,
     strap: 12,
+    'steel-strap': 1.5,
     ballast: 4,
     guy: 14,
     'ground-anchor': 11,

@@ -12,8 +12,9 @@ interface Left {
 const left = new Map<string, Left>();
 /** Every station is new again. */
 export const forgetStations = (): void => left.clear();
-/** ms for which a station that is still growing is scrolled to where it was. */
+/** ms after which a station is taken to have grown to where it was scrolled; and how often it is waited for that long when it has not. */
 const patience = 1500;
+const mostWaits = 20;
 
 function partsOf(main: HTMLElement): Map<string, HTMLElement> {
   const parts = new Map<string, HTMLElement>([['main', main]]);
@@ -34,11 +35,15 @@ export function useStationMemory(main: RefObject<HTMLElement | null>, place: str
     if (!element) return undefined;
     const known = left.get(place) ?? { scroll: new Map<string, number>(), focus: undefined };
     left.set(place, known);
-    const restore = () => {
+    const restore = (): boolean => {
+      let reached = true;
       for (const [name, part] of partsOf(element)) {
         const wanted = known.scroll.get(name) ?? 0;
         if (part.scrollTop !== wanted) part.scrollTop = wanted;
+        // Half a pixel: what is scrolled lies on pixels of the screen.
+        if (Math.abs(part.scrollTop - wanted) > 0.5) reached = false;
       }
+      return reached;
     };
     restore();
     let over = false;
@@ -49,7 +54,13 @@ export function useStationMemory(main: RefObject<HTMLElement | null>, place: str
       over = true;
       grown.disconnect();
     };
-    const wait = window.setTimeout(rest, patience);
+    let waits = 0;
+    const look = () => {
+      waits += 1;
+      if (over || waits >= mostWaits || restore()) rest();
+      else wait = window.setTimeout(look, patience);
+    };
+    let wait = window.setTimeout(look, patience);
     const remember = ({ target }: Event) => {
       if (!over || !(target instanceof HTMLElement)) return;
       const name = target === element ? 'main' : target.dataset.scrolls;

@@ -1,7 +1,12 @@
 import type { Finding, Words } from '../../care';
 import { entries } from '../../catalogue';
 import { glazingWords } from '../../glazings';
+import { timberBearing, timberBending } from '../../statics';
+import { bears, chooseBearer } from './cradle';
 import { type BatchBoxLayout, tilts } from './layout';
+
+/** m. A shorter chock splits where it is screwed. */
+const leastChock = 0.025;
 
 const round = (metres: number) => Math.ceil(metres * 1000 - 1e-6) / 1000;
 
@@ -33,7 +38,7 @@ export function batchBoxFindings(path: string, layout: BatchBoxLayout, standing 
       { need: taken.width, room: opening.width },
       round(taken.width + 2 * wall - 2 * glazing.clearance),
     );
-  found.push(...stockFindings(layout, at));
+  found.push(...stockFindings(layout, at), ...cradleFindings(layout, at));
   if (rail.thickness < side - 1e-9) {
     const [thicker] = entries('timber').filter(
       (one) => one.tape === stud.tape && one.width > 0.06 && one.thickness >= side,
@@ -48,6 +53,42 @@ export function batchBoxFindings(path: string, layout: BatchBoxLayout, standing 
       severity: 'caution',
       path: at('tankKind'),
       values: { tanks: parameters.tanks, volume: layout.tankVolume },
+    });
+  return found;
+}
+
+/** A cradle that breaks or is crushed under its tanks when they are full, and leaning tanks that nothing keeps from rolling. */
+function cradleFindings({ cradle, load, stud, rail }: BatchBoxLayout, at: (name: string) => string): Finding[] {
+  const { bearer, span, leaning } = cradle;
+  const { stress } = bearer;
+  const found: Finding[] = [];
+  if (!bears(stress)) {
+    const [stouter] = entries('timber')
+      .filter((one) => one.tape === rail.tape && one.thickness > 0.03 && one.width > 0.06)
+      .filter((one) => bears(chooseBearer(load, stud, one).stress))
+      .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
+    found.push({
+      code: 'cradle-weak',
+      severity: 'clash',
+      path: at('rail'),
+      values: {
+        mass: stress.mass,
+        span,
+        bending: stress.bending,
+        bears: timberBending,
+        bearing: stress.bearing,
+        crushes: timberBearing,
+      },
+      ...(stouter ? { fix: stouter.id } : {}),
+    });
+  }
+  if (leaning && leaning.chock < leastChock)
+    found.push({
+      code: 'no-room-for-chocks',
+      severity: 'clash',
+      path: at('around'),
+      values: { room: Math.max(0, leaning.chock), need: leastChock },
+      fix: round(load.around + 2 * (leastChock - leaning.chock)),
     });
   return found;
 }
@@ -119,6 +160,16 @@ export const batchBoxWords: Record<string, Words> = {
     headline: 'pane rail too narrow to rip',
     detail: `At ${Math.round(values.number('tilt'))}° its high face is ${say.length(values.number('need'))}; the board is ${say.length(values.number('rail'))}.`,
     remedy: 'Take a wider rail, or a flatter tilt.',
+  }),
+  'cradle-weak': (values, say) => ({
+    headline: 'the cradle would break under full tanks',
+    detail: `A full tank weighs ${say.quantity('mass', values.number('mass'), 0)}. Over ${say.length(values.number('span'))} its bearer is bent to ${say.quantity('stress', values.number('bending'), 1)} and pressed to ${say.quantity('stress', values.number('bearing'), 2)} at its ends; warm softwood bears ${say.quantity('stress', values.number('bears'), 1)} and ${say.quantity('stress', values.number('crushes'), 2)} for years.`,
+    remedy: 'Take a stouter pane rail: bearers are cut from it, on edge. Or shorter or smaller tanks.',
+  }),
+  'no-room-for-chocks': (values, say) => ({
+    headline: 'no room for chocks beside the tanks',
+    detail: `Between tanks that lean there are ${say.length(values.number('room'))} for each chock; a block shorter than ${say.length(values.number('need'))} splits.`,
+    remedy: 'Leave more room round the tanks.',
   }),
   'sheet-too-small': (values, say) => ({
     headline: `${values.text('name')} larger than a sheet`,

@@ -1,5 +1,14 @@
 import { entry, type Sheet, type Timber } from '../../catalogue';
 import { type GlazingDesign, glazings } from '../../glazings';
+import {
+  type Bearer,
+  bearerAngle,
+  type CradleLoad,
+  type CradleStress,
+  chockLength,
+  chooseBearer,
+  lyingPitch,
+} from './cradle';
 import type { BatchBoxParameters } from './parameters';
 
 /** m. Wall of a heater tank: 2 to 3 mm of steel. Trade. */
@@ -20,6 +29,25 @@ export const tilts = { low: 15, high: 65 } as const;
 export interface ProfilePoint {
   x: number;
   z: number;
+}
+
+/** What carries the tanks: bearers across from wall to wall, their ends on posts between the studs of the side walls. m. */
+export interface Cradle {
+  bearer: Bearer & { stress: CradleStress };
+  /** Over the posts, and from post to post. */
+  length: number;
+  span: number;
+  /** Under each lying tank, the lowest first: its middle, where its two bearers touch it, the top of the posts. */
+  lying: { x: number; z: number; low: number; high: number; top: number; post: number }[];
+  /** Under tanks that lean: places of bearers and foot rail up the slope, posts by their long edge and x of it, the stop before the foot rail. */
+  leaning: Leaning | undefined;
+}
+export interface Leaning {
+  foot: number;
+  bearers: { low: number; high: number };
+  posts: Record<'foot' | 'front' | 'back', { at: number; length: number }>;
+  stop: { at: number; height: number };
+  chock: number;
 }
 
 /**
@@ -51,13 +79,14 @@ export interface BatchBoxLayout {
   planeAt(x: number): number;
   /** m. What a thickness square to the pane takes of a height. */
   upright(normal: number): number;
-  /** m. Long edges: studs, and what stands under the cradle. */
+  /** m. Long edges. */
   studs: { front: number; back: number };
-  posts: { front: number; back: number; at: { front: number; back: number } };
   /** m. Over its long points; square across. */
   slopeRail: number;
   paneRail: { length: number; section: { width: number; thickness: number } };
-  cradle: { length: number; along: boolean };
+  cradle: Cradle;
+  /** What the cradle is judged by. */
+  load: CradleLoad & { around: number };
   /** m. What the sun comes in through, up the slope and across. */
   opening: { length: number; width: number };
   /** m³ of one tank, and where its middle is: up the slope from the front wall, or across from the first wall. */
@@ -89,16 +118,25 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
   const depth = (paneLength + 2 * glazing.clearance) * slope.cos;
   const width = paneWidth + 2 * glazing.clearance;
   const upright = (normal: number) => normal / slope.cos;
-  const front = Math.max(
-    leastFront,
-    insulation.thickness + underCradle + upright(airGap + across + side) - wall * slope.tan,
-  );
-  const planeAt = (x: number) => front + x * slope.tan;
   const opening = { length: (depth - 2 * wall) / slope.cos, width: width - 2 * wall };
-  const underRail = upright(side);
-  const cradleUnder = (x: number) => planeAt(x) - upright(airGap + across + side);
-  const pitch = across + around;
-  const room = stand === 'lying' ? opening.length : opening.width;
+  const lying = stand === 'lying';
+  const tankVolume = (Math.PI / 4) * Math.max(0.05, across - 2 * tankWall) ** 2 * long * domed;
+  const span = width - 2 * ply - side;
+  const aside = across + around;
+  const beside = (opening.width - (tanks - 1) * aside) / 2;
+  const load = {
+    lying,
+    tilt: radians,
+    across,
+    long,
+    mass: tankMass(parameters) + 1000 * tankVolume,
+    places: Array.from({ length: tanks }, (_, index) => side / 2 + beside + index * aside),
+    span,
+    post: side,
+  };
+  const bearer = chooseBearer(load, stud, rail);
+  const pitch = lying ? lyingPitch(load, bearer, around) : aside;
+  const room = lying ? opening.length : opening.width;
   const first = (room - (tanks - 1) * pitch) / 2;
   const tankPlaces = Array.from({ length: tanks }, (_, index) => first + index * pitch);
   const deep = airGap + across / 2;
@@ -109,17 +147,30 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
     stand === 'lying'
       ? tankPlaces.map((place) => ({ from: upOf(place) - across / 2, to: upOf(place) + across / 2 }))
       : [{ from: middle - long / 2, to: middle + long / 2 }];
-  // Posts stand at the walls under rails that run up the slope, and under each rail that runs across.
-  const under = (up: number) => up * slope.cos + (airGap + across + side) * slope.sin + side / 2;
-  const at =
-    stand === 'lying'
-      ? { front: wall + side, back: depth - wall }
-      : { front: under(middle - railShare * long), back: under(middle + railShare * long) };
-  // Front and back stand upright: what is round meets them level, and what leans takes its thickness besides.
-  const taken =
-    stand === 'lying'
-      ? { length: upright(across + 2 * around) + (tanks - 1) * pitch, width: long + 2 * around }
-      : { length: long + across * slope.tan + upright(2 * around), width: tanks * across + (tanks + 1) * around };
+  const raised = insulation.thickness + underCradle;
+  const stack = { across, airGap, bearer, side, slope };
+  const foot = middle - long / 2;
+  const front = Math.max(
+    leastFront,
+    raised -
+      (lying ? lowestUnderLying(stack, wall + first * slope.cos) : lowestUnderLeaning(stack, foot, middle, long)),
+  );
+  const planeAt = (x: number) => front + x * slope.tan;
+  const underRail = upright(side);
+  const leaning = lying
+    ? undefined
+    : leaningCradle(stack, { foot, middle, long, planeAt, chock: chockLength(across, aside, beside, side) });
+  // Front and back stand upright: what is round meets them level, and what leans takes its thickness besides, and its stop at the foot.
+  const taken = lying
+    ? { length: upright(across + 2 * around) + (tanks - 1) * pitch, width: long + 2 * around }
+    : {
+        length:
+          long +
+          across * slope.tan +
+          upright(2 * around) +
+          upright(2 * Math.max(0, wall + side - (leaning?.stop.at ?? wall + side))),
+        width: tanks * across + (tanks + 1) * around,
+      };
   return {
     parameters,
     askedTilt: tilt,
@@ -140,18 +191,21 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
     planeAt,
     upright,
     studs: { front: planeAt(wall) - underRail, back: planeAt(depth - ply) - underRail },
-    posts: { front: cradleUnder(at.front), back: cradleUnder(at.back), at },
     slopeRail: (depth - 2 * ply) / slope.cos + side * slope.tan,
     paneRail: {
       length: width - 2 * ply - 2 * side,
       section: { width: railLow + side * slope.tan, thickness: side },
     },
-    cradle:
-      stand === 'lying'
-        ? { length: (depth - 2 * wall) / slope.cos + side * slope.tan, along: true }
-        : { length: width - 2 * wall, along: false },
+    load: { ...load, around },
+    cradle: {
+      bearer,
+      length: width - 2 * ply,
+      span,
+      lying: lying ? tankPlaces.map((place) => underLying(stack, wall + place * slope.cos, planeAt)) : [],
+      leaning,
+    },
     opening,
-    tankVolume: (Math.PI / 4) * Math.max(0.05, across - 2 * tankWall) ** 2 * long * domed,
+    tankVolume,
     tankPlaces,
     spans,
     fill:
@@ -159,6 +213,87 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
       (stand === 'lying' ? Math.min(1, long / opening.width) : Math.min(1, (tanks * across) / opening.width)),
     taken,
     lid: parameters.lid === 'none' ? undefined : { length: depth / slope.cos, width },
+  };
+}
+
+/** What lies between the pane and the underside of the cradle. */
+interface Stack {
+  across: number;
+  airGap: number;
+  bearer: Bearer;
+  side: number;
+  slope: { sin: number; cos: number; tan: number };
+}
+
+/** m over the foot of the plane of the pane: the underside of the bearers of a lying tank whose middle is at x. */
+function lowestUnderLying({ across, airGap, bearer, slope }: Stack, x: number): number {
+  const middle = x * slope.tan - (airGap + across / 2) / slope.cos;
+  return middle - (across / 2) * Math.cos((bearerAngle * Math.PI) / 180) - bearer.deep;
+}
+
+/** m over the foot of the plane of the pane: the lowest corner of foot rail and low bearer. */
+function lowestUnderLeaning(
+  { across, airGap, bearer, slope }: Stack,
+  foot: number,
+  middle: number,
+  long: number,
+): number {
+  const top = airGap + across;
+  const height = (up: number, deep: number) => up * slope.sin - deep * slope.cos;
+  return Math.min(
+    height(foot - bearer.deep, top),
+    height(middle - railShare * long - bearer.wide / 2, top + bearer.deep),
+  );
+}
+
+/** Where a lying tank is, and what it lies on. */
+function underLying(
+  { across, airGap, bearer, slope }: Stack,
+  x: number,
+  planeAt: (x: number) => number,
+): Cradle['lying'][number] {
+  const radius = across / 2;
+  const beta = (bearerAngle * Math.PI) / 180;
+  const z = planeAt(x) - (airGap + radius) / slope.cos;
+  const top = z - radius * Math.cos(beta);
+  return {
+    x,
+    z,
+    low: x - radius * Math.sin(beta),
+    high: x + radius * Math.sin(beta),
+    top,
+    post: top - bearer.deep,
+  };
+}
+
+/** Bearers across under tanks that lean, each on posts whose tops lean with the pane; the foot rail with a stop before it. */
+function leaningCradle(
+  { across, airGap, bearer, side, slope }: Stack,
+  at: { foot: number; middle: number; long: number; planeAt(x: number): number; chock: number },
+): Leaning {
+  const { foot, middle, long, planeAt, chock } = at;
+  const top = airGap + across;
+  const { wide, deep } = bearer;
+  const bearers = { low: middle - railShare * long, high: middle + railShare * long };
+  /** The long edge of a post under the middle of what lies so far up the slope with its underside so deep. */
+  const post = (up: number, under: number) => {
+    const x = up * slope.cos + under * slope.sin + side / 2;
+    return { at: x, length: planeAt(x) - under / slope.cos };
+  };
+  return {
+    foot,
+    bearers,
+    posts: {
+      foot: post(foot - deep / 2, top),
+      front: post(bearers.low, top + deep),
+      back: post(bearers.high, top + deep),
+    },
+    // The edge of the foot rail that lies farthest to the front, and a finger's breadth over it.
+    stop: {
+      at: (foot - deep) * slope.cos + (top - wide) * slope.sin,
+      height: planeAt(0) + (foot - deep) * slope.sin - (top - wide) * slope.cos + 0.02,
+    },
+    chock,
   };
 }
 

@@ -2,6 +2,7 @@ import { screwFrom } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, type EndCut, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece } from '../../shop';
 import { blackPaint, primer } from '../kit/paint';
+import { bearerAngle } from './cradle';
 import { type BatchBoxLayout, tankMass } from './layout';
 
 /** m. Holes in the floor for the relief's discharge and the drain, and how far from the walls. */
@@ -10,9 +11,13 @@ const holeIn = 0.12;
 /** m that a screw goes into what it holds, and between screws along an edge and between clips round the pane. */
 const bite = 0.025;
 const screwSpacing = 0.2;
-const clipSpacing = 0.3;
-/** m. A chock under a lying tank. */
-const chock = 0.12;
+export const clipSpacing = 0.3;
+/** m of steel strap at each end that is screwed down, and straps over a tank. */
+const strapEnd = 0.1;
+const strapsEach = 2;
+/** Screws that hold a piece of the frame, two at each end; and the end of a strap. */
+const screwsEach = 4;
+const strapScrews = 2;
 
 /** An end that is plumb on a piece that leans with the pane. */
 function leaning(layout: BatchBoxLayout): EndCut[] {
@@ -27,8 +32,45 @@ function topBevel(layout: BatchBoxLayout): EndCut[] {
   return [{ kind: 'bevel', end: 'far', angle: layout.tilt, long: 'top edge' }];
 }
 
+/** What carries the tanks. */
+function cradleParts(prefix: string, layout: BatchBoxLayout): Part[] {
+  const { stud, cradle, parameters } = layout;
+  const { bearer, length, lying, leaning } = cradle;
+  const post = (id: string, name: string, height: number, count: number, ends?: EndCut[]) =>
+    timberPiece(prefix, stud, {
+      id,
+      name,
+      length: height,
+      count,
+      ...(ends ? { ends, datum: { end: 'foot', side: 'left' } as const } : {}),
+    });
+  const across = (id: string, name: string, count: number) =>
+    timberPiece(prefix, bearer.timber, { id, name, length, count });
+  if (!leaning)
+    return [
+      across('bearer', 'Bearer under a tank, from wall to wall', 2 * lying.length),
+      ...lying.map((one, index) => post(`post-${index + 1}`, `Post under tank ${index + 1}`, one.post, 4)),
+    ];
+  const { posts, stop, chock } = leaning;
+  const upright = bearer.propped ? 3 : 2;
+  return [
+    across('bearer', 'Bearer under the tanks, from wall to wall', 2),
+    across('foot-rail', 'Foot rail, that the tanks stand on', 1),
+    post('post-foot', 'Post under the foot rail', posts.foot.length, upright, topBevel(layout)),
+    post('post-front', 'Post under the low bearer', posts.front.length, upright, topBevel(layout)),
+    post('post-back', 'Post under the high bearer', posts.back.length, upright, topBevel(layout)),
+    post('foot-stop', 'Stop before the foot rail', stop.height, upright),
+    timberPiece(prefix, stud, {
+      id: 'chock',
+      name: 'Chock beside a tank',
+      length: Math.max(0.01, chock),
+      count: 4 * parameters.tanks,
+    }),
+  ];
+}
+
 function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
-  const { stud, rail, studs, posts, slopeRail, paneRail, cradle, parameters, tilt } = layout;
+  const { stud, rail, studs, slopeRail, paneRail, tilt } = layout;
   const standing = (id: string, name: string, length: number, count: number) =>
     timberPiece(prefix, stud, {
       id,
@@ -58,31 +100,7 @@ function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
       ripped: { edge: 'top edge', angle: tilt, long: 'inner face' },
       operations: ['in the box its high side lies toward the back, so that the pane sits flat on both'],
     }),
-    timberPiece(prefix, stud, {
-      id: 'cradle-rail',
-      name: cradle.along ? 'Cradle rail, up the slope' : 'Cradle rail, across',
-      length: cradle.length,
-      count: 2,
-      ...(cradle.along ? { ends: leaning(layout), datum: { end: 'low end', side: 'left' } as const } : {}),
-    }),
-    standing('post-front', 'Front post of the cradle', posts.front, 2),
-    standing('post-back', 'Back post of the cradle', posts.back, 2),
-    timberPiece(prefix, stud, {
-      id: 'chock',
-      name: cradle.along ? 'Chock on the low side of a tank' : 'Chock beside a tank',
-      length: chock,
-      count: 2 * parameters.tanks + (cradle.along ? 0 : 2),
-    }),
-    ...(cradle.along
-      ? []
-      : [
-          timberPiece(prefix, stud, {
-            id: 'foot-rail',
-            name: 'Foot rail, that the tanks stand on',
-            length: layout.opening.width,
-            count: 1,
-          }),
-        ]),
+    ...cradleParts(prefix, layout),
   ];
 }
 
@@ -192,6 +210,14 @@ export function batchBoxParts(prefix: string, layout: BatchBoxLayout): Part[] {
   return [...frameParts(prefix, layout), ...sheetParts(prefix, layout), ...lidParts(prefix, layout)];
 }
 
+/** m that a strap takes over one tank, from bearer to bearer. */
+function strapLength({ parameters }: BatchBoxLayout): number {
+  const { tankDiameter: across, stand } = parameters;
+  const radius = across / 2;
+  // A lying tank is wound but for what lies between its bearers; over one that leans it comes straight down on both sides.
+  return stand === 'lying' ? radius * (2 * Math.PI - (2 * bearerAngle * Math.PI) / 180) : Math.PI * radius + 2 * radius;
+}
+
 /** m² of lining: the walls and the floor inside. */
 function liningArea({ depth, width, wall, planeAt }: BatchBoxLayout): number {
   const [long, wide] = [depth - 2 * wall, width - 2 * wall];
@@ -211,6 +237,9 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
   const { tanks, tankKind } = parameters;
   const used = tankKind === 'used';
   const mass = tankMass(parameters);
+  const pieces = frameParts(prefix, layout).reduce((sum, { count }) => sum + count, 0);
+  const straps = strapsEach * tanks;
+  const strap = straps * (strapLength(layout) + 2 * strapEnd);
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, one: number): Purchase[] =>
     quantity > 0 ? [bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass: one * quantity })] : [];
   const edges = 2 * (depth + width) + 4 * (front + back) + 2 * width;
@@ -298,12 +327,29 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
       `round the pane, every ${sized(clipSpacing)}`,
       0.02,
     ),
+    ...each(
+      'pane-stop',
+      'Stops at the foot of the pane',
+      2,
+      'stop',
+      'screwed to the front rail, a third in from each side',
+      0.05,
+    ),
+    bought(prefix, {
+      id: 'tank-strap',
+      name: 'Steel strap with holes, over the tanks',
+      quantity: strap,
+      unit: 'm',
+      priceKey: 'steel-strap',
+      rule: `${strapsEach} over each tank, ${sized(strapLength(layout) + 2 * strapEnd)} each with both ends`,
+      mass: 0.13 * strap,
+    }),
     ...screws(prefix, {
       id: 'frame-screws',
-      quantity: 40,
+      quantity: screwsEach * pieces + 2 * strapScrews * straps,
       length: screwFrom(side + bite, stud.tape),
       tape: stud.tape,
-      rule: 'studs, rails, posts and chocks, two a joint',
+      rule: `${screwsEach} for each stud, rail, post and bearer, ${strapScrews} for each end of a strap`,
     }),
     ...screws(prefix, {
       id: 'sheet-screws',

@@ -5,9 +5,8 @@ import { pipeHole } from './parts';
 
 /** The box looked at square to its pane: x up the slope, y across. */
 export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
-  const { depth, width, slope, ply, side, wall, glazing, opening, parameters, tankPlaces, spans, cradle, posts } =
-    layout;
-  const { tankDiameter: across, tankLength: long, stand } = parameters;
+  const { depth, width, slope, ply, side, wall, glazing, parameters, tankPlaces, spans, cradle } = layout;
+  const { tankDiameter, tankLength: long, stand } = parameters;
   const length = depth / slope.cos;
   const up = (x: number) => x / slope.cos;
   const rect = (
@@ -30,23 +29,23 @@ export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
   });
   const tanks = tankPlaces.map((place, index) =>
     stand === 'lying'
-      ? rect('plate', 'tank', spans[index]?.from ?? 0, (width - long) / 2, across, long)
-      : rect('plate', 'tank', spans[0]?.from ?? 0, wall + place - across / 2, long, across),
+      ? rect('plate', 'tank', spans[index]?.from ?? 0, (width - long) / 2, tankDiameter, long)
+      : rect('plate', 'tank', spans[0]?.from ?? 0, wall + place - tankDiameter / 2, long, tankDiameter),
   );
-  const cradles = cradle.along
-    ? [0.22, 0.78].map((share) =>
-        rect('rail', 'cradle-rail', up(wall), (width - long) / 2 + share * long - side / 2, opening.length, side, true),
-      )
-    : [posts.at.front, posts.at.back].map((x) =>
-        // Where its middle lies, looked at square to the pane.
-        rect(
-          'rail',
-          'cradle-rail',
-          (x - side / 2 - (parameters.airGap + across + side) * slope.sin) / slope.cos - side / 2,
-          wall,
-          side,
-          opening.width,
-          true,
+  const { bearer, lying, leaning } = cradle;
+  // Where its middle lies, looked at square to the pane.
+  const across = (part: string, up: number, broad: number) =>
+    rect('rail', part, up - broad / 2, ply, broad, cradle.length, true);
+  const seen = (x: number, z: number) => x * slope.cos + (z - layout.front) * slope.sin;
+  const cradles = leaning
+    ? [
+        across('bearer', leaning.bearers.low, bearer.wide),
+        across('bearer', leaning.bearers.high, bearer.wide),
+        across('foot-rail', leaning.foot - bearer.deep / 2, bearer.deep),
+      ]
+    : lying.flatMap((one) =>
+        [one.low - bearer.wide / 2, one.high + bearer.wide / 2].map((x) =>
+          across('bearer', seen(x, one.top - bearer.deep / 2), bearer.wide * slope.cos + bearer.deep * slope.sin),
         ),
       );
   const shapes: Shape[] = [

@@ -68,43 +68,47 @@ function tankShapes(prefix: string, layout: BatchBoxLayout): Shape[] {
   ];
 }
 
+/** What carries the tanks: posts in the side walls behind the cut, bearers across from wall to wall. */
 function cradleShapes(prefix: string, layout: BatchBoxLayout): Shape[] {
-  const { parameters, side, wall, depth, slope, posts, cradle, tankPlaces, opening } = layout;
-  const { tankDiameter: across, airGap, stand, tankLength: long } = parameters;
-  const top = airGap + across;
-  const posted = [
-    standing(layout, `${prefix}/post-front`, { from: posts.at.front - side, to: posts.at.front, deep: top + side }),
-    standing(layout, `${prefix}/post-back`, { from: posts.at.back - side, to: posts.at.back, deep: top + side }),
-  ];
-  const place = (x: number, deep: number) => (x - deep * slope.sin) / slope.cos;
-  const chock = (up: number): Shape =>
-    leaning(layout, 'rail', `${prefix}/chock`, { from: up - side, to: up, top: top - side, bottom: top });
-  if (cradle.along)
-    return [
-      ...posted,
-      leaning(layout, 'rail', `${prefix}/cradle-rail`, {
-        from: place(wall, top),
-        to: place(depth - wall, top),
-        top,
-        bottom: top + side,
-      }),
-      ...tankPlaces.map((at) => chock(upAt(layout, at, airGap + across / 2) - across / 3)),
-    ];
-  // Each rail across lies on its posts: their middle, square to the pane.
-  const ends = [posts.at.front - side / 2, posts.at.back - side / 2];
-  const foot = upAt(layout, opening.length / 2, airGap + across / 2) - long / 2;
+  const { parameters, side, cradle } = layout;
+  const { wide, deep } = cradle.bearer;
+  const top = parameters.airGap + parameters.tankDiameter;
+  const rect = rectsOf(prefix);
+  if (!cradle.leaning)
+    return cradle.lying.flatMap((one, index) =>
+      [one.low - wide, one.high].flatMap((x): Shape[] => [
+        { ...rect('timber', `post-${index + 1}`, x + (wide - side) / 2, 0, side, one.post), hidden: true },
+        rect('rail', 'bearer', x, one.top - deep, wide, deep),
+      ]),
+    );
+  const { posts, stop, foot, bearers } = cradle.leaning;
+  const post = (id: keyof typeof posts): Shape => ({
+    ...standing(layout, `${prefix}/post-${id}`, {
+      from: posts[id].at - side,
+      to: posts[id].at,
+      deep: id === 'foot' ? top : top + deep,
+    }),
+    hidden: true,
+  });
+  const on = (up: number, half: number) => ({ from: up - half, to: up + half });
   return [
-    ...posted,
-    ...ends.map((x) =>
-      leaning(layout, 'rail', `${prefix}/cradle-rail`, {
-        from: place(x, top + side) - side / 2,
-        to: place(x, top + side) + side / 2,
-        top,
-        bottom: top + side,
-      }),
-    ),
-    leaning(layout, 'rail', `${prefix}/foot-rail`, { from: foot - side, to: foot, top: top - side, bottom: top }),
-    ...(stand === 'upright' ? [chock(foot + long / 2)] : []),
+    post('foot'),
+    post('front'),
+    post('back'),
+    { ...rect('timber', 'foot-stop', stop.at - side, 0, side, stop.height), hidden: true },
+    ...[bearers.low, bearers.high].flatMap((up): Shape[] => [
+      leaning(layout, 'rail', `${prefix}/bearer`, { ...on(up, wide / 2), top, bottom: top + deep }),
+      {
+        ...leaning(layout, 'rail', `${prefix}/chock`, { ...on(up, side / 2), top: top - side, bottom: top }),
+        hidden: true,
+      },
+    ]),
+    leaning(layout, 'rail', `${prefix}/foot-rail`, {
+      from: foot - deep,
+      to: foot,
+      top: top - wide,
+      bottom: top,
+    }),
   ];
 }
 
@@ -208,7 +212,7 @@ export function profile(prefix: string, layout: BatchBoxLayout): Drawing {
     title: `Profile of ${prefix}`,
     shapes,
     dimensions: profileDimensions(layout),
-    labels: profileLabels(layout, studs),
+    labels: [...profileLabels(layout, studs), ...postLabels(layout)],
   };
 }
 
@@ -302,4 +306,25 @@ function profileLabels(layout: BatchBoxLayout, studs: BatchBoxLayout['studs']): 
       anchor: 'start',
     },
   ];
+}
+
+/** Every post by its height, at its middle. */
+function postLabels({ cradle, side }: BatchBoxLayout): Label[] {
+  const label = (x: number, height: number, words: string): Label => ({
+    at: { x, y: height / 2 },
+    to: { x, y: -0.1 },
+    words,
+    size: height,
+    fine: true,
+    anchor: 'middle',
+  });
+  if (cradle.leaning) {
+    const { posts, stop } = cradle.leaning;
+    return [
+      label(stop.at - side / 2, stop.height, 'stop'),
+      label(posts.front.at - side / 2, posts.front.length, 'low post'),
+      label(posts.back.at - side / 2, posts.back.length, 'high post'),
+    ];
+  }
+  return cradle.lying.map((one, index) => label(one.high + side / 2, one.post, `posts, tank ${index + 1}`));
 }

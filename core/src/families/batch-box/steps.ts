@@ -2,6 +2,7 @@ import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
 import { cutStep, step, testStep } from '../kit/steps';
 import type { BatchBoxLayout } from './layout';
+import { clipSpacing } from './parts';
 
 /** Pa and its share: a tank is tested at one and a half times the mains it will stand under, water only. */
 const tankTest = 900e3;
@@ -72,9 +73,35 @@ function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
   ];
 }
 
+/** What of the cradle goes in with the sides. */
+const cradleRoles = ({ cradle }: BatchBoxLayout): string[] =>
+  cradle.leaning
+    ? ['post-foot', 'post-front', 'post-back', 'foot-stop', 'bearer', 'foot-rail']
+    : ['bearer', ...cradle.lying.map((_, index) => `post-${index + 1}`)];
+
+/** Where each post stands against the inner face of its side, from its front edge, and how high it is. */
+function cradleWords({ cradle, side }: BatchBoxLayout): string[] {
+  const { bearer, lying, leaning } = cradle;
+  if (!leaning)
+    return lying.map((one, index) => {
+      const [low, high] = [one.low - bearer.wide, one.high].map((x) => x + (bearer.wide - side) / 2);
+      return `posts of tank ${index + 1}, ${sized(one.post)} high, against the inner face of each side: front edges ${sized(low ?? 0)} and ${sized(high ?? 0)} from its front edge`;
+    });
+  const { posts, stop } = leaning;
+  return [
+    `posts against the inner face of each side, bevels up toward the back: back edges ${sized(posts.foot.at)}, ${sized(posts.front.at)} and ${sized(posts.back.at)} from its front edge, for foot rail, low bearer and high bearer`,
+    `a stop ${sized(stop.height)} high before each foot post, its back edge ${sized(stop.at)} from the front edge: the foot rail leans on it`,
+    ...(bearer.propped ? ['a third post and stop of each, on the floor, in the middle between the sides'] : []),
+  ];
+}
+
 export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: number): Step[] {
-  const { parameters, tilt, studs, depth, width, posts, glazing, tankVolume, lid, cradle } = layout;
+  const { parameters, tilt, studs, depth, width, glazing, tankVolume, lid, cradle } = layout;
   const { tanks, tankKind, airGap } = parameters;
+  const { leaning } = cradle;
+  // From the plane of the pane: square to a bearer across, plumb to where a lying tank touches its upper bearer.
+  const [lowest] = cradle.lying;
+  const drop = lowest ? layout.planeAt(lowest.high) - lowest.top : airGap + parameters.tankDiameter;
   const used = tankKind === 'used';
   const lean = Math.round(tilt * 10) / 10;
   const ready = used ? 'anode' : 'fit-new';
@@ -125,10 +152,12 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       does: [
         `screw a front stud of ${sized(studs.front)} and a back stud of ${sized(studs.back)} to each side, bevels up`,
         'the sloping rail on top of them, flush with the edge of the sheathing',
-        'stand the sides on the floor, the front between them; screw it all together',
+        ...cradleWords(layout),
+        'stand one side on the floor, the front against it, the bearers on its posts; then the other side: bearers do not go in afterwards',
+        'screw it all together, each bearer down onto its posts from above',
         'the pane rails between the sloping rails, their ripped edges in one plane with them',
       ],
-      parts: ['stud-front', 'stud-back', 'rail-slope', 'pane-rail', 'front', 'floor'].map(
+      parts: ['stud-front', 'stud-back', 'rail-slope', 'pane-rail', 'front', 'floor', ...cradleRoles(layout)].map(
         (name) => `${prefix}/${name}`,
       ),
       needs: ['drill', 'screwdriver', 'square', 'straight edge'],
@@ -138,6 +167,13 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
           words: `both diagonals of the floor are ${sized(Math.hypot(depth, width))}`,
           expects: { kind: 'length', value: Math.hypot(depth, width), within: 0.003 },
         },
+        {
+          id: 'bearers',
+          words: `from a straight edge across both sloping rails down to ${
+            leaning ? 'each bearer, square' : 'the inner edge of each upper bearer, plumb'
+          }: ${sized(drop)}`,
+          expects: { kind: 'length', value: drop, within: 0.004 },
+        },
         { id: 'plane', words: 'a straight edge lies flat on rails and sides all round: the pane will bear everywhere' },
       ],
       after: ['pair'],
@@ -145,7 +181,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
     step(prefix, 'line', {
       name: 'Insulate and line it',
       does: [
-        'insulation between the studs and on the floor, cut out round posts and pipe holes, joints taped',
+        'insulation between the studs and on the floor, cut out round posts, bearers and pipe holes, joints taped',
         parameters.lining === 'foil' ? 'bright foil over all of it, shiny side in' : 'two coats of white lining paint',
       ],
       parts: ['insulation-floor', 'insulation-front', 'lining'].map((name) => `${prefix}/${name}`),
@@ -153,30 +189,19 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       checks: [{ id: 'gaps', words: 'no stud and no gap shows light or bare wood' }],
       after: ['frame'],
     }),
-    step(prefix, 'cradle', {
-      name: 'Set the cradle',
-      does: [
-        `front posts of ${sized(posts.front)}, back posts of ${sized(posts.back)}, on the floor and not on the insulation`,
-        cradle.along
-          ? 'cradle rails up the slope on the posts'
-          : 'cradle rails across on the posts, the foot rail below',
-        'chocks where each tank will press',
-      ],
-      parts: ['post-front', 'post-back', 'cradle-rail', 'chock', ...(cradle.along ? [] : ['foot-rail'])].map(
-        (name) => `${prefix}/${name}`,
-      ),
-      needs: ['drill', 'screwdriver'],
-      checks: [{ id: 'bears', words: 'two people stand on the cradle and nothing gives' }],
-      after: ['line'],
-    }),
     step(prefix, 'tanks', {
       name: 'Lay the tanks in',
       does: [
-        'lay each on the cradle against its chocks',
+        leaning
+          ? `stand each on the foot rail against both bearers; screw a chock of ${sized(leaning.chock)} hard against each side of it on each bearer`
+          : 'lay each between its two bearers, the lowest first',
+        'two straps over each, a quarter in from its ends, drawn tight and screwed down to the bearers',
         'link them: cold into the low end of the first, out of its top into the low end of the next',
         'drain cock at the lowest point, through the front hole of the floor; discharge pipe of the relief falling through the back one',
       ],
-      parts: ['link', 'drain', 'discharge'].map((name) => `${prefix}/${name}`),
+      parts: ['link', 'drain', 'discharge', 'tank-strap', ...(leaning ? ['chock'] : [])].map(
+        (name) => `${prefix}/${name}`,
+      ),
       needs: ['pipe wrench', 'straps', 'gloves'],
       checks: [
         {
@@ -189,17 +214,17 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       beware: [
         `Each tank holds ${measured('volume', tankVolume, 0)}; full, ${tanks === 1 ? 'it weighs' : 'they weigh'} ${measured('mass', tanks * tankVolume * 990, 0)} more. Where the box stands must carry it.`,
       ],
-      after: ['blacken', 'cradle'],
+      after: ['blacken', 'line'],
     }),
     testStep(prefix, 'test-open', 'Test it before it is closed', ['tanks']),
     step(prefix, 'glaze', {
       name: 'Hang the back, lay the pane',
       does: [
         'fix its insulation to the back; hold the back with turn buttons, so that it comes off',
-        `gasket all round on rails and sides, the pane on it with ${sized(glazing.clearance)} to spare; clips every hand’s breadth`,
+        `gasket all round on rails and sides, the pane on it with ${sized(glazing.clearance)} to spare; two stops at its foot, clips every ${sized(clipSpacing)}`,
         ...glazing.work,
       ],
-      parts: ['back', 'insulation-back', 'turn-button', 'gasket', 'pane', 'pane-clip'].map(
+      parts: ['back', 'insulation-back', 'turn-button', 'gasket', 'pane', 'pane-stop', 'pane-clip'].map(
         (name) => `${prefix}/${name}`,
       ),
       needs: ['screwdriver', 'gloves', 'suction cups'],

@@ -5,9 +5,6 @@ import { tiny } from './solids.fixture';
 
 const mm = (metres: number) => `${(metres * 1000).toFixed(1)} mm`;
 
-/** m. Between the walls, along the ground. */
-const inDepthOf = (depth: number, wall: number) => depth - 2 * wall;
-
 /** Degrees of the bevels of a piece, all alike; throws where they are not. */
 function bevelOf(part: Part): number {
   const angles = new Set((part.ends ?? []).map(({ angle }) => angle.toFixed(6)));
@@ -38,7 +35,6 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
   const tilt = (Math.atan(rise) * 180) / Math.PI;
   const plane = (x: number) => front + rise * x;
   const cosine = Math.cos(Math.atan(rise));
-  const sine = Math.sin(Math.atan(rise));
   // Floor, front and back close the box between the sides.
   const floor = list.take('floor');
   if (floor.kind !== 'sheet') throw new Error('the floor is a sheet');
@@ -85,56 +81,13 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
   check(clearance > 0.0005 && clearance < 0.02, `the pane has ${mm(clearance)} at its ends`);
   alike((width - size.width) / 2, clearance, 'the pane has not the same room across as along');
   check(side - clearance > 0.015, `the pane bears on ${mm(side - clearance)} of rail`);
-  // The cradle: posts on the floor, rails on them, tanks on those as far under the pane as was typed.
-  const cradle = [list.take('cradle-rail'), list.take('cradle-rail')];
-  const across = Number(typed.tankDiameter);
-  const gap = Number(typed.airGap);
-  const lying = typed.stand === 'lying';
-  const [beam] = cradle as [Part, Part];
-  const thick = thicknessOf(beam);
-  if (lying) {
-    alike(bevelOf(beam), tilt, 'a cradle rail is bevelled at another angle', 1e-3);
-    alike((lengthOf(beam) - thick * rise) * cosine, depth - 2 * wall, 'the cradle does not reach from wall to wall');
-  } else {
-    alike(lengthOf(beam), width - 2 * wall, 'the cradle does not reach across');
-    alike(lengthOf(list.take('foot-rail')), width - 2 * wall, 'the foot rail does not reach across');
-  }
-  // Posts stand at the walls, or each under the middle of its rail: three tenths of the tank from the tank's own middle.
-  const level = inDepthOf(depth, wall) / cosine / 2 + (wall - (gap + across / 2) * sine) / cosine;
-  const stands = (share: number) =>
-    (level + share * Number(typed.tankLength)) * cosine + (gap + across + thick) * sine + side / 2;
-  for (const [role, x] of [
-    ['post-front', lying ? wall + side : stands(-0.3)],
-    ['post-back', lying ? depth - wall : stands(0.3)],
-  ] as const)
-    for (let count = 0; count < 2; count += 1) {
-      const post = list.take(role);
-      alike(bevelOf(post), tilt, `${post.name} is bevelled at another angle`, 1e-3);
-      // Its top carries the cradle, the tank and the gap, each square to the pane.
-      const over = (plane(x) - lengthOf(post)) * cosine;
-      alike(over - thick - across, gap, `over ${post.name} the tanks are not as far under the pane as typed`);
-    }
   const insulation = list.take('insulation-floor');
   const board = thicknessOf(insulation);
-  const lowest = plane(wall) - (gap + across + thick) / cosine;
-  check(lowest > board, `the cradle lies ${mm(board - lowest)} in the floor's insulation`);
-  // Tanks clear the walls and each other by what was typed.
-  const tanks = list.bought('tank')?.quantity ?? 0;
-  const around = Number(typed.around);
-  const long = Number(typed.tankLength);
-  const [inDepth, inWidth] = [depth - 2 * wall, width - 2 * wall];
-  if (lying) {
-    const row = across + (tanks - 1) * (across + around) * cosine;
-    check(inDepth - row > 2 * around - 1e-6, `the tanks have ${mm((inDepth - row) / 2)} before and behind them`);
-    check(inWidth - long > 2 * around - 1e-6, `the tanks have ${mm((inWidth - long) / 2)} at their ends`);
-  } else {
-    const row = tanks * across + (tanks - 1) * around;
-    check(inWidth - row > 2 * around - 1e-6, `the tanks have ${mm((inWidth - row) / 2)} beside them`);
-    const leant = long * cosine + across * rise * cosine;
-    check(inDepth - leant > 2 * around - 1e-6, `the tanks have ${mm((inDepth - leant) / 2)} before and behind them`);
-  }
-  check(list.count('chock') >= tanks, 'a tank has no chock');
-  for (let left = list.count('chock'); left > 0; left -= 1) list.take('chock');
+  const pieces = { list, typed, ply, wall, depth, width, plane, rise, board, tilt, check, alike };
+  if (typed.stand === 'lying') layLying(pieces);
+  else standLeaning(pieces);
+  const inDepth = depth - 2 * wall;
+  const inWidth = width - 2 * wall;
   // Insulation fills the fields that studs and rails leave.
   check(board <= side + tiny, 'insulation stands out of the studs');
   if (insulation.kind !== 'sheet') throw new Error('insulation is sheet');
@@ -154,10 +107,7 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
   // Pipes go through the floor clear of walls, posts and rails.
   for (const hole of floor.holes ?? [])
     for (const x of hole.positions)
-      check(
-        x - hole.diameter / 2 > wall + side && x + hole.diameter / 2 < depth - wall - side,
-        `a pipe meets a post at ${mm(x)}`,
-      );
+      check(x - hole.diameter / 2 > wall && x + hole.diameter / 2 < depth - wall, `a pipe meets a wall at ${mm(x)}`);
   // The lid covers the box, its insulation within its frame.
   if (list.has('lid')) {
     const lid = list.take('lid');
@@ -176,4 +126,210 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
     alike(deep, findEntry('sheet', inner.item)?.thickness ?? 0, 'the lid’s frame is not as deep as its insulation');
   }
   return [...wrong, ...list.left().map((words) => `left over: ${words}`)];
+}
+
+/** A box as far as it stands, for the cradle in it. */
+interface Standing {
+  list: CutList;
+  typed: Typed;
+  ply: number;
+  wall: number;
+  depth: number;
+  width: number;
+  plane(x: number): number;
+  rise: number;
+  board: number;
+  tilt: number;
+  check(fine: boolean, words: string): void;
+  alike(a: number, b: number, words: string, within?: number): void;
+}
+
+/** m. Both sides of a stick as sold: across its load and along it, where it lies on edge. */
+function stickOf(part: Part): { wide: number; deep: number } {
+  const timber = findEntry('timber', part.item);
+  if (!timber) throw new Error(`${part.id} is no timber`);
+  return { wide: Math.min(timber.width, timber.thickness), deep: Math.max(timber.width, timber.thickness) };
+}
+
+/** N. One tank full of cold water, by the steel that is bought and the cylinder that it is. */
+function fullTank({ list, typed }: Standing): number {
+  const steel = list.bought('tank');
+  if (!steel) throw new Error('no tanks are bought');
+  const [across, long] = [Number(typed.tankDiameter), Number(typed.tankLength)];
+  const water = 1000 * (Math.PI / 4) * (across - 0.005) ** 2 * long * 0.95;
+  return 9.81 * (steel.mass / steel.quantity + water);
+}
+
+/** N·m. Largest moment in a beam on two ends, by cutting it at many places. */
+function largestMoment(span: number, loads: readonly { at: number; force: number }[]): number {
+  const first = loads.reduce((sum, { at, force }) => sum + force * (1 - at / span), 0);
+  let most = 0;
+  for (let cut = 0; cut <= 400; cut += 1) {
+    const x = (cut / 400) * span;
+    most = Math.max(
+      most,
+      loads.reduce((sum, { at, force }) => sum - force * Math.max(0, x - at), first * x),
+    );
+  }
+  return most;
+}
+
+/** Pa. Softwood of the lowest usual class under load for years, in the warmth of a box: 16 MPa × 0.6 / 1.3 × 0.8. */
+const lastingBending = 5.91e6;
+
+/** Each tank between two level bearers whose ends stand on posts in the side walls. */
+function layLying(at: Standing): void {
+  const { list, typed, ply, wall, depth, width, plane, rise, board, check, alike } = at;
+  const tanks = list.bought('tank')?.quantity ?? 0;
+  const radius = Number(typed.tankDiameter) / 2;
+  const [gap, around, long] = [Number(typed.airGap), Number(typed.around), Number(typed.tankLength)];
+  const cosine = Math.cos(Math.atan(rise));
+  const laid: { x: number; z: number; top: number }[] = [];
+  let stick = { wide: 0, deep: 0 };
+  for (let tank = 1; tank <= tanks; tank += 1) {
+    const posts = [1, 2, 3, 4].map(() => list.take(`post-${tank}`));
+    const bearers = [list.take('bearer'), list.take('bearer')];
+    const [post, bearer] = [posts[0] as Part, bearers[0] as Part];
+    check(!post.ends?.length, `a level bearer does not lie on the slanting top of ${post.name}`);
+    alike(lengthOf(bearer), width - 2 * ply, 'a bearer does not reach from wall to wall');
+    stick = stickOf(bearer);
+    const top = lengthOf(post) + stick.deep;
+    // The tank lies where its shell meets both inner edges, 25° from straight below its middle, and its pane side under the pane.
+    const middle = top + radius * Math.cos((25 * Math.PI) / 180);
+    const x = (middle + (gap + radius) / cosine - plane(0)) / rise;
+    laid.push({ x, z: middle, top });
+    check(
+      lengthOf(post) > board + 0.02,
+      `a bearer lies in the floor’s insulation: its posts are ${mm(lengthOf(post))}`,
+    );
+    check(middle - radius > board + 0.005, `a tank lies in the floor’s insulation by ${mm(board - middle + radius)}`);
+    check(x - radius - wall > around - 1e-6, `tank ${tank} has ${mm(x - radius - wall)} before it`);
+    check(depth - wall - x - radius > around - 1e-6, `tank ${tank} has ${mm(depth - wall - x - radius)} behind it`);
+  }
+  check(
+    width - 2 * wall - long > 2 * around - 1e-6,
+    `the tanks have ${mm((width - 2 * wall - long) / 2)} at their ends`,
+  );
+  const half = radius * Math.sin((25 * Math.PI) / 180);
+  for (const [index, upper] of laid.entries()) {
+    const lower = laid[index - 1];
+    if (!lower) continue;
+    const apart = Math.hypot(upper.x - lower.x, upper.z - lower.z) - 2 * radius;
+    check(apart > around - 1e-6, `there are ${mm(apart)} between two tanks`);
+    // Any place of both bearers of the upper tank against the lower tank, and the other way round.
+    for (const [one, other] of [
+      [upper, lower],
+      [lower, upper],
+    ] as const)
+      for (const left of [one.x - half - stick.wide, one.x + half])
+        for (let across = 0; across <= 8; across += 1)
+          for (let up = 0; up <= 8; up += 1) {
+            const far = Math.hypot(
+              left + (stick.wide * across) / 8 - other.x,
+              one.top - (stick.deep * up) / 8 - other.z,
+            );
+            check(far > radius + 0.002, `a bearer lies in the next tank by ${mm(radius - far)}`);
+          }
+    const posts = upper.x - half - (lower.x + half) - 2 * Math.max(stick.wide, (stick.wide + wall - ply) / 2);
+    check(posts > 0, `posts of two tanks stand in each other by ${mm(-posts)}`);
+  }
+  // Carried: half a tank down on each bearer and tan 25° of it sideways, spread over the tank.
+  const span = width - 2 * ply - (wall - ply);
+  const loads = Array.from({ length: 60 }, (_, index) => ({
+    at: (span - long) / 2 + ((index + 0.5) / 60) * long,
+    force: fullTank(at) / 2 / 60,
+  }));
+  const moment = largestMoment(span, loads);
+  const bent =
+    (6 * moment) / (stick.wide * stick.deep ** 2) +
+    (6 * moment * Math.tan((25 * Math.PI) / 180)) / (stick.deep * stick.wide ** 2);
+  check(bent < 1.01 * lastingBending, `a bearer is bent to ${(bent / 1e6).toFixed(1)} MPa`);
+  strapped(at, radius * 2 * Math.PI * (1 - 50 / 360));
+}
+
+/** Tanks that lean stand on a foot rail against two bearers across; the foot rail leans on a stop. */
+function standLeaning(at: Standing): void {
+  const { list, typed, ply, wall, depth, width, plane, rise, board, tilt, check, alike } = at;
+  const tanks = list.bought('tank')?.quantity ?? 0;
+  const [across, gap] = [Number(typed.tankDiameter), Number(typed.airGap)];
+  const [around, long] = [Number(typed.around), Number(typed.tankLength)];
+  const [cosine, sine] = [Math.cos(Math.atan(rise)), Math.sin(Math.atan(rise))];
+  const bearers = [list.take('bearer'), list.take('bearer')];
+  const foot = list.take('foot-rail');
+  for (const one of [...bearers, foot])
+    alike(lengthOf(one), width - 2 * ply, `${one.name} does not reach from wall to wall`);
+  const { wide, deep } = stickOf(bearers[0] as Part);
+  const side = wall - ply;
+  // Where the tanks lie along the slope: their middle is the middle of the room at the depth of their own middle.
+  const level = (depth - 2 * wall) / cosine / 2 + (wall - (gap + across / 2) * sine) / cosine;
+  const stands = (up: number, under: number) => up * cosine + under * sine + side / 2;
+  const ledge = level - long / 2;
+  for (const [role, x, under] of [
+    ['post-foot', stands(ledge - deep / 2, gap + across), gap + across],
+    ['post-front', stands(level - 0.3 * long, gap + across + deep), gap + across + deep],
+    ['post-back', stands(level + 0.3 * long, gap + across + deep), gap + across + deep],
+  ] as const)
+    for (let count = list.count(role); count > 0; count -= 1) {
+      const post = list.take(role);
+      alike(bevelOf(post), tilt, `${post.name} is bevelled at another angle`, 1e-3);
+      alike((plane(x) - lengthOf(post)) * cosine, under, `${post.name} does not end under what it carries`);
+      check(lengthOf(post) > board + 0.01, `what lies on ${post.name} lies in the floor’s insulation`);
+    }
+  // The stop stands before the foot rail, between it and the front stud, and is higher than the edge that leans on it.
+  const edge = (ledge - deep) * cosine + (gap + across - wide) * sine;
+  const edgeHeight = plane(0) + (ledge - deep) * sine - (gap + across - wide) * cosine;
+  const uprights = list.count('foot-stop');
+  for (const role of ['post-foot', 'post-front', 'post-back'])
+    alike(list.count(role), uprights, `there are not as many of ${role} as stops`);
+  for (let count = 0; count < uprights; count += 1) {
+    const stop = list.take('foot-stop');
+    check(
+      lengthOf(stop) > edgeHeight + 0.005,
+      `a stop of ${mm(lengthOf(stop))} does not hold an edge at ${mm(edgeHeight)}`,
+    );
+  }
+  check(edge - side > wall - 1e-6, `the stop stands in the front stud by ${mm(wall + side - edge)}`);
+  const row = tanks * across + (tanks - 1) * around;
+  const inWidth = width - 2 * wall;
+  check(inWidth - row > 2 * around - 1e-6, `the tanks have ${mm((inWidth - row) / 2)} beside them`);
+  const leant = long * cosine + across * rise * cosine;
+  check(
+    depth - 2 * wall - leant > 2 * around - 1e-6,
+    `the tanks have ${mm((depth - 2 * wall - leant) / 2)} before and behind them`,
+  );
+  // A chock on each side of each tank on both bearers, in the room that tanks and walls leave at its height.
+  const chocks = Array.from({ length: 4 * tanks }, () => list.take('chock'));
+  const chock = lengthOf(chocks[0] as Part);
+  const bulge = Math.sqrt((across / 2) ** 2 - (across / 2 - side) ** 2);
+  check(2 * chock <= across + around - 2 * bulge + 1e-6, `two chocks of ${mm(chock)} do not go between two tanks`);
+  check(
+    chock <= (inWidth - row) / 2 + across / 2 - bulge + 1e-6,
+    `a chock of ${mm(chock)} does not go beside the first tank`,
+  );
+  // Carried: half a tank's part square to the slope on each bearer, all of its part along it on the foot rail.
+  const span = width - 2 * ply - side;
+  const weight = fullTank(at);
+  const spans = uprights - 1;
+  const places = Array.from({ length: tanks }, (_, index) => span / 2 + (index - (tanks - 1) / 2) * (across + around));
+  const moment = (force: number) =>
+    Math.max(
+      ...Array.from({ length: spans }, (_, part) => {
+        const [from, to] = [(part * span) / spans, ((part + 1) * span) / spans];
+        return largestMoment(
+          span / spans,
+          places.filter((at) => at >= from && at <= to).map((at) => ({ at: at - from, force })),
+        );
+      }),
+    );
+  const worst = Math.max(moment((weight * cosine) / 2), moment(weight * sine));
+  const bent = (6 * worst) / (wide * deep ** 2);
+  check(bent < 1.01 * lastingBending, `a bearer or the foot rail is bent to ${(bent / 1e6).toFixed(1)} MPa`);
+  strapped(at, (Math.PI / 2 + 1) * across);
+}
+
+/** Held: two straps a tank that go round it and are screwed down at both ends. */
+function strapped({ list, check }: Standing, round: number): void {
+  const tanks = list.bought('tank')?.quantity ?? 0;
+  const strap = list.bought('tank-strap')?.quantity ?? 0;
+  check(strap >= 2 * tanks * (round + 0.15), `${mm(strap)} of strap for ${tanks} tanks`);
 }

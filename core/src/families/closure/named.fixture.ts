@@ -4,7 +4,7 @@
  */
 export const things: readonly { word: RegExp; role?: RegExp; tool?: RegExp }[] = [
   { word: /\bcleats?\b/, role: /^cleat$/ },
-  { word: /\brails?\b(?! bars)/, role: /^(rail|rim-long|rail-slope|pane-rail|cradle-rail|foot-rail)$/ },
+  { word: /\brails?\b(?! bars)/, role: /^(rail|rim-long|rail-slope|pane-rail|foot-rail)$/ },
   { word: /insulation/, role: /^(insulation|wool|backing)/ },
   { word: /edge strips/, role: /^strip-/ },
   { word: /wire wool/, role: /^wire-wool$/ },
@@ -52,7 +52,7 @@ export const things: readonly { word: RegExp; role?: RegExp; tool?: RegExp }[] =
   { word: /shower head/, role: /^shower$/ },
   { word: /hand pump between/, role: /^hand-pump$/ },
   { word: /cement both caps/, role: /^pvc-cement$/ },
-  { word: /straps over/, role: /^strap$/ },
+  { word: /straps over/, role: /^(strap|tank-strap)$/ },
   { word: /hose tail/, role: /^hose-tail$/ },
   { word: /\bties? to a turn/, role: /^tie$/ },
   { word: /one manifold/, role: /^manifold$/ },

@@ -89,6 +89,8 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     angle: 1.5,
     strap: 12,
     'steel-strap': 1.5,
+    'pipe-seal': 2,
+    'thread-tape': 1,
     ballast: 4,
     guy: 14,
     'ground-anchor': 11,

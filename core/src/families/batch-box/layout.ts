@@ -42,6 +42,14 @@ export interface Cradle {
   /** Under tanks that lean: places of bearers and foot rail up the slope, posts by their long edge and x of it, the stop before the foot rail. */
   leaning: Leaning | undefined;
 }
+/** A hole in the floor: m from its front edge and from its first side. */
+export interface FloorHole {
+  id: 'drain' | 'cold' | 'discharge' | 'hot' | 'sensor';
+  words: string;
+  x: number;
+  y: number;
+  diameter: number;
+}
 export interface Leaning {
   foot: number;
   bearers: { low: number; high: number };
@@ -89,6 +97,8 @@ export interface BatchBoxLayout {
   load: CradleLoad & { around: number };
   /** m. What the sun comes in through, up the slope and across. */
   opening: { length: number; width: number };
+  /** Holes in the floor for pipes and wire, where nothing lies over them. */
+  pipes: FloorHole[];
   /** m³ of one tank, and where its middle is: up the slope from the front wall, or across from the first wall. */
   tankVolume: number;
   tankPlaces: number[];
@@ -160,6 +170,7 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
   const leaning = lying
     ? undefined
     : leaningCradle(stack, { foot, middle, long, planeAt, chock: chockLength(across, aside, beside, side) });
+  const lyingTanks = lying ? tankPlaces.map((place) => underLying(stack, wall + place * slope.cos, planeAt)) : [];
   // Front and back stand upright: what is round meets them level, and what leans takes its thickness besides, and its stop at the foot.
   const taken = lying
     ? { length: upright(across + 2 * around) + (tanks - 1) * pitch, width: long + 2 * around }
@@ -201,7 +212,7 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
       bearer,
       length: width - 2 * ply,
       span,
-      lying: lying ? tankPlaces.map((place) => underLying(stack, wall + place * slope.cos, planeAt)) : [],
+      lying: lyingTanks,
       leaning,
     },
     opening,
@@ -212,7 +223,75 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
       fillOf(spans, opening, wall / slope.cos) *
       (stand === 'lying' ? Math.min(1, long / opening.width) : Math.min(1, (tanks * across) / opening.width)),
     taken,
+    pipes: floorHoles({ wall, depth, width, ...gapsOver(stack, lyingTanks, leaning) }),
     lid: parameters.lid === 'none' ? undefined : { length: depth / slope.cos, width },
+  };
+}
+
+/** m. Holes for pipes with the rubber round them, and for the sensor's wire; from the walls, and from pipe to pipe across. */
+const pipeHole = 0.06;
+const wireHole = 0.012;
+const holeIn = 0.12;
+
+/** Two holes at the front on one side, for drain and cold water; three behind on the other, for the relief's discharge, hot water and the wire. */
+function floorHoles(at: {
+  wall: number;
+  depth: number;
+  width: number;
+  front: readonly [number, number][];
+  back: readonly [number, number][];
+}): FloorHole[] {
+  const { wall, depth, width } = at;
+  /** The middle of the widest gap: nothing lies over it. */
+  const middle = (gaps: readonly [number, number][]) => {
+    const [from, to] = [...gaps].sort((a, b) => b[1] - b[0] - (a[1] - a[0]))[0] as [number, number];
+    return (from + to) / 2;
+  };
+  const front = middle(at.front.map(([from, to]) => [Math.max(wall, from), to]));
+  const back = middle(at.back.map(([from, to]) => [from, Math.min(depth - wall, to)]));
+  const far = width - wall;
+  return [
+    { id: 'drain', words: 'drain', x: front, y: wall + holeIn, diameter: pipeHole },
+    { id: 'cold', words: 'cold in', x: front, y: wall + 2 * holeIn, diameter: pipeHole },
+    { id: 'discharge', words: 'the relief’s discharge', x: back, y: far - holeIn, diameter: pipeHole },
+    { id: 'hot', words: 'hot out', x: back, y: far - 2 * holeIn, diameter: pipeHole },
+    { id: 'sensor', words: 'the sensor’s wire', x: back, y: far - 2.7 * holeIn, diameter: wireHole },
+  ];
+}
+
+/** m along the ground: where nothing of the cradle lies over the floor, at its front and behind. */
+function gapsOver(
+  { across, airGap, bearer, slope }: Stack,
+  lying: Cradle['lying'],
+  leaning: Leaning | undefined,
+): { front: [number, number][]; back: [number, number][] } {
+  const [first, last] = [lying[0], lying.at(-1)];
+  const ends: [number, number] = [0, Number.POSITIVE_INFINITY];
+  if (first && last)
+    return {
+      front: [
+        [ends[0], first.low - bearer.wide],
+        [first.low, first.high],
+      ],
+      back: [
+        [last.low, last.high],
+        [last.high + bearer.wide, ends[1]],
+      ],
+    };
+  if (!leaning) return { front: [ends], back: [ends] };
+  const top = airGap + across;
+  const x = (up: number, deep: number) => up * slope.cos + deep * slope.sin;
+  const { low, high } = leaning.bearers;
+  const half = bearer.wide / 2;
+  return {
+    front: [
+      [ends[0], leaning.stop.at],
+      [x(leaning.foot, top), x(low - half, top)],
+    ],
+    back: [
+      [x(low + half, top + bearer.deep), x(high - half, top)],
+      [x(high + half, top + bearer.deep), ends[1]],
+    ],
   };
 }
 

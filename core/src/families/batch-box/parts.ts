@@ -5,9 +5,6 @@ import { blackPaint, primer } from '../kit/paint';
 import { bearerAngle } from './cradle';
 import { type BatchBoxLayout, tankMass } from './layout';
 
-/** m. Holes in the floor for the relief's discharge and the drain, and how far from the walls. */
-export const pipeHole = 0.06;
-const holeIn = 0.12;
 /** m that a screw goes into what it holds, and between screws along an edge and between clips round the pane. */
 const bite = 0.025;
 const screwSpacing = 0.2;
@@ -17,6 +14,8 @@ const strapEnd = 0.1;
 const strapsEach = 2;
 /** Screws that hold a piece of the frame, two at each end; and the end of a strap. */
 const screwsEach = 4;
+/** Staples to a square metre of foil. */
+const staplesEach = 30;
 const strapScrews = 2;
 
 /** An end that is plumb on a piece that leans with the pane. */
@@ -70,7 +69,7 @@ function cradleParts(prefix: string, layout: BatchBoxLayout): Part[] {
 }
 
 function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
-  const { stud, rail, studs, slopeRail, paneRail, tilt } = layout;
+  const { stud, rail, studs, slopeRail, paneRail, tilt, cradle } = layout;
   const standing = (id: string, name: string, length: number, count: number) =>
     timberPiece(prefix, stud, {
       id,
@@ -101,6 +100,12 @@ function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
       operations: ['in the box its high side lies toward the back, so that the pane sits flat on both'],
     }),
     ...cradleParts(prefix, layout),
+    timberPiece(prefix, rail, {
+      id: 'skid',
+      name: 'Skid under the floor, from front to back',
+      length: layout.depth,
+      count: cradle.bearer.propped ? 3 : 2,
+    }),
   ];
 }
 
@@ -133,13 +138,13 @@ function sheetParts(prefix: string, layout: BatchBoxLayout): Part[] {
       width: depth,
       height: width,
       count: 1,
-      holes: [
-        holeRow('front edge', [wall + holeIn, depth - wall - holeIn], {
-          diameter: pipeHole,
-          where: 'through the floor, for the drain at the front and the relief’s discharge at the back',
-          across: { from: 'first side', distance: wall + holeIn },
+      holes: layout.pipes.map(({ words, x, y, diameter }) =>
+        holeRow('front edge', [x], {
+          diameter,
+          where: `through the floor, for ${words}`,
+          across: { from: 'first side', distance: y },
         }),
-      ],
+      ),
       datum: { end: 'front edge', side: 'left' },
     }),
     sheetPiece(prefix, insulation, {
@@ -223,6 +228,12 @@ function liningArea({ depth, width, wall, planeAt }: BatchBoxLayout): number {
   const [long, wide] = [depth - 2 * wall, width - 2 * wall];
   const [low, high] = [planeAt(wall), planeAt(depth - wall)];
   return long * wide + wide * (low + high) + long * (low + high);
+}
+
+/** m of joints between boards of insulation: the edges of the floor and of every wall. */
+function foilTape({ depth, width, wall, planeAt }: BatchBoxLayout): number {
+  const [long, wide] = [depth - 2 * wall, width - 2 * wall];
+  return 2 * (long + wide) + 2 * (planeAt(wall) + planeAt(depth - wall)) + 2 * long;
 }
 
 /** m² of tank that is painted. */
@@ -344,6 +355,41 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
       rule: `${strapsEach} over each tank, ${sized(strapLength(layout) + 2 * strapEnd)} each with both ends`,
       mass: 0.13 * strap,
     }),
+    ...each(
+      'pipe-seal',
+      'Rubber seals round pipes and wire',
+      layout.pipes.length,
+      'pipe-seal',
+      'one in each hole of the floor',
+      0.03,
+    ),
+    bought(prefix, {
+      id: 'foil-tape',
+      name: 'Aluminium tape',
+      quantity: foilTape(layout),
+      unit: 'm',
+      priceKey: 'alu-tape',
+      rule: 'over every joint of the insulation',
+      mass: 0.005 * foilTape(layout),
+    }),
+    ...each(
+      'thread-tape',
+      'Thread tape for water, rolls',
+      1 + Math.floor(tanks / 3),
+      'thread-tape',
+      'a roll for three tanks',
+      0.02,
+    ),
+    ...(parameters.lining === 'foil'
+      ? each(
+          'staples',
+          'Staples',
+          Math.ceil(liningArea(layout) * staplesEach),
+          'staple',
+          'the lining, a hand apart along its edges',
+          0.0003,
+        )
+      : []),
     ...screws(prefix, {
       id: 'frame-screws',
       quantity: screwsEach * pieces + 2 * strapScrews * straps,

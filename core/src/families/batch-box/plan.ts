@@ -1,7 +1,6 @@
 import type { Drawing, Shape } from '../../draw';
 import type { BatchBoxLayout } from './layout';
 import { fieldRange } from './parameters';
-import { pipeHole } from './parts';
 
 /** The box looked at square to its pane: x up the slope, y across. */
 export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
@@ -60,19 +59,14 @@ export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
     rect('rail', 'pane-rail', length - up(wall), wall, up(side), width - 2 * wall),
     ...cradles,
     ...tanks,
-    ...(
-      [
-        [wall, 'drain'],
-        [depth - wall, 'discharge'],
-      ] as const
-    ).map(
-      ([x, part]): Shape => ({
+    ...layout.pipes.map(
+      ({ x, y, diameter }): Shape => ({
         kind: 'circle',
         layer: 'hole',
-        part: `${prefix}/${part}`,
+        part: `${prefix}/floor`,
         hidden: true,
-        centre: { x: up(x + (part === 'drain' ? 0.12 : -0.12)), y: wall + 0.12 },
-        radius: pipeHole / 2,
+        centre: { x: up(x), y },
+        radius: diameter / 2,
       }),
     ),
     rect('pane', 'pane', up(glazing.clearance), glazing.clearance, glazing.pane.length, glazing.pane.width, true),

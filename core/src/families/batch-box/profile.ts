@@ -169,6 +169,7 @@ export function profile(prefix: string, layout: BatchBoxLayout): Drawing {
       true,
     ),
     rect('back', 'floor', 0, -ply, depth, ply),
+    rect('timber', 'skid', 0, -ply - layout.rail.thickness, depth, layout.rail.thickness),
     rect('back', 'front', 0, 0, ply, front),
     rect('back', 'back', depth - ply, 0, ply, back - ply * slope.tan),
     rect('insulation', 'insulation-floor', wall, 0, depth - 2 * wall, board),
@@ -292,8 +293,8 @@ function profileLabels(layout: BatchBoxLayout, studs: BatchBoxLayout['studs']): 
       anchor: 'end',
     },
     {
-      at: { x: wall, y: studs.front * 0.4 },
-      to: { x: -0.06, y: studs.front * 0.4 },
+      at: { x: wall, y: studs.front * 0.7 },
+      to: { x: -0.06, y: studs.front * 0.7 },
       words: 'front stud',
       size: studs.front,
       anchor: 'end',
@@ -308,23 +309,34 @@ function profileLabels(layout: BatchBoxLayout, studs: BatchBoxLayout['studs']): 
   ];
 }
 
-/** Every post by its height, at its middle. */
-function postLabels({ cradle, side }: BatchBoxLayout): Label[] {
-  const label = (x: number, height: number, words: string): Label => ({
-    at: { x, y: height / 2 },
-    to: { x, y: -0.1 },
+/** Posts by their height: what stands low in front to the left of the box, the rest to its right, one under the other. */
+function postLabels({ cradle, side, depth }: BatchBoxLayout): Label[] {
+  const left = (x: number, height: number, words: string): Label => ({
+    at: { x, y: height / 3 },
+    to: { x: -0.06, y: height / 3 },
     words,
     size: height,
-    fine: true,
-    anchor: 'middle',
+    anchor: 'end',
+  });
+  const right = (place: number, x: number, height: number, words: string): Label => ({
+    at: { x, y: Math.min(height / 2, 0.1 + 0.13 * place) },
+    to: { x: depth + 0.14, y: 0.1 + 0.13 * place },
+    words,
+    size: height,
+    anchor: 'start',
   });
   if (cradle.leaning) {
     const { posts, stop } = cradle.leaning;
     return [
-      label(stop.at - side / 2, stop.height, 'stop'),
-      label(posts.front.at - side / 2, posts.front.length, 'low post'),
-      label(posts.back.at - side / 2, posts.back.length, 'high post'),
+      left(stop.at - side / 2, stop.height, 'stop'),
+      right(0, posts.foot.at - side / 2, posts.foot.length, 'foot post'),
+      right(1, posts.front.at - side / 2, posts.front.length, 'low post'),
+      right(2, posts.back.at - side / 2, posts.back.length, 'high post'),
     ];
   }
-  return cradle.lying.map((one, index) => label(one.high + side / 2, one.post, `posts, tank ${index + 1}`));
+  const [lowest, ...others] = cradle.lying;
+  return [
+    ...(lowest ? [left(lowest.low - side / 2, lowest.post, 'posts 1')] : []),
+    ...others.map((one, index) => right(index, one.high + side / 2, one.post, `posts ${index + 2}`)),
+  ];
 }

@@ -1,7 +1,7 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
 import { cutStep, step, testStep } from '../kit/steps';
-import type { BatchBoxLayout } from './layout';
+import { type BatchBoxLayout, tankMass } from './layout';
 import { clipSpacing } from './parts';
 
 /** Pa and its share: a tank is tested at one and a half times the mains it will stand under, water only. */
@@ -154,12 +154,20 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
         'the sloping rail on top of them, flush with the edge of the sheathing',
         ...cradleWords(layout),
         'stand one side on the floor, the front against it, the bearers on its posts; then the other side: bearers do not go in afterwards',
+        `skids under the floor on their flat, from front to back, below the posts of each side${cradle.bearer.propped ? ' and of the middle' : ''}: pipes come out between them`,
         'screw it all together, each bearer down onto its posts from above',
         'the pane rails between the sloping rails, their ripped edges in one plane with them',
       ],
-      parts: ['stud-front', 'stud-back', 'rail-slope', 'pane-rail', 'front', 'floor', ...cradleRoles(layout)].map(
-        (name) => `${prefix}/${name}`,
-      ),
+      parts: [
+        'stud-front',
+        'stud-back',
+        'rail-slope',
+        'pane-rail',
+        'front',
+        'floor',
+        'skid',
+        ...cradleRoles(layout),
+      ].map((name) => `${prefix}/${name}`),
       needs: ['drill', 'screwdriver', 'square', 'straight edge'],
       checks: [
         {
@@ -182,12 +190,39 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       name: 'Insulate and line it',
       does: [
         'insulation between the studs and on the floor, cut out round posts, bearers and pipe holes, joints taped',
-        parameters.lining === 'foil' ? 'bright foil over all of it, shiny side in' : 'two coats of white lining paint',
+        parameters.lining === 'foil'
+          ? 'bright foil over all of it, shiny side in, stapled a hand apart'
+          : 'two coats of white lining paint',
       ],
-      parts: ['insulation-floor', 'insulation-front', 'lining'].map((name) => `${prefix}/${name}`),
+      parts: [
+        'insulation-floor',
+        'insulation-front',
+        'lining',
+        'foil-tape',
+        ...(parameters.lining === 'foil' ? ['staples'] : []),
+      ].map((name) => `${prefix}/${name}`),
       needs: ['knife', 'staple gun'],
       checks: [{ id: 'gaps', words: 'no stud and no gap shows light or bare wood' }],
       after: ['frame'],
+    }),
+    step(prefix, 'carry', {
+      name: 'Set it on its bed',
+      does: [
+        'carry it now, without tanks and pane, and screw its skids to a bed that bears it full',
+        'the holes in its floor stay free, with room under them for a hand and a wrench',
+      ],
+      needs: ['spirit level', 'gloves'],
+      checks: [
+        {
+          id: 'level',
+          words: 'level across to a bubble: what the two ends of a tank differ by, its air cannot leave by',
+          expects: { kind: 'length', value: 0, within: 0.003 },
+        },
+      ],
+      beware: [
+        `Without its tanks it weighs ${measured('mass', mass - tanks * tankMass(parameters), 0)}; full it will be ${measured('mass', mass + tanks * tankVolume * 1000, 0)}.`,
+      ],
+      after: ['line'],
     }),
     step(prefix, 'tanks', {
       name: 'Lay the tanks in',
@@ -196,12 +231,20 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
           ? `stand each on the foot rail against both bearers; screw a chock of ${sized(leaning.chock)} hard against each side of it on each bearer`
           : 'lay each between its two bearers, the lowest first',
         'two straps over each, a quarter in from its ends, drawn tight and screwed down to the bearers',
+        'every thread in thread tape, three turns; every pipe through its rubber seal in the floor, the wire of the sensor too',
         'link them: cold into the low end of the first, out of its top into the low end of the next',
-        'drain cock at the lowest point, through the front hole of the floor; discharge pipe of the relief falling through the back one',
+        'drain cock at the lowest point and cold pipe through the front holes of the floor; hot pipe, and the relief’s discharge falling all the way, through the back ones',
       ],
-      parts: ['link', 'drain', 'discharge', 'tank-strap', ...(leaning ? ['chock'] : [])].map(
-        (name) => `${prefix}/${name}`,
-      ),
+      parts: [
+        'link',
+        'drain',
+        'discharge',
+        'pipe-seal',
+        'thread-tape',
+        'sensor-wire',
+        'tank-strap',
+        ...(leaning ? ['chock'] : []),
+      ].map((name) => `${prefix}/${name}`),
       needs: ['pipe wrench', 'straps', 'gloves'],
       checks: [
         {
@@ -214,7 +257,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       beware: [
         `Each tank holds ${measured('volume', tankVolume, 0)}; full, ${tanks === 1 ? 'it weighs' : 'they weigh'} ${measured('mass', tanks * tankVolume * 990, 0)} more. Where the box stands must carry it.`,
       ],
-      after: ['blacken', 'line'],
+      after: ['blacken', 'carry'],
     }),
     testStep(prefix, 'test-open', 'Test it before it is closed', ['tanks']),
     step(prefix, 'glaze', {
@@ -251,15 +294,13 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
           }),
         ]
       : []),
-    step(prefix, 'carry', {
-      name: 'Set it up and plumb it in',
+    step(prefix, 'plumb', {
+      name: 'Plumb it in',
       does: [
-        'carry it without tanks and pane, set it level on a bed that bears it full',
         'mains in at the cold end through its own shut-off, out to the heater that stands; a bypass round each',
         'insulate both pipes, most of all where they leave the box',
       ],
-      parts: [`${prefix}/sensor-wire`],
-      needs: ['spirit level', 'gloves'],
+      needs: ['pipe wrench', 'gloves'],
       checks: [
         {
           id: 'bypass',
@@ -267,7 +308,6 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
         },
       ],
       beware: [
-        `The box is ${measured('mass', mass, 0)} as it stands, empty.`,
         'Its pipes freeze before its tanks do: a bare pipe goes from 10 to 0 °C in under two hours at five below.',
         'Water out of it may scald at noon: a mixing valve at the outlet, rated for its heat.',
       ],

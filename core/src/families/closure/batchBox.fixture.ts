@@ -84,8 +84,23 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
   const insulation = list.take('insulation-floor');
   const board = thicknessOf(insulation);
   const pieces = { list, typed, ply, wall, depth, width, plane, rise, board, tilt, check, alike };
-  if (typed.stand === 'lying') layLying(pieces);
-  else standLeaning(pieces);
+  const over = typed.stand === 'lying' ? layLying(pieces) : standLeaning(pieces);
+  // Pipes come straight up through the floor: nothing of the cradle over them, clear of the walls and of each other.
+  const pipes = (floor.holes ?? []).flatMap(({ positions, across: from, diameter }) =>
+    positions.map((x) => ({ x, y: from?.distance ?? Number.NaN, radius: diameter / 2 })),
+  );
+  check(pipes.length === 5, `the floor has ${pipes.length} holes: drain, cold, hot, discharge and wire go through it`);
+  for (const [index, { x, y, radius }] of pipes.entries()) {
+    check(x - radius > wall && x + radius < depth - wall, `a pipe meets front or back at ${mm(x)}`);
+    check(y - radius > wall + 0.02 && y + radius < width - wall - 0.02, `a pipe meets a side at ${mm(y)}`);
+    for (const [from, to] of over)
+      check(
+        x - 0.015 > to || x + 0.015 < from,
+        `a pipe at ${mm(x)} comes up under a bearer from ${mm(from)} to ${mm(to)}`,
+      );
+    for (const other of pipes.slice(index + 1))
+      check(Math.hypot(x - other.x, y - other.y) > radius + other.radius, `two pipes meet at ${mm(x)}, ${mm(y)}`);
+  }
   const inDepth = depth - 2 * wall;
   const inWidth = width - 2 * wall;
   // Insulation fills the fields that studs and rails leave.
@@ -104,10 +119,10 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
   alike(walls.width, inDepth, 'the sides are not insulated from front to back');
   alike(walls.pair.from, plane(wall) - side / cosine, 'the sides’ insulation does not end under the rail in front');
   alike(walls.pair.to, plane(depth - wall) - side / cosine, 'the sides’ insulation does not end under the rail behind');
-  // Pipes go through the floor clear of walls, posts and rails.
-  for (const hole of floor.holes ?? [])
-    for (const x of hole.positions)
-      check(x - hole.diameter / 2 > wall && x + hole.diameter / 2 < depth - wall, `a pipe meets a wall at ${mm(x)}`);
+  // Skids lie under both sides, as long as the floor.
+  for (let count = list.count('skid'); count > 0; count -= 1)
+    alike(lengthOf(list.take('skid')), depth, 'a skid is not as long as the floor');
+  check(list.count('skid') >= 2, 'nothing bears the floor under the posts of both sides');
   // The lid covers the box, its insulation within its frame.
   if (list.has('lid')) {
     const lid = list.take('lid');
@@ -177,8 +192,8 @@ function largestMoment(span: number, loads: readonly { at: number; force: number
 /** Pa. Softwood of the lowest usual class under load for years, in the warmth of a box: 16 MPa × 0.6 / 1.3 × 0.8. */
 const lastingBending = 5.91e6;
 
-/** Each tank between two level bearers whose ends stand on posts in the side walls. */
-function layLying(at: Standing): void {
+/** Each tank between two level bearers whose ends stand on posts in the side walls; gives what bearers cover of the floor, by x. */
+function layLying(at: Standing): [number, number][] {
   const { list, typed, ply, wall, depth, width, plane, rise, board, check, alike } = at;
   const tanks = list.bought('tank')?.quantity ?? 0;
   const radius = Number(typed.tankDiameter) / 2;
@@ -245,10 +260,14 @@ function layLying(at: Standing): void {
     (6 * moment * Math.tan((25 * Math.PI) / 180)) / (stick.deep * stick.wide ** 2);
   check(bent < 1.01 * lastingBending, `a bearer is bent to ${(bent / 1e6).toFixed(1)} MPa`);
   strapped(at, radius * 2 * Math.PI * (1 - 50 / 360));
+  return laid.flatMap(({ x }): [number, number][] => [
+    [x - half - stick.wide, x - half],
+    [x + half, x + half + stick.wide],
+  ]);
 }
 
-/** Tanks that lean stand on a foot rail against two bearers across; the foot rail leans on a stop. */
-function standLeaning(at: Standing): void {
+/** Gives what lies over the floor, by x. Tanks that lean stand on a foot rail against two bearers across; the foot rail leans on a stop. */
+function standLeaning(at: Standing): [number, number][] {
   const { list, typed, ply, wall, depth, width, plane, rise, board, tilt, check, alike } = at;
   const tanks = list.bought('tank')?.quantity ?? 0;
   const [across, gap] = [Number(typed.tankDiameter), Number(typed.airGap)];
@@ -325,6 +344,15 @@ function standLeaning(at: Standing): void {
   const bent = (6 * worst) / (wide * deep ** 2);
   check(bent < 1.01 * lastingBending, `a bearer or the foot rail is bent to ${(bent / 1e6).toFixed(1)} MPa`);
   strapped(at, (Math.PI / 2 + 1) * across);
+  const extent = (up: number, half: number, top: number, thick: number): [number, number] => [
+    (up - half) * cosine + top * sine,
+    (up + half) * cosine + (top + thick) * sine,
+  ];
+  return [
+    extent(ledge - deep / 2, deep / 2, gap + across - wide, wide),
+    extent(level - 0.3 * long, wide / 2, gap + across, deep),
+    extent(level + 0.3 * long, wide / 2, gap + across, deep),
+  ];
 }
 
 /** Held: two straps a tank that go round it and are screwed down at both ends. */

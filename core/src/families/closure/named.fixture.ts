@@ -34,7 +34,7 @@ export const things: readonly { word: RegExp; role?: RegExp; tool?: RegExp }[] =
   { word: /\bflux both\b|clean and flux/, role: /^(flux|seam-flux)$/ },
   { word: /\bsolder\b|sweat each/, role: /^(joint-solder|seam-solder)$/ },
   { word: /\bcaps and unions\b/, role: /^unions$/ },
-  { word: /tees\b/, role: /^tee$/ },
+  { word: /tees\b/, role: /^(tee|link)$/ },
   { word: /elbows/, role: /^elbow$/ },
   { word: /thermal grease/, role: /^grease$/ },
   { word: /bead of silicone/, role: /^(lap-silicone|track-silicone)$/ },

@@ -30,21 +30,26 @@ export function buildRoofTube(list: CutList, typed: Typed): string[] {
     check(Math.abs(lengthOf(pipe) - length) < tiny, 'a pipe of another length');
     check(diameterOf(pipe) === tube.outerDiameter, 'a pipe of another size');
     const rows = pipe.holes ?? [];
-    const top = rows.filter(({ where }) => where.includes('uppermost'));
-    const low = rows.filter(({ where }) => where.includes('lowest'));
-    check(top.length === 2 && low.length === 1, 'not a fill hole, a vent and a link');
-    for (const { positions, diameter } of rows)
+    check(rows.length === 2, 'not a fill hole and a vent');
+    // A socket of EN ISO 1452-3 takes half the pipe's outside and 6 mm: what is drilled there lies under the cap.
+    const socket = tube.outerDiameter / 2 + 0.006;
+    for (const { positions, diameter, where, datum } of rows) {
+      check(where.includes('uppermost') && datum === 'high end', 'a hole that is not on top, from the high end');
       for (const at of positions) {
-        check(at - diameter / 2 > 0.02 && at + diameter / 2 < length - 0.02, 'a hole under a cap');
+        check(at - diameter / 2 > socket + 0.005, `a hole ${mm(at)} from the end lies under a cap of ${mm(socket)}`);
+        check(at + diameter / 2 < length - socket - 0.005, 'a hole under the low cap');
         check(diameter < 0.75 * tube.outerDiameter, 'a hole as wide as its pipe');
       }
-    // Filled at one end and vented at the other, the way out at the low end.
-    const [fill, vent] = top.map(({ positions }) => positions[0] ?? 0);
-    check(
-      (fill ?? 0) > (vent ?? 0) && (low[0]?.positions[0] ?? 1) < (vent ?? 0),
-      'fill hole, vent and outlet in another order',
-    );
+    }
+    // Filled to the top: air leaves above where water comes in, and nothing stands open lower down.
+    const [vent, fill] = rows.map(({ positions }) => positions[0] ?? Number.NaN);
+    check((vent ?? 1) < (fill ?? 0), 'the vent lies lower than the fill hole');
   }
+  // Held: a screw through an angle goes into a saddle by 15 mm at least and does not come out of it.
+  const screw = list.bought('saddle-screws');
+  const long = screw?.size && 'length' in screw.size ? Number(screw.size.length) : Number.NaN;
+  check(long >= 0.015 && long < thicknessOf(board), `screws of ${mm(long)} in saddles of ${mm(thicknessOf(board))}`);
+  check((list.bought('saddle-angle')?.quantity ?? 0) >= 2 * saddles, 'a saddle that nothing holds down');
   const needed: [string, number][] = [
     ['cap', 2 * pipes],
     ['fill-plug', pipes],

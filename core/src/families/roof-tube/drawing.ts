@@ -1,6 +1,6 @@
 import type { Drawing, Shape } from '../../draw';
 import type { DrawnViews } from '../family';
-import { cap, fillHole, holeIn, type RoofTubeLayout, ventHole } from './layout';
+import { cap, fillHole, outletHole, type RoofTubeLayout, ventHole } from './layout';
 import { fieldRange } from './parameters';
 
 function plan(prefix: string, layout: RoofTubeLayout): Drawing {
@@ -42,8 +42,8 @@ function plan(prefix: string, layout: RoofTubeLayout): Drawing {
             height: pipe.outerDiameter + cap.wide,
           }),
         ),
-        circle('fill-plug', length - holeIn, y, fillHole / 2),
-        circle('vent', holeIn, y, ventHole / 2),
+        circle('fill-plug', length - layout.fill, y, fillHole / 2),
+        circle('vent', length - layout.vent, y, ventHole / 2),
       ]),
     ],
     dimensions: [
@@ -93,17 +93,17 @@ function plan(prefix: string, layout: RoofTubeLayout): Drawing {
         tone: 'hot',
       },
       {
-        at: { x: length - holeIn, y: places.at(-1) ?? 0 },
-        to: { x: length - holeIn, y: width + 0.03 },
+        at: { x: length - layout.fill, y: places.at(-1) ?? 0 },
+        to: { x: length - 0.3 * length, y: width + 0.03 },
         words: 'filled here',
         anchor: 'middle',
         tone: 'cold',
       },
       {
-        at: { x: holeIn, y: places.at(-1) ?? 0 },
-        to: { x: holeIn, y: width + 0.03 },
+        at: { x: length - layout.vent, y: places[0] ?? 0 },
+        to: { x: length + cap.long + 0.02, y: places[0] ?? 0 },
         words: 'vent, always open',
-        anchor: 'middle',
+        anchor: 'start',
       },
     ],
   };
@@ -111,7 +111,7 @@ function plan(prefix: string, layout: RoofTubeLayout): Drawing {
 
 /** The pipes cut across over a saddle, seen from the low end. */
 function section(prefix: string, layout: RoofTubeLayout): Drawing {
-  const { pipe, bore, saddle, places, width, seat } = layout;
+  const { pipe, bore, saddle, places, width, seat, outlet } = layout;
   const id = (part: string) => `${prefix}/${part}`;
   const z = saddle.width - seat + pipe.outerDiameter / 2;
   return {
@@ -121,6 +121,15 @@ function section(prefix: string, layout: RoofTubeLayout): Drawing {
       ...places.flatMap((y): Shape[] => [
         { kind: 'circle', layer: 'tube', part: id('pipe'), centre: { x: y, y: z }, radius: pipe.outerDiameter / 2 },
         { kind: 'circle', layer: 'hole', centre: { x: y, y: z }, radius: bore / 2 },
+        // In the low cap, behind the cut.
+        {
+          kind: 'circle',
+          layer: 'hole',
+          part: id('outlet'),
+          centre: { x: y, y: z - (pipe.outerDiameter + cap.wide) / 2 + outlet },
+          radius: outletHole / 2,
+          hidden: true,
+        },
       ]),
     ],
     dimensions: [

@@ -9,12 +9,17 @@ const seated = 0.25;
 /** m. Saddle beyond the outer pipes, and from the ends of the pipes to the outer saddles. */
 const beyond = 0.05;
 const inset = 0.25;
-/** m. Holes in the top of each pipe: filled through the one, vented through the other; and how far from its ends. */
+/** m. Holes in the top of each pipe: filled through the one, vented through the other; left between them, and to the cap. */
 export const fillHole = 0.04;
 export const ventHole = 0.016;
-export const holeIn = 0.12;
-/** m. Hole in the low end's side for the link and the outlet. */
-export const linkHole = 0.021;
+const between = 0.03;
+const toCap = 0.015;
+/** m. Hole in the flat of the low cap for the outlet; its flange, and room from there to the pipe's own wall. */
+export const outletHole = 0.021;
+const outletFlange = 0.038;
+const toWall = 0.002;
+/** m. How deep a cap's socket takes the pipe: EN ISO 1452-3, solvent cement, half the pipe's outside and 6 mm. */
+const socketOf = (diameter: number): number => diameter / 2 + 0.006;
 
 /** Where everything is; x runs along the pipes from their low end, y across them. */
 export interface RoofTubeLayout {
@@ -34,6 +39,11 @@ export interface RoofTubeLayout {
   /** m³. */
   volume: number;
   outside: { length: number; width: number; depth: number };
+  /** m. Socket of a cap; middles of vent and fill hole from the high end, both on the uppermost line; of the outlet over the bottom of the cap's outside. */
+  socket: number;
+  vent: number;
+  fill: number;
+  outlet: number;
   /** m. Farthest that a pipe goes from saddle to saddle. */
   span: number;
 }
@@ -49,6 +59,8 @@ export function layOut(parameters: RoofTubeParameters): RoofTubeLayout {
   const room = Math.min(inset, length / 5);
   const along = evenlyAlong(length - 2 * room, (length - 2 * room) / (parameters.saddles - 1), 0).map((x) => x + room);
   const width = (pipes - 1) * pitch + 2 * first;
+  const socket = socketOf(pipe.outerDiameter);
+  const vent = socket + toCap + ventHole / 2;
   return {
     parameters,
     pipe,
@@ -65,6 +77,10 @@ export function layOut(parameters: RoofTubeParameters): RoofTubeLayout {
       width,
       depth: saddle.width - seat + pipe.outerDiameter,
     },
+    socket,
+    vent,
+    fill: vent + ventHole / 2 + between + fillHole / 2,
+    outlet: cap.wide / 2 + (pipe.outerDiameter - inner) / 2 + toWall + outletFlange / 2,
     span: (along[1] ?? length) - (along[0] ?? 0),
   };
 }

@@ -1,8 +1,12 @@
-import { screwFrom } from '../../catalogue';
+import { screwUpTo } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, holeRow, type Part, type Purchase, screws, timberPiece, tubePiece } from '../../shop';
 import { blackPaint } from '../kit/paint';
-import { fillHole, holeIn, linkHole, type RoofTubeLayout, ventHole } from './layout';
+import { fillHole, type RoofTubeLayout, ventHole } from './layout';
+
+/** Angles that hold a saddle down, and screws in each. */
+const anglesEach = 2;
+const screwsEach = 4;
 
 export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
   const { parameters, pipe, saddle, width, seat } = layout;
@@ -14,18 +18,10 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
       name: 'Pipe',
       length,
       count: pipes,
-      operations: [
-        'square both ends, chamfer the outside a little',
-        'scribe a line along it: all holes but the link lie on it',
-      ],
+      operations: ['square both ends, chamfer the outside a little', 'scribe a line along it: both holes lie on it'],
       holes: [
-        holeRow('low end', [length - holeIn], { diameter: fillHole, pilot: 0.006, where: `${top}, for the fill plug` }),
-        holeRow('low end', [holeIn], { diameter: ventHole, pilot: 0.006, where: `${top}, for the vent` }),
-        holeRow('low end', [holeIn / 2], {
-          diameter: linkHole,
-          pilot: 0.006,
-          where: 'on the lowest line, for the link and the outlet',
-        }),
+        holeRow('high end', [layout.vent], { diameter: ventHole, pilot: 0.006, where: `${top}, for the vent` }),
+        holeRow('high end', [layout.fill], { diameter: fillHole, pilot: 0.006, where: `${top}, for the fill plug` }),
       ],
     }),
     timberPiece(prefix, saddle, {
@@ -41,21 +37,30 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
 export function roofTubePurchases(prefix: string, layout: RoofTubeLayout): Purchase[] {
   const { parameters, pipe, saddle } = layout;
   const { pipes, length, saddles, hose, draw } = parameters;
+  // From tail to tee and from tee to tee.
+  const join = 2 * (pipes - 1) * layout.pitch;
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
     bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass });
   return [
     each('cap', `Caps for ${pipe.name}`, 2 * pipes, 'pvc-cap', 'two a pipe', 0.35 * 2 * pipes),
     each('fill-plug', 'Fill plugs with rubber', pipes, 'fill-plug', 'one in the top of each pipe', 0.1 * pipes),
     each('vent', 'Vents, always open, rain caps', pipes, 'vent', 'one in the top of each pipe', 0.05 * pipes),
-    each('outlet', 'Bulkhead fittings', pipes, 'outlet', 'one in the low end of each pipe', 0.1 * pipes),
+    each(
+      'outlet',
+      'Bulkhead fittings with hose tails',
+      pipes,
+      'outlet',
+      'one in the low cap of each pipe',
+      0.1 * pipes,
+    ),
     ...(pipes > 1
       ? [
           each(
             'link',
-            'Links with clips',
+            'Hose tees with clips',
             pipes - 1,
             'tank-link',
-            'between pipes, at their low ends',
+            'join the hoses of all pipes into one',
             0.2 * (pipes - 1),
           ),
         ]
@@ -63,11 +68,11 @@ export function roofTubePurchases(prefix: string, layout: RoofTubeLayout): Purch
     bought(prefix, {
       id: 'hose',
       name: 'Hose for warm water',
-      quantity: hose,
+      quantity: hose + join,
       unit: 'm',
       priceKey: 'hose/epdm-19x4',
-      rule: 'outlet to shower head',
-      mass: 0.2 * hose,
+      rule: pipes > 1 ? `outlet to shower head, and ${sized(join)} that join the pipes` : 'outlet to shower head',
+      mass: 0.2 * (hose + join),
     }),
     each('shower', 'Shower head with its own tap', 1, 'shower', 'at the end of the hose', 0.3),
     ...(draw === 'pump' ? [each('hand-pump', 'Hand pump for water', 1, 'hand-pump', 'draws from the outlet', 1)] : []),
@@ -81,12 +86,21 @@ export function roofTubePurchases(prefix: string, layout: RoofTubeLayout): Purch
       mass: 0.02 * pipes,
     }),
     each('strap', 'Straps with ratchets', 2 * saddles, 'strap', 'two over each saddle', 0.3 * 2 * saddles),
+    each(
+      'saddle-angle',
+      'Steel angles',
+      anglesEach * saddles,
+      'angle',
+      `${anglesEach} to a saddle, one on each face`,
+      0.08 * anglesEach * saddles,
+    ),
+    // Through the angle into the face of the saddle: all of the screw but its head grips, and its tip stays inside.
     ...screws(prefix, {
       id: 'saddle-screws',
-      quantity: 2 * saddles,
-      length: screwFrom(saddle.width * 0.6, saddle.tape),
+      quantity: screwsEach * anglesEach * saddles,
+      length: screwUpTo(saddle.thickness - 0.002, saddle.tape),
       tape: saddle.tape,
-      rule: 'two to a saddle, into the rack’s own bars or a board on it',
+      rule: `${screwsEach} to an angle: half into the saddle, half into a board on the rack as thick as it`,
     }),
     blackPaint(prefix, pipes * Math.PI * pipe.outerDiameter * length),
   ];

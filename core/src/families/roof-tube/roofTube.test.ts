@@ -33,6 +33,31 @@ describe('roof tube: by hand', () => {
   });
 });
 
+describe('roof tube: what is drilled', () => {
+  const holes = (change: Record<string, unknown> = {}) =>
+    open(change).parts.find(({ id }) => id === 'panel-a/pipe')?.holes ?? [];
+  it('lies on top at the high end, clear of the cap: a socket of 61 mm on 110, then 84 and 142 (by hand)', () => {
+    // 110 / 2 + 6 = 61; 15 to the rim and half of 16: 84; the other half, 30 between and half of 40: 142.
+    expect(holes().map(({ datum, positions }) => [datum, Math.round((positions[0] ?? 0) * 1000)])).deep.equal([
+      ['high end', 84],
+      ['high end', 142],
+    ]);
+  });
+  it('moves in with the socket of a thicker pipe: 86 mm on 160', () => {
+    expect(layOut(roofTubeParameters.parse({ pipe: 'pvc-160x6.2' })).socket).closeTo(0.086, 1e-9);
+    expect(holes({ pipe: 'pvc-160x6.2' })[0]?.positions[0]).closeTo(0.109, 1e-9);
+  });
+  it('has the outlet in the low cap, as low as its flange goes: 6 of cap, 4.2 of wall, 2 and 19', () => {
+    expect(layOut(roofTubeParameters.parse({})).outlet).closeTo(0.0312, 1e-9);
+  });
+  it('is fitted before it is closed: outlets go into loose caps', () => {
+    const steps = open().steps();
+    const [caps] = steps.filter(({ id }) => id.endsWith('/caps'));
+    expect(caps?.after).deep.equal(['panel-a/step/outlets']);
+    expect(steps.find(({ id }) => id.endsWith('/outlets'))?.parts).deep.equal(['panel-a/outlet']);
+  });
+});
+
 describe('roof tube: heat', () => {
   const night = { ...fullSun, irradiance: 0, air: 10, surroundings: 10, wind: 3 };
   it('cools by its exponential: τ = C ÷ (conductance of its surface and wall), while that hardly moves', () => {

@@ -2,7 +2,10 @@ import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
 import { cutStep, step, testStep } from '../kit/steps';
 import { airEnergy, waterIn } from './findings';
-import { fillHole, holeIn, linkHole, type RoofTubeLayout, ventHole } from './layout';
+import { fillHole, outletHole, type RoofTubeLayout, ventHole } from './layout';
+
+/** m from the high end to the low one. */
+const fall = 0.08;
 
 export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: number): Step[] {
   const { parameters, seat, volume } = layout;
@@ -10,44 +13,74 @@ export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: numb
   return [
     cutStep(prefix),
     step(prefix, 'holes', {
-      name: 'Drill the pipes',
+      name: 'Drill pipes and low caps',
       does: [
-        `on the scribed line: ${sized(fillHole)} for the fill plug, ${sized(holeIn)} from the high end; ${sized(ventHole)} for the vent, ${sized(holeIn)} from the low end`,
-        `opposite, ${sized(holeIn / 2)} from the low end: ${sized(linkHole)} for the link or the outlet`,
+        `on the scribed line, from the high end: ${sized(ventHole)} for the vent at ${sized(layout.vent)}, ${sized(fillHole)} for the fill plug at ${sized(layout.fill)}; the cap’s socket ends at ${sized(layout.socket)}`,
+        `in the flat of one cap for each pipe: ${sized(outletHole)} for the outlet, its middle ${sized(layout.outlet)} from the outside of its rim`,
         'deburr them inside and out, blow out every chip',
       ],
       parts: [`${prefix}/pipe`],
       needs: ['drill', 'round former', 'eye protection', 'dust mask'],
-      checks: [{ id: 'line', words: 'fill hole and vent lie on one line; the link lies straight under it' }],
+      checks: [
+        {
+          id: 'vent',
+          words: `from the high end to the middle of each vent: ${sized(layout.vent)}`,
+          expects: { kind: 'length', value: layout.vent, within: 0.003 },
+        },
+        { id: 'line', words: 'fill hole and vent lie on one line' },
+      ],
       beware: [
         'PVC dust is not breathed: mask, and a bag at the saw. A dull hole saw grabs and throws the pipe: sharp, slow, the pipe clamped.',
       ],
       after: ['cut'],
     }),
+    step(prefix, 'outlets', {
+      name: 'Fit the outlets into the low caps',
+      does: [
+        'while both sides can be reached: a bulkhead fitting through each drilled cap, its rubber inside, tight and a quarter turn more',
+      ],
+      parts: [`${prefix}/outlet`],
+      needs: ['spanners'],
+      checks: [
+        {
+          id: 'seat',
+          words: `from the outside of the rim to the middle of the outlet: ${sized(layout.outlet)}`,
+          expects: { kind: 'length', value: layout.outlet, within: 0.002 },
+        },
+      ],
+      after: ['holes'],
+    }),
     step(prefix, 'caps', {
       name: 'Cement the caps',
       does: [
+        'dry first: push each cap home and mark the pipe along its rim',
         'wipe with the solvent primer, then cement both caps of each pipe, push home with a quarter turn, hold half a minute',
+        'the low cap with its outlet at the bottom, straight under the scribed line',
       ],
       parts: ['cap', 'pvc-cement'].map((one) => `${prefix}/${one}`),
       needs: ['gloves', 'mask for solvents'],
-      checks: [{ id: 'bead', words: 'a bead of cement all round each cap' }],
+      checks: [
+        {
+          id: 'home',
+          words: `every rim stands at its mark, ${sized(layout.socket)} from the end of the pipe`,
+          expects: { kind: 'length', value: layout.socket, within: 0.003 },
+        },
+        { id: 'bead', words: 'a bead of cement all round each cap' },
+      ],
       beware: ['Outdoors, no flame: the solvents burn.'],
-      after: ['holes'],
+      after: ['outlets'],
       waits: 24 * 3600,
     }),
     step(prefix, 'fittings', {
-      name: 'Set plugs, vents and outlets',
+      name: 'Set plugs, vents and hoses',
       does: [
-        'bulkhead fittings through the low holes, rubber outside and inside, hand-tight and a quarter',
         'vents with their rain caps, plugs with their rubbers',
-        ...(pipes > 1 ? ['links between the low ends; the outlet on the last'] : []),
-        `hose and shower head on the outlet${draw === 'pump' ? ', the hand pump between' : ''}`,
+        ...(pipes > 1 ? ['a short hose on each outlet, joined by tees into one, every clip tight'] : []),
+        `hose and shower head on ${pipes > 1 ? 'the last tee' : 'the outlet'}${draw === 'pump' ? ', the hand pump between' : ''}`,
       ],
       parts: [
         'fill-plug',
         'vent',
-        'outlet',
         ...(pipes > 1 ? ['link'] : []),
         'hose',
         'shower',
@@ -73,11 +106,18 @@ export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: numb
       name: 'Seat the saddles',
       does: [
         `saw the seats ${sized(seat)} deep by the template`,
-        `screw ${saddles} saddles to the rack, evenly over ${sized(length)}, the low end lower by a hand’s breadth`,
+        `screw ${saddles} saddles to the rack, evenly over ${sized(length)}, an angle on each face of each`,
+        `the low end lower by ${sized(fall)}, so that it empties`,
       ],
-      parts: ['saddle', 'saddle-screws'].map((one) => `${prefix}/${one}`),
+      parts: ['saddle', 'saddle-angle', 'saddle-screws'].map((one) => `${prefix}/${one}`),
       needs: ['saw', 'screwdriver', 'spirit level'],
-      checks: [{ id: 'fall', words: 'a ball rolls to the low end of every pipe' }],
+      checks: [
+        {
+          id: 'fall',
+          words: `the seats of the last saddle stand ${sized(fall)} lower than those of the first`,
+          expects: { kind: 'length', value: fall, within: 0.01 },
+        },
+      ],
       after: ['cut'],
     }),
     step(prefix, 'carry', {

@@ -15,6 +15,8 @@ export interface FieldMeta {
   choices?: readonly { value: string; words: string }[];
   /** For `entry`: which list, and which of it. */
   list?: CatalogueKind;
+  /** Fields of different kinds that mean the same thing say the same here: its value comes along when the kind is changed. */
+  same?: string;
 }
 
 /** By schema. Not a Zod registry: that gives a new copy at every look, and faces compare what they are given. */
@@ -28,6 +30,15 @@ function noted<S extends z.core.$ZodType>(schema: S, meta: FieldMeta): S {
 /** The meta of one field of a parameter schema. Every field made here has one. */
 export function fieldMeta(field: z.core.$ZodType): FieldMeta | undefined {
   return metas.get(field) ?? (field instanceof z.ZodDefault ? fieldMeta(field.def.innerType) : undefined);
+}
+
+/** The same field, tagged as one that means the same in every kind whose field has this tag. */
+export function meansSame<S extends z.core.$ZodType>(tag: string, field: S): S {
+  const inner = field instanceof z.ZodDefault ? field.def.innerType : field;
+  const meta = fieldMeta(inner);
+  if (!meta) throw new TypeError('only a field of the catalogue can be tagged');
+  metas.set(inner, { ...meta, same: tag });
+  return field;
 }
 
 /** A length in metres with its range, default and meaning. */

@@ -1,4 +1,5 @@
 import { memberOf } from '../catalogue';
+import type { mounts } from '../mounts';
 import type { Habit } from '../quantity';
 import type { Family, HeaterDocument } from './family';
 import { families } from './registry';
@@ -10,14 +11,17 @@ export interface ChangedKind {
   left: string[];
 }
 
+/** How paths of a kind's own parameters begin. */
+const own = 'parameters.';
+
 /**
- * Makes a panel of another kind out of one: pane, box, absorber, count, and every size of the same name come along where
- * the new kind has them and takes them; the rest is fitted to the pane. Throws UnknownMember on an unknown kind.
+ * Makes a panel of another kind out of one: pane, box, absorber, stand, count, and every parameter that means the same by its tag come along
+ * where the new kind has them and takes them; the rest is fitted to the pane. Throws UnknownMember on an unknown kind.
  */
 export function changeKind(panel: HeaterDocument, familyId: string, habit: Habit): ChangedKind {
   const before: Family = memberOf<Family>(families, 'kind of heater', panel.family);
   const after: Family = memberOf<Family>(families, 'kind of heater', familyId);
-  const labels = new Map(before.fields(panel).map(({ path, meta }) => [path, meta.label]));
+  const fields = before.fields(panel).filter(({ path }) => path.startsWith(own));
   let made: HeaterDocument = { id: panel.id, ...after.standard(habit), count: panel.count };
   const kept: string[] = ['how many'];
   const left: string[] = [];
@@ -31,11 +35,24 @@ export function changeKind(panel: HeaterDocument, familyId: string, habit: Habit
       kept.push(words);
     } else left.push(words);
   }
+  const { mount } = panel;
+  if (mount) {
+    const goes = after.notOn?.[mount.kind as keyof typeof mounts] === undefined;
+    if (goes) made = { ...made, mount };
+    (goes ? kept : left).push('stand');
+  }
   const carried = new Map<string, string>();
-  for (const [name, value] of Object.entries(panel.parameters)) {
-    const words = labels.get(`parameters.${name}`)?.toLowerCase() ?? name;
-    const tried = { ...made, parameters: { ...made.parameters, [name]: value } };
-    if (name in made.parameters && after.problems(tried).length === 0) {
+  const wanted = new Map(
+    after.fields(made).flatMap(({ path, meta }) => (meta.same && path.startsWith(own) ? [[meta.same, path]] : [])) as [
+      string,
+      string,
+    ][],
+  );
+  for (const { value, meta } of fields) {
+    const words = meta.label.toLowerCase();
+    const name = wanted.get(meta.same ?? '')?.slice(own.length);
+    const tried = name && { ...made, parameters: { ...made.parameters, [name]: value } };
+    if (tried && after.problems(tried).length === 0) {
       made = tried;
       kept.push(words);
       carried.set(name, words);

@@ -4,6 +4,7 @@ import { fieldMeta, type Range, type SolderAlloy } from '../catalogue';
 import type { Drawing } from '../draw';
 import type { WindOnPane } from '../glazings';
 import type { HydraulicModel, WaterAt, WaterState } from '../hydraulic';
+import type { mounts } from '../mounts';
 import type { Habit } from '../quantity';
 import type { SectionSource } from '../readout';
 import type { Part, Purchase, Template } from '../shop';
@@ -45,6 +46,8 @@ export interface DrawnView {
   flat?: true;
   /** The one that is worked on first, where that is not the plan. */
   leads?: true;
+  /** It shows the heater from the side as it stands: there is no other picture of that. */
+  side?: true;
 }
 
 /** Views by id in the order in which they are looked at; `plan` is the one that stands for the heater. */
@@ -200,6 +203,10 @@ export interface Family {
   standardLoop?: 'filled' | 'preheat' | 'summer' | 'by hand';
   /** Its build leaves no choice which way its tubes lie. */
   turns?: false;
+  /** How it lies on the ground or a roof while it has no stand, where that is not leaning at the tilt of the place. */
+  lies?: 'level';
+  /** Stands that it does not go on, each with why. */
+  notOn?: Partial<Record<keyof typeof mounts, string>>;
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<HeaterDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */

@@ -2,6 +2,7 @@ import type { Finding, Words } from '../care';
 import { memberOf } from '../catalogue';
 import { tiltsOf } from '../document';
 import type { Drawing } from '../draw';
+import { type Family, families } from '../families';
 import {
   bareSide,
   gustPressure,
@@ -49,7 +50,21 @@ export function mountOf(open: OpenJob, index: number): MountDesign | undefined {
 
 /** A panel from the side, on its stand or on the bare ground. */
 export function sideOf(open: OpenJob, index: number): Drawing {
-  return mountOf(open, index)?.side ?? bareSide({ ...mounted(open, index), tilt: tiltOf(open.job) });
+  const own = Object.values(open.panels[index]?.design.drawings ?? {}).find(({ side }) => side);
+  if (own) return own.draw();
+  const tilt = liesLevel(open, index) ? 0 : tiltOf(open.job);
+  return mountOf(open, index)?.side ?? bareSide({ ...mounted(open, index), tilt });
+}
+
+/** Whether a panel lies level by itself. */
+const liesLevel = ({ panels }: OpenJob, index: number): boolean =>
+  families[panels[index]?.document.family as keyof typeof families]?.lies === 'level';
+
+/** Why a panel does not go on the stand that was chosen for it; nothing where it does. */
+function whyNotOn({ panels }: OpenJob, index: number): string | undefined {
+  const { family, mount } = panels[index]?.document ?? {};
+  const { notOn }: Pick<Family, 'notOn'> = families[family as keyof typeof families] ?? {};
+  return mount && notOn?.[mount.kind as keyof typeof mounts];
 }
 
 /** What a gust does to a panel at the worst of its tilts, on its stand or lying on its own edges. */
@@ -58,7 +73,7 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
   const mount = mountOf(open, index);
   const speed = open.job.site.gust ?? usualGust;
   const standMass = (mount?.parts ?? []).reduce((sum, part) => sum + part.mass * part.count, 0);
-  const loads = tiltsUnder(panel, mount).map((tilt) =>
+  const loads = tiltsUnder(open, index).map((tilt) =>
     windOn({
       speed,
       exposure: mount?.exposure ?? 'open',
@@ -74,9 +89,11 @@ export function windOf(open: OpenJob, index: number): WindLoad & { speed: number
   return { ...worst, speed };
 }
 
-/** Tilts that a panel is to stand: its mount's own, else those of the place. */
-function tiltsUnder(panel: MountedPanel, mount: MountDesign | undefined): number[] {
-  return mount?.tilt === undefined ? panel.tilts.map(({ tilt }) => tilt) : [mount.tilt];
+/** Tilts that a panel is to stand: its mount's own, level where it lies so by itself, else those of the place. */
+function tiltsUnder(open: OpenJob, index: number): number[] {
+  const own = mountOf(open, index)?.tilt;
+  if (own !== undefined) return [own];
+  return liesLevel(open, index) ? [0] : mounted(open, index).tilts.map(({ tilt }) => tilt);
 }
 
 /** How the panes stand the same gust at every tilt, the worst of it. */
@@ -87,7 +104,7 @@ export function paneWindFindings(open: OpenJob): Finding[] {
     const pressure = gustPressure(open.job.site.gust ?? usualGust);
     const exposure = mount?.exposure ?? 'open';
     const area = panel.upslope * panel.across;
-    const found = tiltsUnder(panel, mount).map((tilt) => {
+    const found = tiltsUnder(open, index).map((tilt) => {
       const { up, down } = netCoefficients({ exposure, tilt, area });
       return design.underWind({ outward: pressure * up, inward: pressure * down, tilt });
     });
@@ -140,6 +157,17 @@ export function mountFindings(open: OpenJob): Finding[] {
     const wind = windOf(open, index);
     const { speed, pull, force, ballast, way } = wind;
     const path = `${open.panels[index]?.path}.mount`;
+    const why = whyNotOn(open, index);
+    // What does not stand there at all is not held against the wind there.
+    if (why !== undefined)
+      return [
+        {
+          code: 'stand-unfit',
+          severity: 'clash',
+          path: `${path}.kind`,
+          values: { stand: mounts[document.mount.kind as keyof typeof mounts].name, why },
+        },
+      ];
     const { held } = mount;
     if (held.by === 'fixings')
       return [
@@ -167,6 +195,11 @@ export function mountFindings(open: OpenJob): Finding[] {
 const stands = 'Your local code and an engineer decide.';
 
 export const mountWords: Record<string, Words> = {
+  'stand-unfit': (values) => ({
+    headline: 'it does not go on that stand',
+    detail: `${values.text('stand')}: ${values.text('why')}.`,
+    remedy: 'Choose another stand, or none.',
+  }),
   'wind-lifts': (values, say) => ({
     headline: `wind ${values.text('way')} it`,
     detail: `A gust of ${say.quantity('speed', values.number('speed'), 0)} pulls at a panel of this size with what ${say.quantity('mass', values.number('pull'), 0)} weigh.`,

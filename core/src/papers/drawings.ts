@@ -16,7 +16,8 @@ export function drawingPages(print: Print, open: OpenJob): void {
     const name = document.count > 1 ? `${document.count} × ${document.id}` : document.id;
     for (const [id, view] of Object.entries(design.drawings))
       if (id !== 'plan' && !view.flat) drawingPage(print, view.name, `${name}, ${view.words}`, view.draw());
-    drawingPage(print, 'Side', mount ? `${name} on its mount` : `${name} from the side`, sideOf(open, index));
+    if (!Object.values(design.drawings).some(({ side }) => side))
+      drawingPage(print, 'Side', mount ? `${name} on its mount` : `${name} from the side`, sideOf(open, index));
   });
 }
 

@@ -1,4 +1,5 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
+import { mounts } from '../../mounts';
 import { storeModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, type HeaterDocument, problemsOf, usualStanding } from '../family';
 import { massOf } from '../kit/totals';
@@ -49,6 +50,9 @@ export const batchBox: Family = {
     'Black tanks in an insulated box behind glass: mains runs through them on its way to the heater that stands.',
   standardLoop: 'preheat',
   turns: false,
+  notOn: Object.fromEntries(
+    Object.keys(mounts).map((id) => [id, 'its pane leans by itself, and the box stands level on its own skids']),
+  ),
   words: batchBoxWords,
   standard: (habit) => ({ family: 'batch-box', parameters: standardBatchBox(habit), count: 1, turned: false }),
   problems: (panel) => problemsOf(batchBoxParameters, ['parameters'], panel.parameters),
@@ -82,7 +86,13 @@ export const batchBox: Family = {
       runs: { count: parameters.tanks, words: parameters.tanks === 1 ? 'tank' : 'tanks' },
       drawings: {
         plan: { name: 'Plan', words: 'square to the pane', draw: () => plan(panel.id, layout) },
-        section: { name: 'Profile', words: 'its side, cut open', draw: () => profile(panel.id, layout), leads: true },
+        section: {
+          name: 'Profile',
+          words: 'its side, cut open',
+          draw: () => profile(panel.id, layout),
+          leads: true,
+          side: true,
+        },
         detail: { name: 'Full size', words: 'the pane on its ripped rail', draw: () => detail(panel.id, layout) },
       },
       parts,

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows from them and the tilt: the side profile, studs and their bevels, rails, cradle, insulation, lid. */
@@ -70,7 +70,7 @@ export const batchBoxParameters = z.strictObject({
     'A mirror by day, insulation by night.',
   ),
   lidAngle: countField(70, 170, 105, 'Lid opens to, degrees', 'Between pane and open lid.'),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the tanks.'),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the tanks.')),
 });
 export type BatchBoxParameters = z.infer<typeof batchBoxParameters>;
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 const hard = (id: string) => entry('tube', id).temper === 'hard';
@@ -12,11 +12,14 @@ export const harpParameters = z.strictObject({
   riserTube: entryField('tube', 'en-1057-15x0.7', 'Riser tube', 'Tube of the risers.', hard),
   headerTube: entryField('tube', 'en-1057-28x0.9', 'Header tube', 'Tube of the two headers.', hard),
   riserCount: countField(2, 60, 12, 'Risers', 'Parallel tubes between the headers.'),
-  pitch: lengthField(0.03, 0.4, 0.089, 'Riser pitch', 'Riser to riser, centre to centre.'),
+  pitch: meansSame(
+    'tube to tube on a plate',
+    lengthField(0.03, 0.4, 0.089, 'Riser pitch', 'Riser to riser, centre to centre.'),
+  ),
   riserClear: lengthField(0.2, 3, 1.882, 'Riser, clear of headers', 'Between the headers, crown to crown.'),
   entry: lengthField(0.001, 0.03, 0.007, 'Riser entry', 'How far a riser goes into each header, from the crown.'),
   closedEnd: lengthField(0.01, 0.1, 0.025, 'Closed end', 'Last riser to the closed end of its header, inside the box.'),
-  stub: lengthField(0, 0.3, 0.05, 'Stub', 'Header outside the box, for the union.'),
+  stub: meansSame('tube outside the box', lengthField(0, 0.3, 0.05, 'Stub', 'Header outside the box, for the union.')),
   joint: choiceField(
     { drilled: 'drilled headers, risers let in', tees: 'bought tees with short pieces between' },
     'drilled',
@@ -40,8 +43,8 @@ export const harpParameters = z.strictObject({
     'Far ends close with',
     'A cap is for good; a union comes apart.',
   ),
-  airGap: lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.'),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.'),
+  airGap: meansSame('absorber to cover', lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.')),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.')),
   connection: choiceField(
     { diagonal: 'diagonal: out at the far end', 'same-side': 'same side: in and out at one end' },
     'diagonal',

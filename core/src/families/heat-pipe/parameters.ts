@@ -1,5 +1,14 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, massField, rangesOf } from '../../catalogue';
+import {
+  choiceField,
+  countField,
+  entry,
+  entryField,
+  lengthField,
+  massField,
+  meansSame,
+  rangesOf,
+} from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: pipe and manifold lengths, volume, charge, holes of the rails, bottles and their cuts. */
@@ -74,7 +83,7 @@ export const heatPipeParameters = z.strictObject({
     'Lies under the rails, up the slope.',
     (id) => entry('timber', id).width < 0.06 && entry('timber', id).thickness > 0.03,
   ),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the pipes.'),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the pipes.')),
 });
 export type HeatPipeParameters = z.infer<typeof heatPipeParameters>;
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: bolts, bow, gap, volume, stress, gasket, how much head it bears. */
@@ -13,11 +13,14 @@ export const latticeParameters = z.strictObject({
   gasket: lengthField(0.0005, 0.006, 0.002, 'Gasket', 'Strip between the sheets along the edge, pressed.'),
   rim: lengthField(0.015, 0.06, 0.03, 'Rim bar', 'Width of the flat bars that press the edge.'),
   head: lengthField(0.1, 5, 1.2, 'Head', 'Top of the water in the barrel over the low edge of the panel.'),
-  cover: choiceField(
-    { none: 'bare', film: 'film on laths', 'twin-wall': 'multiwall sheet on laths' },
-    'film',
-    'Cover',
-    'What keeps the wind off.',
+  cover: meansSame(
+    'cover against wind',
+    choiceField(
+      { none: 'bare', film: 'film on laths', 'twin-wall': 'multiwall sheet on laths' },
+      'film',
+      'Cover',
+      'What keeps the wind off.',
+    ),
   ),
   backing: choiceField(
     { bare: 'nothing behind it', foam: 'mineral wool, the thinnest board' },
@@ -25,8 +28,8 @@ export const latticeParameters = z.strictObject({
     'Behind it',
     'What keeps its back warm.',
   ),
-  airGap: lengthField(0.01, 0.06, 0.025, 'Air gap', 'Front sheet to cover.'),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the front.'),
+  airGap: meansSame('absorber to cover', lengthField(0.01, 0.06, 0.025, 'Air gap', 'Front sheet to cover.')),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the front.')),
   ports: countField(2, 4, 2, 'Ports', 'Ways in and out, in opposite corners.'),
 });
 export type LatticeParameters = z.infer<typeof latticeParameters>;

@@ -1,4 +1,5 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
+import { mounts } from '../../mounts';
 import { pipeStoreModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
 import { seatTemplate } from '../kit/seat';
@@ -22,6 +23,15 @@ export const roofTube: Family = {
     'Capped black pipes on a rack, filled through a plug and always vented: a shower by gravity at the end of the day.',
   standardLoop: 'by hand',
   turns: false,
+  lies: 'level',
+  notOn: Object.fromEntries(
+    Object.keys(mounts)
+      .filter((id) => id !== 'vehicle-rack')
+      .map((id) => [
+        id,
+        'its pipes lie level: on a slope water stands in their low ends, and the vent is far above the outlet',
+      ]),
+  ),
   words: roofTubeWords,
   standard: (habit) => ({ family: 'roof-tube', parameters: standardRoofTube(habit), count: 1, turned: false }),
   problems: (panel) => problemsOf(roofTubeParameters, ['parameters'], panel.parameters),

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: water held, weight on the rack, saddles and their seats, minutes of shower, what the plastic bears hot. */
@@ -30,7 +30,7 @@ export const roofTubeParameters = z.strictObject({
   ),
   head: lengthField(0.3, 4, 1.4, 'Head', 'From the shower head up to the pipes.'),
   hose: lengthField(0.5, 10, 3, 'Hose', 'From the outlet to the shower head.'),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the pipes.'),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the pipes.')),
 });
 export type RoofTubeParameters = z.infer<typeof roofTubeParameters>;
 

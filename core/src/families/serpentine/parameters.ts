@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /**
@@ -15,7 +15,7 @@ export const serpentineParameters = z.strictObject({
     (id) => entry('tube', id).temper !== 'plastic',
   ),
   runs: countField(2, 40, 10, 'Runs', 'Straight runs side by side.'),
-  pitch: lengthField(0.02, 0.4, 0.108, 'Pitch', 'Run to run, centre to centre.'),
+  pitch: meansSame('tube to tube on a plate', lengthField(0.02, 0.4, 0.108, 'Pitch', 'Run to run, centre to centre.')),
   runLength: lengthField(0.2, 3, 1.93, 'Run length', 'Straight tube between two bends, stop to stop.'),
   bend: choiceField(
     {
@@ -37,9 +37,9 @@ export const serpentineParameters = z.strictObject({
     'Dry fit: pitch measured',
     'Centre to centre as measured on that dry fit; zero until then.',
   ),
-  stub: lengthField(0, 0.3, 0.06, 'Way out', 'Tube outside the box, for the union.'),
-  airGap: lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.'),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.'),
+  stub: meansSame('tube outside the box', lengthField(0, 0.3, 0.06, 'Way out', 'Tube outside the box, for the union.')),
+  airGap: meansSame('absorber to cover', lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.')),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.')),
 });
 export type SerpentineParameters = z.infer<typeof serpentineParameters>;
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: metres of hose, outer diameter, water held, boards, ties, cover. */
@@ -23,11 +23,14 @@ export const spiralParameters = z.strictObject({
     'Carries the slats.',
     (id) => entry('timber', id).width < 0.06 && entry('timber', id).thickness > 0.03,
   ),
-  cover: choiceField(
-    { none: 'bare', 'twin-wall': 'twin-wall polycarbonate', 'tempered-glass': 'tempered glass' },
-    'none',
-    'Cover',
-    'What keeps the wind off.',
+  cover: meansSame(
+    'cover against wind',
+    choiceField(
+      { none: 'bare', 'twin-wall': 'twin-wall polycarbonate', 'tempered-glass': 'tempered glass' },
+      'none',
+      'Cover',
+      'What keeps the wind off.',
+    ),
   ),
   sideBoard: entryField(
     'timber',

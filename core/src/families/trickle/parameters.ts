@@ -1,5 +1,14 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, findEntry, lengthField, rangesOf } from '../../catalogue';
+import {
+  choiceField,
+  countField,
+  entry,
+  entryField,
+  findEntry,
+  lengthField,
+  meansSame,
+  rangesOf,
+} from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: the flat of a can, strip length, cans, tape, battens, feeds, area, what steams away. */
@@ -49,14 +58,17 @@ export const trickleParameters = z.strictObject({
     'Film',
     'Whether the water lies open under the cover and steams onto it.',
   ),
-  cover: choiceField(
-    { 'tempered-glass': 'tempered glass', film: 'film on laths', none: 'bare' },
-    'tempered-glass',
-    'Cover',
-    'What keeps the wind off.',
+  cover: meansSame(
+    'cover against wind',
+    choiceField(
+      { 'tempered-glass': 'tempered glass', film: 'film on laths', none: 'bare' },
+      'tempered-glass',
+      'Cover',
+      'What keeps the wind off.',
+    ),
   ),
-  airGap: lengthField(0.012, 0.08, 0.03, 'Air gap', 'Strips to cover.'),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the face.'),
+  airGap: meansSame('absorber to cover', lengthField(0.012, 0.08, 0.03, 'Air gap', 'Strips to cover.')),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the face.')),
 });
 export type TrickleParameters = z.infer<typeof trickleParameters>;
 

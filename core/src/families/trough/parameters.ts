@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, rangesOf } from '../../catalogue';
+import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: rips, mirror film, caps, links, opening, what the pipe catches and how far the sun may stand off. */
@@ -55,7 +55,7 @@ export const troughParameters = z.strictObject({
     'Stands on edge up the slope; each trough lies in a round seat.',
     (id) => entry('timber', id).width > 0.08 && entry('timber', id).thickness > 0.015,
   ),
-  paint: entryField('coating', 'flat-black', 'Paint', 'What blackens the pipe.'),
+  paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the pipe.')),
 });
 export type TroughParameters = z.infer<typeof troughParameters>;
 

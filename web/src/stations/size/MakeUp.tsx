@@ -164,6 +164,7 @@ const Mount = memo(
         kind === '' ? undefined : { kind, parameters: mounts[kind as keyof typeof mounts].standard(habit) },
       );
     const member = mount && mounts[mount.kind as keyof typeof mounts];
+    const { notOn }: Pick<Family, 'notOn'> = families[panel.family as keyof typeof families] ?? {};
     return (
       <>
         <Choice
@@ -172,7 +173,9 @@ const Mount = memo(
           value={mount?.kind ?? ''}
           choices={[
             { value: '', words: 'not settled' },
-            ...Object.values(mounts).map(({ id, name }) => ({ value: id, words: name })),
+            ...Object.values(mounts)
+              .filter(({ id }) => id === mount?.kind || notOn?.[id as keyof typeof mounts] === undefined)
+              .map(({ id, name }) => ({ value: id, words: name })),
           ]}
           onValue={choose}
         />

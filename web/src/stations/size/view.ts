@@ -95,7 +95,9 @@ export function viewsUnder(
 ): { views: { id: string; name: string }[]; under: string } {
   const lead = leadOf(design);
   const own = Object.entries(design.drawings).flatMap(([id, { name }]) => (id === lead ? [] : [{ id, name }]));
-  const views = [...own.slice(0, 1), sideView, ...own.slice(1)];
+  // One that leads from the side needs no other.
+  const side = design.drawings[lead]?.side ? [] : [sideView];
+  const views = [...own.slice(0, 1), ...side, ...own.slice(1)];
   return { views, under: (views.find(({ id }) => id === wanted) ?? views[0] ?? sideView).id };
 }
 

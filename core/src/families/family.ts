@@ -143,6 +143,8 @@ export interface HeaterDesign {
   wettedMetal: 'copper' | 'zinc' | 'aluminium' | 'steel' | 'none';
   /** What of it makes its water unfit to drink whatever is done, in words; nothing where lead-free joints are enough. */
   neverDrunk?: string;
+  /** A charge of its own boils in it at every sun: that is how it works. */
+  boilsInside?: true;
   /** kg. */
   dryMass: number;
 }

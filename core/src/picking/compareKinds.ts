@@ -14,10 +14,10 @@ import {
   type WeatherDay,
   weatherDay,
 } from '../forecasting';
-import { jobShop, nightConditions, type OpenJob, openJob } from '../job';
+import { jobShop, nightConditions, type OpenJob, openJob, stagnationConditions } from '../job';
 import { jobMonths, skySourceOf } from '../site';
-import { daysInMonth, mainsTemperature, midMonthDays } from '../sky';
-import { freezingAir } from '../thermal';
+import { airPressure, daysInMonth, mainsTemperature, midMonthDays } from '../sky';
+import { boilingPoint, freezingAir } from '../thermal';
 import { pickKind } from './pickKind';
 import { neededHeat, screenDay } from './screening';
 
@@ -58,6 +58,8 @@ export interface KindCase {
   share: number;
   /** °C of its hottest place, nothing flowing in full sun. */
   hottest: number | undefined;
+  /** Nothing in it reaches what water boils at in the open at this altitude: no place of any of its heaters, dry in the hottest sun. */
+  neverBoils: boolean;
   /** `freezes`: °C of the air at which it does, under a clear sky where it holds its water; `nights` are those below it. */
   frost: {
     answer: FrostAnswer;
@@ -181,6 +183,15 @@ export function screenYear(
   return { given, needed, shut };
 }
 
+/** Whether nothing in it boils, standing dry in the hottest clear hour of the place, at the pressure of the air there. */
+function neverBoils({ job, panels }: OpenJob): boolean {
+  const dry = { ...stagnationConditions(job), massFlow: 0 };
+  const boils = boilingPoint(airPressure(job.site.elevation));
+  return panels.every(
+    ({ design }) => !design.boilsInside && Math.max(...Object.values(design.thermal.state(dry).places)) < boils,
+  );
+}
+
 /** One kind here. Throws what the model of a kind throws where it cannot be worked out. */
 export function kindCase(job: Job, familyId: string, here: HereWeather): KindCase {
   const family: Family = families[familyId as keyof typeof families];
@@ -217,6 +228,7 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
     needed: year.needed,
     share: year.needed > 0 ? year.given / year.needed : 0,
     hottest: figures.stagnationTemperature,
+    neverBoils: neverBoils(open),
     frost: {
       answer,
       stands: answer === 'empties' || answer === 'glycol',

@@ -325,6 +325,24 @@ describe('picking: reasons and money', () => {
         for (const words of Object.values(reasonsOf(job, of(plain, family), habit)).flat())
           expect(sayWords(words, habit), family).not.match(/NaN|undefined|Infinity|⟦|⟧/);
   });
+  it('say that nothing boils only where no place of it does, at the altitude, and never of a heat pipe', () => {
+    const boilsNot = (job: Job, family: string) =>
+      reasonsOf(job, kindCase(job, family, hereWeather(job)), 'metric')
+        .for.join(' ')
+        .includes('nothing in it boils');
+    const high = (elevation: number): Job => {
+      const job = begin();
+      return { ...job, site: { ...job.site, elevation, hottest: { air: 50, irradiance: 1050 } } };
+    };
+    // A bare hose in air of 50 °C comes to some 90 °C: under the 100 of sea level, over the 83 of 5 000 m.
+    const { hottest } = kindCase(high(0), 'spiral', hereWeather(high(0)));
+    expect(hottest).within(85, 99);
+    expect(boilsNot(high(0), 'spiral')).equal(true);
+    expect(boilsNot(high(5000), 'spiral')).equal(false);
+    // Its manifold stays far below 100 °C, and its own charge boils all day.
+    expect(of(plain, 'heat-pipe').hottest).below(95);
+    expect(boilsNot(begin(), 'heat-pipe')).equal(false);
+  });
   it('pays by what heats the water now: 98 kWh of heat are 100 of electricity', () => {
     const need = { ...begin().need, heats: { by: 'electricity' as const, price: 0.3 } };
     expect(savedBy({ need }, 98 * 3.6e6)).closeTo(30, 1e-9);

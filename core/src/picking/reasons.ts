@@ -64,7 +64,7 @@ export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
     bad.push(
       `With nothing drawn in full sun it reaches ${measured('temperature', one.hottest, 0)}: plastic, soft solder and glycol must bear it or stay out of it.`,
     );
-  else if (one.hottest !== undefined && one.hottest < 100)
+  else if (one.hottest !== undefined && one.neverBoils)
     good.push(`It never gets hotter than ${measured('temperature', one.hottest, 0)}: nothing in it boils.`);
   if (one.skills.length === 0) good.push('No torch, no folding bars, no ladder work in its steps.');
   else bad.push(`Asks for ${one.skills.join(', ')}.`);

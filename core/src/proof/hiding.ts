@@ -36,7 +36,9 @@ export function hiddenFaults(
     return standing ? riseOver(groups, standing) : (heatersState(groups, plant.connection, conditions).gain ?? 0);
   };
   const likely = row.predicted.gain;
-  return (plant.groups[0]?.thermal.inputs ?? []).flatMap(({ id: input, fault, spread }): HiddenFault[] => {
+  // Of heaters of unlike kind every one is asked, each input once.
+  const inputs = new Map(plant.groups.flatMap(({ thermal }) => thermal.inputs.map((one) => [one.id, one] as const)));
+  return [...inputs.values()].flatMap(({ id: input, fault, spread }): HiddenFault[] => {
     if (!fault) return [];
     // Of the uncertainty all but this cause: it is the one that is asked.
     const others = Object.entries(row.predicted.effects)

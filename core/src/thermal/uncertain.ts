@@ -43,6 +43,7 @@ export function spreadInput(known: Known) {
     digits: number,
     spread: Range,
     worse: Factors = [1, 1, 1],
+    fault?: UncertainInput['fault'],
   ): UncertainInput =>
     uncertainInput(known, {
       id,
@@ -50,6 +51,7 @@ export function spreadInput(known: Known) {
       unit,
       digits,
       spread: { 'well made': spread, 'home-made': homeMade(spread, worse) },
+      ...(fault ? { fault } : {}),
     });
 }
 

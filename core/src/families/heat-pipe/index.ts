@@ -88,6 +88,7 @@ export const heatPipe: Family = {
       findings: heatPipeFindings(path, layout, thermal.state(fullSun).places.tube ?? fullSun.air, standing),
       underWind: () => [],
       templates: () => [jigTemplate(panel.id, layout)],
+      boilsInside: true,
       wettedMetal: 'copper',
       steps: () => heatPipeSteps(panel.id, layout, mass),
       dryMass: mass,

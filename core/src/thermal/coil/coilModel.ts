@@ -1,3 +1,4 @@
+import { formatNumber } from '../../quantity';
 import type { Boundary } from '../contract';
 import { tubeFilm } from '../convection';
 import type { Built } from '../flat/build';
@@ -54,7 +55,10 @@ export function coilModel(description: CoilDescription): FlatModel<CoilDescripti
       return [
         // A bare one has no rim to lose by.
         ...flatInputs(one).filter(({ id }) => id !== 'edge' || one.rim.area > 0),
-        input('oneSided', 'Wall holds back', '× all round', 2, one.oneSided),
+        input('oneSided', 'Wall holds back', '× all round', 2, one.oneSided, [1, 1, 1], {
+          worst: 6,
+          say: (value) => `a hose wall that holds back ${formatNumber(value, 1)} times what it does warmed all round`,
+        }),
         ...(one.covers.length > 0
           ? []
           : [input('surface', 'Wind finds hose', '× plan', 2, one.surface, [1, 1.05, 1.1])]),

@@ -1,3 +1,4 @@
+import { formatNumber } from '../../quantity';
 import type { Deviates, UncertainInput, Workmanship } from '../contract';
 import { dayInputs, paintInputs, spreadInput, valuesOf } from '../uncertain';
 import type { HeatPipeDescription } from './description';
@@ -25,7 +26,11 @@ export function inputsOf({
     ...paintInputs(known, { absorptance, emittance }),
     ...(strip ? [input('bond', 'Strip holds the pipe', 'W/mK', 1, strip.bond, [0.4, 0.7, 1])] : []),
     input('boiling', 'Boils inside', 'W/m²K', 0, boiling, [0.6, 0.9, 1]),
-    input('condensing', 'Condenses inside', 'W/m²K', 0, condensing, [0.3, 0.8, 1]),
+    input('condensing', 'Condenses inside', 'W/m²K', 0, condensing, [0.3, 0.8, 1], {
+      worst: 0.01,
+      say: (value, any) =>
+        any ? 'air in the pipes' : `some air in the pipes: they condense at ${formatNumber(value, 0)} W/m²K`,
+    }),
     input('condenser', 'Water takes it', 'W/m²K', 0, condenser, [0.8, 1, 1]),
     input('manifold', 'Manifold loses', '× book', 2, manifold.factor, [1, 1.3, 1.6]),
     ...dayInputs(known, { wind: 'Wind at the panel', sun: 'Sun on the tubes' }),

@@ -1,4 +1,5 @@
 import { type Range, range } from '../../catalogue';
+import { formatNumber } from '../../quantity';
 import type { Deviates, UncertainInput, Workmanship } from '../contract';
 import { dayInputs, paintInputs, spreadInput, valuesOf } from '../uncertain';
 import type { MirrorQuality } from './acceptance';
@@ -15,8 +16,14 @@ export const troughShelter: Range = range(0.3, 0.5, 0.8, 'judgement');
 export function inputsOf({ reflectance, slope, shelter, known, ...paint }: TroughDescription): UncertainInput[] {
   const input = spreadInput(known);
   return [
-    input('reflectance', 'Mirror throws on', 'share', 2, reflectance, [0.94, 0.97, 1]),
-    input('slope', 'Mirror is off by', 'mrad', 0, slope, [1, 1.5, 2]),
+    input('reflectance', 'Mirror throws on', 'share', 2, reflectance, [0.94, 0.97, 1], {
+      worst: 0.4,
+      say: (value) => `film that throws on ${formatNumber(100 * value)} % of the sun`,
+    }),
+    input('slope', 'Mirror is off by', 'mrad', 0, slope, [1, 1.5, 2], {
+      worst: 10,
+      say: (value) => `a mirror that is off by ${formatNumber(value)} mrad`,
+    }),
     ...paintInputs(known, paint),
     input('shelter', 'Wind reaches the pipe', 'share', 2, shelter),
     ...dayInputs(known, { wind: 'Wind at the troughs', sun: 'Sun on the troughs' }),

@@ -29,21 +29,8 @@ export default function Pick() {
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const state = useJob((one) => one.shop);
   const shelved = useMemo(() => asShelved({ job, state }), [job, state]);
-  const { things, onHand, prices, sold, spares, have } = shelved.shop;
-  const key = JSON.stringify([
-    job.site,
-    job.need,
-    job.heaters,
-    job.loop,
-    job.stores,
-    things,
-    onHand,
-    prices,
-    sold,
-    spares,
-    have,
-    job.units,
-  ]);
+  const { site, need, heaters, loop, stores, decisions, units } = job;
+  const key = JSON.stringify([site, need, heaters, loop, stores, decisions, units, shelved.shop]);
   const { value, fresh, trouble: broken } = useHeavy(`kinds ${key}`, (heavy) => heavy.kinds(shelved));
   const schools = useHeavy(`schools ${key}`, (heavy) => heavy.schools(shelved));
   const tools = useMemo(() => toolsAtHand(job), [job]);

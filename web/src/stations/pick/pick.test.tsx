@@ -2,15 +2,19 @@ import { expect } from 'chai';
 import {
   documentNow,
   field,
+  find,
   leaveStation,
   openStation,
   pageText,
   press,
   region,
+  rest,
   screen,
+  soon,
   textIn,
   type,
 } from '../../shell/station.fixture';
+import { useJob } from '../../state/job';
 
 describe('web: Pick', () => {
   after(leaveStation);
@@ -40,5 +44,18 @@ describe('web: Pick', () => {
     await type(user, field('A day'), '300 L');
     expect(documentNow().need.volumePerDay).closeTo(0.3, 1e-9);
     expect(sentence()).not.equal(before);
+  });
+  it('is worked out again when the shop has something no more: boards that are not to be had move the money', async () => {
+    await openStation('pick');
+    const row = () => textIn(find('tr', /^.?Harp/));
+    const change = async (path: string, value: unknown) => {
+      expect(useJob.getState().change(path, value).ok, path).equal(true);
+      await rest();
+    };
+    const before = row();
+    const boards = Object.keys(documentNow().shop.sold).filter((id) => id.startsWith('planed-'));
+    expect(boards.length).above(0);
+    await change('shop.without', Object.fromEntries(boards.map((id) => [id, true])));
+    await soon(() => expect(row()).not.equal(before));
   });
 });

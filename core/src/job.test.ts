@@ -20,6 +20,7 @@ import { heaterDerivations } from './figures';
 import { given, wholeBands, wholeFigures } from './figures/whole.fixture';
 import { heatConditions, jobShop, openJob, stagnationConditions } from './job';
 import { buyListCsv, cutListCsv } from './papers';
+import type { ThermalModel } from './thermal';
 import { flatOf, lineOf } from './thermal/flat/flat.fixture';
 
 const job = defaultJob('harp');
@@ -276,7 +277,12 @@ describe('job: things to look at', () => {
     if (stop) expect(sayFinding(stop, 'imperial').remedy).match(/licensed plumber/);
   });
   it('stagnate with no flow', () =>
-    expect(stagnationConditions(job)).include({ massFlow: 0, irradiance: 1000, air: 30, wind: 0.5 }));
+    expect(stagnationConditions(job, openJob(job).panels[0]?.design.thermal as ThermalModel)).include({
+      massFlow: 0,
+      irradiance: 1000,
+      air: 30,
+      wind: 0.5,
+    }));
 });
 
 describe('job: lists for the shop', () => {

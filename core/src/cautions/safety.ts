@@ -185,8 +185,9 @@ function washed({ kind }: OpenJob['job']['need']): boolean {
 function heat(open: OpenJob): Finding[] {
   const { job } = open;
   const { loop, need } = job;
-  const dry = stagnationConditions(job);
-  const plates = open.panels.map(({ design }) => stagnationTemperature(design.thermal, dry));
+  const plates = open.panels.map(({ design }) =>
+    stagnationTemperature(design.thermal, stagnationConditions(job, design.thermal)),
+  );
   const plate = Math.max(...plates);
   const pumped = loop.kind === 'pumped-direct' || loop.kind === 'pumped-coil' || loop.kind === 'drain-back';
   return [

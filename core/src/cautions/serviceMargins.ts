@@ -46,11 +46,10 @@ function dryPlaces(thermal: ThermalModel, boundary: Boundary) {
  */
 export function serviceMargins(open: OpenJob): ServiceMargin[] {
   const { job } = open;
-  const conditions = stagnationConditions(job);
-  let hottest = { sees: conditions.air, high: conditions.air };
+  let hottest = { sees: Number.NEGATIVE_INFINITY, high: Number.NEGATIVE_INFINITY };
   const rows = open.panels.flatMap(({ design }, panel): ServiceMargin[] => {
     const { thermal, materials } = design;
-    const { likely, worst } = dryPlaces(thermal, conditions);
+    const { likely, worst } = dryPlaces(thermal, stagnationConditions(job, thermal));
     hottest = {
       sees: Math.max(hottest.sees, bodyTemperature(thermal, likely)),
       high: Math.max(hottest.high, bodyTemperature(thermal, worst)),

@@ -3,7 +3,7 @@ import type { Job } from '../document';
 import { type Conditions, heatConditions, openJob, stagnationConditions } from '../job';
 import { type HeatersState, heatersAtRest, heatersState, hottestOutlet } from '../loop';
 import { normalsOf } from '../quantity';
-import { type Deviates, isFlowing, stagnationTemperature, type Workmanship } from '../thermal';
+import { type Boundary, type Deviates, isFlowing, stagnationTemperature, type Workmanship } from '../thermal';
 import { type Figures, workTogether } from './evaluate';
 import { type StandingState, standingTogether, usualExposure } from './standing';
 
@@ -51,7 +51,7 @@ export function evaluateBands(
   const open = openJob(job);
   const at = heatConditions(job, open.groups, conditions);
   const still = heatersAtRest(open.groups, at);
-  const dry = stagnationConditions(job);
+  const dry = new Map(open.groups.map(({ thermal }) => [thermal, stagnationConditions(job, thermal)]));
   const boils = loopBoils(open);
   const samples = Math.max(20, options.samples ?? 200);
   const workmanship = options.workmanship ?? 'well made';
@@ -61,7 +61,9 @@ export function evaluateBands(
     const standing =
       still.length === 0 ? undefined : standingTogether(still, { ...at, massFlow: 0 }, exposure, deviates, workmanship);
     const boiling = [loop, standing].some((state) => state && outletOf(state) > boils);
-    const stagnation = open.groups.map(({ thermal }) => stagnationTemperature(thermal, dry, deviates, workmanship));
+    const stagnation = open.groups.map(({ thermal }) =>
+      stagnationTemperature(thermal, dry.get(thermal) as Boundary, deviates, workmanship),
+    );
     return {
       // Water that leaves as steam has no gain.
       ...(boiling ? {} : workTogether(open, at, loop, standing)),

@@ -88,7 +88,6 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   const { job, groups, panels } = open;
   const absent: Finding[] = [];
   const conditions = heatConditions(job, groups, given);
-  const dry = stagnationConditions(job);
   const whole = workingPoint(open, conditions, absent);
   const exposure = given.exposure ?? usualExposure;
   const still = heatersAtRest(groups, conditions);
@@ -107,7 +106,9 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
     const stands = group && standing?.perGroup[still.indexOf(group)];
     const waterVolume = hydraulic?.volume ?? 0;
     const waterMass = waterVolume * fluidState(conditions.fluid ?? 'water', conditions.inlet).density;
-    const stagnation = attempt('dry', path, absent, () => stagnationTemperature(thermal, dry));
+    const stagnation = attempt('dry', path, absent, () =>
+      stagnationTemperature(thermal, stagnationConditions(job, thermal)),
+    );
     return {
       id: document.id,
       count: document.count,

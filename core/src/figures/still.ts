@@ -39,7 +39,7 @@ function atWork(open: OpenJob, figures: Figures, index: number) {
 export function stillFigures(open: OpenJob, figures: Figures, index: number): StillFigures {
   const { thermal, body } = atWork(open, figures, index);
   const { job } = open;
-  const full = stagnationConditions(job);
+  const full = stagnationConditions(job, thermal);
   const boiling = loopBoils(open);
   const morning = { ...figures.conditions, massFlow: 0 };
   return {
@@ -63,7 +63,7 @@ export function stillReadouts(open: OpenJob, figures: Figures, index: number): R
   const { thermal, body } = atWork(open, figures, index);
   const { capacity } = thermal;
   const name = thermal.places.find(({ id }) => id === thermal.body)?.short ?? thermal.body;
-  const full = stagnationConditions(open.job);
+  const full = stagnationConditions(open.job, thermal);
   const night = nightConditions(open.job, nightAir);
   const metal = {
     label: 'metal and a third of the pane, kJ/K',

@@ -2,7 +2,7 @@ import type { Job } from '../document';
 import { mainTilt } from '../document';
 import { type HeaterGroup, heatersInLoop, totalAperture } from '../loop';
 import { airPressure, clearSkyTemperature, dewPointOf, surroundingsTemperature } from '../sky';
-import type { Boundary } from '../thermal';
+import { type Boundary, type ThermalModel, worstBeam } from '../thermal';
 
 /** What figures are asked for at; all may be left out. SI, °C. */
 export interface Conditions {
@@ -87,10 +87,13 @@ export function heatConditions(job: Job, groups: readonly HeaterGroup[], given: 
   };
 }
 
-/** The site's hottest clear hour where it is known, else the usual one. Not the caller's conditions. */
-export function stagnationConditions(job: Job): Boundary {
+/**
+ * The site's hottest clear hour where it is known, else the usual one, with the sun where the heater gets most of it. Not the caller's
+ * conditions.
+ */
+export function stagnationConditions(job: Job, model: ThermalModel): Boundary {
   const { irradiance, air } = job.site.hottest ?? stagnation;
-  return {
+  return worstBeam(model, {
     irradiance,
     beamShare: designConditions.beamShare,
     groundShare,
@@ -101,7 +104,7 @@ export function stagnationConditions(job: Job): Boundary {
     inlet: air,
     massFlow: 0,
     tilt: tiltOf(job),
-  };
+  });
 }
 
 /** A clear, still night at an air temperature. */

@@ -185,10 +185,11 @@ export function screenYear(
 
 /** Whether nothing in it boils, standing dry in the hottest clear hour of the place, at the pressure of the air there. */
 function neverBoils({ job, panels }: OpenJob): boolean {
-  const dry = { ...stagnationConditions(job), massFlow: 0 };
   const boils = boilingPoint(airPressure(job.site.elevation));
   return panels.every(
-    ({ design }) => !design.boilsInside && Math.max(...Object.values(design.thermal.state(dry).places)) < boils,
+    ({ design }) =>
+      !design.boilsInside &&
+      Math.max(...Object.values(design.thermal.state(stagnationConditions(job, design.thermal)).places)) < boils,
   );
 }
 

@@ -159,6 +159,38 @@ export function bodyTemperature(model: ThermalModel, state: ThermalState): numbe
   return temperature;
 }
 
+/** Degrees between angles along a heater at which the beam on it is looked at. */
+const beamStep = 0.5;
+/** Angle along each model from which it gets most of a beam of given strength. */
+const worstAngles = new WeakMap<ThermalModel, number>();
+
+/**
+ * The same sun from where a heater gets most of it. Square to it, but for one with an open mirror: that throws most from a sun off square. The beam
+ * keeps its strength square to itself, so that what falls on the pane itself is less there by the cosine.
+ *
+ * @param boundary with its beam square on the pane
+ */
+export function worstBeam(model: ThermalModel, boundary: Boundary): Boundary {
+  if (!model.hasLid) return boundary;
+  const { beam } = model.acceptance;
+  let longitudinal = worstAngles.get(model);
+  if (longitudinal === undefined) {
+    const got = (angle: number) => beam(0, angle) * Math.cos((angle * Math.PI) / 180);
+    longitudinal = 0;
+    for (let angle = -80; angle <= 80; angle += beamStep) if (got(angle) > got(longitudinal)) longitudinal = angle;
+    worstAngles.set(model, longitudinal);
+  }
+  const falls = boundary.beamShare * Math.cos((longitudinal * Math.PI) / 180);
+  const whole = falls + 1 - boundary.beamShare;
+  return {
+    ...boundary,
+    irradiance: boundary.irradiance * whole,
+    beamShare: falls / whole,
+    incidence: Math.abs(longitudinal),
+    angles: { transversal: 0, longitudinal },
+  };
+}
+
 /** °C of a heater's body at rest in that sun: dry in full sun, or under the night sky without any. */
 export function stagnationTemperature(
   model: ThermalModel,

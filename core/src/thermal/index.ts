@@ -19,6 +19,7 @@ export {
   type UncertainInput,
   type Workmanship,
   workmanships,
+  worstBeam,
 } from './contract';
 export { slotFilm, tubeFilm } from './convection';
 export { coverConductance, gapConvection, steaming } from './coverGap';

@@ -61,6 +61,7 @@ function shadow(tip: { y: number; z: number }, sun: { x: number; y: number; z: n
   const flight = tip.z / sun.z;
   const reach = tip.y - flight * sun.y;
   const long = Math.max(0, Math.min(pane.length, reach)) / pane.length;
-  const moved = (Math.abs(sun.x) * flight) / 2;
+  // The part of the shadow that falls on the pane is thrown by the part of the mirror nearest to it: its flight is shorter by as much.
+  const moved = (Math.abs(sun.x) * flight * Math.min(1, pane.length / Math.max(reach, 1e-9))) / 2;
   return long * Math.max(0, 1 - moved / pane.width);
 }

@@ -1,6 +1,15 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { afterExposure, type Boundary, mirrored, storageHeat, storeModel, timeToReach } from '..';
+import {
+  afterExposure,
+  type Boundary,
+  mirrored,
+  stagnationTemperature,
+  storageHeat,
+  storeModel,
+  timeToReach,
+  worstBeam,
+} from '..';
 import { fairDay } from '../plate/collector.fixture';
 import { storageResidual } from './fitStorage';
 import { lowLid, twoTanks } from './store.fixture';
@@ -80,6 +89,92 @@ describe('store: a lid that is a mirror', () => {
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+/** The shadow of a mirror on its pane by points of the pane: from each toward the sun, whether the mirror stands in the way. */
+function byShadowRays(
+  { angle, length, pane, hinge }: Parameters<typeof mirrored>[0],
+  beam: { transversal: number; longitudinal: number },
+): number {
+  const radians = Math.PI / 180;
+  const way = hinge === 'low' ? 1 : -1;
+  const [sunX, sunY] = [Math.tan(beam.transversal * radians), way * Math.tan(beam.longitudinal * radians)];
+  const [up, out] = [Math.cos(angle * radians), Math.sin(angle * radians)];
+  const steps = 120;
+  let dark = 0;
+  for (let i = 0; i < steps; i += 1)
+    for (let j = 0; j < steps; j += 1) {
+      const [x, y] = [((i + 0.5) / steps) * pane.width, ((j + 0.5) / steps) * pane.length];
+      // The ray (x + s sunX, y + s sunY, s) meets the mirror's plane where y + s sunY = t up and s = t out.
+      const t = y / (up - out * sunY);
+      const across = x + t * out * sunX;
+      if (t > 0 && t <= length && across >= 0 && across <= pane.width) dark += 1;
+    }
+  return dark / steps ** 2;
+}
+
+describe('store: the shadow of a lid', () => {
+  const pane = { length: 1, width: 2 };
+  it('agrees with rays from the pane toward the sun, for long lids and slanting suns', () => {
+    let seen = 0;
+    for (const angle of [70, 90, 110, 130])
+      for (const length of [0.4, 1, 1.6])
+        for (const transversal of [0, 25, 50])
+          for (const longitudinal of [-75, -60, -45, -30]) {
+            const mirror = { hinge: 'low' as const, length, angle, pane };
+            const beam = { transversal, longitudinal };
+            const counted = byShadowRays(mirror, beam);
+            if (mirrored(mirror, beam).added > 0) continue;
+            if (counted > 0.05) seen += 1;
+            expect(mirrored(mirror, beam).shaded, JSON.stringify({ ...mirror, ...beam })).closeTo(counted, 0.03);
+          }
+    expect(seen).above(40);
+  });
+});
+
+describe('store: the worst sun of a lid that is a mirror', () => {
+  /** A sun of the same strength from other angles. */
+  const from = (transversal: number, longitudinal: number): Boundary => {
+    const cosine = 1 / Math.hypot(Math.tan((transversal * Math.PI) / 180), Math.tan((longitudinal * Math.PI) / 180), 1);
+    const falls = day.beamShare * cosine;
+    const whole = falls + 1 - day.beamShare;
+    const incidence = (Math.acos(cosine) * 180) / Math.PI;
+    return {
+      ...day,
+      irradiance: day.irradiance * whole,
+      beamShare: falls / whole,
+      incidence,
+      angles: { transversal, longitudinal },
+    };
+  };
+  for (const hinge of ['low', 'high'] as const)
+    for (const angle of [80, 105, 140])
+      it(`hinged ${hinge}, open to ${angle}°: nothing gets hotter from anywhere else`, () => {
+        const model = storeModel(twoTanks({ lid: { ...lowLid, hinge, angle } }));
+        const worst = stagnationTemperature(model, worstBeam(model, { ...day, incidence: 0 }));
+        let hottest = Number.NEGATIVE_INFINITY;
+        for (let longitudinal = -75; longitudinal <= 75; longitudinal += 7.5)
+          for (const transversal of [0, 15, 30]) {
+            const here = stagnationTemperature(model, from(transversal, longitudinal));
+            expect(here, `${transversal}, ${longitudinal}`).at.most(worst + 0.05);
+            hottest = Math.max(hottest, here);
+          }
+        // And it is one of them: the grid comes near it.
+        expect(hottest).above(worst - 1.5);
+        // Opened far back it is hottest square on; nearer to the pane, off square by some kelvin.
+        if (angle < 120) expect(worst).above(stagnationTemperature(model, from(0, 0)) + 1);
+      });
+  it('is square for one without a lid', () => {
+    const at = { ...day, incidence: 0 };
+    expect(worstBeam(storeModel(twoTanks()), at)).equal(at);
+  });
+  it('takes in no more than arrives by pane and mirror', () => {
+    const model = storeModel(twoTanks({ lid: lowLid }));
+    const state = model.state({ ...from(0, 40), massFlow: 0.05 });
+    expect(state.sun).above(1.2 * from(0, 40).irradiance * model.apertureArea);
+    expect(state.efficiency).closeTo(state.usefulHeat / state.sun, 1e-12);
+    expect(state.efficiency).within(0.3, 0.9);
   });
 });
 

@@ -153,7 +153,8 @@ export function storeModel(description: StoreDescription): StoreModel {
     return {
       sun: arriving,
       usefulHeat,
-      efficiency: arriving > 0.001 * apertureArea ? usefulHeat / (boundary.irradiance * one.sun * apertureArea) : 0,
+      // Of all that arrives, by pane and by mirror.
+      efficiency: arriving > 0.001 * apertureArea ? usefulHeat / arriving : 0,
       places: {
         ...Object.fromEntries(temperatures.map((at, index) => [`tank-${index + 1}`, at])),
         water: mean,

@@ -2,7 +2,7 @@
 export interface Saw {
   id: string;
   name: string;
-  cuts: readonly ('tube' | 'timber' | 'track' | 'bar' | 'sheet' | 'metal' | 'insulation')[];
+  cuts: readonly ('tube' | 'plastic' | 'timber' | 'track' | 'bar' | 'sheet' | 'metal' | 'insulation')[];
   /** m lost at a cut. */
   kerf: number;
 }
@@ -13,11 +13,16 @@ export interface Saw {
  */
 export const saws: readonly Saw[] = [
   { id: 'tube-cutter', name: 'tube cutter', cuts: ['tube'], kerf: 0 },
-  { id: 'hacksaw', name: 'hacksaw', cuts: ['tube', 'track', 'bar'], kerf: 0.001 },
+  { id: 'hacksaw', name: 'hacksaw', cuts: ['tube', 'plastic', 'track', 'bar'], kerf: 0.001 },
   { id: 'snips', name: 'snips or a scored line', cuts: ['metal', 'track'], kerf: 0 },
   { id: 'knife', name: 'knife', cuts: ['insulation'], kerf: 0 },
-  { id: 'hand-saw', name: 'hand saw', cuts: ['timber', 'sheet', 'insulation'], kerf: 0.0015 },
+  { id: 'hand-saw', name: 'hand saw', cuts: ['timber', 'plastic', 'sheet', 'insulation'], kerf: 0.0015 },
   { id: 'jigsaw', name: 'jigsaw', cuts: ['timber', 'sheet', 'metal'], kerf: 0.0015 },
-  { id: 'thin-blade', name: 'circular saw, thin blade', cuts: ['timber', 'sheet', 'track'], kerf: 0.0024 },
-  { id: 'common-blade', name: 'circular saw, common blade', cuts: ['timber', 'sheet', 'track'], kerf: 0.003 },
+  { id: 'thin-blade', name: 'circular saw, thin blade', cuts: ['timber', 'plastic', 'sheet', 'track'], kerf: 0.0024 },
+  {
+    id: 'common-blade',
+    name: 'circular saw, common blade',
+    cuts: ['timber', 'plastic', 'sheet', 'track'],
+    kerf: 0.003,
+  },
 ];

@@ -264,6 +264,8 @@ export const jobSchema = z.strictObject({
       insulation: kerf.optional(),
       track: kerf.optional(),
       bar: kerf.optional(),
+      /** Plastic pipe; as timber where left out. */
+      plastic: kerf.optional(),
     }),
     /** m cut off each end of a length to square it. */
     trims: z
@@ -272,6 +274,7 @@ export const jobSchema = z.strictObject({
         timber: trim.optional(),
         track: trim.optional(),
         bar: trim.optional(),
+        plastic: trim.optional(),
       })
       .optional(),
     /** m. Smallest offcut worth keeping. */

@@ -39,12 +39,18 @@ export interface Shop {
 }
 
 /** Fields of the shop's kerfs, by what is cut. */
-export type CutStuff = Extract<Part, { kind: 'length' }>['stuff'] | 'sheet' | 'metal' | 'insulation';
+export type CutStuff = Extract<Part, { kind: 'length' }>['stuff'] | 'plastic' | 'sheet' | 'metal' | 'insulation';
 export type Kerfs = { tube: number; timber: number; sheet: number } & Partial<Record<CutStuff, number>>;
 
-/** m. What the tool that a stuff is cut with takes. Left out: a wheel or snips and a knife part without loss. */
+/** m. What the tool that a stuff is cut with takes. Left out: plastic pipe is sawn like boards, snips and a knife part without loss. */
 export function kerfOf(kerfs: Kerfs, stuff: CutStuff): number {
+  if (stuff === 'plastic') return kerfs.plastic ?? kerfs.timber;
   return kerfs[stuff] ?? (stuff === 'track' || stuff === 'bar' ? kerfs.tube : 0);
+}
+
+/** What a length is cut as: a wheel that parts metal tube without loss does not go round plastic pipe. */
+export function lengthStuff({ stuff, item }: Extract<Part, { kind: 'length' }>): LengthStuff {
+  return stuff === 'tube' && findEntry('tube', item)?.temper === 'plastic' ? 'plastic' : stuff;
 }
 
 /** How a sheet is parted: wood by a saw, metal by snips, insulation by a knife. */
@@ -53,7 +59,7 @@ export function sheetStuff(item: string): 'sheet' | 'metal' | 'insulation' {
   return use === 'insulation' ? 'insulation' : use === 'plate' || use === 'edge' ? 'metal' : 'sheet';
 }
 
-type LengthStuff = Extract<Part, { kind: 'length' }>['stuff'];
+type LengthStuff = Extract<Part, { kind: 'length' }>['stuff'] | 'plastic';
 
 /** A length or sheet to be had for a plan. */
 export type Having<Stock> = Stock & { onHand: boolean };
@@ -193,7 +199,7 @@ function planMaterial(item: string, parts: Part[], shop: Shop, decisions: CutDec
   const lengths = parts.filter((part) => part.kind === 'length');
   const bars = decisions.locks.some((lock) => lock.item === item && 'length' in lock);
   if (lengths.length > 0 || (parts.length === 0 && bars)) {
-    const stuff = lengths[0]?.stuff ?? 'tube';
+    const stuff = lengths[0] ? lengthStuff(lengths[0]) : 'tube';
     const kerf = kerfOf(shop.kerfs, stuff);
     const trim = shop.trims?.[stuff] ?? 0;
     const stock: Having<LengthStock>[] = [

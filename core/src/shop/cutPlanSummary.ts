@@ -1,10 +1,10 @@
-import { type CutStuff, type MaterialPlan, sheetStuff } from './buying';
+import { type CutStuff, lengthStuff, type MaterialPlan, sheetStuff } from './buying';
 
 /** What a material is cut as: the saw and its kerf hang on it. */
 export function stuffOf(material: MaterialPlan): CutStuff {
   if (material.kind === 'sheet') return sheetStuff(material.item);
   const part = material.parts.find((one) => one.kind === 'length');
-  return part?.kind === 'length' ? part.stuff : 'tube';
+  return part?.kind === 'length' ? lengthStuff(part) : 'tube';
 }
 
 /** Share of the bars or sheets that is in no piece; zero where there are none. */

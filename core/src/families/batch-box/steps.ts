@@ -152,21 +152,42 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       does: [
         `screw a front stud of ${sized(studs.front)} and a back stud of ${sized(studs.back)} to each side, bevels up`,
         'the sloping rail on top of them, flush with the edge of the sheathing',
-        ...cradleWords(layout),
+      ],
+      parts: ['stud-front', 'stud-back', 'rail-slope'].map((name) => `${prefix}/${name}`),
+      needs: ['drill', 'screwdriver', 'square'],
+      checks: [
+        {
+          id: 'studs',
+          words: `the back stud stands ${sized(studs.back - studs.front)} higher than the front one`,
+          expects: { kind: 'length', value: studs.back - studs.front, within: 0.002 },
+        },
+      ],
+      after: ['pair'],
+    }),
+    step(prefix, 'posts', {
+      name: 'Set the posts',
+      does: cradleWords(layout),
+      parts: cradleRoles(layout)
+        .filter((role) => /post|stop/.test(role))
+        .map((name) => `${prefix}/${name}`),
+      needs: ['drill', 'screwdriver', 'square'],
+      checks: [{ id: 'mirror', words: 'laid side by side, posts of left and right stand as mirror pictures' }],
+      after: ['frame'],
+    }),
+    step(prefix, 'join', {
+      name: 'Join the sides',
+      does: [
         'stand one side on the floor, the front against it, the bearers on its posts; then the other side: bearers do not go in afterwards',
         `skids under the floor on their flat, from front to back, below the posts of each side${cradle.bearer.propped ? ' and of the middle' : ''}: pipes come out between them`,
         'screw it all together, each bearer down onto its posts from above',
         'the pane rails between the sloping rails, their ripped edges in one plane with them',
       ],
       parts: [
-        'stud-front',
-        'stud-back',
-        'rail-slope',
         'pane-rail',
         'front',
         'floor',
         'skid',
-        ...cradleRoles(layout),
+        ...cradleRoles(layout).filter((role) => !/post|stop/.test(role)),
       ].map((name) => `${prefix}/${name}`),
       needs: ['drill', 'screwdriver', 'square', 'straight edge'],
       checks: [
@@ -184,7 +205,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
         },
         { id: 'plane', words: 'a straight edge lies flat on rails and sides all round: the pane will bear everywhere' },
       ],
-      after: ['pair'],
+      after: ['posts'],
     }),
     step(prefix, 'line', {
       name: 'Insulate and line it',
@@ -203,9 +224,9 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       ].map((name) => `${prefix}/${name}`),
       needs: ['knife', 'staple gun'],
       checks: [{ id: 'gaps', words: 'no stud and no gap shows light or bare wood' }],
-      after: ['frame'],
+      after: ['join'],
     }),
-    step(prefix, 'carry', {
+    step(prefix, 'bed', {
       name: 'Set it on its bed',
       does: [
         'carry it now, without tanks and pane, and screw its skids to a bed that bears it full',
@@ -257,7 +278,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       beware: [
         `Each tank holds ${measured('volume', tankVolume, 0)}; full, ${tanks === 1 ? 'it weighs' : 'they weigh'} ${measured('mass', tanks * tankVolume * 990, 0)} more. Where the box stands must carry it.`,
       ],
-      after: ['blacken', 'carry'],
+      after: ['blacken', 'bed'],
     }),
     testStep(prefix, 'test-open', 'Test it before it is closed', ['tanks']),
     step(prefix, 'glaze', {
@@ -294,7 +315,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
           }),
         ]
       : []),
-    step(prefix, 'plumb', {
+    step(prefix, 'carry', {
       name: 'Plumb it in',
       does: [
         'mains in at the cold end through its own shut-off, out to the heater that stands; a bypass round each',

@@ -19,6 +19,7 @@ import { carryOut, inShopNow, jobNow, useJob } from '../../state/job';
 type Stuff = ReturnType<typeof stuffOf>;
 const stuffs: readonly { stuff: Stuff; words: string }[] = [
   { stuff: 'tube', words: 'Tube' },
+  { stuff: 'plastic', words: 'Plastic pipe' },
   { stuff: 'timber', words: 'Boards' },
   { stuff: 'track', words: 'Tracks' },
   { stuff: 'bar', words: 'Bars' },
@@ -28,8 +29,8 @@ const stuffs: readonly { stuff: Stuff; words: string }[] = [
 ];
 
 /** Ends are squared of what comes in lengths. */
-function isLength(stuff: Stuff): stuff is 'tube' | 'timber' | 'track' | 'bar' {
-  return stuff === 'tube' || stuff === 'timber' || stuff === 'track' || stuff === 'bar';
+function isLength(stuff: Stuff): stuff is 'tube' | 'plastic' | 'timber' | 'track' | 'bar' {
+  return stuff === 'tube' || stuff === 'plastic' || stuff === 'timber' || stuff === 'track' || stuff === 'bar';
 }
 
 /** Fields of the shop; others of them, and ticks at the bench, move nothing that is drawn with these. */

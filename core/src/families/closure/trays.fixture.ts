@@ -231,7 +231,9 @@ export function buildLattice(list: CutList, typed: Typed): string[] {
     const nearest = Math.min(
       ...bolts.map(({ at }) => Math.hypot((at.x ?? 0) - (port.at.x ?? 0), (at.y ?? 0) - (port.at.y ?? 0))),
     );
-    check(nearest > 0.017 + Number(typed.washer) / 2 - tiny || !grid.length, `a port ${mm(nearest)} from a bolt`);
+    // A flange of 56 mm lies on the back between the washers; its screws' heads of 1.2 mm between the sheets.
+    check(nearest > 0.028 + Number(typed.washer) / 2 - tiny || !grid.length, `a port ${mm(nearest)} from a bolt`);
+    check(Number(typed.gasket) >= 0.0015 - tiny, `heads of 1.2 mm in a gap of ${mm(Number(typed.gasket))}`);
     check(inside(port.at, length, width, rim + port.radius), 'a port in the rim');
   }
   // Rim bars on both faces, every bolt of the rim through four of them in all, none without.

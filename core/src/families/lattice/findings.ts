@@ -4,9 +4,12 @@ import { weighs } from '../../quantity';
 import type { LatticeLayout } from './layout';
 import { portHole } from './pieces';
 
-/** m. Least height of a lath that holds a screw, and the flange of a bulkhead fitting of half an inch. Trade. */
+/** m. Least height of a lath that holds a screw, and across a threaded flange of half an inch with four screws. Trade. */
 const leastLath = 0.008;
-const portFlange = 0.034;
+export const portFlange = 0.056;
+/** m. Head of an ultra-low machine screw of 4 mm, and the water over it. Trade. */
+const portHead = 0.0012;
+const overHead = 0.0003;
 
 /** Clashes and cautions of a lattice. */
 export function latticeFindings(path: string, layout: LatticeLayout): Finding[] {
@@ -58,7 +61,7 @@ export function latticeFindings(path: string, layout: LatticeLayout): Finding[] 
       at: { x: parameters.length / 2, y: parameters.rim / 2 },
       fix: Math.ceil((rimBar.thickness + leastLath) * 1000 - 1e-6) / 1000,
     });
-  // Nut and flange of a fitting lie inside its field, clear of the washers at its corners.
+  // The flange of a port lies inside its field, clear of the washers at its corners.
   const diagonal = Math.hypot(grid.along, grid.across) / 2;
   const [port] = ports;
   const toBolts = diagonal - parameters.washer / 2 - portFlange / 2;
@@ -69,6 +72,15 @@ export function latticeFindings(path: string, layout: LatticeLayout): Finding[] 
       path: at('boltPitch'),
       values: { grid: Math.min(grid.along, grid.across), flange: portFlange, washer: parameters.washer },
       at: port,
+    });
+  if (parameters.gasket < portHead + overHead - 1e-9)
+    found.push({
+      code: 'port-screws-too-thick',
+      severity: 'clash',
+      path: at('gasket'),
+      values: { gap: parameters.gasket, head: portHead },
+      at: port ?? { x: 0, y: 0 },
+      fix: portHead + overHead,
     });
   found.push({ code: 'lattice-vacuum', severity: 'note', path: at('ports'), values: { head: parameters.head } });
   return found;
@@ -104,8 +116,13 @@ export const latticeWords: Record<string, Words> = {
   }),
   'port-meets-bolts': (values, say) => ({
     headline: 'ports meet bolts',
-    detail: `A fitting is ${say.length(values.number('flange'))} across; between washers of ${say.length(values.number('washer'))} on a grid of ${say.length(values.number('grid'))} there is no room for one.`,
+    detail: `A flange is ${say.length(values.number('flange'))} across; between washers of ${say.length(values.number('washer'))} on a grid of ${say.length(values.number('grid'))} there is no room for one.`,
     remedy: 'Set the bolts wider or take smaller washers.',
+  }),
+  'port-screws-too-thick': (values, say) => ({
+    headline: 'screws of the ports do not lie between the sheets',
+    detail: `Between the sheets there are ${say.quantity('length', values.number('gap'), 1)}; the lowest heads that are sold are ${say.quantity('length', values.number('head'), 1)}, and water must pass over them.`,
+    remedy: 'Take a thicker gasket.',
   }),
   'lattice-vacuum': () => ({
     headline: 'let air in before it drains',

@@ -180,3 +180,30 @@ describe('lattice: its water and heat', () => {
     expect(thermal.inputs.map(({ id }) => id)).not.include.members(['bond', 'plate']);
   });
 });
+
+describe('lattice: its ports', () => {
+  const codes = (change: Record<string, unknown>) => open(change).findings.map(({ code }) => code);
+  it('are fitted while both faces of the back can be reached, with what they take', () => {
+    const steps = open().steps();
+    const at = (end: string) => steps.findIndex(({ id }) => id.endsWith(end));
+    expect(at('/ports')).below(at('/bolt'));
+    expect(steps[at('/ports')]?.parts.map((id) => id.split('/').pop())).deep.equal([
+      'ports',
+      'port-screws',
+      'air-tee',
+      'air-cock',
+    ]);
+    const screws = open({ ports: 3 }).purchases.find(({ id }) => id.endsWith('/port-screws'));
+    expect(screws?.quantity).equal(12);
+  });
+  it('have heads that lie between the sheets: 1.2 mm and 0.3 of water want 1.5', () => {
+    expect(codes({ gasket: 0.0015 })).not.include('port-screws-too-thick');
+    const clash = open({ gasket: 0.001 }).findings.find(({ code }) => code === 'port-screws-too-thick');
+    expect(clash?.fix).closeTo(0.0015, 1e-12);
+  });
+  it('have a flange of 56 mm between four washers: on 75 mm there is room, on 60 there is none', () => {
+    // Half the diagonal of the field: 53.0 less 10 of washer and 28 of flange leaves 15; on 60: 42.4 less 38 leaves 4.4, with washers of 30 none.
+    expect(codes({})).not.include('port-meets-bolts');
+    expect(codes({ boltPitch: 0.06, washer: 0.03 })).include('port-meets-bolts');
+  });
+});

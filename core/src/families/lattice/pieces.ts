@@ -34,7 +34,7 @@ function portRows({ ports }: LatticeLayout): HoleSchedule[] {
   return ports.map(({ x, y }) =>
     holeRow('low edge', [x], {
       diameter: portHole,
-      where: 'for a bulkhead fitting',
+      where: 'for a port; its flange’s own holes are marked through it',
       across: { from: 'first long edge', distance: y },
     }),
   );

@@ -2,6 +2,7 @@ import { screwUpTo } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, type Purchase, screws } from '../../shop';
 import { blackPaint, primer } from '../kit/paint';
+import { portFlange } from './findings';
 import type { LatticeLayout } from './layout';
 import { lathBolts } from './pieces';
 
@@ -9,6 +10,7 @@ import { lathBolts } from './pieces';
 const wireSpacing = 0.3;
 /** m between the screws of a cover. */
 const coverSpacing = 0.15;
+const screwsAPort = 4;
 
 /** What a lattice is bought of beside its pieces. */
 export function latticePurchases(prefix: string, layout: LatticeLayout): Purchase[] {
@@ -55,12 +57,30 @@ export function latticePurchases(prefix: string, layout: LatticeLayout): Purchas
     }),
     bought(prefix, {
       id: 'ports',
-      name: 'Bulkhead fittings',
+      name: `Threaded flanges, ${sized(portFlange)} across, a rubber gasket under each`,
       quantity: parameters.ports,
       unit: 'each',
       priceKey: 'bulkhead',
-      rule: 'one a way in or out',
+      rule: 'one a way in or out, on the outside of the back',
       mass: 0.12 * parameters.ports,
+    }),
+    bought(prefix, {
+      id: 'port-screws',
+      name: 'Machine screws with ultra-low heads, nuts and rubber washers',
+      quantity: screwsAPort * parameters.ports,
+      unit: 'each',
+      priceKey: 'bolt',
+      rule: `${screwsAPort} a port, put in from between the sheets before they are closed`,
+      mass: 0.004 * screwsAPort * parameters.ports,
+    }),
+    bought(prefix, {
+      id: 'air-tee',
+      name: 'Tee for the air cock',
+      quantity: 1,
+      unit: 'each',
+      priceKey: 'tee',
+      rule: 'on the upper port, its branch up',
+      mass: 0.08,
     }),
     ...(wool
       ? [

@@ -21,7 +21,14 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
       ],
       parts: sheets,
       needs: ['drill', 'centre punch', 'countersink', 'gloves: cut edges', 'eye protection'],
-      checks: [{ id: 'through', words: 'turned over, every bolt still goes through both sheets' }],
+      checks: [
+        {
+          id: 'grid',
+          words: `from the first bolt of a line to the fifth: ${sized(4 * grid.along)}`,
+          expects: { kind: 'length', value: 4 * grid.along, within: 0.002 },
+        },
+        { id: 'through', words: 'turned over, every bolt still goes through both sheets' },
+      ],
       after: ['cut'],
     }),
     step(prefix, 'paint', {
@@ -37,6 +44,24 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
       beware: ['Solvents burn and harm: outdoors, no flame.'],
       after: ['drill'],
       waits: 48 * 3600,
+    }),
+    step(prefix, 'ports', {
+      name: 'Fit the ports to the back',
+      does: [
+        'while both faces of the back can be reached: hold each flange over its hole, mark its screw holes through it, drill and deburr them',
+        'gasket under the flange; screws from the inner face, a rubber washer under each nut, drawn up crosswise until the rubber bulges',
+        'tee on the upper port, its branch up, the air cock in it; thread tape on every thread',
+      ],
+      parts: ['ports', 'port-screws', 'air-tee', 'air-cock'].map((name) => `${prefix}/${name}`),
+      needs: ['drill', 'centre punch', 'spanners', 'screwdriver'],
+      checks: [
+        {
+          id: 'heads',
+          words: `no screw head stands more than ${sized(parameters.gasket, true)} off the inner face`,
+          expects: { kind: 'length', value: 0, within: parameters.gasket },
+        },
+      ],
+      after: ['paint'],
     }),
     step(prefix, 'bolt', {
       name: 'Bolt it together',
@@ -56,7 +81,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
           words: `the gasket is pressed to ${sized(parameters.gasket, true)} all round, no wave in the rim`,
         },
       ],
-      after: ['paint'],
+      after: ['ports'],
     }),
     testStep(prefix, 'test-open', 'Fill it lying down', ['bolt'], true),
     step(prefix, 'test-head', {

@@ -6,7 +6,7 @@ import { absorptanceAtAngle, afterExposure, tubesLit, wallResistance } from '../
 import type { HeaterDocument } from '..';
 import { spiral } from '.';
 import { spiralEnd, spiralLength } from './archimedes';
-import { layOut } from './layout';
+import { layOut, spiralPoints } from './layout';
 import { spiralParameters } from './parameters';
 import { fullSun } from './standing';
 
@@ -218,5 +218,45 @@ describe('spiral: what cannot be wound', () => {
   it('is not drunk from garden hose', () => {
     expect(open({ hose: 'garden-13x2.5', pitch: 0.02 }).neverDrunk).match(/garden hose/);
     expect(open().neverDrunk).equal(undefined);
+  });
+});
+
+describe('spiral: several hoses wound together', () => {
+  const layout = layOut(spiralParameters.parse({ starts: 3, rounds: 6 }));
+  /** m along a polyline. */
+  const along = (points: readonly { x: number; y: number }[]) =>
+    points
+      .slice(1)
+      .reduce((sum, { x, y }, index) => sum + Math.hypot(x - (points[index]?.x ?? 0), y - (points[index]?.y ?? 0)), 0);
+  it('are as long as each other, begun a third of the way round from each other', () => {
+    const lengths = [0, 1, 2].map((start) => along(spiralPoints(layout, start)));
+    for (const length of lengths) expect(length / layout.each).closeTo(1, 0.002);
+    const middle = layout.side / 2;
+    const angles = [0, 1, 2].map((start) => {
+      const [first] = spiralPoints(layout, start);
+      return Math.atan2((first?.y ?? 0) - middle, (first?.x ?? 0) - middle);
+    });
+    const apart = ((angles[1] ?? 0) - (angles[0] ?? 0) + 4 * Math.PI) % (2 * Math.PI);
+    expect(apart).closeTo((2 * Math.PI) / 3, 1e-6);
+  });
+  it('would differ by metres begun side by side on one line: a pitch more of radius all the way (worked by hand)', () => {
+    // The outer of three begins two pitches further out: 2 × pitch × 2π × rounds more of hose.
+    const { pitch, rounds } = layout.parameters;
+    const step = 3 * pitch;
+    const from = layout.inner + 2 * pitch;
+    const outer = spiralLength(from, from + step * rounds, layout.growth);
+    expect(outer - layout.each).closeTo(2 * pitch * 2 * Math.PI * rounds, 0.02);
+    expect(outer - layout.each).above(1.2);
+  });
+  it('are told to be begun apart, and where their ends come out', () => {
+    const wind = open({ starts: 3 })
+      .steps()
+      .find(({ id }) => id.endsWith('/wind'));
+    expect(wind?.does.join(' ')).match(/3 hoses begin on it, ⟦angle:120:0⟧ apart/);
+    expect(wind?.checks.map(({ id }) => id)).include('apart');
+    const one = open({ starts: 1 })
+      .steps()
+      .find(({ id }) => id.endsWith('/wind'));
+    expect(one?.checks.map(({ id }) => id)).not.include('apart');
   });
 });

@@ -41,8 +41,8 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
       name: 'Wind the hose',
       does: [
         'unroll it in the sun first: warm hose lies down, cold hose fights and kinks',
-        `draw a circle of ${sized(inner)} about the middle; lay ${starts === 1 ? 'the hose' : `${starts} hoses side by side`} on it, ${sized(tail)} of tail toward the middle`,
-        `wind outward, ${rounds} turns of each, ${sized(pitch, true)} from middle to middle by the comb; ${tiesATurn} ties to a turn, snug and not tight`,
+        `draw a circle of ${sized(inner)} about the middle; ${starts === 1 ? `lay the hose on it, ${sized(tail)} of tail toward the middle` : `${starts} hoses begin on it, ${measured('angle', 360 / starts, 0)} apart, each with ${sized(tail)} of tail toward the middle`}`,
+        `wind ${starts === 1 ? '' : 'all of them together '}outward, ${rounds} turns of each, ${sized(pitch, true)} from middle to middle by the comb; ${tiesATurn} ties to a turn, snug and not tight`,
         `leave ${sized(tail)} of tail at the outside`,
       ],
       parts: [`${prefix}/hose`, `${prefix}/tie`],
@@ -54,6 +54,14 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
           words: `over the outer hose it is ${sized(across)}; each hose took ${sized(each)} and its tails`,
           expects: { kind: 'length', value: across, within: 0.03 },
         },
+        ...(starts > 1
+          ? [
+              {
+                id: 'apart',
+                words: `the outer ends lie ${measured('angle', 360 / starts, 0)} apart, as the inner ones do: wound side by side from one place they would be unlike in length, and share the water unlike`,
+              },
+            ]
+          : []),
       ],
       after: ['base'],
     }),

@@ -147,8 +147,10 @@ function backRows(layout: TrickleLayout): HoleSchedule[] {
 export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Part[]; purchases: Purchase[] } {
   const { parameters, outside, batten, wall, back, stripLength, stripWidth, glazing, support, wool, bearers } = layout;
   const { cans, strips, gapBetween } = parameters;
-  const laps = (cans - 1) * strips;
-  const tape = laps * stripWidth + 2 * strips * stripLength;
+  // A second skin is lapped, sealed and taped like the strips under it.
+  const skins = parameters.film === 'sealed' ? 2 : 1;
+  const laps = skins * (cans - 1) * strips;
+  const tape = laps * stripWidth + skins * 2 * strips * stripLength;
   const tube = strips * (outside.width / 2 + 0.5);
   const area = stripLength * stripWidth * strips;
   const long = support.to - support.from;
@@ -272,7 +274,7 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
       bought(prefix, {
         id: 'wire-wool',
         name: 'Wire wool, pads',
-        quantity: Math.ceil((cans * strips) / 40),
+        quantity: Math.ceil((skins * cans * strips) / 40),
         unit: 'each',
         priceKey: 'wire-wool',
         rule: 'one for forty cans',

@@ -6,11 +6,15 @@ import { gutter, type TrickleLayout } from './layout';
 export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number): Step[] {
   const { parameters, flat, stripLength, glazing } = layout;
   const { cans, strips, height, lap, diameter } = parameters;
+  const sealed = parameters.film === 'sealed';
   return [
     cutStep(prefix),
     step(prefix, 'flatten', {
       name: 'Flatten the cans',
       does: [
+        ...(sealed
+          ? [`${2 * cans * strips} of them: ${cans * strips} for the strips, as many for the skin over them`]
+          : []),
         'rinse and dry them; cut both ends off with a can opener or a jig saw in a wooden sleeve',
         `slit each along its seam and roll it flat: a can of ${sized(diameter)} gives ${sized(flat)} by ${sized(height)}`,
         ...(parameters.wetting === 'dimpled' ? ['roll each over a mesh, dimples toward the sun'] : []),
@@ -32,11 +36,20 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
       does: [
         `lay ${cans} cans in a row, each ${sized(lap)} over the one below, like slates`,
         'a bead of silicone in every lap, tape over it and along both edges',
-        `make ${strips} of them, each ${sized(stripLength)} long`,
+        sealed
+          ? `make ${2 * strips} of them, each ${sized(stripLength)} long: ${strips} to lie below, ${strips} as their skin`
+          : `make ${strips} of them, each ${sized(stripLength)} long`,
       ],
-      parts: [`${prefix}/can`],
+      parts: ['can', ...(sealed ? ['skin'] : [])].map((one) => `${prefix}/${one}`),
       needs: ['caulking gun', 'roller'],
-      checks: [{ id: 'laps', words: 'every lap faces downhill: poured water crosses it and stays on top' }],
+      checks: [
+        {
+          id: 'long',
+          words: `each strip is ${sized(stripLength)} long`,
+          expects: { kind: 'length', value: stripLength, within: 0.004 },
+        },
+        { id: 'laps', words: 'every lap faces downhill: poured water crosses it and stays on top' },
+      ],
       after: ['flatten'],
       waits: 24 * 3600,
     }),
@@ -69,7 +82,9 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
     step(prefix, 'lay-in', {
       name: 'Lay the strips, gutter and feeds',
       does: [
-        'paint the strips, bake them dry in the sun',
+        sealed
+          ? 'paint the upper faces of those that will be the skin, bake them dry in the sun'
+          : 'paint the strips, bake them dry in the sun',
         `lay them between the battens, their feet ${sized(gutter.over)} over the gutter`,
         `set one feed tube to the head of each of the ${strips} strips, all at one height by a water level`,
       ],
@@ -90,6 +105,25 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
       ],
       after: ['test-open'],
     }),
+    ...(sealed
+      ? [
+          step(prefix, 'skin', {
+            name: 'Seal the film under its skin',
+            does: [
+              'lay one painted strip over each wet one, lapped the same way, its hollow side down',
+              'tape it along both edges to the strip below; leave its foot open over the gutter, its head open round the feed tube',
+              'run it again for ten minutes',
+            ],
+            checks: [
+              {
+                id: 'sides',
+                words: `no drop leaves by the sides of any of the ${strips} strips; all of it runs out at the feet`,
+              },
+            ],
+            after: ['wetting'],
+          }),
+        ]
+      : []),
     ...(glazing.cover
       ? [
           step(prefix, 'glaze', {
@@ -97,7 +131,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
             does: [`lay the cover over the sides, ${sized(parameters.airGap)} of air over the strips`, ...glazing.work],
             parts: [`${prefix}/pane`, ...(glazing.bars.count > 0 ? [`${prefix}/pane-bar`] : [])],
             checks: [{ id: 'air', words: 'open at the low edge, so that steam and rain find their way out' }],
-            after: ['wetting'],
+            after: [sealed ? 'skin' : 'wetting'],
           }),
         ]
       : []),
@@ -107,7 +141,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
       needs: ['gloves'],
       checks: [{ id: 'level', words: 'the strips lie level across: water keeps to the middle of each' }],
       beware: [`It is ${measured('mass', mass, 0)}; wind takes it like a sail.`],
-      after: [glazing.cover ? 'glaze' : 'wetting'],
+      after: [glazing.cover ? 'glaze' : sealed ? 'skin' : 'wetting'],
     }),
   ];
 }

@@ -33,8 +33,19 @@ describe('trickle: a panel worked by hand', () => {
     expect(quantity(open(), 'skin')).equal(100);
     expect(quantity(open({ film: 'open' }), 'skin')).equal(undefined);
     // 19 laps in each of five strips of 207.3, and both edges of 1 772.
-    expect(quantity(open(), 'tape')).closeTo(95 * laid().flat + 10 * 1.772, 1e-9);
+    expect(quantity(open({ film: 'open' }), 'tape')).closeTo(95 * laid().flat + 10 * 1.772, 1e-9);
+    // The skin is lapped and edged like what it lies on.
+    expect(quantity(open(), 'tape')).closeTo(2 * (95 * laid().flat + 10 * 1.772), 1e-9);
     expect(open().parts.find(({ id }) => id === 'panel-a/batten')?.count).equal(6);
+  });
+  it('makes the second skin that it buys cans for, once it has been seen how wet the strips get', () => {
+    const steps = open().steps();
+    const at = (end: string) => steps.findIndex(({ id }) => id.endsWith(end));
+    expect(steps[at('/flatten')]?.does[0]).match(/^200 of them: 100 for the strips/);
+    expect(steps[at('/join')]?.parts).include('panel-a/skin');
+    expect(at('/skin')).above(at('/wetting'));
+    const bare = open({ film: 'open' }).steps();
+    expect(bare.some(({ id }) => id.endsWith('/skin'))).equal(false);
   });
   it('drains by itself and holds next to nothing', () => {
     expect(open().hydraulic?.drains).deep.equal({ empties: true, how: 'by itself when the pump stops' });

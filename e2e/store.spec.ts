@@ -7,7 +7,7 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await (await onShelf(page, 'Juniper Draw wash-down')).click();
   await expect(page).toHaveURL(/\/jobs\/juniper-draw-wash-down\/size$/);
   const profile = page.getByTestId('plan');
-  await expect(profile.getByText(/back stud 4′/)).toBeVisible();
+  await expect(profile.getByText(/back stud 3′/)).toBeVisible();
   await expect(slate(page, /^clashes/)).toHaveText(/^0/);
 
   // A shorter pane: the tanks no longer go under it, and that is said with the pane that they need.

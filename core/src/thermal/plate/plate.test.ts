@@ -256,7 +256,8 @@ describe('heat: the plate part by part along the water', () => {
           const still = carried.map((_, run) => 140 - 3 * run);
           const plate = plateOf({ ...query, width, steps, carried, path, still, parts: 6 });
           // A round that moves little is far from the end where tubes stand close: these go on until hardly anything moves.
-          const byRounds = settledByRounds(plate, 1_000_000, 1e-11);
+          // Where much water cools a thin plate, what a foot is worked out of is rounded off by more than that.
+          const byRounds = settledByRounds(plate, 200_000, 1e-11) ?? settledByRounds(plate, 1_000_000, 1e-9);
           const atOnce = solvedAtOnce(plate);
           if (!settledByRounds(plate)) slow += 1;
           for (const [run, line] of atOnce.water.entries())
@@ -266,7 +267,10 @@ describe('heat: the plate part by part along the water', () => {
             }
         },
       ),
-      { numRuns: 150 },
+      {
+        numRuns: 150,
+        examples: [[2, 0.12250370421158381, 59.99987373255711, 0.01000000000000003, 'serpentine', false]],
+      },
     );
     expect(slow).above(10);
   });

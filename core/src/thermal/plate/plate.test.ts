@@ -257,7 +257,7 @@ describe('heat: the plate part by part along the water', () => {
           const plate = plateOf({ ...query, width, steps, carried, path, still, parts: 6 });
           // A round that moves little is far from the end where tubes stand close: these go on until hardly anything moves.
           // Where much water cools a thin plate, what a foot is worked out of is rounded off by more than that.
-          const byRounds = settledByRounds(plate, 200_000, 1e-11) ?? settledByRounds(plate, 1_000_000, 1e-9);
+          const byRounds = settledByRounds(plate, 1_000_000, 1e-11) ?? settledByRounds(plate, 1_000_000, 1e-9);
           const atOnce = solvedAtOnce(plate);
           if (!settledByRounds(plate)) slow += 1;
           for (const [run, line] of atOnce.water.entries())

@@ -50,8 +50,33 @@ export function buildHeatPipe(list: CutList, typed: Typed): string[] {
   const tubes = Number(typed.tubes);
   check(row.positions.length === tubes, `${row.positions.length} holes for ${tubes} pipes`);
   check(list.bought('tee')?.quantity === tubes, 'not a tee for each pipe');
-  check(list.bought('cap')?.quantity === 2 * tubes, 'not two caps for each pipe');
+  check(list.bought('cap')?.quantity === tubes, 'not a cap for each foot');
   const tube = entry('tube', pipe.item);
+  // Brought in: a tip goes through its tee, so that nothing on it is wider than the pipe; the foot's cap stays outside the low rail, and no pipe
+  // is threaded through a hole that its cap, its strip or a sleeve does not pass: the rails come apart along their holes.
+  const plug = /([\d.]+)/.exec(list.bought('plug')?.name.replace(/^[^⟦]*⟦length:/, '') ?? '');
+  check(list.bought('plug')?.quantity === tubes, 'not a plug for each tip');
+  check(
+    Math.abs(Number(plug?.[1]) - (bore(tube) - 0.0002)) < 1e-6,
+    `a plug of ${plug?.[1]} in a bore of ${mm(bore(tube))}`,
+  );
+  check(
+    rail.operations.some((words) => /saw each along the middle of its holes/.test(words)),
+    'a rail whose holes nothing with a cap goes through',
+  );
+  check(
+    at.every((x) => x - thick / 2 > 0.018),
+    'the cap of a foot stands in the low rail',
+  );
+  // Held: a keeper's screws pass it and grip in the rail below by 25 mm, and do not come out at its foot.
+  const keeper = list.bought('keeper-screws');
+  const screwLong = keeper?.size && 'length' in keeper.size ? keeper.size.length : Number.NaN;
+  const board = findEntry('timber', rail.item)?.width ?? 0;
+  check((keeper?.quantity ?? 0) >= 4, 'nothing holds the keepers');
+  check(
+    screwLong >= board - up + 0.025 && screwLong < board - 0.004,
+    `keeper screws of ${mm(screwLong)} in a board of ${mm(board)}`,
+  );
   check(
     row.diameter >= tube.outerDiameter && row.diameter < tube.outerDiameter + 0.002,
     'pipes do not go through the rails',
@@ -100,6 +125,7 @@ export function buildHeatPipe(list: CutList, typed: Typed): string[] {
   for (let index = 1; index < tubes; index += 1)
     check((row.positions[index] ?? 0) - (row.positions[index - 1] ?? 0) > across, 'two sleeves overlap');
   check(up > across / 2, 'the sleeves stand on the stiles');
+  check(board - up > tube.outerDiameter / 2 + 0.02, `a keeper of ${mm(board - up)} over its holes`);
   check(
     (row.positions[0] ?? 0) > row.diameter && width - (row.positions.at(-1) ?? 0) > row.diameter,
     'a hole at the end of a rail',

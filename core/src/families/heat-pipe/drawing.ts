@@ -144,7 +144,9 @@ function section(prefix: string, layout: HeatPipeLayout): Drawing {
     title: `Section of ${prefix}`,
     shapes: [
       rect('timber', 'stile', 0, 0, stile.width, stile.thickness),
-      rect('rail', 'rail', 0, stile.thickness, cut, rail.width),
+      // The lower part of the rail, and its keeper over the saw cut along the middle of the holes.
+      rect('rail', 'rail', 0, stile.thickness, cut, hole.up),
+      rect('rail', 'rail', 0, z, cut, rail.width - hole.up),
       ...(sleeved
         ? shown.map(
             (y): Shape => ({

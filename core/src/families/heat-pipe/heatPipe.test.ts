@@ -250,3 +250,30 @@ describe('heat pipes: dangers and clashes', () => {
     });
   });
 });
+
+describe('heat pipes: brought in whole', () => {
+  const bought = (id: string, change: Record<string, unknown> = {}) =>
+    open(change).purchases.find((one) => one.id === `panel-a/${id}`);
+  it('have a cap on the foot alone; the tip is closed flush, 13.4 mm in a bore of 13.6', () => {
+    expect(bought('cap', { tubes: 7 })?.quantity).equal(7);
+    expect(bought('plug', { tubes: 7 })?.quantity).equal(7);
+    expect(layout().plug).closeTo(0.0134, 1e-9);
+  });
+  it('are laid into rails that come apart along their holes: 50 mm of keeper over a hole at 65 of 115', () => {
+    const { hole, rail } = layout();
+    expect(hole.up).closeTo(0.065, 1e-9);
+    expect(rail.width - hole.up).closeTo(0.05, 1e-9);
+    // 50 of keeper and 30 of grip: the screw of 80. Ten pipes: two at the ends, one between every second pair.
+    expect(bought('keeper-screws')?.quantity).equal(2 * (2 + 4));
+    expect(bought('keeper-screws')?.size).deep.equal({ length: 0.08 });
+  });
+  it('are set before the manifold goes on, and the keepers after it', () => {
+    const set = open()
+      .steps()
+      .find(({ id }) => id.endsWith('/set'));
+    const at = (words: RegExp) => set?.does.findIndex((one) => words.test(one)) ?? -1;
+    expect(at(/lay the pipes into the open half-holes/)).above(at(/thread the bottles/));
+    expect(at(/push the manifold over all tips/)).above(at(/lay the pipes/));
+    expect(set?.does.join(' ')).not.match(/through both rails/);
+  });
+});

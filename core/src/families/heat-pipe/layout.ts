@@ -7,8 +7,11 @@ const bare = 0.06;
 /** m. Rails beyond the outer pipes, and manifold beyond its outer tees. */
 const beside = 0.07;
 const stub = 0.12;
-/** m. Bore of a bottle's neck: what goes through it needs no shoulder cut off. Finish of drink bottles, 21.7 mm. */
-export const neckBore = 0.0217;
+/** m. A plug that closes the tip flush, so that it goes through its tee; and its room in the bore, for the braze. */
+export const plugLength = 0.01;
+const plugRoom = 0.0002;
+/** m. Highest keeper, the part of a rail over the middle of its holes: screws go through it. */
+const keeperHeight = 0.05;
 /** m. A pipe in its hole in a rail. */
 const holeRoom = 0.001;
 /** °C at which a fill is weighed. */
@@ -43,6 +46,8 @@ export interface HeatPipeLayout {
   rail: Timber;
   stile: Timber;
   hole: { up: number; diameter: number };
+  /** m. Across a plug. */
+  plug: number;
   /** y of the middle of each stile. */
   stiles: { low: number; high: number };
   /** m. Manifold pieces between tees, stop to stop, and the two at its ends. */
@@ -101,7 +106,8 @@ export function layOut(parameters: HeatPipeParameters): HeatPipeLayout {
     rails: { low: bare / 2, high: sun.to + bare / 2 },
     rail,
     stile,
-    hole: { up: rail.width / 2, diameter: tube.outerDiameter + holeRoom },
+    hole: { up: Math.max(rail.width / 2, rail.width - keeperHeight), diameter: tube.outerDiameter + holeRoom },
+    plug: drawnBore - plugRoom,
     stiles: { low: stile.width / 2, high: width - stile.width / 2 },
     piece: pitch - 2 * tee.runLaying,
     end: stub,

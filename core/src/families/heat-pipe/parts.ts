@@ -3,7 +3,7 @@ import { measured, sized } from '../../quantity';
 import { bought, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece, tubePiece } from '../../shop';
 import { capillarySolder, solderLines } from '../kit/joints';
 import { blackPaint } from '../kit/paint';
-import type { HeatPipeLayout } from './layout';
+import { type HeatPipeLayout, plugLength } from './layout';
 
 /** m that a screw goes into what it holds. */
 const bite = 0.03;
@@ -13,6 +13,9 @@ const bottleMass = 0.025;
 const rodEach = 0.004;
 /** kg of flux to a joint. */
 const fluxEach = 0.002;
+
+/** Screws in one keeper. */
+const keeperScrews = (tubes: number): number => 2 + Math.floor((tubes - 1) / 2);
 
 export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
   const { parameters, tube, manifold, length, piece, end, width, rail, stile, places, hole, outside } = layout;
@@ -76,7 +79,10 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
           across: { from: 'bottom edge', distance: hole.up },
         }),
       ],
-      operations: ['clamp both rails together and drill them as one'],
+      operations: [
+        'clamp both rails together and drill them as one',
+        'then saw each along the middle of its holes: the lower part stands on the stiles, the upper is the keeper that holds the pipes down',
+      ],
       datum: { end: 'first end', side: 'left' },
     }),
     timberPiece(prefix, stile, { id: 'stile', name: 'Stile', length: outside.length, count: 2 }),
@@ -98,7 +104,15 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
       `one a pipe; the stop in its branch drilled out to ${sized(drill.diameter, true)}`,
       0.25 * tubes,
     ),
-    each('cap', `Caps for ${tube.name}`, 2 * tubes, 'cap', 'two a pipe', 0.02 * 2 * tubes),
+    each('cap', `Caps for ${tube.name}`, tubes, 'cap', 'one on the foot of every pipe', 0.02 * tubes),
+    each(
+      'plug',
+      `Copper plugs, ${sized(layout.plug, true)} across, ${sized(plugLength)} long`,
+      tubes,
+      'cap',
+      'one flush in the tip of every pipe: a cap would not go through the tee',
+      0.02 * tubes,
+    ),
     each('unions', 'Unions for the manifold', 2, 'union', 'one at each end', 0.3),
     ...(sleeved
       ? [
@@ -116,7 +130,7 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
             quantity: tubes * (bottles + 1) * Math.PI * parameters.bottleDiameter,
             unit: 'm',
             priceKey: 'clear-tape',
-            rule: 'once round every lap and both ends',
+            rule: 'once round every lap, and over the discs at both ends',
             mass: 0.01 * tubes,
           }),
         ]
@@ -159,7 +173,7 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
             quantity: rodEach * 2 * tubes,
             unit: 'kg',
             priceKey: 'braze',
-            rule: 'both caps of every pipe',
+            rule: 'cap and plug of every pipe',
             mass: rodEach * 2 * tubes,
           }),
         ]
@@ -170,6 +184,13 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
       length: screwFrom(stile.thickness + bite, stile.tape),
       tape: stile.tape,
       rule: `up through the stiles into the rails, two a crossing; pilot first, the rail is ${sized(rail.thickness)} thick`,
+    }),
+    ...screws(prefix, {
+      id: 'keeper-screws',
+      quantity: 2 * keeperScrews(tubes),
+      length: screwFrom(rail.width - layout.hole.up + bite, rail.tape),
+      tape: rail.tape,
+      rule: 'down through each keeper into its rail: at both ends and between every second pipe',
     }),
     ...(layout.strip
       ? [

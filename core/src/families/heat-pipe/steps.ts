@@ -2,13 +2,12 @@ import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
 import { cutStep, step, testStep } from '../kit/steps';
 import { pressureInside } from './findings';
-import { type HeatPipeLayout, neckBore } from './layout';
+import type { HeatPipeLayout } from './layout';
 
 export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: number): Step[] {
   const { parameters, tube, charge, volume, sleeved, width, hole, heated } = layout;
   const { tubes, bottles, bottleHeight, lap, pitch, immersion, caps } = parameters;
   const rodded = caps === 'brazed';
-  const neck = tube.outerDiameter < neckBore - 0.0005;
   return [
     cutStep(prefix),
     step(prefix, 'foot-caps', {
@@ -42,22 +41,27 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
       after: ['foot-caps'],
     }),
     step(prefix, 'boil-out', {
-      name: 'Charge, boil out and cap',
+      name: 'Charge, boil out and close',
       does: [
         `weigh ${measured('mass', 2 * charge, 3)} of distilled water into each pipe`,
         'outdoors, each pipe upright in a rack, its top open and pointing away from everybody: warm its foot until steam has come steadily for five minutes and driven all air out',
         `take the flame away; weigh it: ${measured('mass', charge, 3)} of water stays in it`,
         rodded
-          ? 'while it still steams, push the cap on with tongs; braze it with a wet rag round the pipe a hand below, the foot in cold water'
-          : 'while it still steams, push the cap on with tongs and sweat it',
+          ? `while it still steams, push the plug in with tongs, flush with the end; braze it with a wet rag round the pipe ${sized(0.1)} below, the foot in cold water`
+          : 'while it still steams, push the plug in with tongs, flush with the end, and sweat it',
       ],
-      parts: [`${prefix}/distilled`, `${prefix}/cap`, ...(rodded ? [`${prefix}/braze`] : [])],
+      parts: [`${prefix}/distilled`, `${prefix}/plug`, ...(rodded ? [`${prefix}/braze`] : [])],
       needs: ['torch', 'gloves', 'eye protection', 'scale'],
       checks: [
         {
           id: 'charge',
           words: `${measured('mass', charge, 3)} of water is in each, by weight`,
           expects: { kind: 'mass', value: charge, within: 0.2 * charge },
+        },
+        {
+          id: 'through',
+          words: `cold, every tip goes through the branch of a tee by hand: nowhere over ${sized(tube.outerDiameter, true)}`,
+          expects: { kind: 'length', value: tube.outerDiameter, within: 0.0001 },
         },
         { id: 'click', words: 'cold and shaken, the water clicks like metal: there is no air in it' },
       ],
@@ -86,9 +90,10 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
       name: 'Build the frame',
       does: [
         `drill both rails as one by the jig, ${tubes} holes of ${sized(hole.diameter, true)}, ${sized(pitch)} apart`,
-        'screw the rails on the stiles, square',
+        'saw each along the middle of its holes: the upper part is its keeper, marked so that it goes back where it came from',
+        'screw the lower parts on the stiles, square',
       ],
-      parts: [`${prefix}/rail`, `${prefix}/stile`],
+      parts: [`${prefix}/rail`, `${prefix}/stile`, `${prefix}/rail-screws`],
       needs: ['drill', 'screwdriver', 'square', 'clamps'],
       checks: [
         {
@@ -123,24 +128,31 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
         `black ${layout.strip ? 'strips and pipes' : 'the pipes'} first and let them bake dry in the sun`,
         ...(sleeved
           ? [
-              `cut ${bottles} bottles a pipe to ${sized(bottleHeight)}: the lowest keeps its bottom, a hole in it for the foot and two to drain; ${
-                neck
-                  ? 'the topmost keeps its neck, the pipe goes through it'
-                  : 'the topmost loses its neck, the pipe is wider than that'
-              }`,
-              `thread them on from the tip, necks up, each ${sized(lap)} over the one below; tape every lap`,
+              `cut ${bottles} bottles a pipe to ${sized(bottleHeight)}, straight, neck and bottom off; keep ${2 * tubes} of the bottoms and trim them to discs with a hole for the pipe and two to drain`,
+              `a disc from the foot and one from the tip of each pipe; between them thread the bottles on over the strip, each ${sized(lap)} over the one below; tape every lap and both discs`,
             ]
           : []),
-        `through both rails and into the tees, ${sized(immersion, true)} of every tip in the run; wet rag round each pipe below the joint, soft-solder the branch with the foot in cold water`,
+        'lay the pipes into the open half-holes of both rails from above; nothing has to be threaded through them',
+        `push the manifold over all tips at once, ${sized(immersion, true)} of every tip in the run; then the keepers down, hand-tight, until the gap is alike all along`,
+        'wet rag round each pipe below the joint, soft-solder the branch with the foot in cold water',
       ],
-      parts: [...(layout.strip ? ['strip', 'grease'] : []), ...(sleeved ? ['bottle', 'alu-tape'] : []), 'black'].map(
-        (one) => `${prefix}/${one}`,
-      ),
+      parts: [
+        ...(layout.strip ? ['strip', 'grease'] : []),
+        ...(sleeved ? ['bottle', 'alu-tape'] : []),
+        'black',
+        'keeper-screws',
+      ].map((one) => `${prefix}/${one}`),
       needs: ['torch', 'knife', 'gloves: cut edges', 'paint brush'],
       beware: [
         'Stop: this flame is beside pipes that are sealed and wet. Soft solder only, the flame on the tee, a wet rag on the pipe, the foot in cold water, never longer than it takes.',
       ],
-      checks: [{ id: 'length', words: `${sized(heated)} of every pipe is in the sun` }],
+      checks: [
+        {
+          id: 'length',
+          words: `${sized(heated)} of every pipe is in the sun`,
+          expects: { kind: 'length', value: heated, within: 0.005 },
+        },
+      ],
       after: ['try', 'frame', 'manifold'],
     }),
     testStep(prefix, 'test-open', 'Fill the manifold and look', ['set'], true),

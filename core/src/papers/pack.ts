@@ -24,16 +24,29 @@ import {
 import { labelPages } from './labels';
 import { buyPages, cutPages } from './lists';
 import { reportPages } from './report';
+import { stepPages } from './steps';
 import { edgeTemplates, jobTemplates, templatePages } from './templates';
 
 /** What can be printed by itself; `pack` is all of it in one file but for the labels and the bent edge at full size, which is many sheets. */
-export const paperKinds = ['pack', 'cut', 'buy', 'cards', 'templates', 'drawings', 'labels', 'edge', 'report'] as const;
+export const paperKinds = [
+  'pack',
+  'steps',
+  'cut',
+  'buy',
+  'cards',
+  'templates',
+  'drawings',
+  'labels',
+  'edge',
+  'report',
+] as const;
 /** Letters beyond Latin that papers write by themselves: the efficiency of the report. */
 export const paperLetters = 'η';
 export type PaperKind = (typeof paperKinds)[number];
 
 const names: Record<PaperKind, string> = {
   pack: 'shop pack',
+  steps: 'steps',
   cut: 'cut list',
   buy: 'buy list',
   cards: 'mark-out cards',
@@ -62,6 +75,7 @@ export async function printJob(
   const all = kind === 'pack';
   if (all) cover(print, open, plan);
   if (all || kind === 'drawings') drawingPages(print, open);
+  if (all || kind === 'steps') stepPages(print, open);
   if (all || kind === 'buy') buyPages(print, plan, jobTools(open));
   if (all || kind === 'cut') cutPages(print, parts, plan);
   if (all || kind === 'cards') cardPages(print, parts);

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { jobTools } from '../building';
+import { jobSteps, jobTools } from '../building';
 import { defaultJob, familyIds, withValueAt } from '../document';
 import { jobShop, openJob } from '../job';
 import { mounts } from '../mounts';
@@ -13,6 +13,7 @@ import { finishPrint, lines, makeRoom, margin, newSheet, write } from './frame';
 import { labelPages } from './labels';
 import { buyPages, cutPages } from './lists';
 import { type Drawn, recordingPage, recordingPrint } from './paper.fixture';
+import { stepPages } from './steps';
 import { table } from './table';
 import { jobTemplates, ruler, templatePages } from './templates';
 
@@ -203,6 +204,37 @@ describe('papers: in the reader’s own units', () => {
       expect(pages.length - before, family).equal(family === 'batch-box' ? 2 : 3);
       for (const page of pages.slice(before)) inside(page, `${family} drawings`);
     }
+  });
+});
+
+describe('papers: the order of work', () => {
+  it('has every step once and in order, with its dangers, a box for each check and for the step, and a line where a number is found', () => {
+    for (const family of familyIds)
+      for (const habit of ['metric', 'imperial'] as const) {
+        const own = defaultJob(family, { units: habit });
+        const open = openJob(own);
+        const { print, pages } = recordingPrint(own, { habit });
+        stepPages(print, open);
+        for (const page of pages) inside(page, `${family} steps`);
+        const steps = jobSteps(open);
+        const written = pages.flatMap(({ drawn }) => words(drawn)).join(' ');
+        expect(written, family).not.match(/[⟦⟧]|undefined|NaN/);
+        let from = 0;
+        for (const [index, { name, beware }] of steps.entries()) {
+          const at = written.indexOf(`${index + 1}. ${name}`, from);
+          expect(at, `${family}: ${name}`).at.least(from);
+          from = at;
+          for (const danger of beware)
+            expect(written.replaceAll(/\s/g, ''), `${family}: ${danger}`).include(
+              sayWords(danger, habit).replaceAll(/\s/g, ''),
+            );
+        }
+        const checks = steps.flatMap((one) => one.checks);
+        const boxes = pages.flatMap(({ drawn }) => drawn.rects);
+        const blanks = pages.flatMap(({ drawn }) => drawn.lines);
+        expect(boxes.length, family).equal(checks.length + steps.length);
+        expect(blanks.length, family).equal(checks.filter(({ expects }) => expects).length + steps.length);
+      }
   });
 });
 

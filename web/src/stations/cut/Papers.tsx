@@ -30,6 +30,7 @@ export function Papers({ plan }: { plan: ShopPlan }) {
 
 const papers: readonly { kind: PaperKind; name: string; words: string }[] = [
   { kind: 'pack', name: 'Shop pack', words: 'all of the below in one file, what to beware of first' },
+  { kind: 'steps', name: 'Steps', words: 'the order of work, dangers, and lines to write on what was measured' },
   { kind: 'buy', name: 'Buy list', words: 'with sizes and prices' },
   { kind: 'cut', name: 'Cut list', words: 'bars and sheets laid out, the order of cuts, the stops' },
   { kind: 'cards', name: 'Mark-out cards', words: 'each piece in large figures' },

@@ -87,7 +87,7 @@ export { expect };
 
 /** Begins a job through the server and opens one of its stations. */
 export async function beginJob(page: Page, name: string, station = 'size', units = 'metric'): Promise<string> {
-  const answer = await page.request.post('/api/jobs', { data: { name, family: 'harp', units } });
+  const answer = await page.request.post('/api/jobs', { data: { name, family: 'harp', units }, maxRetries: 2 });
   const { id } = (await answer.json()) as { id: string };
   await page.goto(`/jobs/${id}/${station}`);
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();

@@ -73,9 +73,13 @@ test('revisions and builds are looked at and taken back; the same is not kept tw
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(header.getByText('revision 2, saved')).toBeVisible();
-  const kept = (await (await page.request.get(`/api/jobs/${id}/revisions`)).json()) as { id: number; number: number }[];
+  const kept = (await (await page.request.get(`/api/jobs/${id}/revisions`, { maxRetries: 2 })).json()) as {
+    id: number;
+    number: number;
+  }[];
   await page.request.post(`/api/jobs/${id}/builds`, {
     data: { revisionId: kept.find(({ number }) => number === 1)?.id, installedFrom: '2026-05-01T12:00:00Z' },
+    maxRetries: 2,
   });
   await page.reload();
   await header.getByRole('button', { name: 'revision 2, saved' }).click();

@@ -4,7 +4,7 @@ import { saved, test } from './bench';
 
 /** Begins a job of a kind and opens a station of it. */
 async function begin(page: Page, family: string, name: string): Promise<void> {
-  const answer = await page.request.post('/api/jobs', { data: { name, family, units: 'metric' } });
+  const answer = await page.request.post('/api/jobs', { data: { name, family, units: 'metric' }, maxRetries: 2 });
   const { id } = (await answer.json()) as { id: string };
   await page.goto(`/jobs/${id}/size`);
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();

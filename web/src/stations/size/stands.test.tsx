@@ -8,7 +8,6 @@ import {
   openStation,
   pageText,
   panelNow,
-  undo,
   unfold,
 } from '../../shell/station.fixture';
 

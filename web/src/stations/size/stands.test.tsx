@@ -1,15 +1,7 @@
 import { defaultJob } from '@north-pane/core/document';
 import { mounts } from '@north-pane/core/mounts';
 import { expect } from 'chai';
-import {
-  choose,
-  field,
-  leaveStation,
-  openStation,
-  pageText,
-  panelNow,
-  unfold,
-} from '../../shell/station.fixture';
+import { choose, field, leaveStation, openStation, pageText, panelNow, unfold } from '../../shell/station.fixture';
 
 const names = Object.values(mounts).map(({ name }) => name);
 const stands = () => [...(field('Stands on') as HTMLSelectElement).options].map(({ text }) => text);

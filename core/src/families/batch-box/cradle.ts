@@ -1,4 +1,5 @@
 import type { Timber } from '../../catalogue';
+import { gravity } from '../../quantity';
 import {
   partialLoadMoment,
   pointLoadMoment,
@@ -8,8 +9,6 @@ import {
   timberBending,
 } from '../../statics';
 
-/** m/s². */
-const gravity = 9.81;
 /** Degrees from straight below a lying tank to where each of the two bearers touches it that it lies between. */
 export const bearerAngle = 25;
 /** m left between a tank and the bearer of the tank above it, and between posts. */
@@ -42,11 +41,10 @@ export interface CradleLoad {
   post: number;
 }
 
-/** What the worst loaded bearer stands: Pa in bending and at its ends, N on one end, kg of one tank. */
+/** What the worst loaded bearer stands: Pa in bending and where it lies on its posts; kg of one tank. */
 export interface CradleStress {
   bending: number;
   bearing: number;
-  end: number;
   mass: number;
 }
 
@@ -62,11 +60,9 @@ export function cradleStress(load: CradleLoad, { wide, deep, propped }: Bearer):
   if (lying) {
     const down = partialLoadMoment(span, long, weight / 2);
     const aside = down * Math.tan((bearerAngle * Math.PI) / 180);
-    const end = weight / 4;
     return {
       bending: down / sectionModulus(wide, deep) + aside / sectionModulus(deep, wide),
-      bearing: end / pressed,
-      end,
+      bearing: weight / 4 / pressed,
       mass,
     };
   }
@@ -93,7 +89,7 @@ export function cradleStress(load: CradleLoad, { wide, deep, propped }: Bearer):
   const end = propped
     ? Math.max(left(first), right(first) + left(second), right(second))
     : Math.max(left(first), right(first));
-  return { bending, bearing: end / pressed, end, mass };
+  return { bending, bearing: end / pressed, mass };
 }
 
 /** Whether a bearer stands its load for years. */

@@ -58,7 +58,10 @@ export function batchBoxFindings(path: string, layout: BatchBoxLayout, standing 
 }
 
 /** A cradle that breaks or is crushed under its tanks when they are full, and leaning tanks that nothing keeps from rolling. */
-function cradleFindings({ cradle, load, stud, rail }: BatchBoxLayout, at: (name: string) => string): Finding[] {
+function cradleFindings(
+  { cradle, load, parameters, stud, rail }: BatchBoxLayout,
+  at: (name: string) => string,
+): Finding[] {
   const { bearer, span, leaning } = cradle;
   const { stress } = bearer;
   const found: Finding[] = [];
@@ -88,7 +91,7 @@ function cradleFindings({ cradle, load, stud, rail }: BatchBoxLayout, at: (name:
       severity: 'clash',
       path: at('around'),
       values: { room: Math.max(0, leaning.chock), need: leastChock },
-      fix: round(load.around + 2 * (leastChock - leaning.chock)),
+      fix: round(parameters.around + 2 * (leastChock - leaning.chock)),
     });
   return found;
 }

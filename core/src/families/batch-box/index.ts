@@ -1,5 +1,4 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
-import { mounts } from '../../mounts';
 import { storeModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, type HeaterDocument, problemsOf, usualStanding } from '../family';
 import { massOf } from '../kit/totals';
@@ -50,9 +49,7 @@ export const batchBox: Family = {
     'Black tanks in an insulated box behind glass: mains runs through them on its way to the heater that stands.',
   standardLoop: 'preheat',
   turns: false,
-  notOn: Object.fromEntries(
-    Object.keys(mounts).map((id) => [id, 'its pane leans by itself, and the box stands level on its own skids']),
-  ),
+  notOn: () => 'its pane leans by itself, and the box stands level on its own skids',
   words: batchBoxWords,
   standard: (habit) => ({ family: 'batch-box', parameters: standardBatchBox(habit), count: 1, turned: false }),
   problems: (panel) => problemsOf(batchBoxParameters, ['parameters'], panel.parameters),

@@ -94,7 +94,7 @@ export interface BatchBoxLayout {
   paneRail: { length: number; section: { width: number; thickness: number } };
   cradle: Cradle;
   /** What the cradle is judged by. */
-  load: CradleLoad & { around: number };
+  load: CradleLoad;
   /** m. What the sun comes in through, up the slope and across. */
   opening: { length: number; width: number };
   /** Holes in the floor for pipes and wire, where nothing lies over them. */
@@ -207,7 +207,7 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
       length: width - 2 * ply - 2 * side,
       section: { width: railLow + side * slope.tan, thickness: side },
     },
-    load: { ...load, around },
+    load,
     cradle: {
       bearer,
       length: width - 2 * ply,

@@ -2,69 +2,24 @@ import { screwFrom } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, type EndCut, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece } from '../../shop';
 import { blackPaint, primer } from '../kit/paint';
-import { bearerAngle } from './cradle';
+import { cradleParts, tankStraps, topBevel } from './cradleParts';
 import { type BatchBoxLayout, tankMass } from './layout';
 
 /** m that a screw goes into what it holds, and between screws along an edge and between clips round the pane. */
 const bite = 0.025;
 const screwSpacing = 0.2;
 export const clipSpacing = 0.3;
-/** m of steel strap at each end that is screwed down, and straps over a tank. */
-const strapEnd = 0.1;
-const strapsEach = 2;
 /** Screws that hold a piece of the frame, two at each end; and the end of a strap. */
 const screwsEach = 4;
+const strapScrews = 2;
 /** Staples to a square metre of foil. */
 const staplesEach = 30;
-const strapScrews = 2;
 
 /** An end that is plumb on a piece that leans with the pane. */
 function leaning(layout: BatchBoxLayout): EndCut[] {
   return [
     { kind: 'bevel', end: 'datum', angle: layout.tilt, long: 'bottom edge' },
     { kind: 'bevel', end: 'far', angle: layout.tilt, long: 'top edge' },
-  ];
-}
-
-/** A top that leans with the pane on a piece that stands. */
-function topBevel(layout: BatchBoxLayout): EndCut[] {
-  return [{ kind: 'bevel', end: 'far', angle: layout.tilt, long: 'top edge' }];
-}
-
-/** What carries the tanks. */
-function cradleParts(prefix: string, layout: BatchBoxLayout): Part[] {
-  const { stud, cradle, parameters } = layout;
-  const { bearer, length, lying, leaning } = cradle;
-  const post = (id: string, name: string, height: number, count: number, ends?: EndCut[]) =>
-    timberPiece(prefix, stud, {
-      id,
-      name,
-      length: height,
-      count,
-      ...(ends ? { ends, datum: { end: 'foot', side: 'left' } as const } : {}),
-    });
-  const across = (id: string, name: string, count: number) =>
-    timberPiece(prefix, bearer.timber, { id, name, length, count });
-  if (!leaning)
-    return [
-      across('bearer', 'Bearer under a tank, from wall to wall', 2 * lying.length),
-      ...lying.map((one, index) => post(`post-${index + 1}`, `Post under tank ${index + 1}`, one.post, 4)),
-    ];
-  const { posts, stop, chock } = leaning;
-  const upright = bearer.propped ? 3 : 2;
-  return [
-    across('bearer', 'Bearer under the tanks, from wall to wall', 2),
-    across('foot-rail', 'Foot rail, that the tanks stand on', 1),
-    post('post-foot', 'Post under the foot rail', posts.foot.length, upright, topBevel(layout)),
-    post('post-front', 'Post under the low bearer', posts.front.length, upright, topBevel(layout)),
-    post('post-back', 'Post under the high bearer', posts.back.length, upright, topBevel(layout)),
-    post('foot-stop', 'Stop before the foot rail', stop.height, upright),
-    timberPiece(prefix, stud, {
-      id: 'chock',
-      name: 'Chock beside a tank',
-      length: Math.max(0.01, chock),
-      count: 4 * parameters.tanks,
-    }),
   ];
 }
 
@@ -215,14 +170,6 @@ export function batchBoxParts(prefix: string, layout: BatchBoxLayout): Part[] {
   return [...frameParts(prefix, layout), ...sheetParts(prefix, layout), ...lidParts(prefix, layout)];
 }
 
-/** m that a strap takes over one tank, from bearer to bearer. */
-function strapLength({ parameters }: BatchBoxLayout): number {
-  const { tankDiameter: across, stand } = parameters;
-  const radius = across / 2;
-  // A lying tank is wound but for what lies between its bearers; over one that leans it comes straight down on both sides.
-  return stand === 'lying' ? radius * (2 * Math.PI - (2 * bearerAngle * Math.PI) / 180) : Math.PI * radius + 2 * radius;
-}
-
 /** m² of lining: the walls and the floor inside. */
 function liningArea({ depth, width, wall, planeAt }: BatchBoxLayout): number {
   const [long, wide] = [depth - 2 * wall, width - 2 * wall];
@@ -249,8 +196,7 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
   const used = tankKind === 'used';
   const mass = tankMass(parameters);
   const pieces = frameParts(prefix, layout).reduce((sum, { count }) => sum + count, 0);
-  const straps = strapsEach * tanks;
-  const strap = straps * (strapLength(layout) + 2 * strapEnd);
+  const straps = tankStraps(layout);
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, one: number): Purchase[] =>
     quantity > 0 ? [bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass: one * quantity })] : [];
   const edges = 2 * (depth + width) + 4 * (front + back) + 2 * width;
@@ -349,11 +295,11 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
     bought(prefix, {
       id: 'tank-strap',
       name: 'Steel strap with holes, over the tanks',
-      quantity: strap,
+      quantity: straps.count * straps.length,
       unit: 'm',
       priceKey: 'steel-strap',
-      rule: `${strapsEach} over each tank, ${sized(strapLength(layout) + 2 * strapEnd)} each with both ends`,
-      mass: 0.13 * strap,
+      rule: `${straps.count / tanks} over each tank, ${sized(straps.length)} each with both ends`,
+      mass: 0.13 * straps.count * straps.length,
     }),
     ...each(
       'pipe-seal',
@@ -392,7 +338,7 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
       : []),
     ...screws(prefix, {
       id: 'frame-screws',
-      quantity: screwsEach * pieces + 2 * strapScrews * straps,
+      quantity: screwsEach * pieces + 2 * strapScrews * straps.count,
       length: screwFrom(side + bite, stud.tape),
       tape: stud.tape,
       rule: `${screwsEach} for each stud, rail, post and bearer, ${strapScrews} for each end of a strap`,

@@ -2,11 +2,10 @@ import type { Finding, Words } from '../../care';
 import { glazingWords } from '../../glazings';
 import { weighs } from '../../quantity';
 import type { LatticeLayout } from './layout';
-import { portHole } from './pieces';
+import { portFlange, portHole } from './pieces';
 
-/** m. Least height of a lath that holds a screw, and across a threaded flange of half an inch with four screws. Trade. */
+/** m. Least height of a lath that holds a screw. */
 const leastLath = 0.008;
-export const portFlange = 0.056;
 /** m. Head of an ultra-low machine screw of 4 mm, and the water over it. Trade. */
 const portHead = 0.0012;
 const overHead = 0.0003;

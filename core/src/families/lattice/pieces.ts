@@ -5,6 +5,8 @@ import type { LatticeLayout } from './layout';
 
 /** m. What goes through the back for a bulkhead fitting of half an inch. */
 export const portHole = 0.021;
+/** m. Across a threaded flange of half an inch with four screws. Trade. */
+export const portFlange = 0.056;
 
 /** Rows of bolt holes through a sheet: along both long rims, and across the grid from rim to rim. */
 function sheetRows(layout: LatticeLayout): HoleSchedule[] {

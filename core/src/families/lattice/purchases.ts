@@ -2,9 +2,8 @@ import { screwUpTo } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, type Purchase, screws } from '../../shop';
 import { blackPaint, primer } from '../kit/paint';
-import { portFlange } from './findings';
 import type { LatticeLayout } from './layout';
-import { lathBolts } from './pieces';
+import { lathBolts, portFlange } from './pieces';
 
 /** m of wire for each metre of width that crosses the wool, and between two crossings. */
 const wireSpacing = 0.3;

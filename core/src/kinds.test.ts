@@ -8,8 +8,7 @@ import { fitRuns } from './families/plate/fit';
 import { assess } from './figures';
 import { given, wholeFigures } from './figures/whole.fixture';
 import type { SerialModel } from './hydraulic';
-import { jobParts, jobShop, mountFindings, openJob, sideOf, windOf } from './job';
-import { mounts } from './mounts';
+import { jobParts, jobShop, openJob, sideOf, windOf } from './job';
 import { trials } from './quantity/trials.fixture';
 import { faceOf } from './shop';
 
@@ -314,84 +313,6 @@ describe('job: a panel on a stand', () => {
     const height = (drawing: typeof up) => drawing.dimensions.find(({ id }) => id === 'stand-rear')?.value ?? 0;
     // The box is 2 024 long and 1 124 wide: laid across it stands lower.
     expect(height(across)).below(height(up));
-  });
-});
-
-describe('families: what comes along when the kind is changed', () => {
-  const first = (family: string) => heatersOf(defaultJob(family))[0] as HeaterDocument;
-  it('is what means the same, not what is called the same: a hose is not wound at the pitch of risers', () => {
-    const harp = first('harp');
-    const { panel: wound, left } = changeKind(harp, 'spiral', 'metric');
-    expect(wound.parameters.pitch).equal(families.spiral.standard('metric').parameters.pitch);
-    expect(wound.parameters.pitch).not.equal(harp.parameters.pitch);
-    expect(left).include('riser pitch');
-    const { panel: bank } = changeKind(harp, 'heat-pipe', 'metric');
-    expect(bank.parameters.pitch).equal(families['heat-pipe'].standard('metric').parameters.pitch);
-    // The head over a barrel is not the head over a shower, nor a sheet's length that of a pipe.
-    const lattice = { ...first('lattice'), parameters: { ...first('lattice').parameters, head: 0.9, length: 1.5 } };
-    const { panel: tube } = changeKind(lattice, 'roof-tube', 'metric');
-    const { head, length } = families['roof-tube'].standard('metric').parameters;
-    expect(tube.parameters).include({ head, length });
-  });
-  it('is tube spacing from plate to plate', () => {
-    const harp = { ...first('harp'), parameters: { ...first('harp').parameters, pitch: 0.12, riserCount: 8 } };
-    expect(changeKind(harp, 'serpentine', 'metric').kept).include('riser pitch');
-  });
-  it('has one kind of value by each tag', () => {
-    const seen = new Map<string, Set<string>>();
-    for (const family of Object.values<Family>(families))
-      for (const { meta } of family.fields(first(family.id)))
-        if (meta.same) seen.set(meta.same, (seen.get(meta.same) ?? new Set()).add(`${meta.kind} ${meta.list ?? ''}`));
-    expect(seen.size).above(3);
-    for (const [tag, values] of seen) expect([...values], tag).length(1);
-  });
-  it('is the stand too, where the new kind goes on it', () => {
-    const mount = { kind: 'ground-stand', parameters: mounts['ground-stand'].standard('metric') };
-    const harp = { ...first('harp'), mount };
-    expect(changeKind(harp, 'serpentine', 'metric').panel.mount).deep.equal(mount);
-    const { panel: box, left } = changeKind(harp, 'batch-box', 'metric');
-    expect(box).not.property('mount');
-    expect(left).include('stand');
-  });
-});
-
-describe('job: stands that a kind does not go on', () => {
-  const on = (family: string, kind: keyof typeof mounts) => {
-    const job = defaultJob(family);
-    const [heater] = heatersOf(job);
-    const mount = { kind, parameters: mounts[kind].standard('metric') };
-    return openJob({ ...job, heaters: heatersFrom([{ ...(heater as HeaterDocument), mount }]) });
-  };
-  for (const [family, kind, why] of [
-    ['batch-box', 'ground-stand', /leans by itself/],
-    ['batch-box', 'vehicle-rack', /leans by itself/],
-    ['roof-tube', 'ground-stand', /pipes lie level/],
-    ['heat-pipe', 'vehicle-rack', /nothing runs back/],
-    ['trickle', 'vehicle-rack', /no water runs down/],
-  ] as const)
-    it(`${family} on ${kind} is a clash, with its reason, and nothing else is said of that stand`, () => {
-      const [finding, ...more] = mountFindings(on(family, kind));
-      expect(more).deep.equal([]);
-      expect(finding).include({ code: 'stand-unfit', severity: 'clash', path: 'heaters.panel-a.mount.kind' });
-      expect(finding?.values.why).match(why);
-    });
-  it('are none where it goes on them', () => {
-    for (const [family, kind] of [
-      ['roof-tube', 'vehicle-rack'],
-      ['harp', 'vehicle-rack'],
-      ['heat-pipe', 'ground-stand'],
-    ] as const)
-      expect(mountFindings(on(family, kind)).map(({ code }) => code)).not.include('stand-unfit');
-  });
-  it('a box of tanks is drawn standing on its skids, a roof tube lying level', () => {
-    const box = sideOf(openJob(defaultJob('batch-box')), 0);
-    const lowest = (part: string) =>
-      Math.min(
-        ...box.shapes.flatMap((shape) => (shape.kind === 'rect' && shape.part === `panel-a/${part}` ? [shape.y] : [])),
-      );
-    expect(lowest('skid')).below(lowest('floor'));
-    const tube = sideOf(openJob(defaultJob('roof-tube')), 0);
-    expect(tube.dimensions.find(({ id }) => id === 'side-height')?.value ?? 0).closeTo(0, 1e-9);
   });
 });
 

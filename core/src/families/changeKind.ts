@@ -1,8 +1,8 @@
 import { memberOf } from '../catalogue';
-import type { mounts } from '../mounts';
 import type { Habit } from '../quantity';
 import type { Family, HeaterDocument } from './family';
 import { families } from './registry';
+import { whyNotOn } from './stands';
 
 /** A panel made over into another kind, with what came along and what did not, in words. */
 export interface ChangedKind {
@@ -37,7 +37,7 @@ export function changeKind(panel: HeaterDocument, familyId: string, habit: Habit
   }
   const { mount } = panel;
   if (mount) {
-    const goes = after.notOn?.[mount.kind as keyof typeof mounts] === undefined;
+    const goes = whyNotOn(familyId, mount.kind) === undefined;
     if (goes) made = { ...made, mount };
     (goes ? kept : left).push('stand');
   }

@@ -4,7 +4,6 @@ import { fieldMeta, type Range, type SolderAlloy } from '../catalogue';
 import type { Drawing } from '../draw';
 import type { WindOnPane } from '../glazings';
 import type { HydraulicModel, WaterAt, WaterState } from '../hydraulic';
-import type { mounts } from '../mounts';
 import type { Habit } from '../quantity';
 import type { SectionSource } from '../readout';
 import type { Part, Purchase, Template } from '../shop';
@@ -207,8 +206,8 @@ export interface Family {
   turns?: false;
   /** How it lies on the ground or a roof while it has no stand, where that is not leaning at the tilt of the place. */
   lies?: 'level';
-  /** Stands that it does not go on, each with why. */
-  notOn?: Partial<Record<keyof typeof mounts, string>>;
+  /** Why it does not go on a stand that lays it so; undefined where it does. */
+  notOn?(lays: 'level' | 'leaning'): string | undefined;
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<HeaterDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */

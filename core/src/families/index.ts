@@ -19,3 +19,4 @@ export { lifters } from './kit/steps';
 export { standardChoice } from './plateFamily';
 export { families } from './registry';
 export { type Salvage, saySalvage, type Taken } from './salvage';
+export { whyNotOn } from './stands';

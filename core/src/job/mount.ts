@@ -2,13 +2,14 @@ import type { Finding, Words } from '../care';
 import { memberOf } from '../catalogue';
 import { tiltsOf } from '../document';
 import type { Drawing } from '../draw';
-import { type Family, families } from '../families';
+import { type Family, families, whyNotOn } from '../families';
 import {
   bareSide,
   gustPressure,
   guyPull,
   type MountDesign,
   type MountedPanel,
+  type MountKind,
   mounts,
   netCoefficients,
   type WindLoad,
@@ -58,14 +59,7 @@ export function sideOf(open: OpenJob, index: number): Drawing {
 
 /** Whether a panel lies level by itself. */
 const liesLevel = ({ panels }: OpenJob, index: number): boolean =>
-  families[panels[index]?.document.family as keyof typeof families]?.lies === 'level';
-
-/** Why a panel does not go on the stand that was chosen for it; nothing where it does. */
-function whyNotOn({ panels }: OpenJob, index: number): string | undefined {
-  const { family, mount } = panels[index]?.document ?? {};
-  const { notOn }: Pick<Family, 'notOn'> = families[family as keyof typeof families] ?? {};
-  return mount && notOn?.[mount.kind as keyof typeof mounts];
-}
+  memberOf<Family>(families, 'kind of heater', panels[index]?.document.family ?? '').lies === 'level';
 
 /** What a gust does to a panel at the worst of its tilts, on its stand or lying on its own edges. */
 export function windOf(open: OpenJob, index: number): WindLoad & { speed: number } {
@@ -157,7 +151,7 @@ export function mountFindings(open: OpenJob): Finding[] {
     const wind = windOf(open, index);
     const { speed, pull, force, ballast, way } = wind;
     const path = `${open.panels[index]?.path}.mount`;
-    const why = whyNotOn(open, index);
+    const why = whyNotOn(document.family, document.mount.kind);
     // What does not stand there at all is not held against the wind there.
     if (why !== undefined)
       return [
@@ -165,7 +159,7 @@ export function mountFindings(open: OpenJob): Finding[] {
           code: 'stand-unfit',
           severity: 'clash',
           path: `${path}.kind`,
-          values: { stand: mounts[document.mount.kind as keyof typeof mounts].name, why },
+          values: { stand: mounts[document.mount.kind as MountKind].name, why },
         },
       ];
     const { held } = mount;

@@ -15,6 +15,16 @@ export const mounts = {
   'vehicle-rack': vehicleRack,
 } as const satisfies Record<string, Member<MountMember>>;
 
+export type MountKind = keyof typeof mounts;
+/** How a panel lies on each: level whatever the place wants, or leaning at its tilt. */
+export const laysOn: Readonly<Record<MountKind, 'level' | 'leaning'>> = {
+  'ground-stand': 'leaning',
+  'hinged-frame': 'leaning',
+  'roof-standoff': 'leaning',
+  'wall-bracket': 'leaning',
+  'vehicle-rack': 'level',
+};
+
 export { pinAlong } from './hingedFrame';
 export type { MountDesign, MountedPanel } from './mount';
 export { bareSide } from './side';

@@ -193,9 +193,9 @@ export const heatPipeWords: Record<string, Words> = {
     remedy: 'Take a higher rail.',
   }),
   'soft-caps': (values, say) => ({
-    headline: 'caps that are only soft-soldered',
+    headline: 'ends that are only soft-soldered',
     detail: `A pipe in full sun stands at ${say.quantity('temperature', values.number('hottest'), 0)} and ${say.quantity('pressure', values.number('pressure'), 1)}; soft solder has no rating above ${say.quantity('temperature', values.number('limit'), 0)} and lets go at once.`,
-    remedy: 'Stop: braze both caps of every pipe, or have it done.',
+    remedy: 'Stop: braze both ends of every pipe, or have it done.',
   }),
   'sealed-wet-tube': (values, say) => ({
     headline: 'each pipe is a sealed pressure vessel',

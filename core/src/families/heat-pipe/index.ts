@@ -27,7 +27,7 @@ export const heatPipe: Family = {
   meaning:
     'Sealed copper pipes with a little water, in clear bottles; their hot tips warm a manifold, and nothing runs back at night.',
   turns: false,
-  notOn: { 'vehicle-rack': 'there it lies level, and nothing runs back down a heat pipe' },
+  notOn: (lays) => (lays === 'level' ? 'there it lies level, and nothing runs back down a heat pipe' : undefined),
   words: heatPipeWords,
   standard: (habit) => ({ family: 'heat-pipe', parameters: standardHeatPipe(habit), count: 1, turned: false }),
   salvage: (panel, things) => fitBottleSalvage(heatPipe)(panel, things),

@@ -1,5 +1,4 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
-import { mounts } from '../../mounts';
 import { pipeStoreModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
 import { seatTemplate } from '../kit/seat';
@@ -24,14 +23,10 @@ export const roofTube: Family = {
   standardLoop: 'by hand',
   turns: false,
   lies: 'level',
-  notOn: Object.fromEntries(
-    Object.keys(mounts)
-      .filter((id) => id !== 'vehicle-rack')
-      .map((id) => [
-        id,
-        'its pipes lie level: on a slope water stands in their low ends, and the vent is far above the outlet',
-      ]),
-  ),
+  notOn: (lays) =>
+    lays === 'level'
+      ? undefined
+      : 'its pipes lie level: on a slope water stands in their low ends, and the vent is far above the outlet',
   words: roofTubeWords,
   standard: (habit) => ({ family: 'roof-tube', parameters: standardRoofTube(habit), count: 1, turned: false }),
   problems: (panel) => problemsOf(roofTubeParameters, ['parameters'], panel.parameters),

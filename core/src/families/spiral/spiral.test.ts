@@ -248,7 +248,7 @@ describe('spiral: several hoses wound together', () => {
     expect(outer - layout.each).closeTo(2 * pitch * 2 * Math.PI * rounds, 0.02);
     expect(outer - layout.each).above(1.2);
   });
-  it('are told to be begun apart, and where their ends come out', () => {
+  it('begin apart in the step that winds them, which also says where their ends lie', () => {
     const wind = open({ starts: 3 })
       .steps()
       .find(({ id }) => id.endsWith('/wind'));

@@ -18,7 +18,7 @@ export const trickle: Family = {
   name: 'Trickle',
   meaning: 'Strips of flattened cans, taped end to end; water runs down them in a film and drains by itself.',
   words: trickleWords,
-  notOn: { 'vehicle-rack': 'there it lies level, and no water runs down it' },
+  notOn: (lays) => (lays === 'level' ? 'there it lies level, and no water runs down it' : undefined),
   standard: (habit) => ({ family: 'trickle', parameters: standardTrickle(habit), count: 1, turned: false }),
   problems: (panel) => problemsOf(trickleParameters, ['parameters'], withSideBoard(panel.parameters)),
   fields: (panel) => fieldsOf(trickleParameters, 'parameters', withSideBoard(panel.parameters)),

@@ -7,6 +7,7 @@ import {
   fieldsOf,
   type HeaterDocument,
   standardChoice,
+  whyNotOn,
 } from '@north-pane/core/families';
 import { heaterPath, pathOf } from '@north-pane/core/job';
 import { mounts } from '@north-pane/core/mounts';
@@ -164,7 +165,6 @@ const Mount = memo(
         kind === '' ? undefined : { kind, parameters: mounts[kind as keyof typeof mounts].standard(habit) },
       );
     const member = mount && mounts[mount.kind as keyof typeof mounts];
-    const { notOn }: Pick<Family, 'notOn'> = families[panel.family as keyof typeof families] ?? {};
     return (
       <>
         <Choice
@@ -174,7 +174,7 @@ const Mount = memo(
           choices={[
             { value: '', words: 'not settled' },
             ...Object.values(mounts)
-              .filter(({ id }) => id === mount?.kind || notOn?.[id as keyof typeof mounts] === undefined)
+              .filter(({ id }) => id === mount?.kind || whyNotOn(panel.family, id) === undefined)
               .map(({ id, name }) => ({ value: id, words: name })),
           ]}
           onValue={choose}

@@ -21,7 +21,7 @@ export interface ServiceMargin {
   high: number;
   /** What it stands for years. */
   limit: number;
-  /** From the upper edge to the limit: below zero it cooks. */
+  /** From the upper edge to the limit: below zero it gets too hot. */
   margin: number;
   /** Path in the job of the field that changes it. */
   path?: string;

@@ -1,7 +1,7 @@
 import { jobTools, type WorkHours, workHours } from '../building';
 import type { Finding } from '../care';
 import type { Tool } from '../catalogue';
-import { jobFindings, runsEmpty, timeToFreeze } from '../cautions';
+import { boilsHere, jobFindings, runsEmpty, timeToFreeze } from '../cautions';
 import { familyIds, heatersOf, type Job } from '../document';
 import { type Family, families, type Taken } from '../families';
 import { evaluateOpen } from '../figures';
@@ -16,8 +16,8 @@ import {
 } from '../forecasting';
 import { jobShop, nightConditions, type OpenJob, openJob, stagnationConditions } from '../job';
 import { jobMonths, skySourceOf } from '../site';
-import { airPressure, daysInMonth, mainsTemperature, midMonthDays } from '../sky';
-import { boilingPoint, freezingAir } from '../thermal';
+import { daysInMonth, mainsTemperature, midMonthDays } from '../sky';
+import { freezingAir } from '../thermal';
 import { pickKind } from './pickKind';
 import { neededHeat, screenDay } from './screening';
 
@@ -185,7 +185,7 @@ export function screenYear(
 
 /** Whether nothing in it boils, standing dry in the hottest clear hour of the place, at the pressure of the air there. */
 function neverBoils({ job, panels }: OpenJob): boolean {
-  const boils = boilingPoint(airPressure(job.site.elevation));
+  const boils = boilsHere(job);
   return panels.every(
     ({ design }) =>
       !design.boilsInside &&

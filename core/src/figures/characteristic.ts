@@ -7,6 +7,7 @@ import {
   type FlowThrough,
   leastJudged,
   modifierAt,
+  productShortfall,
   type Reference,
   type Storage,
   beamAt as storageBeam,
@@ -58,6 +59,10 @@ function bentRows(corrections: FlowThrough['corrections'], small: (value: number
 
 /** Incidence angle modifiers of beam by angle. */
 function flowModifiers({ beamModifier, skyModifier, groundModifier }: FlowThrough): Section {
+  const shortfall = productShortfall(beamModifier);
+  const product = beamModifier.round
+    ? ''
+    : ` Between the two planes Kb is taken from a table of both angles: across × along would be off by ${percent(Math.abs(shortfall.share))} of the beam square on, at worst, at ${shortfall.transversal}° across and ${shortfall.longitudinal}° along.`;
   const at = (table: readonly number[], angle: number) => formatNumber(modifierAt(table, angle), 2);
   return {
     id: 'modifiers',
@@ -70,7 +75,7 @@ function flowModifiers({ beamModifier, skyModifier, groundModifier }: FlowThroug
           ['across', ...printed.map((angle) => at(beamModifier.transversal, angle))],
           ['along', ...printed.map((angle) => at(beamModifier.longitudinal, angle))],
         ],
-    note: `Sky ${formatNumber(skyModifier, 2)}, ground ${formatNumber(groundModifier, 2)} at this tilt.`,
+    note: `Sky ${formatNumber(skyModifier, 2)}, ground ${formatNumber(groundModifier, 2)} at this tilt.${product}`,
   };
 }
 
@@ -152,7 +157,7 @@ export function characteristicTables(characteristic: Characteristic): Section[] 
         ['flow, loss', 'rise × ln(flow ÷ reference)', small(corrections.flowLoss)],
         ...bentRows(corrections, small),
       ],
-      note: `Each is taken off. With them the fit is within ${percent(residual.rms)} of useful heat (root mean square), ${percent(residual.worst)} at worst, over ${residual.count} conditions that were held back: sun ${formatNumber(low)} to ${formatNumber(high)} W/m², angles to ${workingRange.incidence[1]}°, air ${workingRange.air[0]} to ${workingRange.air[1]} °C, wind ${workingRange.wind[0]} to ${workingRange.wind[1]} m/s, water to ${workingRange.inletRise[1]} K over the air, and at least ${leastJudged} W/m² gained. Worked out from the drawing and verified against worked cases; no laboratory has measured this heater.`,
+      note: `Each is taken off. With them the fit is within ${percent(residual.rms)} of useful heat (root mean square), ${percent(residual.worst)} at worst, over ${residual.count} conditions that were held back: sun ${formatNumber(low)} to ${formatNumber(high)} W/m², angles to ${workingRange.incidence[1]}° (the beam across the heater, along it and between), air ${workingRange.air[0]} to ${workingRange.air[1]} °C, wind ${workingRange.wind[0]} to ${workingRange.wind[1]} m/s, water to ${workingRange.inletRise[1]} K over the air, and at least ${leastJudged} W/m² gained. Worked out from the drawing and verified against worked cases; no laboratory has measured this heater.`,
     },
   ];
 }

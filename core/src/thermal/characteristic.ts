@@ -2,11 +2,13 @@ import { evenly } from '../quantity';
 import type { Boundary, ThermalModel, ThermalState } from './contract';
 import { fluidState } from './fluids';
 import {
+  type BeamModifier,
+  beamModifierAt,
   type Corrections,
   type FlowThrough,
   type IsoCoefficients,
-  modifierAt,
-  modifierSteps,
+  modifierAngles,
+  modifierStep,
   type Reference,
   type Residual,
 } from './laboratory';
@@ -160,33 +162,54 @@ function equationAt(
 /** W/m²: the sun on the aperture, each part times its modifier. */
 function keptSun(
   { beamModifier, skyModifier, groundModifier }: Pick<FlowThrough, 'beamModifier' | 'skyModifier' | 'groundModifier'>,
-  { irradiance, beamShare, groundShare, incidence, angles }: Boundary,
+  boundary: Boundary,
 ): number {
+  const { irradiance, beamShare, groundShare } = boundary;
   const rest = 1 - beamShare;
-  // K_b = K_T K_L where the two planes are not alike (ISO 9806:2017); a beam of which no planes are told leans across.
-  const beam =
-    beamModifier.round || !angles
-      ? modifierAt(beamModifier.transversal, incidence)
-      : modifierAt(beamModifier.transversal, angles.transversal) *
-        modifierAt(beamModifier.longitudinal, angles.longitudinal);
+  const beam = beamModifierAt(beamModifier, boundary);
   return irradiance * (beamShare * beam + rest * ((1 - groundShare) * skyModifier + groundShare * groundModifier));
 }
 
-/** Conditions drawn evenly from the working range, the same for the same seed. */
+/** Degrees from the plane across a heater to the plane of a beam: in it, in the plane along the heater, or anywhere between, in equal shares. */
+function planeOf(draw: () => number): number {
+  const which = 3 * draw();
+  const anywhere = 360 * draw();
+  if (which >= 2) return anywhere;
+  return 90 * Math.floor(which) + (anywhere < 180 ? 0 : 180);
+}
+
+/** Angles across and along a heater of a beam some degrees from square, in a plane turned by some degrees from across. */
+function anglesIn(incidence: number, plane: number): NonNullable<Boundary['angles']> {
+  const radians = Math.PI / 180;
+  const lean = Math.tan(incidence * radians);
+  const degrees = (tangent: number) => Math.atan(tangent) / radians;
+  return {
+    transversal: degrees(lean * Math.cos(plane * radians)),
+    longitudinal: degrees(lean * Math.sin(plane * radians)),
+  };
+}
+
+/** Conditions drawn evenly from the working range, the same for the same seed; the beam along a heater, across it and between where that counts. */
 export function workingConditions(
-  thermal: Pick<ThermalModel, 'apertureArea'>,
+  thermal: Pick<ThermalModel, 'apertureArea' | 'acceptance'>,
   reference: Reference,
   { seed, count }: { seed: number; count: number },
 ): Boundary[] {
   const draw = evenly(seed);
+  const drawPlane = evenly(seed + 2000);
   const between = ([low, high]: readonly [number, number]) => low + (high - low) * draw();
   return Array.from({ length: count }, () => {
     const air = between(workingRange.air);
+    const irradiance = between(workingRange.irradiance);
+    const beamShare = between(workingRange.beamShare);
+    const groundShare = between(workingRange.groundShare);
+    const incidence = between(workingRange.incidence);
     return {
-      irradiance: between(workingRange.irradiance),
-      beamShare: between(workingRange.beamShare),
-      groundShare: between(workingRange.groundShare),
-      incidence: between(workingRange.incidence),
+      irradiance,
+      beamShare,
+      groundShare,
+      incidence,
+      ...(thermal.acceptance.round ? {} : { angles: anglesIn(incidence, planeOf(drawPlane)) }),
       air,
       surroundings: air - between(workingRange.skyBelow),
       wind: between(workingRange.wind),
@@ -196,6 +219,21 @@ export function workingConditions(
       ...(reference.fluid ? { fluid: reference.fluid } : {}),
     };
   });
+}
+
+/** K_b of an acceptance: in each plane at steps of its own, and by both angles where the planes are not alike. */
+function beamModifierOf({ beam, round }: ThermalModel['acceptance']): BeamModifier {
+  const square = beam(0, 0);
+  const kept = (across: number, along: number) => beam(across, along) / square;
+  const gentle = Array.from({ length: 90 / modifierStep + 1 }, (_, index) => index * modifierStep);
+  const across = round ? gentle : modifierAngles((angle) => kept(angle, 0));
+  const along = round ? gentle : modifierAngles((angle) => kept(0, angle));
+  return {
+    round,
+    transversal: across.map((angle) => kept(angle, 0)),
+    longitudinal: along.map((angle) => kept(0, angle)),
+    ...(round ? {} : { both: across.map((one) => along.map((other) => kept(one, other))) }),
+  };
 }
 
 /** Conditions that are fitted, and those that are held back to judge by; seeds that draw them. */
@@ -218,14 +256,8 @@ export function fitFlowThrough(
   const fitted = bent ? [...names, ...bentNames] : names;
   const { acceptance, apertureArea, capacity } = thermal;
   const square = acceptance.beam(0, 0);
-  const between = modifierSteps[acceptance.round ? 'round' : 'apart'];
-  const angles = Array.from({ length: 90 / between + 1 }, (_, index) => index * between);
   const optics = {
-    beamModifier: {
-      round: acceptance.round,
-      transversal: angles.map((angle) => acceptance.beam(angle, 0) / square),
-      longitudinal: angles.map((angle) => acceptance.beam(0, angle) / square),
-    },
+    beamModifier: beamModifierOf(acceptance),
     skyModifier: acceptance.sky(reference.tilt) / square,
     groundModifier: acceptance.ground(reference.tilt) / square,
   };

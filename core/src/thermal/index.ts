@@ -48,7 +48,14 @@ export type { HeatPipeDescription } from './heatPipe/description';
 export { type HeatPipeModel, heatPipeModel } from './heatPipe/heatPipeModel';
 export { dryOutTemperature, floodingLimit, latentHeat, steamDensity } from './heatPipe/limits';
 export { sleevedOptics, wallTables } from './heatPipe/sleeve';
-export { type Characteristic, type FlowThrough, modifierAt, type Reference, type Storage } from './laboratory';
+export {
+  type Characteristic,
+  type FlowThrough,
+  modifierAt,
+  productShortfall,
+  type Reference,
+  type Storage,
+} from './laboratory';
 export { topFlux, topLoss, windCoefficient } from './losses';
 export { NotConverged } from './notConverged';
 export {

@@ -10,8 +10,39 @@ export interface Reference {
   fluid?: Fluid;
 }
 
-/** Degrees between two angles of a table of incidence angle modifiers: what is alike all round bends gently, what is not has corners. */
-export const modifierSteps = { round: 5, apart: 2.5 } as const;
+/** Degrees between two angles of a table of incidence angle modifiers that is alike all round: it bends gently. */
+export const modifierStep = 5;
+/** The steps of others, which have corners, from the coarsest; and how far straight lines between may be off, of the beam square on. */
+const steps = [5, 2.5, 1, 0.5] as const;
+const straight = 0.006;
+/** Degrees beyond which no step is judged: a beam that grazes the pane brings nothing. */
+const grazes = 75;
+
+/** Angles from 0 to 90 degrees at the coarsest even steps at which a modifier is straight between them, within `straight`. */
+export function modifierAngles(modifier: (angle: number) => number): number[] {
+  const fine = 0.5;
+  const sampled = Array.from({ length: 90 / fine + 1 }, (_, index) => modifier(index * fine));
+  const found = steps.find((step) => {
+    const table = sampled.filter((_, index) => index % (step / fine) === 0);
+    return sampled.every(
+      (value, index) => index * fine > grazes || Math.abs(modifierAt(table, index * fine) - value) <= straight,
+    );
+  });
+  const step = found ?? fine;
+  return Array.from({ length: 90 / step + 1 }, (_, index) => index * step);
+}
+
+/**
+ * K_b of beam by its angles, at even steps from 0 to 90 degrees, across the heater and along it. `round` ones are alike in all planes: only
+ * the angle of incidence counts.
+ */
+export interface BeamModifier {
+  round: boolean;
+  transversal: readonly number[];
+  longitudinal: readonly number[];
+  /** K_b by both angles where the planes are not alike: a row for each angle across, a column for each along. */
+  both?: readonly (readonly number[])[];
+}
 
 /** A modifier at an angle (degrees, to either side) of a table from 0 to 90 at even steps, straight between. */
 export function modifierAt(table: readonly number[], angle: number): number {
@@ -19,6 +50,45 @@ export function modifierAt(table: readonly number[], angle: number): number {
   const below = Math.min(table.length - 2, Math.floor(place));
   const [low = 0, high = 0] = [table[below], table[below + 1]];
   return low + (high - low) * (place - below);
+}
+
+/**
+ * K_b of a beam. The standard multiplies K_T by K_L where the planes are not alike (ISO 9806:2017), which is exact in either plane alone and off
+ * between them (`productShortfall`): a run takes the table of both angles. A beam of which no planes are told leans across.
+ */
+export function beamModifierAt(
+  { round, transversal, both }: BeamModifier,
+  { incidence, angles }: { incidence: number; angles?: { transversal: number; longitudinal: number } },
+): number {
+  if (round || !both) return modifierAt(transversal, incidence);
+  const at = angles ?? { transversal: incidence, longitudinal: 0 };
+  const place = (Math.min(90, Math.abs(at.transversal)) * (both.length - 1)) / 90;
+  const below = Math.min(both.length - 2, Math.floor(place));
+  const [low, high] = [
+    modifierAt(both[below] ?? [], at.longitudinal),
+    modifierAt(both[below + 1] ?? [], at.longitudinal),
+  ];
+  return low + (high - low) * (place - below);
+}
+
+/** By how much K_T K_L misses K_b at its worst up to some degrees from square, as a share of the beam square on, and where. */
+export function productShortfall(
+  { transversal, longitudinal, both }: BeamModifier,
+  most = 60,
+): { share: number; transversal: number; longitudinal: number } {
+  let worst = { share: 0, transversal: 0, longitudinal: 0 };
+  if (!both) return worst;
+  const step = 90 / (both.length - 1);
+  const between = 90 / (longitudinal.length - 1);
+  const tangent = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
+  for (let row = 0; row * step <= most; row += 1)
+    for (let column = 0; column * between <= most; column += 1) {
+      if (Math.hypot(tangent(row * step), tangent(column * between)) > tangent(most) + 1e-9) continue;
+      const share = (transversal[row] ?? 0) * (longitudinal[column] ?? 0) - (both[row]?.[column] ?? 0);
+      if (Math.abs(share) > Math.abs(worst.share))
+        worst = { share, transversal: row * step, longitudinal: column * between };
+    }
+  return worst;
 }
 
 /** Coefficients of the equation of ISO 9806:2017, on aperture, SI. */
@@ -80,8 +150,7 @@ export interface FlowThrough {
   reference: Reference;
   iso: IsoCoefficients;
   corrections: Corrections;
-  /** K_b at even steps from 0 to 90 degrees, across and along the heater; alike in both, so that only the angle of incidence counts, where `round`. */
-  beamModifier: { round: boolean; transversal: readonly number[]; longitudinal: readonly number[] };
+  beamModifier: BeamModifier;
   /** Modifiers of sky and of ground light at the reference tilt. */
   skyModifier: number;
   groundModifier: number;

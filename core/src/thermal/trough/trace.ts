@@ -98,8 +98,9 @@ export interface Caught {
   path: number;
 }
 
-/** Rays side by side; and beyond so many degrees, where little is caught, so many. */
-const rays = { square: 200, beyond: 30, slant: 60 } as const;
+/** Rays side by side over the opening, and times that the place between two of them that end otherwise is halved: to 1/60 000 of the opening. */
+const usualRays = 128;
+const halvings = 10;
 
 /** What black paint takes up by the cosine of the angle at which it is met, at even steps: asked for by every ray. */
 const cosines = 128;
@@ -107,29 +108,47 @@ const takenAt = Float64Array.from({ length: cosines + 1 }, (_, index) =>
   absorptanceAtAngle((Math.acos(index / cosines) * 180) / Math.PI),
 );
 
-/** Traces rays side by side over the whole opening, at an angle in degrees from square. */
-export function caughtAt(section: TroughSection, degrees: number, count = usualRays(degrees)): Caught {
+/**
+ * Traces rays side by side over the whole opening, at an angle in degrees from square. Each stands for the strip round it; where a ray and
+ * the next end otherwise, the place between them at which that changes is sought, so that shares do not jump by whole rays from angle to angle.
+ */
+export function caughtAt(section: TroughSection, degrees: number, count = usualRays): Caught {
   const width = openingWidth(section);
   const angle = (degrees * Math.PI) / 180;
   const shares = new Float64Array(mostReflections + 1);
   const taken = new Float64Array(mostReflections + 1);
+  /** How a ray ends: thrown on so often before it meets the pipe, −1 where it does not. */
+  const endOf = (ray: TracedRay) => (ray.end === 'pipe' ? ray.reflections : -1);
+  const trace = (share: number) => traceRay(section, width * (share - 0.5), angle);
   // Square on, one half of it is as the other.
-  const traced = degrees === 0 ? Math.ceil(count / 2) : count;
+  const whole = degrees === 0 ? 0.5 : 1;
   let path = 0;
   let hits = 0;
-  for (let ray = 0; ray < traced; ray += 1) {
-    const found = traceRay(section, width * ((ray + 0.5) / count - 0.5), angle);
-    if (found.end !== 'pipe') continue;
-    hits += 1;
-    path += found.path;
-    const { reflections } = found;
-    shares[reflections] = (shares[reflections] as number) + 1 / traced;
-    taken[reflections] =
-      (taken[reflections] as number) + (takenAt[Math.round(found.cosine * cosines)] as number) / traced;
+  let begin = 0;
+  let ray = trace((0.5 * whole) / count);
+  for (let index = 0; index < count; index += 1) {
+    const next = index + 1 < count ? trace(((index + 1.5) * whole) / count) : undefined;
+    let end = ((index + 1) * whole) / count;
+    if (next && endOf(next) !== endOf(ray)) {
+      let [low, high] = [((index + 0.5) * whole) / count, ((index + 1.5) * whole) / count];
+      for (let halving = 0; halving < halvings; halving += 1) {
+        const middle = (low + high) / 2;
+        if (endOf(trace(middle)) === endOf(ray)) low = middle;
+        else high = middle;
+      }
+      end = (low + high) / 2;
+    }
+    const strip = (end - begin) / whole;
+    const { reflections } = ray;
+    if (ray.end === 'pipe') {
+      hits += strip;
+      path += strip * ray.path;
+      shares[reflections] = (shares[reflections] as number) + strip;
+      taken[reflections] =
+        (taken[reflections] as number) + strip * (takenAt[Math.round(ray.cosine * cosines)] as number);
+    }
+    begin = end;
+    if (next) ray = next;
   }
   return { shares, taken, path: hits > 0 ? path / hits : 0 };
-}
-
-function usualRays(degrees: number): number {
-  return Math.abs(degrees) > rays.beyond ? rays.slant : rays.square;
 }

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { beginJob, type Job, withValueAt } from './document';
-import { mixedDay, weatherDay } from './forecasting';
+import { weatherDay, weatherYear, yearInsolation } from './forecasting';
 import { openJob } from './job';
 import { hereWeather, screenYear } from './picking/compareKinds';
 import { clearOnPane } from './proof';
@@ -25,8 +25,8 @@ describe('forecast, Pick and Prove behind a skyline', () => {
     expect(noon.irradiance * noon.beamShare).equal(0);
     expect(noon.irradiance).above(0);
   });
-  it('the day that stands for a month follows it', () => {
-    expect(mixedDay(valley(60), 5).insolation).below(0.5 * mixedDay(open, 5).insolation);
+  it('the hours of the year follow it', () => {
+    expect(yearInsolation(weatherYear(valley(60)))).below(0.5 * yearInsolation(weatherYear(open)));
   });
   it('a row in front takes winter sun of the day', () => {
     const behind = withValueAt(open, ['site', 'standing', 'front'], { spacing: 1.5, rise: 0 });

@@ -3,4 +3,5 @@
 export { dailyDraws, needByHour, volumeByHour, withHour } from './dayNeed';
 export { type FrostYear, frostMatters, frostYear, type NightMinima, nightMinima } from './frost';
 export { type StoreDay, storeDays } from './storeDay';
-export { type DayKind, dayKinds, mixedDay, type WeatherDay, weatherDay } from './weatherDay';
+export { type DayKind, dayKinds, type WeatherDay, weatherDay } from './weatherDay';
+export { type HourOfYear, weatherYear, yearInsolation } from './weatherYear';

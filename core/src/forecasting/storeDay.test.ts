@@ -4,8 +4,7 @@ import { defaultJob, heatersOf, type Job, parseJob } from '../document';
 import { heatersFrom } from '../document/heaters.fixture';
 import { heaterCharacteristic } from '../figures';
 import { openJob } from '../job';
-import { jobMonths } from '../site';
-import { dailyDraws, dayKinds, mixedDay, type StoreDay, storeDays, weatherDay } from '.';
+import { dailyDraws, dayKinds, type StoreDay, storeDays, weatherDay } from '.';
 
 function job(change: { parameters?: Record<string, unknown>; need?: Partial<Job['need']>; count?: number } = {}): Job {
   const begun = defaultJob('batch-box');
@@ -56,45 +55,6 @@ describe('forecasting: the weather of a day', () => {
     // Summer time at 105.8° W: the sun stands highest at about ten past one.
     expect(brightest).within(12, 14);
     expect(hours.indexOf(hours.reduce((a, b) => (b.air > a.air ? b : a)))).equal(15);
-  });
-});
-
-describe('forecasting: a day that stands for a month', () => {
-  const overDay = (at: (second: number) => number) => {
-    let sum = 0;
-    for (let second = 300; second < 86_400; second += 600) sum += at(second) * 600;
-    return sum;
-  };
-  it('has the sun of the month on the flat, and more of it on a tilted pane than one hazy day', () => {
-    const flat = job();
-    const lying: Job = {
-      ...flat,
-      site: {
-        ...flat.site,
-        standing: { ...flat.site.standing, tilts: { 'tilt-a': { order: 0, name: 'flat', tilt: 0 } } },
-      },
-    };
-    for (const month of [0, 3, 6, 11]) {
-      const mean = (jobMonths(flat.site).global[month] ?? 0) * 86_400;
-      expect(mixedDay(lying, month).insolation / mean, `${month}`).within(0.97, 1.03);
-    }
-    // Midwinter: beam counts most on a steep pane.
-    const hazy = weatherDay(job(), { month: 11, kind: 'average' }).insolation;
-    expect(mixedDay(job(), 11).insolation / hazy).within(1.05, 1.6);
-  });
-  it('sums what it is by the second, and its parts stay shares', () => {
-    const { at, insolation } = mixedDay(job(), 4);
-    expect(overDay((second) => at(second).irradiance)).closeTo(insolation, 1e-6 * insolation);
-    for (let hour = 0; hour < 24; hour += 1) {
-      const { beamShare, groundShare } = at(hour * 3600);
-      expect(beamShare, `${hour}`).within(0, 1);
-      expect(groundShare, `${hour}`).within(0, 1);
-    }
-  });
-  it('lies between its clear and its bad days in warmth by noon', () => {
-    const noon = (of: { at(second: number): { air: number } }) => of.at(12 * 3600).air;
-    const [clear, , bad] = dayKinds.map((kind) => noon(weatherDay(job(), { month: 6, kind })));
-    expect(noon(mixedDay(job(), 6))).within(bad ?? 0, clear ?? 0);
   });
 });
 

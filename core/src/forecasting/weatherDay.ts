@@ -1,20 +1,9 @@
-import { type Job, mainTilt } from '../document';
-import { jobMonths, jobObstruction } from '../site';
-import {
-  airPressure,
-  clearSky,
-  dayOfYear,
-  incidenceAngle,
-  obstructedIrradiance,
-  paneAngles,
-  skyTemperature,
-  splitGlobal,
-  sunPosition,
-  surroundingsTemperature,
-  windAtPanel,
-} from '../sky';
+import type { Job } from '../document';
+import { jobMonths } from '../site';
+import { clearSky, dayOfYear, splitGlobal, sunPosition, windAtPanel } from '../sky';
 import type { Boundary } from '../thermal';
 import { zoneClock } from '../time';
+import { paneWeather } from './paneWeather';
 
 /** A day as it may be. */
 export const dayKinds = ['clear', 'average', 'bad'] as const;
@@ -29,8 +18,6 @@ const days: Record<DayKind, { ofMean?: number; swing: number; cloud: number }> =
 };
 /** h of the day at which the air is warmest. */
 const warmest = 15;
-/** Share of a month's days that are clear or bad through and through; the others are hazy alike. Fitted to the sun on panes of made-up years by the hour. */
-const throughAndThrough = 0.4;
 /** A year without a leap day stands for all. */
 const year = 2027;
 
@@ -69,8 +56,7 @@ function monthOf(job: Job, month: number) {
   const months = jobMonths(site);
   return {
     clearAt,
-    /** What stands between the pane and its sky. */
-    obstruction: jobObstruction(job),
+    onPane: paneWeather(job),
     /** J/m² on the flat, of a clear day and of the month's mean. */
     clearSum: overDay((second) => clearAt(second).sky.global),
     mean: (months.global[month] ?? 0) * 86_400,
@@ -84,7 +70,7 @@ type Month = ReturnType<typeof monthOf>;
 
 /** The fifteenth of a month (0 to 11) at the job's place: sun by the clear sky and the month's mean, air by the month's mean and a daily wave. */
 export function weatherDay(job: Job, query: { month: number; kind: DayKind }): WeatherDay {
-  return dayOf(job, monthOf(job, query.month), query.kind);
+  return dayOf(monthOf(job, query.month), query.kind);
 }
 
 /** Share of a clear day's sun that a kind of day has. */
@@ -93,56 +79,28 @@ function clearness({ clearSum, mean }: Month, kind: DayKind): number {
   return ofMean === undefined || clearSum <= 0 ? 1 : Math.min(1, (ofMean * mean) / clearSum);
 }
 
-function dayOf({ site }: Job, month: Month, kind: DayKind): WeatherDay {
-  const { elevation, exposure } = site;
+function dayOf(month: Month, kind: DayKind): WeatherDay {
   const { swing, cloud } = days[kind];
-  const { tilt } = mainTilt(site);
-  const { aim } = site.standing;
   const share = clearness(month, kind);
-  const at = (second: number): Boundary => {
-    const { at: moment, sun, sky } = month.clearAt(second);
+  return onPane((second) => {
+    const { at, sun, sky } = month.clearAt(second);
     const global = sky.global * share;
-    const day = dayOfYear(moment);
-    const split = share < 1 ? splitGlobal({ global, zenith: sun.zenith, dayOfYear: day }) : sky;
-    const pane = obstructedIrradiance(
-      {
-        beamNormal: split.beamNormal,
-        diffuse: split.diffuse,
-        global,
-        ...sun,
-        tilt,
-        aim,
-        dayOfYear: day,
-        albedo: exposure.albedo,
-      },
-      month.obstruction,
-    );
+    const split = share < 1 ? splitGlobal({ global, zenith: sun.zenith, dayOfYear: dayOfYear(at) }) : sky;
     const hour = second / 3600;
     const air = month.air + swing * Math.cos(((hour - warmest) / 12) * Math.PI);
-    const looks = skyTemperature({
+    const { beamNormal, diffuse } = split;
+    return month.onPane({
+      at,
+      global,
+      beamNormal,
+      diffuse,
       air,
-      dewPoint: Math.min(air, month.dewPoint ?? air),
+      dewPoint: month.dewPoint ?? air,
       cloud,
       hour,
-      pressure: airPressure(elevation),
-    });
-    const total = Math.max(0, pane.total);
-    const diffuse = Math.max(1e-9, total - pane.beam);
-    return {
-      irradiance: total,
-      beamShare: total > 0 ? Math.min(1, Math.max(0, pane.beam / total)) : 0,
-      groundShare: Math.min(1, Math.max(0, pane.ground / diffuse)),
-      incidence: Math.min(89, incidenceAngle({ ...sun, tilt, aim })),
-      angles: paneAngles({ ...sun, tilt, aim }),
-      air,
-      surroundings: surroundingsTemperature({ sky: looks, air, tilt }),
       wind: month.wind,
-      inlet: air,
-      massFlow: 0,
-      tilt,
-    };
-  };
-  return onPane(at);
+    });
+  });
 }
 
 /** A day by what it is at a second, its sum on the pane once somebody asks. */
@@ -155,38 +113,4 @@ function onPane(at: WeatherDay['at']): WeatherDay {
       return sum;
     },
   };
-}
-
-/**
- * A day that stands for all of a month (0 to 11): hazy ones, and clear and bad ones, so many of each that the flat has the month's mean. A tilted
- * pane has more of them than of hazy days alone, since beam comes with the clear ones.
- */
-export function mixedDay(job: Job, month: number): WeatherDay {
-  const one = monthOf(job, month);
-  const kinds = dayKinds.map((kind) => ({ day: dayOf(job, one, kind), flat: clearness(one, kind) }));
-  const [clear, , bad] = kinds;
-  const asked = clearness(one, 'average');
-  const apart = (clear?.flat ?? 1) - (bad?.flat ?? 0);
-  const ofClear = apart > 0 ? Math.min(1, Math.max(0, (asked - (bad?.flat ?? 0)) / apart)) : 1;
-  const weights = [throughAndThrough * ofClear, 1 - throughAndThrough, throughAndThrough * (1 - ofClear)];
-  return onPane((second) => {
-    const parts = kinds.map(({ day }, index) => ({ weight: weights[index] ?? 0, of: day.at(second) }));
-    const sum = (value: (of: Boundary) => number) =>
-      parts.reduce((total, { weight, of }) => total + weight * value(of), 0);
-    const irradiance = sum((of) => of.irradiance);
-    const beam = sum((of) => of.irradiance * of.beamShare);
-    const ground = sum((of) => of.irradiance * (1 - of.beamShare) * of.groundShare);
-    const diffuse = irradiance - beam;
-    const [first] = parts;
-    if (!first) throw new RangeError('a month has days');
-    return {
-      ...first.of,
-      irradiance,
-      beamShare: irradiance > 0 ? Math.min(1, beam / irradiance) : 0,
-      groundShare: diffuse > 1e-9 ? Math.min(1, ground / diffuse) : 0,
-      air: sum((of) => of.air),
-      inlet: sum((of) => of.inlet),
-      surroundings: sum((of) => of.surroundings),
-    };
-  });
 }

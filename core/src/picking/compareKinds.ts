@@ -8,18 +8,19 @@ import { evaluateOpen } from '../figures';
 import {
   type FrostYear,
   frostYear,
-  mixedDay,
+  type HourOfYear,
   type NightMinima,
   nightMinima,
   type WeatherDay,
   weatherDay,
+  weatherYear,
 } from '../forecasting';
 import { jobShop, nightConditions, type OpenJob, openJob, stagnationConditions } from '../job';
 import { jobMonths, skySourceOf } from '../site';
 import { daysInMonth, mainsTemperature, midMonthDays } from '../sky';
 import { freezingAir } from '../thermal';
 import { pickKind } from './pickKind';
-import { neededHeat, screenDay } from './screening';
+import { neededHeat, screenDay, screenHours } from './screening';
 
 /** Frost nights in a month from which a heater that holds its water is emptied; of one whose store takes days to freeze. Judgement. */
 const shutFrom = { holding: 1, slow: 10 } as const;
@@ -81,11 +82,13 @@ export interface KindCase {
   cautions: Finding[];
 }
 
-/** The weather that all kinds are held in: mean days of all months, and a clear day of midwinter and of midsummer. */
+/** The weather that all kinds are held in: the hours of a year, and a clear day of midwinter and of midsummer. */
 interface HereWeather {
-  months: { weather: WeatherDay; mains: number }[];
-  winter: { weather: WeatherDay; mains: number; month: number };
-  summer: { weather: WeatherDay; mains: number; month: number };
+  year: readonly HourOfYear[];
+  /** °C by month. */
+  mains: readonly number[];
+  winter: { weather: WeatherDay; month: number };
+  summer: { weather: WeatherDay; month: number };
   minima: NightMinima;
   error: number;
 }
@@ -94,19 +97,11 @@ interface HereWeather {
 export function hereWeather(job: Job): HereWeather {
   const { site } = job;
   const { air } = jobMonths(site);
-  const mainsOf = (month: number) =>
-    mainsTemperature({ air, day: Math.round(midMonthDays[month] ?? 15), measured: site.mains });
   const [winter, summer] = site.latitude >= 0 ? [11, 5] : [5, 11];
-  const clear = (month: number) => ({
-    weather: remembered(weatherDay(job, { month, kind: 'clear' })),
-    mains: mainsOf(month),
-    month,
-  });
+  const clear = (month: number) => ({ weather: remembered(weatherDay(job, { month, kind: 'clear' })), month });
   return {
-    months: daysInMonth.map((_, month) => ({
-      weather: remembered(mixedDay(job, month)),
-      mains: mainsOf(month),
-    })),
+    year: weatherYear(job),
+    mains: midMonthDays.map((day) => mainsTemperature({ air, day: Math.round(day), measured: site.mains })),
     winter: clear(winter),
     summer: clear(summer),
     minima: nightMinima(site),
@@ -161,26 +156,22 @@ function worked(answer: FrostAnswer, nights: number): boolean {
   return nights < (answer === 'slow' ? shutFrom.slow : shutFrom.holding);
 }
 
-/** A year of a job's heaters by mean days of its months, those in which frost shuts it left out. */
+/** A year of a job's heaters by the hour, the months in which frost shuts it left out. */
 export function screenYear(
   open: OpenJob,
   here: HereWeather,
   frost = frostHere(open, here),
 ): { given: number; needed: number; shut: number } {
-  let [given, needed, shut] = [0, 0, 0];
-  for (const [month, { weather, mains }] of here.months.entries()) {
-    const days = daysInMonth[month] ?? 30;
-    const runs = worked(frost.answer, frost.months[month] ?? 0);
-    if (!runs) {
-      shut += 1;
-      needed += days * neededHeat(open.job, mains);
-      continue;
-    }
-    const one = screenDay(open, weather, mains);
-    given += days * one.given;
-    needed += days * one.needed;
-  }
-  return { given, needed, shut };
+  const works = daysInMonth.map((_, month) => worked(frost.answer, frost.months[month] ?? 0));
+  const needed = daysInMonth.reduce(
+    (sum, days, month) => sum + days * neededHeat(open.job, here.mains[month] ?? 10),
+    0,
+  );
+  return {
+    given: screenHours(open, here.year, here.mains, works),
+    needed,
+    shut: works.filter((runs) => !runs).length,
+  };
 }
 
 /** Whether nothing in it boils, standing dry in the hottest clear hour of the place, at the pressure of the air there. */
@@ -204,8 +195,8 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
   const frost = frostHere(open, here);
   const { answer, seconds, freezes, nights, months } = frost;
   const year = screenYear(open, here, frost);
-  const clear = ({ weather, mains, month }: HereWeather['winter']): number =>
-    worked(answer, months[month] ?? 0) ? screenDay(open, weather, mains).given : 0;
+  const clear = ({ weather, month }: HereWeather['winter']): number =>
+    worked(answer, months[month] ?? 0) ? screenDay(open, weather, here.mains[month] ?? 10).given : 0;
   const findings = jobFindings(open);
   const spread = Math.hypot(here.error, screening);
   const tools = jobTools(open);

@@ -1,7 +1,16 @@
 import { expect } from 'chai';
 import { beginJob, defaultJob, familyIds, heatersOf, type Job, parseJob } from '../document';
 import { evaluateJob } from '../figures';
-import { frostYear, needByHour, nightMinima, storeDays, volumeByHour, withHour } from '../forecasting';
+import {
+  frostYear,
+  needByHour,
+  nightMinima,
+  storeDays,
+  volumeByHour,
+  weatherDay,
+  withHour,
+  yearInsolation,
+} from '../forecasting';
 import { openJob } from '../job';
 import { sayWords } from '../quantity';
 import { jobMonths } from '../site';
@@ -58,8 +67,7 @@ describe('picking: every kind in one place', () => {
       expect(year.likely, name).within(0, needed);
       expect(year.low <= year.likely && year.likely <= year.high, name).equal(true);
     }
-    const here = hereWeather(begin());
-    const sun = here.months.reduce((sum, { weather }) => sum + 30.4 * weather.insolation, 0);
+    const sun = yearInsolation(hereWeather(begin()).year);
     // Round tubes take more than falls on their breadth.
     for (const { year, aperture, name, family } of plain)
       expect(year.likely / (sun * aperture), name).below(family === 'roof-tube' ? 1 : 0.6);
@@ -106,8 +114,8 @@ describe('picking: a day of one mixed store, held against others', () => {
     const open = openJob(job);
     const here = hereWeather(job);
     for (const month of [5, 8]) {
-      const { weather, mains } = here.months[month] ?? { weather: undefined, mains: 0 };
-      if (!weather) throw new Error('no weather');
+      const weather = weatherDay(job, { month, kind: 'average' });
+      const mains = here.mains[month] ?? 0;
       const screened = screenDay(open, weather, mains);
       const layered = storeDays(open, 0, month).average;
       const heat = layered.readouts.find(({ id }) => id === 'heat')?.values[0] ?? Number.NaN;
@@ -119,7 +127,9 @@ describe('picking: a day of one mixed store, held against others', () => {
   it('gives less than the panel would gather with water as cold as the mains, and by midsummer most of the need', () => {
     const job = begin();
     const open = openJob(job);
-    const { weather, mains } = hereWeather(job).summer;
+    const here = hereWeather(job);
+    const { weather, month } = here.summer;
+    const mains = here.mains[month] ?? 0;
     const one = screenDay(open, weather, mains);
     // All that the panel could gather with water as cold as the mains, the whole day.
     let most = 0;

@@ -1,18 +1,26 @@
 import type { Job } from '../document';
-import { needByHour, type WeatherDay } from '../forecasting';
+import { type HourOfYear, needByHour, type WeatherDay } from '../forecasting';
 import type { OpenJob } from '../job';
-import { fluidState, type ThermalModel } from '../thermal';
+import {
+  type Boundary,
+  type Characteristic,
+  fluidState,
+  heatByInlet,
+  leastFlow,
+  storageHeat,
+  type ThermalModel,
+} from '../thermal';
 
 const hour = 3600;
-/** W/m². Less sun than this starts no pump. */
+/** W/m². Less sun than this starts no pump, and shuts a lid. */
 const leastSun = 40;
 /** °C round the store, and above which its water is let off. */
 const room = 15;
 const boils = 95;
-/** °C between the two temperatures of water at which an hour is worked out. */
-const apart = 40;
 /** A day is in its rhythm once its water is no further from where it began than this, K; it is run so often at the most. */
 const rhythm = { within: 0.05, days: 40 } as const;
+/** K over the mains at which the water of a store begins a run. */
+const begins = 10;
 
 /** W/K that a store of some m³ loses. Regulation (EU) 812/2013, class C at its upper end: 16.66 + 8.33 V^0.4 W, V in litres, at 45 K. */
 export function storeLoss(volume: number): number {
@@ -34,34 +42,71 @@ export interface ScreenedDay {
   coldest: number;
 }
 
-/** W that all heaters gather in an hour with their water at ϑ: a − b ϑ. */
-interface HourLine {
-  a: number;
-  b: number;
-}
+/** W by the temperature of the water (°C). */
+type HeatByTemperature = (water: number) => number;
+const none: HeatByTemperature = () => 0;
 
-/** Heat of an hour as a line over the temperature of the water, from two states of each heater. */
-function lineOf(open: OpenJob, weather: WeatherDay, at: number, low: number): HourLine {
-  const boundary = weather.at(at * hour);
-  const gathered = (inlet: number): number =>
-    open.groups.reduce((sum, { thermal, count }) => sum + count * heatOf(open.job, thermal, { ...boundary, inlet }), 0);
-  const [cold, warm] = [gathered(low), gathered(low + apart)];
-  const b = (cold - warm) / apart;
-  return { a: cold + b * low, b };
-}
-
-function heatOf(job: Job, thermal: ThermalModel, boundary: ReturnType<WeatherDay['at']>): number {
-  if (thermal.ownStore) {
-    const covered = thermal.hasLid && boundary.irradiance < leastSun;
-    return thermal.stagnantNetHeat(covered ? { ...boundary, covered } : boundary)(boundary.inlet);
-  }
-  if (boundary.irradiance < leastSun) return 0;
+/** W that one heater of a job gives its water in some weather. A loop runs only while it gives: what would be taken back is nothing. */
+function heaterHeat(job: Job, thermal: ThermalModel): (boundary: Boundary) => HeatByTemperature {
   const { glycol, specificFlow } = job.loop;
-  return thermal.state({
-    ...boundary,
-    massFlow: specificFlow * thermal.apertureArea,
-    ...(glycol ? { fluid: { glycol } } : {}),
-  }).usefulHeat;
+  const fluid = glycol ? { glycol } : undefined;
+  const massFlow = specificFlow * thermal.apertureArea;
+  let fitted: Characteristic | undefined;
+  return (boundary) => {
+    const dark = boundary.irradiance < leastSun;
+    if (dark && !thermal.ownStore) return none;
+    fitted ??= thermal.characteristic({ tilt: boundary.tilt, specificFlow, ...(fluid ? { fluid } : {}) }, 'screening');
+    if (fitted.kind === 'storage')
+      return storageHeat(fitted, dark && thermal.hasLid ? { ...boundary, covered: true } : boundary);
+    if (massFlow < leastFlow) return none;
+    const heat = heatByInlet(fitted, { ...boundary, massFlow, ...(fluid ? { fluid } : {}) });
+    return (water) => Math.max(0, heat(water));
+  };
+}
+
+/** One mixed store of a job, or its heaters where they are their own, hour after hour. */
+interface MixedStore {
+  /** What all heaters gather in some weather. */
+  gathers(boundary: Boundary): HeatByTemperature;
+  /** °C of the water after an hour in which all heaters gather so. */
+  warmed(water: number, heat: HeatByTemperature): number;
+  /** °C of the water after a share of a day's need was drawn at its end, and J that it took over the mains. */
+  drawn(water: number, share: number, mains: number): { water: number; taken: number };
+}
+
+function mixedStore({ job, groups }: OpenJob): MixedStore {
+  const { need } = job;
+  const own = groups.every(({ thermal }) => thermal.ownStore);
+  const { density, heatCapacity } = fluidState('water', 40);
+  const stores = Object.values(job.stores).reduce((sum, { volume }) => sum + volume, 0);
+  const capacity = own
+    ? groups.reduce((sum, { thermal, count }) => sum + count * (thermal.capacity.water + thermal.capacity.dry), 0)
+    : Math.max(0.02, stores) * density * heatCapacity;
+  const loss = own ? 0 : storeLoss(Math.max(0.02, stores));
+  const asked = need.volumePerDay * density * heatCapacity;
+  const heaters = groups.map(({ thermal, count }) => ({ count, heat: heaterHeat(job, thermal) }));
+  return {
+    gathers: (boundary) => {
+      const parts = heaters.map(({ count, heat }) => ({ count, at: heat(boundary) }));
+      return (water) => parts.reduce((sum, { count, at }) => sum + count * at(water), 0);
+    },
+    // On the line that touches the net heat here, exactly over the hour: it never goes past where it tends to.
+    warmed: (water, heat) => {
+      const gained = heat(water);
+      const slope = gained === 0 ? 0 : Math.min(0, heat(water + 1) - gained);
+      const falls = Math.max(1e-9, loss - slope);
+      const toward = (gained - loss * (water - room)) / falls;
+      return Math.min(boils, water - toward * Math.expm1((-falls * hour) / capacity));
+    },
+    drawn: (water, share, mains) => {
+      const over = water - mains;
+      if (share <= 0 || over <= 0) return { water, taken: 0 };
+      const wanted = Math.max(0, need.target - mains);
+      // Hotter than wanted: less of it is taken, the rest is cold. No more goes out than there is.
+      const through = Math.min(share * asked * Math.min(1, wanted / over), capacity);
+      return { water: water - (through * over) / capacity, taken: through * over };
+    },
+  };
 }
 
 /**
@@ -72,43 +117,52 @@ function heatOf(job: Job, thermal: ThermalModel, boundary: ReturnType<WeatherDay
  * @param mains °C
  */
 export function screenDay(open: OpenJob, weather: WeatherDay, mains: number): ScreenedDay {
-  const { job } = open;
-  const { need } = job;
-  const own = open.groups.every(({ thermal }) => thermal.ownStore);
-  const { density, heatCapacity } = fluidState('water', 40);
-  const stores = Object.values(job.stores).reduce((sum, { volume }) => sum + volume, 0);
-  const capacity = own
-    ? open.groups.reduce((sum, { thermal, count }) => sum + count * (thermal.capacity.water + thermal.capacity.dry), 0)
-    : Math.max(0.02, stores) * density * heatCapacity;
-  const loss = own ? 0 : storeLoss(Math.max(0.02, stores));
-  // Two hours share the line of their middle.
-  const pairs = Array.from({ length: 12 }, (_, pair) => lineOf(open, weather, 2 * pair + 1, mains));
-  const lines = pairs.flatMap((line) => [line, line]);
-  const shares = needByHour(need);
-  const asked = need.volumePerDay * density * heatCapacity;
-  const wanted = Math.max(0, need.target - mains);
-  let water = mains + 10;
+  const store = mixedStore(open);
+  const hours = Array.from({ length: 24 }, (_, at) => store.gathers(weather.at((at + 0.5) * hour)));
+  const shares = needByHour(open.job.need);
+  let water = mains + begins;
   let [given, hottest, coldest] = [0, water, water];
   for (let days = 0; days < rhythm.days; days += 1) {
     const began = water;
     [given, hottest, coldest] = [0, water, water];
-    for (const [at, { a, b }] of lines.entries()) {
-      // Over the hour by its exponential's first step taken backward: never past where it tends to.
-      const runs = own || a - b * water > 0;
-      const [into, out] = [(runs ? a : 0) + loss * room, (runs ? b : 0) + loss];
-      water = Math.min(boils, (capacity * water + hour * into) / (capacity + hour * out));
-      const over = water - mains;
-      const share = shares[at] ?? 0;
-      if (share > 0 && over > 0) {
-        // Hotter than wanted: less of it is taken, the rest is cold. No more goes out than there is.
-        const taken = Math.min(share * asked * Math.min(1, wanted / over), capacity);
-        given += taken * over;
-        water -= (taken * over) / capacity;
-      }
+    for (const [at, heat] of hours.entries()) {
+      const after = store.drawn(store.warmed(water, heat), shares[at] ?? 0, mains);
+      water = after.water;
+      given += after.taken;
       hottest = Math.max(hottest, water);
       coldest = Math.min(coldest, water);
     }
     if (Math.abs(water - began) < rhythm.within) break;
   }
-  return { needed: neededHeat(job, mains), given, hottest, coldest };
+  return { needed: neededHeat(open.job, mains), given, hottest, coldest };
+}
+
+/**
+ * J that a job's heaters give in a year over the mains, hour by hour, with one mixed store or as their own.
+ *
+ * @param year hours of the place
+ * @param mains °C by month
+ * @param works whether they are worked in a month; they stand empty in others
+ */
+export function screenHours(
+  open: OpenJob,
+  year: readonly HourOfYear[],
+  mains: readonly number[],
+  works: readonly boolean[],
+): number {
+  const store = mixedStore(open);
+  const shares = needByHour(open.job.need);
+  let water = (mains[0] ?? room) + begins;
+  let given = 0;
+  for (const { month, hour: at, boundary } of year) {
+    const cold = mains[month] ?? room;
+    if (!works[month]) {
+      water = cold + begins;
+      continue;
+    }
+    const after = store.drawn(store.warmed(water, store.gathers(boundary)), shares[at] ?? 0, cold);
+    water = after.water;
+    given += after.taken;
+  }
+  return given;
 }

@@ -5,6 +5,7 @@ import {
   type BeamModifier,
   beamModifierAt,
   type Corrections,
+  type FitEffort,
   type FlowThrough,
   type IsoCoefficients,
   modifierAngles,
@@ -90,7 +91,7 @@ const powerOf = [0, 1, 2, 1, 0, 0, 0, 4, 1, 1, 3, 1, 3, 0, 1, 0, 1, 0, 0, 0, 1, 
 
 /** The factor of each term at a boundary, in the same order; W/m² of aperture for a coefficient of 1, over its power of the rise. */
 function factorsAt(
-  { air, wind: speed, surroundings, irradiance }: Boundary,
+  { air, wind: speed, surroundings, irradiance }: Omit<Boundary, 'inlet'>,
   { kept, specificFlow, reference }: TermsAt,
 ): number[] {
   const wind = speed - windReference;
@@ -140,7 +141,7 @@ function termsAt(boundary: Boundary, at: TermsAt, mean: number): number[] {
  */
 function equationAt(
   { iso, corrections }: Pick<FlowThrough, 'iso' | 'corrections'>,
-  boundary: Boundary,
+  boundary: Omit<Boundary, 'inlet'>,
   at: TermsAt,
 ): (mean: number) => number {
   const values: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
@@ -162,7 +163,7 @@ function equationAt(
 /** W/m²: the sun on the aperture, each part times its modifier. */
 function keptSun(
   { beamModifier, skyModifier, groundModifier }: Pick<FlowThrough, 'beamModifier' | 'skyModifier' | 'groundModifier'>,
-  boundary: Boundary,
+  boundary: Omit<Boundary, 'inlet'>,
 ): number {
   const { irradiance, beamShare, groundShare } = boundary;
   const rest = 1 - beamShare;
@@ -237,7 +238,7 @@ function beamModifierOf({ beam, round }: ThermalModel['acceptance']): BeamModifi
 }
 
 /** Conditions that are fitted, and those that are held back to judge by; seeds that draw them. */
-const fittedTo = { seed: 3, count: 600 };
+const fittedTo = { whole: { seed: 3, count: 600 }, screening: { seed: 3, count: 150 } } as const;
 const heldBack = { seed: 77, count: 200 };
 
 /**
@@ -245,13 +246,18 @@ const heldBack = { seed: 77, count: 200 };
  * least squares in shares of the useful heat. Modifiers are those of the model's own acceptance.
  *
  * @param more.fits which states it is fitted to: those in which a heater that gives nothing back carries; all where left out
+ * @param more.effort how much work it is
  * @param more.bent its absorber stands far over its water: with the terms of that
  * @returns coefficients on aperture, with the residual over conditions that were held back
  */
 export function fitFlowThrough(
   thermal: ThermalModel,
   reference: Reference,
-  { fits = () => true, bent = false }: { fits?(state: ThermalState): boolean; bent?: boolean } = {},
+  {
+    fits = () => true,
+    bent = false,
+    effort = 'whole',
+  }: { fits?(state: ThermalState): boolean; bent?: boolean; effort?: FitEffort } = {},
 ): FlowThrough {
   const fitted = bent ? [...names, ...bentNames] : names;
   const { acceptance, apertureArea, capacity } = thermal;
@@ -261,7 +267,7 @@ export function fitFlowThrough(
     skyModifier: acceptance.sky(reference.tilt) / square,
     groundModifier: acceptance.ground(reference.tilt) / square,
   };
-  const rows = workingConditions(thermal, reference, fittedTo).flatMap((boundary) => {
+  const rows = workingConditions(thermal, reference, fittedTo[effort]).flatMap((boundary) => {
     const state = thermal.state(boundary);
     const { usefulHeat, outletTemperature } = state;
     if (outletTemperature === undefined || !fits(state)) return [];
@@ -293,6 +299,7 @@ export function fitFlowThrough(
     oneWay: false,
     residual: { rms: 0, worst: 0, count: 0 },
   };
+  if (effort === 'screening') return characteristic;
   return { ...characteristic, residual: residualOf(characteristic, thermal, heldBack) };
 }
 
@@ -373,20 +380,31 @@ export function residualOf(
  * @param rate K/s by which the mean of the water moves; zero when left out (a5)
  */
 export function characteristicHeat(characteristic: FlowThrough, boundary: Boundary, rate = 0): number {
+  return heatByInlet(characteristic, boundary, rate)(boundary.inlet);
+}
+
+/** The same by the temperature of the water that comes in (°C): what hangs on sun, air and flow alone is worked out once. */
+export function heatByInlet(
+  characteristic: FlowThrough,
+  boundary: Omit<Boundary, 'inlet'>,
+  rate = 0,
+): (inlet: number) => number {
   const { apertureArea, iso, reference, oneWay } = characteristic;
-  const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', boundary.inlet).heatCapacity;
   const kept = keptSun(characteristic, boundary);
   const specificFlow = boundary.massFlow / apertureArea;
   const flux = equationAt(characteristic, boundary, { kept, specificFlow, reference });
   const heatAt = (mean: number): number => (flux(mean) - iso.a5 * rate) * apertureArea;
-  let mean = boundary.inlet;
-  for (let pass = 0; pass < 20; pass += 1) {
+  return (inlet) => {
+    const carried = boundary.massFlow * fluidState(boundary.fluid ?? 'water', inlet).heatCapacity;
+    let mean = inlet;
+    for (let pass = 0; pass < 20; pass += 1) {
+      const heat = heatAt(mean);
+      const miss = inlet + heat / (2 * carried) - mean;
+      if (Math.abs(miss) < 1e-9) break;
+      const slope = (heatAt(mean + 0.01) - heat) / 0.01 / (2 * carried) - 1;
+      mean -= miss / slope;
+    }
     const heat = heatAt(mean);
-    const miss = boundary.inlet + heat / (2 * carried) - mean;
-    if (Math.abs(miss) < 1e-9) break;
-    const slope = (heatAt(mean + 0.01) - heat) / 0.01 / (2 * carried) - 1;
-    mean -= miss / slope;
-  }
-  const heat = heatAt(mean);
-  return oneWay ? Math.max(0, heat) : heat;
+    return oneWay ? Math.max(0, heat) : heat;
+  };
 }

@@ -2,7 +2,7 @@ import type { Range } from '../catalogue';
 import type { Derivation, Readout } from '../readout';
 import type { Fluid } from './fluids';
 import type { HandTest } from './handTests';
-import type { Characteristic, Reference } from './laboratory';
+import type { Characteristic, FitEffort, Reference } from './laboratory';
 
 /** Sun, air and water at one moment: what a heater meets. SI, °C, degrees. */
 export interface Boundary {
@@ -133,8 +133,8 @@ export interface ThermalModel {
    * on the boundary alone is worked out once: a run or a root asks at many temperatures.
    */
   stagnantNetHeat(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): (temperature: number) => number;
-  /** What a run needs, fitted to `state` over its working range, with the residual of the fit. Takes a tenth of a second. */
-  characteristic(reference: Reference): Characteristic;
+  /** What a run needs, fitted to `state` over its working range, with the residual of the fit where it is a whole one. Takes a tenth of a second. */
+  characteristic(reference: Reference, effort?: FitEffort): Characteristic;
   /** The same heater with some inputs known: ranges by id stand in the place of its own. */
   knowing(known: Readonly<Record<string, Range>>): ThermalModel;
   /** What only this model can show of a working point, each with its derivation. */

@@ -1,7 +1,14 @@
 // Heat in a heater: the contract that every kind keeps, a model for each way of gathering heat (a folder each), and what they share: fluids,
 // covers, losses, films, fins.
 
-export { characteristicHeat, fitFlowThrough, leastJudged, residualOf, workingRange } from './characteristic';
+export {
+  characteristicHeat,
+  fitFlowThrough,
+  heatByInlet,
+  leastJudged,
+  residualOf,
+  workingRange,
+} from './characteristic';
 export { coilModel, wallResistance } from './coil/coilModel';
 export type { CoilDescription } from './coil/description';
 export {

@@ -10,6 +10,9 @@ export interface Reference {
   fluid?: Fluid;
 }
 
+/** How much work a fit is: whole, judged on conditions held back; or a quarter of that, unjudged, by which kinds are told from each other. */
+export type FitEffort = 'whole' | 'screening';
+
 /** Degrees between two angles of a table of incidence angle modifiers that is alike all round: it bends gently. */
 export const modifierStep = 5;
 /** The steps of others, which have corners, from the coarsest; and how far straight lines between may be off, of the beam square on. */

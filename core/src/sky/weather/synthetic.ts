@@ -23,20 +23,21 @@ const airMemory = 0.7;
 /** Wind: a Rayleigh spread with a memory of half a day. Judgement. */
 const windMemory = 0.92;
 
-/**
- * A year of hours that looks like weather and keeps twelve monthly means: sun to 1 %, air to 0.1 K, wind to 1 %.
- *
- * Days follow the distribution of Bendt et al. (1981) with a one-day memory, hours scatter about a clear day's curve
- * (Graham and Hollands 1990), air follows the daily curve of Erbs, Klein and Beckman (1983). The same seed gives the same
- * year. The year is 2025; its days begin at midnight by the sun, to the hour. It is no forecast and no record.
- */
-export function syntheticYear(
-  months: MonthlyClimate,
-  place: { latitude: number; longitude: number; elevation: number },
-  seed = 1,
-): WeatherSeries {
-  const normal = normals(seed);
-  const start = Date.UTC(2025, 0, 1) - Math.round(place.longitude / 15) * hourSeconds * 1000;
+/** The sun over a place in each hour of the year: W/m² on the flat under a clear sky and above the air, degrees of zenith in its middle. */
+interface YearOfSun {
+  clear: Float32Array;
+  above: Float32Array;
+  zeniths: Float32Array;
+}
+
+/** Places asked for last: the sun is the same for every seed, and costs more than all else. */
+const suns = new Map<string, YearOfSun>();
+const mostSuns = 4;
+
+function sunAt(place: { latitude: number; longitude: number; elevation: number }, start: number): YearOfSun {
+  const key = [place.latitude, place.longitude, place.elevation].join(' ');
+  const found = suns.get(key);
+  if (found) return found;
   const clear = new Float32Array(hoursInYear);
   const above = new Float32Array(hoursInYear);
   const zeniths = new Float32Array(hoursInYear);
@@ -56,6 +57,27 @@ export function syntheticYear(
       above[hour] = (above[hour] ?? 0) + (extraterrestrial(day) * cos(zenith)) / 4;
     }
   }
+  if (suns.size >= mostSuns) suns.delete(suns.keys().next().value as string);
+  const made = { clear, above, zeniths };
+  suns.set(key, made);
+  return made;
+}
+
+/**
+ * A year of hours that looks like weather and keeps twelve monthly means: sun to 1 %, air to 0.1 K, wind to 1 %.
+ *
+ * Days follow the distribution of Bendt et al. (1981) with a one-day memory, hours scatter about a clear day's curve
+ * (Graham and Hollands 1990), air follows the daily curve of Erbs, Klein and Beckman (1983). The same seed gives the same
+ * year. The year is 2025; its days begin at midnight by the sun, to the hour. It is no forecast and no record.
+ */
+export function syntheticYear(
+  months: MonthlyClimate,
+  place: { latitude: number; longitude: number; elevation: number },
+  seed = 1,
+): WeatherSeries {
+  const normal = normals(seed);
+  const start = Date.UTC(2025, 0, 1) - Math.round(place.longitude / 15) * hourSeconds * 1000;
+  const { clear, above, zeniths } = sunAt(place, start);
   const global = sunOfYear(months, clear, above, normal);
   const air = airOfYear(months, global, above, normal);
   const columns = {

@@ -146,7 +146,7 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
       const { total } = lossesAt(one, still);
       return (temperature) => description.absorberArea * (absorbed - total(temperature));
     },
-    characteristic: fittedOnce((reference) => fitFlowThrough(model, reference)),
+    characteristic: fittedOnce((reference, effort) => fitFlowThrough(model, reference, { effort })),
     knowing: (known) => flatModel({ ...description, known: { ...description.known, ...known } }, kind),
     gap: (boundary, plate) => gapAdvice(builtAt(boundary), boundary, plate),
     readouts: (state, boundary) => kind.readouts({ built: builtAt(boundary), model, state, boundary }),

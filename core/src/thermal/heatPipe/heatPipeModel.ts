@@ -170,10 +170,11 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
       return (temperature) => count * carriedInto(met, temperature) - one.manifold * (temperature - boundary.air);
     },
     // What is fitted is where all tubes carry: the equation of the standard is no line with a corner.
-    characteristic: fittedOnce((reference) => ({
+    characteristic: fittedOnce((reference, effort) => ({
       ...fitFlowThrough(model, reference, {
         fits: ({ terms, usefulHeat }) => terms.idle === 0 && terms.limited === 0 && usefulHeat > leastFitted * area,
         bent: true,
+        effort,
       }),
       oneWay: true,
     })),

@@ -188,12 +188,12 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
       round: false,
     },
     ...storesInSeries({ count, net, stateOf, built }),
-    characteristic: fittedOnce((reference) =>
+    characteristic: fittedOnce((reference, effort) =>
       fitStorage(
         { ...model, shutLoss: model.shutLoss() },
         { count, volume: volume / count, upright: false },
         reference,
-        true,
+        { bent: true, effort },
       ),
     ),
     knowing: (more) => pipeStoreModel({ ...description, known: { ...known, ...more } }),

@@ -1,7 +1,7 @@
 import { evenly } from '../../quantity';
 import { fitStanding, leastJudged, standingHeat, workingConditions } from '../characteristic';
 import type { Boundary, ThermalModel } from '../contract';
-import { acceptanceSteps, type Reference, type Storage } from '../laboratory';
+import { acceptanceSteps, type FitEffort, type Reference, type Storage } from '../laboratory';
 
 /** What of a store's model its characteristic is fitted to. */
 type Fitted = Pick<ThermalModel, 'acceptance' | 'apertureArea' | 'capacity' | 'hasLid' | 'stagnantNetHeat'> & {
@@ -10,7 +10,7 @@ type Fitted = Pick<ThermalModel, 'acceptance' | 'apertureArea' | 'capacity' | 'h
 
 /** Mixed parts of a tank from the bottom up: one that stands keeps its warm water on top, one that lies hardly does. Judgement. */
 const partsOf = { upright: 3, lying: 1 } as const;
-const fitted = { seed: 3, count: 500 };
+const fitted = { whole: { seed: 3, count: 500, nights: 150 }, screening: { seed: 3, count: 150, nights: 50 } } as const;
 const heldBack = { seed: 77, count: 200 };
 
 /** (τα) K_b of a table by angles across and along (degrees), straight between. */
@@ -63,13 +63,14 @@ function conditions(model: Fitted, reference: Reference, draws: { seed: number; 
 /**
  * Fits the characteristic of a store to what its model gathers while it stands.
  *
- * @param bent with the terms of pipes in the wind
+ * @param more.bent with the terms of pipes in the wind
+ * @param more.effort how much work it is
  */
 export function fitStorage(
   model: Fitted,
   tanks: { count: number; volume: number; upright: boolean },
   reference: Reference,
-  bent = false,
+  { bent = false, effort = 'whole' }: { bent?: boolean; effort?: FitEffort } = {},
 ): Storage {
   const { acceptance, apertureArea, capacity, hasLid, shutLoss } = model;
   // What is round in one plane bends more than a pane.
@@ -83,8 +84,8 @@ export function fitStorage(
     ground: acceptance.ground(reference.tilt),
   };
   // By night too, without which an open pane's loss would only be guessed at.
-  const drawn = conditions(model, reference, fitted);
-  const nights = drawn.slice(0, 150).map(({ boundary, temperature }) => ({
+  const drawn = conditions(model, reference, fitted[effort]);
+  const nights = drawn.slice(0, fitted[effort].nights).map(({ boundary, temperature }) => ({
     boundary: { ...boundary, irradiance: 0 },
     temperature,
   }));
@@ -114,6 +115,7 @@ export function fitStorage(
     shutLoss,
     residual: { rms: 0, worst: 0, count: 0 },
   };
+  if (effort === 'screening') return storage;
   return { ...storage, residual: storageResidual(storage, model, heldBack) };
 }
 

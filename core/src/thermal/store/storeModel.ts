@@ -211,7 +211,9 @@ export function storeModel(description: StoreDescription): StoreModel {
       round: lid === undefined,
     },
     ...storesInSeries({ count: tanks.count, net, stateOf, built }),
-    characteristic: fittedOnce((reference) => fitStorage({ ...model, shutLoss: model.shutLoss() }, tanks, reference)),
+    characteristic: fittedOnce((reference, effort) =>
+      fitStorage({ ...model, shutLoss: model.shutLoss() }, tanks, reference, { effort }),
+    ),
     knowing: (known) => storeModel({ ...description, known: { ...description.known, ...known } }),
     lidShare: (angles) => {
       const thrown = lidAt(angles);

@@ -190,7 +190,7 @@ export function troughModel(description: TroughDescription): TroughModel {
         temperature,
       }));
     },
-    characteristic: fittedOnce((reference) => fitFlowThrough(model, reference, { bent: true })),
+    characteristic: fittedOnce((reference, effort) => fitFlowThrough(model, reference, { bent: true, effort })),
     knowing: (known) => troughModel({ ...description, known: { ...description.known, ...known } }),
     readouts: (state) => troughReadouts(description, state),
     derivations: (state, boundary) => troughDerivations(description, state, boundary),

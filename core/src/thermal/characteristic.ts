@@ -93,65 +93,88 @@ const powerOf = [0, 1, 2, 1, 0, 0, 0, 4, 1, 1, 3, 1, 3, 0, 1, 0, 1, 0, 0, 0, 1, 
 function factorsAt(
   { air, wind: speed, surroundings, irradiance }: Omit<Boundary, 'inlet'>,
   { kept, specificFlow, reference }: TermsAt,
-): number[] {
+  into: Float64Array,
+): Float64Array {
   const wind = speed - windReference;
   const root = Math.sqrt(Math.max(0, speed)) - Math.sqrt(windReference);
   const sky = stefan * (fourthPower(surroundings) - fourthPower(air));
   const warmth = air - airReference;
   // A heater that stands still has no reference flow.
   const flow = reference.specificFlow > 0 ? Math.log(specificFlow / reference.specificFlow) : 0;
-  return [
-    kept,
-    -1,
-    -1,
-    -wind,
-    sky,
-    -wind * irradiance,
-    -wind * sky,
-    -1,
-    -warmth,
-    -(wind ** 2),
-    -warmth,
-    -sky,
-    -wind,
-    kept * flow,
-    -flow,
-    -kept * kept,
-    -kept,
-    -warmth * kept,
-    -wind * kept,
-    sky * kept,
-    -root,
-    -kept * root,
-    -root,
-  ];
+  into[0] = kept;
+  into[1] = -1;
+  into[2] = -1;
+  into[3] = -wind;
+  into[4] = sky;
+  into[5] = -wind * irradiance;
+  into[6] = -wind * sky;
+  into[7] = -1;
+  into[8] = -warmth;
+  into[9] = -(wind ** 2);
+  into[10] = -warmth;
+  into[11] = -sky;
+  into[12] = -wind;
+  into[13] = kept * flow;
+  into[14] = -flow;
+  into[15] = -kept * kept;
+  into[16] = -kept;
+  into[17] = -warmth * kept;
+  into[18] = -wind * kept;
+  into[19] = sky * kept;
+  into[20] = -root;
+  into[21] = -kept * root;
+  into[22] = -root;
+  return into;
 }
+
+const allNames: readonly Coefficient[] = [...names, ...bentNames];
 
 /** Values of all terms at a mean temperature of the water (ϑm, °C): a row of the fit. */
 function termsAt(boundary: Boundary, at: TermsAt, mean: number): number[] {
   const rise = mean - boundary.air;
   const size = Math.abs(rise);
   const power = [1, rise, rise * size, rise * rise, size ** 3 * rise];
-  return factorsAt(boundary, at).map((factor, term) => factor * (power[powerOf[term] ?? 0] ?? 0));
+  const factors = factorsAt(boundary, at, new Float64Array(allNames.length));
+  return Array.from(factors, (factor, term) => factor * (power[powerOf[term] ?? 0] ?? 0));
 }
+
+/** Coefficients in the order of `allNames`, zero where a heater has none: a run asks for them at every hour. */
+const coefficientsKnown = new WeakMap<Corrections, { iso: IsoCoefficients; coefficients: Float64Array }>();
+
+function coefficientsOf({ iso, corrections }: Pick<FlowThrough, 'iso' | 'corrections'>): Float64Array {
+  const found = coefficientsKnown.get(corrections);
+  if (found?.iso === iso) return found.coefficients;
+  const values: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
+  const coefficients = Float64Array.from(allNames, (name) => values[name] ?? 0);
+  coefficientsKnown.set(corrections, { iso, coefficients });
+  return coefficients;
+}
+
+/** Factors of the boundary that is being worked out. */
+const factorsHere = new Float64Array(allNames.length);
+const gatheredHere = new Float64Array(powers);
 
 /**
  * W/m² of aperture by the mean temperature of the water (ϑm, °C) at one boundary: the terms gathered by their power of the rise, since a run
  * asks thousands of times between two changes of the weather.
  */
 function equationAt(
-  { iso, corrections }: Pick<FlowThrough, 'iso' | 'corrections'>,
+  characteristic: Pick<FlowThrough, 'iso' | 'corrections'>,
   boundary: Omit<Boundary, 'inlet'>,
   at: TermsAt,
 ): (mean: number) => number {
-  const values: Partial<Record<Coefficient, number>> = { ...iso, ...corrections };
-  const factors = factorsAt(boundary, at);
-  const gathered = new Float64Array(powers);
-  for (const [term, name] of [...names, ...bentNames].entries()) {
-    const power = powerOf[term] ?? 0;
-    gathered[power] = (gathered[power] ?? 0) + (values[name] ?? 0) * (factors[term] ?? 0);
+  const coefficients = coefficientsOf(characteristic);
+  const factors = factorsAt(boundary, at, factorsHere);
+  const gathered = gatheredHere.fill(0);
+  for (let term = 0; term < coefficients.length; term += 1) {
+    const power = powerOf[term] as number;
+    gathered[power] = (gathered[power] as number) + (coefficients[term] as number) * (factors[term] as number);
   }
-  const [constant = 0, linear = 0, bent = 0, square = 0, fourth = 0] = gathered;
+  const constant = gathered[0] as number;
+  const linear = gathered[1] as number;
+  const bent = gathered[2] as number;
+  const square = gathered[3] as number;
+  const fourth = gathered[4] as number;
   const { air } = boundary;
   return (mean) => {
     const rise = mean - air;

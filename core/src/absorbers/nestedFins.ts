@@ -163,6 +163,7 @@ export const nestedFins = defineMember({
             stuff: 'track' as const,
             length: piece,
             count: many,
+            slack: { short: 0.005, long: 0, words: 'it leaves that much more of its tube bare' },
             ...(flanges.some((one) => one < sold - 0.0005) ? { flanges } : {}),
             operations: [
               ...(groove === 'greased' ? ['bead of grease in the groove'] : []),

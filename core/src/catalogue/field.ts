@@ -17,6 +17,8 @@ export interface FieldMeta {
   list?: CatalogueKind;
   /** Fields of different kinds that mean the same thing say the same here: its value comes along when the kind is changed. */
   same?: string;
+  /** It is a size of something that is bought or found as it is: no miscut piece is answered by another one. */
+  bought?: true;
 }
 
 /** By schema. Not a Zod registry: that gives a new copy at every look, and faces compare what they are given. */
@@ -32,13 +34,22 @@ export function fieldMeta(field: z.core.$ZodType): FieldMeta | undefined {
   return metas.get(field) ?? (field instanceof z.ZodDefault ? fieldMeta(field.def.innerType) : undefined);
 }
 
-/** The same field, tagged as one that means the same in every kind whose field has this tag. */
-export function meansSame<S extends z.core.$ZodType>(tag: string, field: S): S {
+function tagged<S extends z.core.$ZodType>(field: S, tag: Partial<FieldMeta>): S {
   const inner = field instanceof z.ZodDefault ? field.def.innerType : field;
   const meta = fieldMeta(inner);
   if (!meta) throw new TypeError('only a field of the catalogue can be tagged');
-  metas.set(inner, { ...meta, same: tag });
+  metas.set(inner, { ...meta, ...tag });
   return field;
+}
+
+/** The same field, as a size of what is bought or found as it is: a tank, a bottle. */
+export function asBought<S extends z.core.$ZodType>(field: S): S {
+  return tagged(field, { bought: true });
+}
+
+/** The same field, tagged as one that means the same in every kind whose field has this tag. */
+export function meansSame<S extends z.core.$ZodType>(tag: string, field: S): S {
+  return tagged(field, { same: tag });
 }
 
 /** A length in metres with its range, default and meaning. */

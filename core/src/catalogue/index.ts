@@ -8,7 +8,17 @@ export { entries, entry, entryName, findEntry, insteadOf, UnknownEntry } from '.
 export { drillFor } from './drills';
 export { elbowFor } from './elbows';
 export type { FieldMeta } from './field';
-export { choiceField, countField, entryField, fieldMeta, lengthField, massField, meansSame, rangesOf } from './field';
+export {
+  asBought,
+  choiceField,
+  countField,
+  entryField,
+  fieldMeta,
+  lengthField,
+  massField,
+  meansSame,
+  rangesOf,
+} from './field';
 export type { Pane } from './glazing';
 export { dirt, rimSpread } from './glazing';
 export { type Hose, hoseBore, pressureDerating } from './hoses';

@@ -125,17 +125,20 @@ function yields(path: string): number {
   return yielding.includes(path.split('.').pop() ?? '') ? 0 : 1;
 }
 
-/** Every length of a panel that may move: its drawn dimensions and its other fields. The pane is bought: no size of it is among them. */
+/** Every length of a panel that may move: its drawn dimensions and its other fields. No size of what is bought as it is, a pane or a tank, is among them. */
 function movable(open: OpenJob, index: number): { label: string; value: number; edit: Edit }[] {
   const panel = open.panels[index];
   if (!panel) return [];
+  const family: Family = families[panel.document.family as keyof typeof families];
+  const all = family.fields(panel.document);
+  const bought = new Set(all.filter(({ meta }) => meta.bought).map(({ path }) => path));
+  const asItIs = (path: string) => path.startsWith('glazing.') || bought.has(path);
   const drawn = editableDimensions(open, index)
-    .filter(({ edit }) => !edit.path.startsWith('glazing.'))
+    .filter(({ edit }) => !asItIs(edit.path))
     .map(({ label, value, edit }) => ({ label, value, edit }));
   const known = new Set(drawn.map(({ edit }) => edit.path));
-  const family: Family = families[panel.document.family as keyof typeof families];
-  const fields = family.fields(panel.document).flatMap(({ path, value, meta }) =>
-    meta.kind === 'length' && typeof value === 'number' && !known.has(path) && !path.startsWith('glazing.')
+  const fields = all.flatMap(({ path, value, meta }) =>
+    meta.kind === 'length' && typeof value === 'number' && !known.has(path) && !asItIs(path)
       ? [
           {
             label: meta.label.toLowerCase(),

@@ -318,6 +318,52 @@ describe('job: cut at another length than wanted', () => {
       'Plate strip',
     ]);
   });
+  it('never answers a miscut piece by another tank or another bottle: they are had as they are', () => {
+    for (const [family, fields] of [
+      ['batch-box', ['tankDiameter', 'tankLength']],
+      ['heat-pipe', ['bottleDiameter', 'bottleHeight']],
+    ] as const) {
+      const drawn = openJob(defaultJob(family));
+      let answered = 0;
+      for (const piece of jobShop(drawn).parts) {
+        if (piece.kind !== 'length') continue;
+        const { fits } = cutMiss(drawn, piece.id, piece.length - 0.03);
+        answered += fits.length;
+        for (const { path } of fits) expect(fields, `${piece.id} by ${path}`).not.include(path.split('.').pop());
+      }
+      expect(answered, family).above(0);
+    }
+  });
+  it('forgives millimetres where an end lies free, and none where it is fitted', () => {
+    const free: [family: (typeof familyIds)[number], piece: string][] = [
+      ['batch-box', 'skid'],
+      ['spiral', 'bearer'],
+      ['spiral', 'slat'],
+      ['heat-pipe', 'stile'],
+      ['roof-tube', 'saddle'],
+      ['roof-tube', 'pipe'],
+      ['trough', 'bearer'],
+      ['serpentine', 'fin'],
+    ];
+    for (const [family, role] of free) {
+      const drawn = openJob(defaultJob(family));
+      const piece = jobShop(drawn).parts.find(({ id }) => id === `panel-a/${role}`);
+      if (piece?.kind !== 'length') throw new Error(`${family} has no ${role}`);
+      expect(cutMiss(drawn, piece.id, piece.length - 0.003).kind, role).equal('slack');
+      expect(cutMiss(drawn, piece.id, piece.length - 0.03).kind, role).equal('short');
+    }
+    for (const [family, role] of [
+      ['serpentine', 'run'],
+      ['heat-pipe', 'manifold-piece'],
+      ['batch-box', 'bearer'],
+      ['trough', 'link'],
+    ] as const) {
+      const drawn = openJob(defaultJob(family));
+      const piece = jobShop(drawn).parts.find(({ id }) => id === `panel-a/${role}`);
+      if (piece?.kind !== 'length') throw new Error(`${family} has no ${role}`);
+      expect(cutMiss(drawn, piece.id, piece.length - 0.003).kind, role).equal('short');
+    }
+  });
   it('tells which made pieces a way out would spoil', () => {
     const made = foldEvents([
       { kind: 'made', part: 'panel-a/strip', count: 3, id: 'e', at: '2026-05-01T10:00:00Z', device: 'bench' },

@@ -25,6 +25,17 @@ describe('job: a last look before the saw', () => {
     const path = ['heaters', 'panel-a', 'glazing', 'parameters', 'length'];
     expect(settled(withValueAt(job, path, 2.01))).equal(false);
   });
+  it('calls no danger a clash that stays with the kind: air in plastic, a sealed wet tube', () => {
+    for (const family of ['roof-tube', 'heat-pipe'] as const) {
+      const open = openJob(defaultJob(family));
+      const stops = open.panels.flatMap(({ design }) => design.findings.filter(({ severity }) => severity === 'stop'));
+      expect(stops.length, family).above(0);
+      expect(ids(defaultJob(family)), family).not.include('panel-a/look/clash');
+    }
+    // A real clash is one: one saddle alone under three metres of full pipe.
+    const low = withValueAt(defaultJob('roof-tube'), ['heaters', 'panel-a', 'parameters', 'saddles'], 2);
+    expect(ids(low)).include('panel-a/look/clash');
+  });
   it('asks for no kerf where nothing is lost, and for no fit that was tried', () => {
     const kerfs = { tube: 0, timber: 0, sheet: 0 };
     expect(ids(withValueAt(job, ['shop', 'kerfs'], kerfs)).some((id) => id.startsWith('look/kerf'))).equal(false);

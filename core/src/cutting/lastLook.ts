@@ -1,4 +1,3 @@
-import { isClash } from '../care';
 import type { OpenJob } from '../job';
 import { sized } from '../quantity';
 import { isPane, leftOut, type ShopPlan, stuffOf } from '../shop';
@@ -19,7 +18,7 @@ export interface LookItem {
 
 /**
  * What is still uncertain before anything is cut: the pane not measured, the fit not tried, the saw's kerf not measured, pieces cut
- * that are not what is wanted now, pieces that no stock holds, clashes.
+ * that are not what is wanted now, pieces that no stock holds, clashes. A danger that stays with the kind, whatever is drawn, is no clash.
  */
 export function lastLook(open: OpenJob, plan: ShopPlan): LookItem[] {
   const { checks } = open.state;
@@ -34,7 +33,7 @@ export function lastLook(open: OpenJob, plan: ShopPlan): LookItem[] {
   const nameOf = (part: string) => (names.get(part) ?? part).toLowerCase();
   return [
     ...open.panels.flatMap(({ document, design }): LookItem[] => {
-      const clashes = design.findings.filter(isClash).length;
+      const clashes = design.findings.filter(({ severity }) => severity === 'clash').length;
       const size = paneOf(document.glazing?.parameters);
       const paned = design.purchases.some(isPane);
       return [
@@ -107,7 +106,7 @@ function kerfItems(plan: ShopPlan, ask: (id: string, words: string, value: strin
   return [...kerfs].map(([stuff, kerf]) =>
     ask(
       `look/kerf/${stuff}`,
-      `measure a cut of your own saw in scrap ${stuff}: ${sized(kerf, true)} is reckoned with`,
+      `measure a cut of your own saw in scrap ${stuff}: ${sized(kerf, true)} is assumed`,
       String(kerf),
     ),
   );

@@ -1,5 +1,14 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
+import {
+  asBought,
+  choiceField,
+  countField,
+  entry,
+  entryField,
+  lengthField,
+  meansSame,
+  rangesOf,
+} from '../../catalogue';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows from them and the tilt: the side profile, studs and their bevels, rails, cradle, insulation, lid. */
@@ -25,8 +34,8 @@ export const batchBoxParameters = z.strictObject({
     'Tanks are',
     'A used one is isolated, stripped, tested, and given a new valve and a new anode.',
   ),
-  tankDiameter: lengthField(0.25, 0.65, 0.36, 'Tank, across', 'Outside of the bare tank.'),
-  tankLength: lengthField(0.6, 1.8, 0.98, 'Tank length', 'Over its ends, without fittings.'),
+  tankDiameter: asBought(lengthField(0.25, 0.65, 0.36, 'Tank, across', 'Outside of the bare tank.')),
+  tankLength: asBought(lengthField(0.6, 1.8, 0.98, 'Tank length', 'Over its ends, without fittings.')),
   airGap: lengthField(0.03, 0.2, 0.06, 'Air gap', 'Pane to the nearest tank.'),
   around: lengthField(0.02, 0.2, 0.05, 'Room round tanks', 'Between tanks, and from them to the lining.'),
   stud: entryField(

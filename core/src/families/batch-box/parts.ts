@@ -1,6 +1,7 @@
 import { screwFrom } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, type EndCut, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece } from '../../shop';
+import { freeEnd } from '../kit/freeEnd';
 import { blackPaint, primer } from '../kit/paint';
 import { cradleParts, tankStraps, topBevel } from './cradleParts';
 import { type BatchBoxLayout, tankMass } from './layout';
@@ -60,6 +61,7 @@ function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
       name: 'Skid under the floor, from front to back',
       length: layout.depth,
       count: cradle.bearer.propped ? 3 : 2,
+      ...freeEnd('it ends under the floor: what is short of it carries nothing', { short: 0.02, long: 0 }),
     }),
   ];
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import {
+  asBought,
   choiceField,
   countField,
   entry,
@@ -49,13 +50,9 @@ export const heatPipeParameters = z.strictObject({
     (id) => entry('sheet', id).use === 'plate' && entry('sheet', id).thickness < 0.0009,
   ),
   bottles: countField(2, 12, 6, 'Bottles on a pipe', 'Or bare lengths as long as a bottle shows.'),
-  bottleDiameter: lengthField(0.05, 0.13, 0.088, 'Bottle, across', 'Outside of its straight part.'),
-  bottleHeight: lengthField(
-    0.08,
-    0.3,
-    0.19,
-    'Bottle, cut height',
-    'Straight part, what is left when top and bottom are cut off.',
+  bottleDiameter: asBought(lengthField(0.05, 0.13, 0.088, 'Bottle, across', 'Outside of its straight part.')),
+  bottleHeight: asBought(
+    lengthField(0.08, 0.3, 0.19, 'Bottle, cut height', 'Straight part, what is left when top and bottom are cut off.'),
   ),
   lap: lengthField(0.005, 0.05, 0.02, 'Lap', 'Each bottle over the one below it, like slates.'),
   pitch: lengthField(0.05, 0.25, 0.1, 'Pipe to pipe', 'Middle to middle, along the manifold.'),

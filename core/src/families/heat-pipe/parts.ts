@@ -1,8 +1,10 @@
 import { drillFor, screwFrom } from '../../catalogue';
 import { measured, sized } from '../../quantity';
 import { bought, holeRow, type Part, type Purchase, screws, sheetPiece, timberPiece, tubePiece } from '../../shop';
+import { openEnds } from '../kit/freeEnd';
 import { capillarySolder, solderLines } from '../kit/joints';
 import { blackPaint } from '../kit/paint';
+import { stubSlack } from '../plate/slack';
 import { type HeatPipeLayout, plugLength } from './layout';
 
 /** m that a screw goes into what it holds. */
@@ -52,6 +54,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
       name: 'Manifold end',
       length: end,
       count: 2,
+      ...stubSlack(end, 'only what stands out beyond the last tee is otherwise'),
       operations: ['square and ream both ends, clean a socket deep'],
     }),
     ...(layout.strip
@@ -71,6 +74,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
       name: 'Rail',
       length: width,
       count: 2,
+      ...openEnds,
       holes: [
         holeRow('first end', places, {
           diameter: hole.diameter,
@@ -85,7 +89,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
       ],
       datum: { end: 'first end', side: 'left' },
     }),
-    timberPiece(prefix, stile, { id: 'stile', name: 'Stile', length: outside.length, count: 2 }),
+    timberPiece(prefix, stile, { id: 'stile', name: 'Stile', length: outside.length, count: 2, ...openEnds }),
   ];
 }
 

@@ -1,6 +1,7 @@
 import { screwUpTo } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, holeRow, type Part, type Purchase, screws, timberPiece, tubePiece } from '../../shop';
+import { freeEnd } from '../kit/freeEnd';
 import { blackPaint } from '../kit/paint';
 import { fillHole, type RoofTubeLayout, ventHole } from './layout';
 
@@ -18,6 +19,10 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
       name: 'Pipe',
       length,
       count: pipes,
+      ...freeEnd('measured from the high end its holes are right; the low cap follows it', {
+        short: 0.005,
+        long: 0.005,
+      }),
       operations: ['square both ends, chamfer the outside a little', 'scribe a line along it: both holes lie on it'],
       holes: [
         holeRow('high end', [layout.vent], { diameter: ventHole, pilot: 0.006, where: `${top}, for the vent` }),
@@ -29,6 +34,7 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
       name: 'Saddle',
       length: width,
       count: saddles,
+      ...freeEnd('it ends beside the outer pipes: only its seats must fit', { short: 0.003, long: 0.01 }),
       operations: [`saw a round seat ${sized(seat)} deep for each pipe, by the template`],
     }),
   ];

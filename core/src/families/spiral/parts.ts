@@ -2,6 +2,7 @@ import { screwFrom } from '../../catalogue';
 import { paneBarParts, paneBarPlaces, paneBarSlots } from '../../glazings';
 import { sized } from '../../quantity';
 import { bought, holeRow, hoseMass, type Part, type Purchase, screws, sheetPiece, timberPiece } from '../../shop';
+import { openEnds } from '../kit/freeEnd';
 import { type SpiralLayout, tail } from './layout';
 
 /** m. Clearance hole of a 4 mm screw; how far a screw goes in; between screws along an edge and clips round a cover. */
@@ -21,7 +22,13 @@ export function spiralParts(prefix: string, layout: SpiralLayout): Part[] {
       across: { from: 'bottom edge', distance: rise * 0.3, more: [rise * 0.7] },
     });
   return [
-    timberPiece(prefix, bearer, { id: 'bearer', name: 'Bearer', length: side, count: bearers.length }),
+    timberPiece(prefix, bearer, {
+      id: 'bearer',
+      name: 'Bearer',
+      length: side,
+      count: bearers.length,
+      ...(tray ? {} : openEnds),
+    }),
     ...(slats.length > 0
       ? [
           timberPiece(prefix, slat, {
@@ -29,6 +36,7 @@ export function spiralParts(prefix: string, layout: SpiralLayout): Part[] {
             name: 'Slat',
             length: side,
             count: slats.length,
+            ...openEnds,
             holes: [
               holeRow('one end', bearers, {
                 diameter: screwHole,

@@ -1,6 +1,7 @@
 import { elbowFor, screwFrom } from '../../catalogue';
 import { sized } from '../../quantity';
 import { bought, type Part, type Purchase, screws, sheetPiece, timberPiece, tubeMass, tubePiece } from '../../shop';
+import { openEnds } from '../kit/freeEnd';
 import { capillarySolder, solderLines } from '../kit/joints';
 import { blackPaint } from '../kit/paint';
 import { ripKerf, type TroughLayout } from './layout';
@@ -80,6 +81,7 @@ export function troughParts(prefix: string, layout: TroughLayout): Part[] {
       name: 'Bearer',
       length: bearerLength,
       count: layout.bearers.length,
+      ...openEnds,
       operations: [`saw a round seat ${sized(layout.seat)} deep for each trough, by the template`],
     }),
   ];

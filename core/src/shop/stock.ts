@@ -137,6 +137,7 @@ export function guidePrices(habit: Habit): { sold: Sold[]; prices: Record<string
     lagging: 4,
     braze: 90,
     'cable-tie': 0.1,
+    'tie-base': 0.2,
     'hose-tail': 3,
     'hose-clip': 1,
   };

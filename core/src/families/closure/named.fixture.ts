@@ -55,6 +55,8 @@ export const things: readonly { word: RegExp; role?: RegExp; tool?: RegExp }[] =
   { word: /straps over/, role: /^(strap|tank-strap)$/ },
   { word: /hose tail/, role: /^hose-tail$/ },
   { word: /\bties? to a turn/, role: /^tie$/ },
+  { word: /through a base/, role: /^tie-base$/ },
+  { word: /bulkhead elbow in each/, role: /^bulkhead$/ },
   { word: /one manifold/, role: /^manifold$/ },
   { word: /\bcomb\b/, tool: /comb/ },
   { word: /\bgutter\b/, role: /^gutter$/ },

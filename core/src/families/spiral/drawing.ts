@@ -31,6 +31,19 @@ function cutRadii({ inner, parameters }: SpiralLayout): number[] {
   return Array.from({ length: starts * rounds + 1 }, (_, index) => inner + index * pitch);
 }
 
+/** Holes in the back of a tray under the ends of the hoses. */
+function exitHoles(prefix: string, { tray }: SpiralLayout): Shape[] {
+  if (!tray) return [];
+  const { hole, inner, outer } = tray.exits;
+  return [...inner, ...outer].map((centre) => ({
+    kind: 'circle',
+    layer: 'hole',
+    part: `${prefix}/bulkhead`,
+    centre,
+    radius: hole / 2,
+  }));
+}
+
 function plan(prefix: string, layout: SpiralLayout): Drawing {
   const { side, slats, bearers, slat, bearer, tray, glazing, parameters, across, inner, hose } = layout;
   const { starts, rounds } = parameters;
@@ -38,6 +51,8 @@ function plan(prefix: string, layout: SpiralLayout): Drawing {
   const ways = 2 * starts * rounds;
   const fixed = hose.outerDiameter + 2 * inner;
   const pitches = fieldRange('pitch');
+  const ends = spiralPoints(layout, 0);
+  const [innerEnd = { x: middle, y: middle }, outerEnd = innerEnd] = [ends[0], ends.at(-1)];
   const board = (x: number, y: number, width: number, height: number, part: string): Shape => ({
     kind: 'rect',
     layer: 'timber',
@@ -83,13 +98,14 @@ function plan(prefix: string, layout: SpiralLayout): Drawing {
           ]
         : []),
       ...Array.from({ length: starts }, (_, start) => hoseBand(prefix, layout, start)),
+      ...exitHoles(prefix, layout),
       ...coverBars(prefix, glazing, side, side),
       ...coverOutline(prefix, glazing, side, side),
     ],
     dimensions: [
       {
         id: 'across',
-        label: 'over the outer hose',
+        label: 'across, over the outer hose',
         from: { x: middle - across / 2, y: 0 },
         to: { x: middle + across / 2, y: 0 },
         offset: -0.08,
@@ -106,7 +122,7 @@ function plan(prefix: string, layout: SpiralLayout): Drawing {
       },
       {
         id: 'inner',
-        label: 'hole in the middle',
+        label: 'across the hole in the middle',
         from: { x: middle - inner, y: middle },
         to: { x: middle + inner, y: middle },
         offset: 0,
@@ -131,14 +147,14 @@ function plan(prefix: string, layout: SpiralLayout): Drawing {
     ],
     labels: [
       {
-        at: { x: middle + layout.outer, y: middle },
-        to: { x: side + 0.03, y: middle },
+        at: outerEnd,
+        to: { x: side + 0.03, y: outerEnd.y },
         words: 'cold in',
         anchor: 'start',
         tone: 'cold',
       },
       {
-        at: { x: middle + inner, y: middle },
+        at: innerEnd,
         to: { x: middle, y: middle - inner / 2 },
         words: 'hot out',
         anchor: 'middle',
@@ -291,7 +307,7 @@ function detail(prefix: string, layout: SpiralLayout): Drawing {
       },
       {
         id: 'outside',
-        label: 'hose, outside',
+        label: 'across the hose',
         from: { x: (middles[2] ?? 0) + radius, y: thick },
         to: { x: (middles[2] ?? 0) + radius, y: thick + hose.outerDiameter },
         offset: -0.014,
@@ -302,7 +318,7 @@ function detail(prefix: string, layout: SpiralLayout): Drawing {
       {
         at: { x: middles[0] ?? 0, y },
         to: { x: -0.006, y: y + 0.004 },
-        words: 'bore',
+        words: 'across the bore',
         size: bore,
         fine: true,
         anchor: 'end',

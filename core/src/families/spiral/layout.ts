@@ -7,6 +7,13 @@ import type { SpiralParameters } from './parameters';
 /** m. Base round the outermost hose, and hose left at both ends of each to reach its manifold. */
 export const margin = 0.04;
 export const tail = 0.5;
+/** m that a hose under a cover runs on beyond its spiral, to the hole in the back through which it leaves. */
+const runsOn = 0.06;
+/** m by which that hole is wider than the hose, for the thread of its bulkhead; and room for the nut beside a bearer. Trade. */
+const holeOver = 0.004;
+const nutRoom = 0.012;
+/** Degrees between two ways of turning the whole spiral that are tried. */
+const turnStep = 2;
 /** m. Slats no further apart than so much, and bearers: a hose full of warm water hangs through between. Judgement. */
 const slatSpacing = 0.3;
 const bearerSpacing = 0.8;
@@ -20,6 +27,15 @@ export interface Winding {
   /** m. Mean radius, and hose in it. */
   radius: number;
   length: number;
+}
+
+/** Holes in the back through which the hoses leave a tray, from its left and near edges; m. */
+export interface Exits {
+  /** Across each. */
+  hole: number;
+  /** One for each hose, first to last. */
+  inner: { x: number; y: number }[];
+  outer: { x: number; y: number }[];
 }
 
 /** Where everything is; the base is a square, x and y along its sides, the spiral about its middle. */
@@ -49,7 +65,9 @@ export interface SpiralLayout {
   /** y of the middle of each bearer. */
   bearers: number[];
   /** Under a cover. */
-  tray: { sideBoard: Timber; wall: number; rise: number; back: Sheet } | undefined;
+  tray: { sideBoard: Timber; wall: number; rise: number; back: Sheet; exits: Exits } | undefined;
+  /** rad by which the first hose begins beyond the line from the middle to the right. */
+  turn: number;
   glazing: GlazingDesign;
   /** m from the underside to the underside of the hose, and to the top of it all. */
   bed: number;
@@ -86,9 +104,13 @@ export function layOut(parameters: SpiralParameters): SpiralLayout {
       : {}),
   });
   const rise = hose.outerDiameter + parameters.airGap;
+  // The seam of the back lies on a bearer.
+  const rows = evenlyAlong(side, bearerSpacing, bearer.width / 2);
+  const bearers = covered && rows.length % 2 === 0 ? evenlyAlong(side, side / rows.length, bearer.width / 2) : rows;
+  const exits = exitsOf({ starts, inner, outer, growth, side, hole: hose.outerDiameter + holeOver });
+  const turn = covered ? clearTurn(exits, bearers, bearer.width) : 0;
   const floor = covered ? back.thickness : slat.thickness;
   const bed = bearer.thickness + floor;
-  const halves = evenlyAlong(side, bearerSpacing, bearer.width / 2);
   return {
     parameters,
     hose,
@@ -105,14 +127,51 @@ export function layOut(parameters: SpiralParameters): SpiralLayout {
     slat,
     bearer,
     slats: covered ? [] : evenlyAlong(side, slatSpacing, slat.width / 2),
-    // The seam of the back lies on a bearer.
-    bearers: covered && halves.length % 2 === 0 ? evenlyAlong(side, side / halves.length, bearer.width / 2) : halves,
-    tray: covered ? { sideBoard, wall: sideBoard.thickness, rise, back } : undefined,
+    bearers,
+    tray: covered ? { sideBoard, wall: sideBoard.thickness, rise, back, exits: exits(turn) } : undefined,
+    turn,
     glazing,
     bed,
     depth: bed + (covered ? rise + glazing.pane.thickness : hose.outerDiameter),
     volume: length * (Math.PI / 4) * bore ** 2,
   };
+}
+
+/** Holes under the ends of all hoses by how far the spiral is turned (rad): each a little way on along its own spiral. */
+function exitsOf(of: {
+  starts: number;
+  inner: number;
+  outer: number;
+  growth: number;
+  side: number;
+  hole: number;
+}): (turn: number) => Exits {
+  const { starts, inner, outer, growth, side, hole } = of;
+  const place = (radius: number, angle: number) => ({
+    x: side / 2 + radius * Math.cos(angle),
+    y: side / 2 + radius * Math.sin(angle),
+  });
+  const sweep = (outer - inner) / growth;
+  const [back, on] = [runsOn / inner, runsOn / outer];
+  return (turn) => {
+    const begins = Array.from({ length: starts }, (_, start) => turn + (2 * Math.PI * start) / starts);
+    return {
+      hole,
+      inner: begins.map((angle) => place(inner - growth * back, angle - back)),
+      outer: begins.map((angle) => place(outer + growth * on, angle + sweep + on)),
+    };
+  };
+}
+
+/** rad by which a covered spiral is turned so that no hole comes to lie on a bearer: the least turn that clears them, or that which clears them best. */
+function clearTurn(exits: (turn: number) => Exits, bearers: readonly number[], broad: number): number {
+  const clear = (turn: number): number => {
+    const { hole, inner, outer } = exits(turn);
+    const needed = broad / 2 + hole / 2 + nutRoom;
+    return Math.min(...[...inner, ...outer].flatMap(({ y }) => bearers.map((row) => Math.abs(y - row) - needed)));
+  };
+  const turns = Array.from({ length: 360 / turnStep }, (_, index) => (index * turnStep * Math.PI) / 180);
+  return turns.find((turn) => clear(turn) >= 0) ?? turns.reduce((best, one) => (clear(one) > clear(best) ? one : best));
 }
 
 function heldPane(side: number): number {
@@ -132,10 +191,10 @@ export function turnsOf(
 
 /** Points along one of the hoses, from the inside out, about the middle of the base. */
 export function spiralPoints(
-  { inner, outer, growth, side, parameters }: SpiralLayout,
+  { inner, outer, growth, side, parameters, turn: first }: SpiralLayout,
   start: number,
 ): { x: number; y: number }[] {
-  const turn = (2 * Math.PI * start) / parameters.starts;
+  const turn = first + (2 * Math.PI * start) / parameters.starts;
   const sweep = (outer - inner) / growth;
   const steps = Math.min(1500, Math.max(24, Math.ceil(sweep / (Math.PI / 24))));
   return Array.from({ length: steps + 1 }, (_, index) => {

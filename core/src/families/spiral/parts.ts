@@ -106,6 +106,28 @@ export function spiralPurchases(prefix: string, layout: SpiralLayout): Purchase[
       rule: `${tiesATurn} to a turn of each hose`,
       mass: 0.002 * tiesATurn * starts * rounds,
     }),
+    ...(tray
+      ? [
+          bought(prefix, {
+            id: 'tie-base',
+            name: 'Bases for cable ties, each with its screw',
+            quantity: tiesATurn * starts * rounds,
+            unit: 'each',
+            priceKey: 'tie-base',
+            rule: 'one under each tie: there is no slat to tie to',
+            mass: 0.004 * tiesATurn * starts * rounds,
+          }),
+          bought(prefix, {
+            id: 'bulkhead',
+            name: 'Bulkhead elbows, a hose tail on both sides, with nut and washers',
+            quantity: 2 * starts,
+            unit: 'each',
+            priceKey: 'outlet',
+            rule: `one through the back under each end, in a hole ${sized(tray.exits.hole, true)} across`,
+            mass: 0.1 * 2 * starts,
+          }),
+        ]
+      : []),
     bought(prefix, {
       id: 'hose-tail',
       name: 'Hose tails',
@@ -118,11 +140,11 @@ export function spiralPurchases(prefix: string, layout: SpiralLayout): Purchase[
     bought(prefix, {
       id: 'hose-clip',
       name: 'Hose clips, stainless',
-      quantity: 2 * starts,
+      quantity: (tray ? 6 : 2) * starts,
       unit: 'each',
       priceKey: 'hose-clip',
-      rule: 'one on each tail',
-      mass: 0.02 * 2 * starts,
+      rule: tray ? 'one on each tail, and one on both sides of each bulkhead' : 'one on each tail',
+      mass: 0.02 * (tray ? 6 : 2) * starts,
     }),
     ...(starts > 1
       ? [

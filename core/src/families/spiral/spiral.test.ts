@@ -260,3 +260,59 @@ describe('spiral: several hoses wound together', () => {
     expect(one?.checks.map(({ id }) => id)).not.include('apart');
   });
 });
+
+describe('spiral: the ends of a covered one', () => {
+  /** Numbers of the step that drills the back, m: of each hose its inner and its outer hole, from the left and from the near edge. */
+  const holesOf = (parameters: Record<string, unknown>) => {
+    const drilled = open(parameters)
+      .steps()
+      .find(({ id }) => id.endsWith('/exits'));
+    const rows = drilled?.does.filter((words) => words.includes('inner end')) ?? [];
+    return rows.map((words) => {
+      const [a = 0, b = 0, c = 0, d = 0] = [...words.matchAll(/⟦([\d.]+)[^⟧]*⟧/g)].map(([, number]) => Number(number));
+      return { inner: { x: a, y: b }, outer: { x: c, y: d } };
+    });
+  };
+  const shapes = [1, 2, 3, 4].flatMap((starts) =>
+    [0.3, 0.42].map((inner) => ({ starts, inner, rounds: 9 - starts, cover: 'twin-wall' as const })),
+  );
+  for (const shape of shapes)
+    it(`leave through the back, clear of bearers and walls: ${shape.starts} hoses round ${shape.inner * 1000} mm`, () => {
+      const layout = layOut(spiralParameters.parse(shape));
+      const holes = holesOf(shape);
+      expect(holes).length(shape.starts);
+      const { side, bearers, bearer, hose, pitch } = { ...layout, pitch: layout.parameters.pitch };
+      const half = hose.outerDiameter / 2 + 0.002;
+      for (const { inner, outer } of holes)
+        for (const at of [inner, outer]) {
+          // A nut goes round the thread beside every bearer, and the hole lies inside the walls.
+          for (const row of bearers)
+            expect(Math.abs(at.y - row), JSON.stringify(at)).above(bearer.width / 2 + half + 0.01);
+          for (const edge of [at.x, at.y, side - at.x, side - at.y])
+            expect(edge).above(half + (layout.tray?.wall ?? 0));
+        }
+      // Under the winding's own way on, and not under the next winding in.
+      const from = (at: { x: number; y: number }) => Math.hypot(at.x - side / 2, at.y - side / 2);
+      for (const { inner, outer } of holes) {
+        expect(from(inner)).within(layout.inner - 0.012, layout.inner);
+        expect(from(outer)).within(layout.outer, layout.outer + 0.012);
+      }
+      const ends = spiralPoints(layout, 0);
+      const first = holes[0];
+      const last = ends.at(-1);
+      if (!first || !last) throw new Error('no holes');
+      expect(Math.hypot(first.outer.x - last.x, first.outer.y - last.y)).closeTo(0.06, 0.002);
+      expect(Math.hypot(first.inner.x - (ends[0]?.x ?? 0), first.inner.y - (ends[0]?.y ?? 0))).closeTo(0.06, 0.002);
+      expect(pitch).above(0);
+    });
+  it('have a bulkhead each, a base under every tie, and clips on all that is pushed on', () => {
+    const list = open({ cover: 'twin-wall', starts: 2 }).purchases;
+    const of = (role: string) => list.find(({ id }) => id.endsWith(`/${role}`))?.quantity;
+    expect(of('bulkhead')).equal(4);
+    expect(of('tie-base')).equal(of('tie'));
+    // Both sides of four bulkheads, and four tails.
+    expect(of('hose-clip')).equal(12);
+    const bare = open({ cover: 'none', starts: 2 }).purchases;
+    expect(bare.some(({ id }) => /bulkhead|tie-base/.test(id))).equal(false);
+  });
+});

@@ -6,7 +6,11 @@ import { tiesATurn } from './parts';
 
 export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number): Step[] {
   const { parameters, each, side, tray, slats, across } = layout;
-  const { starts, rounds, pitch, inner } = parameters;
+  const { starts, rounds, pitch } = parameters;
+  const { inner } = layout;
+  /** m from the middle of the base to the first of some places; they lie on one circle. */
+  const fromMiddle = ([first]: readonly { x: number; y: number }[]) =>
+    first ? Math.hypot(first.x - side / 2, first.y - side / 2) : 0;
   return [
     cutStep(prefix),
     step(prefix, 'base', {
@@ -37,21 +41,49 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
       ],
       after: ['cut'],
     }),
+    ...(tray
+      ? [
+          step(prefix, 'exits', {
+            name: 'Drill the back for the ends',
+            does: [
+              `drill ${2 * starts} holes through the back, ${sized(tray.exits.hole, true)} across, for the bulkheads; from the left edge and from the near edge:`,
+              ...tray.exits.inner.map(
+                (inside, index) =>
+                  `${starts === 1 ? 'the hose' : `hose ${index + 1}`}: inner end ${sized(inside.x)} and ${sized(inside.y)}, outer end ${sized(tray.exits.outer[index]?.x ?? 0)} and ${sized(tray.exits.outer[index]?.y ?? 0)}`,
+              ),
+              'set a bulkhead elbow in each, the inner tail along the winding, a washer on both faces, the nut from below',
+            ],
+            parts: [`${prefix}/bulkhead`],
+            needs: ['drill', 'clamps', 'spanners', 'tape'],
+            checks: [
+              {
+                id: 'from-middle',
+                words: `every inner hole is ${sized(fromMiddle(tray.exits.inner))} from the middle, every outer one ${sized(fromMiddle(tray.exits.outer))}`,
+                expects: { kind: 'length', value: fromMiddle(tray.exits.outer), within: 0.004 },
+              },
+            ],
+            beware: ['A hole saw that catches twists the wrist: clamp the board, both hands on the drill.'],
+            after: ['base'],
+          }),
+        ]
+      : []),
     step(prefix, 'wind', {
       name: 'Wind the hose',
       does: [
         'unroll it in the sun first: warm hose lies down, cold hose fights and kinks',
-        `draw a circle of ${sized(inner)} about the middle; ${starts === 1 ? `lay the hose on it, ${sized(tail)} of tail toward the middle` : `${starts} hoses begin on it, ${measured('angle', 360 / starts, 0)} apart, each with ${sized(tail)} of tail toward the middle`}`,
-        `wind ${starts === 1 ? '' : 'all of them together '}outward, ${rounds} turns of each, ${sized(pitch, true)} from middle to middle by the comb; ${tiesATurn} ties to a turn, snug and not tight`,
-        `leave ${sized(tail)} of tail at the outside`,
+        `draw a circle ${sized(2 * inner)} across about the middle; ${starts === 1 ? 'lay the hose on it' : `${starts} hoses begin on it, ${measured('angle', 360 / starts, 0)} apart`}, ${tray ? 'each pushed onto the tail of its bulkhead, a clip over it' : `${starts === 1 ? '' : 'each with '}${sized(tail)} of tail toward the middle`}`,
+        `wind ${starts === 1 ? '' : 'all of them together '}outward, ${rounds} turns of each, ${sized(pitch, true)} from middle to middle by the comb; ${tiesATurn} ties to a turn, ${tray ? 'each through a base that is screwed to the back, ' : ''}snug and not tight`,
+        tray
+          ? `cut it at its outer bulkhead and push it on, a clip over it; the ${sized(tail)} that are left are its tails beneath`
+          : `leave ${sized(tail)} of tail at the outside`,
       ],
-      parts: [`${prefix}/hose`, `${prefix}/tie`],
+      parts: ['hose', 'tie', ...(tray ? ['tie-base'] : [])].map((one) => `${prefix}/${one}`),
       needs: ['comb', 'knife', 'gloves'],
       checks: [
         { id: 'kinks', words: 'no flat place and no fold in any turn' },
         {
           id: 'across',
-          words: `over the outer hose it is ${sized(across)}; each hose took ${sized(each)} and its tails`,
+          words: `over the outer hose it is ${sized(across)} across; each hose took ${sized(each)} and its tails`,
           expects: { kind: 'length', value: across, within: 0.03 },
         },
         ...(starts > 1
@@ -63,11 +95,14 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
             ]
           : []),
       ],
-      after: ['base'],
+      after: [tray ? 'exits' : 'base'],
     }),
     step(prefix, 'tails', {
       name: 'Put on the tails',
       does: [
+        ...(tray
+          ? [`push ${sized(tail)} of hose onto every bulkhead from below, warmed in hot water, a clip over it`]
+          : []),
         'cut every end square and warm it in hot water; push the hose tail in to its shoulder, a clip over it',
         ...(starts > 1 ? ['outer tails to one manifold, inner tails to the other'] : []),
       ],

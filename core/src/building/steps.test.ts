@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Job } from '../document';
-import { defaultJob, withValueAt } from '../document';
+import { defaultJob, familyIds, withValueAt } from '../document';
 import { openJob } from '../job';
 import { jobSteps, sayStep } from './steps';
 
@@ -64,6 +64,32 @@ describe('job: the steps of a build', () => {
     });
     expect(at(bare, '/glaze')).equal(-1);
     expect(at(bare, '/carry')).equal(stepsOf(bare).length - 1);
+  });
+  it('count what was cut, and measure its longest piece once more', () => {
+    for (const family of familyIds) {
+      const open = openJob(defaultJob(family));
+      const cut = jobSteps(open).find(({ id }) => id.endsWith('/cut'));
+      const parts = open.panels[0]?.design.parts ?? [];
+      const pieces = cut?.checks.find(({ id }) => id === 'pieces');
+      expect(pieces?.expects, family).deep.equal({
+        kind: 'count',
+        value: parts.reduce((sum, { count }) => sum + count, 0),
+        within: 0,
+      });
+      const longest = Math.max(...parts.map((part) => (part.kind === 'length' ? part.length : 0)));
+      expect(cut?.checks.find(({ id }) => id === 'longest')?.expects?.value, family).equal(longest);
+    }
+  });
+  it('have a number to check at every step, the mount’s too', () => {
+    for (const family of familyIds)
+      for (const kind of ['ground-stand', 'roof-standoff'] as const) {
+        const mounted = changed(family, ['heaters', 'panel-a', 'mount'], { kind, parameters: {} });
+        for (const { id, checks } of stepsOf(mounted))
+          expect(
+            checks.some(({ expects }) => expects !== undefined),
+            `${family} on ${kind}: ${id}`,
+          ).equal(true);
+      }
   });
   it('say how many lift it, by its weight', () => {
     const carry = stepsOf(defaultJob('harp')).find(({ id }) => id.endsWith('/carry'));

@@ -2,7 +2,8 @@ import type { Tool } from '../catalogue';
 import type { OpenJob } from '../job';
 import { mountOf } from '../job';
 import { type Habit, sayWords, sized } from '../quantity';
-import { inOrder, type Step, stepId } from '../steps';
+import { cutTolerance, type Part } from '../shop';
+import { type Check, inOrder, type Step, stepId } from '../steps';
 
 /** A stand's own step, before the panel is carried to it. */
 function standStep(open: OpenJob, index: number): Step[] {
@@ -24,10 +25,48 @@ function standStep(open: OpenJob, index: number): Step[] {
       ],
       parts: mount.parts.map((part) => part.id),
       needs: ['saw', 'drill', 'spirit level'],
-      checks: [{ id: 'racks', words: 'pushed hard from the side it does not rack' }],
+      checks: [
+        mount.held.by === 'fixings'
+          ? {
+              id: 'fixings',
+              words: `${mount.held.count} of them hold, each pulled by hand with a bar`,
+              expects: { kind: 'count', value: mount.held.count, within: 0 },
+            }
+          : {
+              id: 'base',
+              words: `front foot to back foot ${sized(mount.base)}, on both sides`,
+              expects: { kind: 'length', value: mount.base, within: 0.005 },
+            },
+        { id: 'racks', words: 'pushed hard from the side it does not rack' },
+      ],
       beware: ['Nobody works on a roof or ladder alone. Your local code and an engineer decide what holds it.'],
       after: [stepId(id, 'cut')],
     },
+  ];
+}
+
+/** What is good when all is cut: the pieces by number, and the longest by its length. */
+function cutChecks(parts: readonly Part[]): Check[] {
+  const pieces = parts.reduce((sum, { count }) => sum + count, 0);
+  const longest = parts.reduce<(Part & { kind: 'length' }) | undefined>(
+    (most, part) => (part.kind === 'length' && part.length > (most?.length ?? 0) ? part : most),
+    undefined,
+  );
+  return [
+    {
+      id: 'pieces',
+      words: `${pieces} pieces lie there, counted against the list`,
+      expects: { kind: 'count', value: pieces, within: 0 },
+    },
+    ...(longest
+      ? [
+          {
+            id: 'longest',
+            words: `${longest.name.toLowerCase()}: ${sized(longest.length)}, measured once more`,
+            expects: { kind: 'length' as const, value: longest.length, within: cutTolerance },
+          },
+        ]
+      : []),
   ];
 }
 
@@ -36,11 +75,13 @@ export function jobSteps(open: OpenJob): Step[] {
   const steps = open.panels.flatMap(({ document, design }, index) => {
     const stand = standStep(open, index);
     const carry = stepId(document.id, 'carry');
+    const cut = stepId(document.id, 'cut');
     return [
       ...stand,
-      ...design
-        .steps()
-        .map((step) => (step.id === carry ? { ...step, after: [...step.after, ...stand.map(({ id }) => id)] } : step)),
+      ...design.steps().map((step) => {
+        if (step.id === carry) return { ...step, after: [...step.after, ...stand.map(({ id }) => id)] };
+        return step.id === cut ? { ...step, checks: [...cutChecks(design.parts), ...step.checks] } : step;
+      }),
     ];
   });
   return inOrder(steps);

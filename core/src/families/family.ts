@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import type { Finding, Words } from '../care';
 import { fieldMeta, type Range, type SolderAlloy } from '../catalogue';
-import type { Drawing } from '../draw';
+import type { Drawing, Point } from '../draw';
 import type { WindOnPane } from '../glazings';
 import type { HydraulicModel, WaterAt, WaterState } from '../hydraulic';
 import type { Habit } from '../quantity';
@@ -106,6 +106,23 @@ export interface HeaterAtWork {
   water?: { at: WaterAt; state: WaterState };
 }
 
+/** Where something joins a heater from outside: water in and out, air, steam. */
+export interface Port {
+  /** `cold`, `hot`, `vent`, `relief` and the like; numbered where there are several. */
+  id: string;
+  /** In a list: `cold in`. */
+  name: string;
+  /** m. Its middle on the plan, and over the underside of the heater. */
+  at: Point;
+  up: number;
+  /** What stands there to be joined, in words; lengths by `sized`. */
+  end: string;
+  /** Id of the bought thing that goes onto it; nothing where it ends open or is joined by another port's. */
+  fitting?: string;
+  /** How what is joined to it lies, in words. */
+  fall: string;
+}
+
 /** One heater, parsed and bound: all that the stations ask of it. */
 export interface HeaterDesign {
   areas: { aperture: number; absorber: number; gross: number };
@@ -114,6 +131,8 @@ export interface HeaterDesign {
   /** How many runs of tube or strips it has, and what they are called. */
   runs: { count: number; words: string };
   drawings: DrawnViews;
+  /** What joins it from outside, where water comes in first. */
+  ports: Port[];
   /** Layers of the panel from the pane down, m each, and what the box offers. */
   stack?: Stack & { layers: { name: string; thickness: number }[] };
   /** For one panel; a job with several alike makes them so many times. */

@@ -11,6 +11,7 @@ export type {
   HeaterAtWork,
   HeaterDesign,
   HeaterDocument,
+  Port,
   Salvaged,
   Standing,
 } from './family';

@@ -1,6 +1,16 @@
 import { entryName } from '../catalogue';
 import { formatLength, sayWords } from '../quantity';
-import { diagonalOf, type HoleSchedule, holeReach, type Mate, matesOf, mateWords, type Part, workWords } from '../shop';
+import {
+  diagonalOf,
+  type HoleSchedule,
+  holeReach,
+  type Mate,
+  matesOf,
+  mateWords,
+  type Part,
+  partLetters,
+  workWords,
+} from '../shop';
 import { inks, lines, newSheet, type Print } from './frame';
 
 /** mm. Two cards stand side by side, as many under each other as they need. */
@@ -9,12 +19,17 @@ const gap = 6;
 /** A card for every piece, in figures that are read from the saw table. */
 export function cardPages(print: Print, parts: readonly Part[]): void {
   const mates = matesOf(parts);
+  const letters = partLetters(parts);
   newSheet(print, 'Mark out');
   let column = 0;
   let low = print.y;
   let top = print.y;
   const cards = parts.flatMap((part) => {
-    return splitTall(contents(print, part, mates.get(part.id)), part.name, print.y - print.bottom - around);
+    return splitTall(
+      contents(print, part, { mate: mates.get(part.id), letter: letters.get(part.id) ?? '' }),
+      part.name,
+      print.y - print.bottom - around,
+    );
   });
   for (const card of cards) {
     const tall = heightOf(card) + around;
@@ -74,7 +89,7 @@ interface Line {
   colour: string;
 }
 
-function contents(print: Print, part: Part, mate: Mate | undefined): Line[] {
+function contents(print: Print, part: Part, { mate, letter }: { mate: Mate | undefined; letter: string }): Line[] {
   const { habit } = print.context;
   const wide = (print.right - print.left - gap) / 2 - 8;
   const say = (value: number, fine = false) =>
@@ -84,7 +99,7 @@ function contents(print: Print, part: Part, mate: Mate | undefined): Line[] {
     for (const line of lines(print.page, words, wide, { size, heading }))
       found.push({ words: line, size, step: size * 1.3, heading, colour });
   };
-  put(part.count > 1 ? `${part.name}, ${part.count} alike` : part.name, 4.6, true);
+  put(`${letter}  ${part.count > 1 ? `${part.name}, ${part.count} alike` : part.name}`, 4.6, true);
   put(entryName(part.item) ?? part.item, 3.2, false, inks.soft);
   put(
     part.kind === 'length' ? say(part.length, part.row !== undefined) : `${say(part.height)} × ${say(part.width)}`,

@@ -1,6 +1,14 @@
 import { TZDate } from '@date-fns/tz';
 import type { Job } from '../document';
-import { type Lettering, openPaper, type Paper, type PaperFonts, type PaperPage, type PaperSize } from '../draw';
+import {
+  type Lettering,
+  openPaper,
+  type Paper,
+  type PaperFonts,
+  type PaperPage,
+  type PaperSize,
+  paperSizes,
+} from '../draw';
 import type { Habit } from '../quantity';
 
 /** What stands on every sheet that is printed, and what it is printed with. */
@@ -74,6 +82,13 @@ export function newSheet(print: Print, title: string, lying = false): void {
   print.right = page.width - margin;
   print.bottom = margin + footHeight;
   print.y = page.height - margin - headHeight;
+}
+
+/** mm that may be written on of a sheet that stands or lies. */
+export function sheetRoom(size: PaperSize, lying: boolean): { width: number; height: number } {
+  const { width, height } = paperSizes[size];
+  const [wide, high] = lying ? [height, width] : [width, height];
+  return { width: wide - 2 * margin, height: high - 2 * margin - headHeight - footHeight };
 }
 
 /** A new sheet of the same name where less than `needed` mm are left. */

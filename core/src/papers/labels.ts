@@ -1,6 +1,6 @@
 import { entryName } from '../catalogue';
 import { formatLength } from '../quantity';
-import type { Part } from '../shop';
+import { type Part, partLetters } from '../shop';
 import { inks, lines, newSheet, type Print } from './frame';
 
 /** mm. A sticker; three stand beside each other, as label sheets and scissors have them. */
@@ -10,6 +10,7 @@ const across = 3;
 
 /** A sticker for every piece: its name, its size, and which end its measures are taken from. */
 export function labelPages(print: Print, parts: readonly Part[]): void {
+  const letters = partLetters(parts);
   newSheet(print, 'Labels');
   const { habit } = print.context;
   const wide = (print.right - print.left - (across - 1) * gap) / across;
@@ -27,11 +28,16 @@ export function labelPages(print: Print, parts: readonly Part[]): void {
       print.page.rect(x, top - high, wide, high, { stroke: inks.line, width: 0.2, dash: [1.2, 1] });
       let y = top - 1.5;
       const put = (words: string, size: number, heading = false, colour = inks.ink, most = 2) => {
-        for (const line of lines(print.page, words, wide - 4, { size, heading }).slice(0, most)) {
+        for (const line of lines(print.page, words, wide - 14, { size, heading }).slice(0, most)) {
           y -= size * 1.2;
           print.page.text(line, { x: x + 2, y: y + size * 0.25 }, { size, heading, colour });
         }
       };
+      print.page.text(
+        letters.get(part.id) ?? '',
+        { x: x + wide - 2, y: top - 8.5 },
+        { size: 9, heading: true, align: 'end', colour: inks.copper },
+      );
       put(part.name, 4, true);
       put(part.kind === 'length' ? say(part.length) : `${say(part.height)} × ${say(part.width)}`, 6, true, inks.ink, 1);
       put(entryName(part.item) ?? part.item, 2.8, false, inks.soft, 1);

@@ -7,13 +7,18 @@ import { mounts } from '../mounts';
 import { sayWords } from '../quantity';
 import { someOf } from '../quantity/trials.fixture';
 import type { Template } from '../shop';
+import { assemblyPages } from './assembly';
+import { buyPages } from './buyList';
 import { cardPages } from './cards';
+import { coverPages } from './cover';
+import { cutPages } from './cutList';
 import { drawingPages } from './drawings';
 import { finishPrint, lines, makeRoom, margin, newSheet, write } from './frame';
 import { labelPages } from './labels';
-import { buyPages, cutPages } from './lists';
 import { type Drawn, recordingPage, recordingPrint } from './paper.fixture';
+import { plumbingPages } from './plumbing';
 import { stepPages } from './steps';
+import { stockPages } from './stockMarks';
 import { table } from './table';
 import { jobTemplates, ruler, templatePages } from './templates';
 
@@ -184,6 +189,10 @@ describe('papers: in the reader’s own units', () => {
         cardPages(print, parts);
         labelPages(print, parts);
         drawingPages(print, open);
+        coverPages(print, open, plan);
+        stockPages(print, parts, plan);
+        assemblyPages(print, open, parts);
+        plumbingPages(print, open);
         for (const { drawn } of pages)
           for (const one of words(drawn)) expect(one, `${family} on ${mount}`).not.match(foreign);
       }
@@ -200,8 +209,12 @@ describe('papers: in the reader’s own units', () => {
       for (const page of pages) inside(page, `${family} labels`);
       const before = pages.length;
       drawingPages(print, open);
-      // The profile of a box of tanks is its side.
-      expect(pages.length - before, family).equal(family === 'batch-box' ? 2 : 3);
+      // Every view that is not laid flat, and the side where none shows it, each with its scale.
+      const views = Object.values(open.panels[0]?.design.drawings ?? {}).filter(({ flat }) => !flat);
+      const captions = pages
+        .slice(before)
+        .flatMap(({ drawn }) => words(drawn).filter((one) => /Scale|full size/.test(one)));
+      expect(captions.length, family).equal(views.length + (views.some(({ side }) => side) ? 0 : 1));
       for (const page of pages.slice(before)) inside(page, `${family} drawings`);
     }
   });

@@ -1,6 +1,7 @@
 import { jobSteps } from '../building';
 import { jobParts, type OpenJob } from '../job';
 import { formatIn, sayWords } from '../quantity';
+import { partLetters } from '../shop';
 import { heading, inks, lines, makeRoom, newSheet, type Print, write } from './frame';
 
 /** mm. A box to tick, and the line on which what was measured is written. */
@@ -16,10 +17,12 @@ export function stepPages(print: Print, open: OpenJob): void {
   const { habit } = print.context;
   newSheet(print, 'Steps');
   const { parts, purchases } = jobParts(open);
+  const letters = partLetters(parts);
   const named = new Map([
     ...purchases.map(({ id, name }) => [id, sayWords(name, habit)] as const),
     ...parts.map(
-      ({ id, name, count }) => [id, count > 1 ? `${sayWords(name, habit)} × ${count}` : sayWords(name, habit)] as const,
+      ({ id, name, count }) =>
+        [id, `${letters.get(id) ?? ''} ${sayWords(name, habit)}${count > 1 ? ` × ${count}` : ''}`] as const,
     ),
   ]);
   jobSteps(open).forEach((step, index) => {

@@ -7,7 +7,7 @@ export interface Check {
   /** What is looked at and what is good; quantities in it by `sized` and `measured`. */
   words: string;
   /** A reading that is to be taken: SI, and how far off it may be. */
-  expects?: { kind: QuantityKind; value: number; within: number };
+  expects?: { kind: QuantityKind | 'count' | 'share'; value: number; within: number };
 }
 
 /** One thing to do in a build. Words carry quantities by `sized` and `measured`. */

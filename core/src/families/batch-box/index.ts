@@ -1,6 +1,7 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { storeModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, type HeaterDocument, problemsOf, usualStanding } from '../family';
+import { litresOf } from '../kit/paint';
 import { massOf } from '../kit/totals';
 import { batchBoxFindings, batchBoxWords } from './findings';
 import { batchBoxHydraulic } from './hydraulic';
@@ -8,6 +9,7 @@ import { type BatchBoxLayout, layOut } from './layout';
 import { batchBoxParameters, standardBatchBox } from './parameters';
 import { batchBoxParts, batchBoxPurchases, tankArea } from './parts';
 import { detail, plan } from './plan';
+import { batchBoxPorts } from './ports';
 import { profile } from './profile';
 import { fitBoxSalvage } from './salvage';
 import { batchBoxSections } from './sections';
@@ -117,6 +119,7 @@ export const batchBox: Family = {
       ],
       findings: batchBoxFindings(path, layout, standing.path),
       underWind: (wind) => glazing.underWind(parameters.airGap, wind, { pane: at('cover') }),
+      ports: batchBoxPorts(panel.id, layout),
       trials: [
         {
           id: 'pane',
@@ -124,7 +127,7 @@ export const batchBox: Family = {
         },
       ],
       wettedMetal: 'steel',
-      steps: () => batchBoxSteps(panel.id, layout, mass),
+      steps: () => batchBoxSteps(panel.id, layout, mass, litresOf(purchases)),
       dryMass: mass,
     };
   },

@@ -1,5 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { countCheck, fallCheck, lengthCheck, paintCheck } from '../kit/checks';
 import { cutStep, step, testStep } from '../kit/steps';
 import { type BatchBoxLayout, tankMass } from './layout';
 import { clipSpacing } from './parts';
@@ -9,6 +10,7 @@ const tankTest = 900e3;
 
 /** What is done to a tank out of an old heater before anything else: each of the four that it does not go without. */
 function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
+  const { tanks } = parameters;
   if (parameters.tankKind !== 'used') return [];
   return [
     step(prefix, 'isolate', {
@@ -17,7 +19,13 @@ function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
         'a licensed person shuts off and locks gas or current and water',
         'open the drain with the relief held open; let it run empty and cold',
       ],
-      checks: [{ id: 'isolated', words: 'isolated and locked by a licensed person, name and date written down' }],
+      checks: [
+        countCheck(
+          'isolated',
+          'gas or current, and water: 2 locks on, by a licensed person, name and date written down',
+          2,
+        ),
+      ],
       beware: [
         'Stop: no one strips a heater that is not isolated by a licensed person. Your local code says who that is.',
         'Stop: old jackets may hold asbestos. If the insulation is grey, fluffy or from before 1990, leave it shut and ask.',
@@ -33,7 +41,10 @@ function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
       ],
       parts: [`${prefix}/plug`],
       needs: ['gloves', 'eye protection', 'dust mask', 'element wrench', 'lamp'],
-      checks: [{ id: 'lining', words: 'no rust through the lining, no dent, no weld that weeps' }],
+      checks: [
+        countCheck('plugs', `${2 * tanks} element holes shut, each with its gasket`, 2 * tanks),
+        { id: 'lining', words: 'no rust through the lining, no dent, no weld that weeps' },
+      ],
       beware: ['Stop: never use the old relief valve again. It has stuck before; it goes to scrap with the jacket.'],
       after: ['isolate'],
     }),
@@ -48,7 +59,7 @@ function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
       checks: [
         {
           id: 'holds',
-          words: 'holds for an hour, not a drop',
+          words: `after an hour the gauge reads ${measured('pressure', tankTest, 0)} still, and not a drop`,
           expects: { kind: 'pressure', value: tankTest, within: 0.05 * tankTest },
         },
       ],
@@ -66,7 +77,10 @@ function usedTankSteps(prefix: string, { parameters }: BatchBoxLayout): Step[] {
       ],
       parts: [`${prefix}/anode`, `${prefix}/relief`],
       needs: ['pipe wrench'],
-      checks: [{ id: 'relief', words: 'the relief is new, stamped for the tank’s own pressure, its lever free' }],
+      checks: [
+        lengthCheck('probe', `its probe reaches ${sized(0.15)} below the top of the tank at the most`, 0.1, 0.05),
+        { id: 'relief', words: 'the relief is new, stamped for the tank’s own pressure, its lever free' },
+      ],
       beware: ['Stop: no valve between tank and relief, none on its discharge.'],
       after: ['tank-test'],
     }),
@@ -95,7 +109,7 @@ function cradleWords({ cradle, side }: BatchBoxLayout): string[] {
   ];
 }
 
-export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: number): Step[] {
+export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: number, litres: number): Step[] {
   const { parameters, tilt, studs, depth, width, glazing, tankVolume, lid, cradle } = layout;
   const { tanks, tankKind, airGap } = parameters;
   const { leaning } = cradle;
@@ -115,7 +129,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
             does: ['screw an anode into each tank', 'set the relief valve into the top of the last tank'],
             parts: [`${prefix}/anode`, `${prefix}/relief`],
             needs: ['pipe wrench'],
-            checks: [{ id: 'relief', words: `its probe stands in the topmost ${sized(0.15)} of water` }],
+            checks: [lengthCheck('relief', `its probe stands in the topmost ${sized(0.15)} of water`, 0.1, 0.05)],
             beware: ['No valve between tank and relief, none on its discharge.'],
             after: [],
           }),
@@ -125,7 +139,10 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       does: ['sand, degrease, prime', 'two coats of flat black; let it bake in the sun or dry for the days on the tin'],
       parts: [`${prefix}/tank`, `${prefix}/primer`, `${prefix}/black`],
       needs: ['paint brush', 'dust mask'],
-      checks: [{ id: 'baked', words: 'no smell of solvent from a warm tank: it would fog the pane' }],
+      checks: [
+        paintCheck('black', litres),
+        { id: 'baked', words: 'no smell of solvent from a warm tank: it would fog the pane' },
+      ],
       after: [ready],
       waits: 48 * 3600,
     }),
@@ -140,10 +157,12 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       parts: [`${prefix}/sides`, `${prefix}/insulation-sides`],
       needs: ['chalk line', 'saw', 'bevel gauge'],
       checks: [
-        {
-          id: 'sides',
-          words: 'laid on each other, inner faces together, both sides end alike all round',
-        },
+        lengthCheck(
+          'sides',
+          `laid on each other, inner faces together, both sides end alike to ${sized(0.002)} all round`,
+          0,
+          0.002,
+        ),
       ],
       after: ['cut'],
     }),
@@ -171,7 +190,14 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
         .filter((role) => /post|stop/.test(role))
         .map((name) => `${prefix}/${name}`),
       needs: ['drill', 'screwdriver', 'square'],
-      checks: [{ id: 'mirror', words: 'laid side by side, posts of left and right stand as mirror pictures' }],
+      checks: [
+        lengthCheck(
+          'mirror',
+          `laid side by side, posts of left and right stand as mirror pictures, to ${sized(0.002)}`,
+          0,
+          0.002,
+        ),
+      ],
       after: ['frame'],
     }),
     step(prefix, 'join', {
@@ -223,7 +249,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
         ...(parameters.lining === 'foil' ? ['staples'] : []),
       ].map((name) => `${prefix}/${name}`),
       needs: ['knife', 'staple gun'],
-      checks: [{ id: 'gaps', words: 'no stud and no gap shows light or bare wood' }],
+      checks: [lengthCheck('gaps', `no joint gapes more than ${sized(0.002)}; no bare wood shows`, 0, 0.002)],
       after: ['join'],
     }),
     step(prefix, 'bed', {
@@ -236,7 +262,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       checks: [
         {
           id: 'level',
-          words: 'level across to a bubble: what the two ends of a tank differ by, its air cannot leave by',
+          words: `level across: the two sides differ by no more than ${sized(0.003)}; what the ends of a tank differ by, its air cannot leave by`,
           expects: { kind: 'length', value: 0, within: 0.003 },
         },
       ],
@@ -292,7 +318,14 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
         (name) => `${prefix}/${name}`,
       ),
       needs: ['screwdriver', 'gloves', 'suction cups'],
-      checks: [{ id: 'seat', words: 'the pane bears all round and rattles nowhere' }],
+      checks: [
+        lengthCheck(
+          'clear',
+          `${sized(glazing.clearance)} beside the pane all round; it bears everywhere and rattles nowhere`,
+          glazing.clearance,
+          0.002,
+        ),
+      ],
       after: ['test-open'],
     }),
     ...(lid
@@ -307,7 +340,14 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
               (name) => `${prefix}/${name}`,
             ),
             needs: ['drill', 'screwdriver'],
-            checks: [{ id: 'shut', words: 'shut, it lies tight all round: it is the night’s insulation' }],
+            checks: [
+              lengthCheck(
+                'shut',
+                `shut, it lies tight all round, no gap over ${sized(0.003)}: it is the night’s insulation`,
+                0,
+                0.003,
+              ),
+            ],
             beware: [
               'An open lid is a sail and a mirror: tie it in wind, and look at the tanks, never into the glare.',
             ],
@@ -323,13 +363,14 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       ],
       needs: ['pipe wrench', 'gloves'],
       checks: [
+        fallCheck('discharge-fall', 'the discharge of the relief falls all the way'),
         {
           id: 'bypass',
           words: 'either heater runs alone with the other shut off, and no shut-off locks the relief out',
         },
       ],
       beware: [
-        'Its pipes freeze before its tanks do: a bare pipe goes from 10 to 0 °C in under two hours at five below.',
+        `Its pipes freeze before its tanks do: a bare pipe goes from ${measured('temperature', 10, 0)} to ${measured('temperature', 0, 0)} in under two hours at ${measured('temperature', -5, 0)}.`,
         'Water out of it may scald at noon: a mixing valve at the outlet, rated for its heat.',
       ],
       after: [lid ? 'hang-lid' : 'glaze'],

@@ -63,6 +63,22 @@ describe('closure: a panel put together again from its cut list alone', () => {
       }
     });
   for (const family of Object.values<Family>(families))
+    it(`${family.id}: every step but the cutting has a check with a number, and every number can be read`, function () {
+      this.timeout(Math.max(60_000, designs * 2000));
+      for (const { panel, design } of buildable(family, designs, seed))
+        for (const { id, checks } of design.steps()) {
+          const read = checks.filter(({ expects }) => expects !== undefined);
+          // What is cut is counted by the job, which knows its list.
+          if (!id.endsWith('/cut')) expect(read.length, `${id}: ${JSON.stringify(panel)}`).above(0);
+          for (const { words, expects } of read) {
+            expect(words, id).match(/[0-9]|one |half/);
+            expect(Number.isFinite(expects?.value) && (expects?.value ?? -1) >= 0, words).equal(true);
+            expect(expects?.within ?? -1, words).at.least(0);
+          }
+          expect(new Set(checks.map((one) => one.id)).size, id).equal(checks.length);
+        }
+    });
+  for (const family of Object.values<Family>(families))
     it(`${family.id}: everything that a step names is on the list or among the tools`, function () {
       this.timeout(Math.max(60_000, designs * 2000));
       let named = 0;

@@ -11,6 +11,7 @@ import { harpHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { harpParameters, standardHarp } from './parameters';
 import { harpParts } from './parts';
+import { harpPorts } from './ports';
 import { harpSections } from './sections';
 import { harpSteps } from './steps';
 import { harpDescription } from './thermal';
@@ -58,6 +59,7 @@ export const harp = definePlateFamily({
     return {
       ...common,
       runs: { count: parameters.riserCount, words: parameters.riserCount === 1 ? 'riser' : 'risers' },
+      ports: harpPorts(build, layout),
       trials: [
         {
           id: 'riser',

@@ -1,5 +1,6 @@
 import { sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { countCheck, lengthCheck } from '../kit/checks';
 import { step } from '../kit/steps';
 import { rowOf } from '../plate/layout';
 import { flameBeware, plateSteps } from '../plate/steps';
@@ -44,10 +45,12 @@ function drilled(build: PlateBuild<HarpParameters>, layout: HarpLayout): Step[] 
       needs: ['centre punch', 'drill press and V-block', 'half-round file', 'eye protection'],
       checks: [
         { id: 'alike', words: 'the two headers laid hole on hole: a riser goes through both everywhere' },
-        {
-          id: 'bore',
-          words: `a riser slides into each hole with no more play than ${sized(0.0003, true)}`,
-        },
+        lengthCheck(
+          'bore',
+          `a riser slides into each hole with no more play than ${sized(0.0003, true)}`,
+          0.00015,
+          0.00015,
+        ),
       ],
       beware: ['A drill grabs thin copper as it breaks through: clamp it, and ease off.'],
       after: ['cut'],
@@ -81,7 +84,13 @@ function drilled(build: PlateBuild<HarpParameters>, layout: HarpLayout): Step[] 
       ],
       parts: [`${prefix}/header-cold`, `${prefix}/riser`],
       needs: ['torch', 'wire brush', 'heat mat', 'gloves', 'eye protection'],
-      checks: [{ id: 'fillets', words: 'a bright fillet all round every joint, looked at with a mirror' }],
+      checks: [
+        countCheck(
+          'fillets',
+          `${parameters.riserCount} bright fillets all round, looked at with a mirror, and counted`,
+          parameters.riserCount,
+        ),
+      ],
       beware: flameBeware,
       after: ['dry-fit'],
     }),
@@ -136,7 +145,7 @@ function ofTees(build: PlateBuild<HarpParameters>, layout: HarpLayout): Step[] {
       ],
       parts: parts.slice(0, 3),
       needs: ['torch', 'fitting brush', 'heat mat', 'gloves', 'eye protection'],
-      checks: [{ id: 'line', words: 'a straight edge lies along all branches' }],
+      checks: [lengthCheck('line', `a straight edge along all branches: no gap over ${sized(0.001, true)}`, 0, 0.001)],
       beware: flameBeware,
       after: ['dry-fit'],
     }),

@@ -199,7 +199,7 @@ export const heatPipeWords: Record<string, Words> = {
   }),
   'sealed-wet-tube': (values, say) => ({
     headline: 'each pipe is a sealed pressure vessel',
-    detail: `${say.quantity('mass', values.number('charge'), 3)} of water sealed in. In full sun it stands at ${say.quantity('temperature', values.number('hottest'), 0)}${values.number('pressure') > 0 ? ` and ${say.quantity('pressure', values.number('pressure'), 0)} over the air outside` : ', still under the air outside'}; a flame makes it ${say.quantity('pressure', values.number('at150'), 0)} at 150 °C and ${say.quantity('pressure', values.number('at180'), 0)} at 180 °C.`,
+    detail: `${say.quantity('mass', values.number('charge'), 3)} of water sealed in. In full sun it stands at ${say.quantity('temperature', values.number('hottest'), 0)}${values.number('pressure') > 0 ? ` and ${say.quantity('pressure', values.number('pressure'), 0)} over the air outside` : ', still under the air outside'}; a flame makes it ${say.quantity('pressure', values.number('at150'), 0)} at ${say.quantity('temperature', 150, 0)} and ${say.quantity('pressure', values.number('at180'), 0)} at ${say.quantity('temperature', 180, 0)}.`,
     remedy:
       'Stop: never a flame on a capped pipe with water in it. Boil it out open, outdoors, gloved, face away, and cap it as your local code and a licensed person allow.',
   }),

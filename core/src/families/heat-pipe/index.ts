@@ -9,6 +9,7 @@ import { jigTemplate } from './jig';
 import { layOut } from './layout';
 import { heatPipeParameters, standardHeatPipe } from './parameters';
 import { heatPipeParts, heatPipePurchases } from './parts';
+import { heatPipePorts } from './ports';
 import { fitBottleSalvage } from './salvage';
 import { heatPipeSections } from './sections';
 import { fullSun } from './standing';
@@ -51,6 +52,7 @@ export const heatPipe: Family = {
       },
       outside: layout.outside,
       runs: { count: parameters.tubes, words: parameters.tubes === 1 ? 'heat pipe' : 'heat pipes' },
+      ports: heatPipePorts(panel.id, layout),
       trials: [
         ...(parameters.fill > 0
           ? []

@@ -1,5 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { countCheck, fallCheck, lengthCheck } from '../kit/checks';
 import { cutStep, step, testStep } from '../kit/steps';
 import { pressureInside } from './findings';
 import type { HeatPipeLayout } from './layout';
@@ -20,6 +21,7 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
       ],
       parts: [`${prefix}/pipe`, `${prefix}/cap`],
       needs: ['torch', 'gloves', 'eye protection', 'lamp'],
+      checks: [countCheck('feet', `${tubes} feet closed, a bright ring all round each, counted`, tubes)],
       beware: ['A flame near timber: wet what stands behind, watch for an hour after.'],
       after: ['cut'],
     }),
@@ -66,7 +68,7 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
         { id: 'click', words: 'cold and shaken, the water clicks like metal: there is no air in it' },
       ],
       beware: [
-        `Stop: a capped pipe with water in it is a pressure vessel: ${measured('pressure', pressureInside(150), 1)} at 150 °C, ${measured('pressure', pressureInside(200), 1)} at 200 °C. Never a flame on it again.`,
+        `Stop: a capped pipe with water in it is a pressure vessel: ${measured('pressure', pressureInside(150), 1)} at ${measured('temperature', 150, 0)}, ${measured('pressure', pressureInside(200), 1)} at ${measured('temperature', 200, 0)}. Never a flame on it again.`,
         'Stop: boil out open, outdoors, gloved and with a face shield; nobody in line with the open end. If in doubt have a licensed person do it.',
       ],
       after: ['fill'],
@@ -74,14 +76,15 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
     step(prefix, 'try', {
       name: 'Try each pipe in warm water',
       does: [
-        'stand the foot of each in a bucket of water at 60 °C, leaning as it will lie',
+        `stand the foot of each in a bucket of water at ${measured('temperature', 60, 0)}, leaning as it will lie`,
         'read a probe strapped to its tip, under a rag',
       ],
       needs: ['bucket', 'probe'],
       checks: [
         {
           id: 'quick',
-          words: 'the tip follows within a minute, to within 5 K of the bucket; one that does not holds air or leaks',
+          words: `the tip follows within a minute, to within ${measured('temperatureDifference', 5, 0)} of the bucket; one that does not holds air or leaks`,
+          expects: { kind: 'temperatureDifference', value: 0, within: 5 },
         },
       ],
       after: ['boil-out'],
@@ -115,6 +118,14 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
         .filter((one) => one !== 'manifold-piece' || tubes > 1)
         .map((one) => `${prefix}/${one}`),
       needs: ['torch', 'drill', 'square'],
+      checks: [
+        lengthCheck(
+          'row',
+          `first branch to last, middle to middle: ${sized((tubes - 1) * pitch)}`,
+          (tubes - 1) * pitch,
+          0.002,
+        ),
+      ],
       after: ['cut'],
     }),
     step(prefix, 'set', {
@@ -161,6 +172,14 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
       does: ['slit the lagging over the tees, tape every cut, weather side up'],
       parts: [`${prefix}/lagging`],
       needs: ['knife'],
+      checks: [
+        lengthCheck(
+          'thick',
+          `nowhere less than ${sized(0.8 * parameters.lagging)} thick, over the tees too, by a needle`,
+          parameters.lagging,
+          0.2 * parameters.lagging,
+        ),
+      ],
       after: ['test-open'],
     }),
     step(prefix, 'carry', {
@@ -170,7 +189,10 @@ export function heatPipeSteps(prefix: string, layout: HeatPipeLayout, mass: numb
         'stand it at its tilt, the manifold uppermost, with 2 % of fall toward its drain',
       ],
       needs: ['gloves', 'straps'],
-      checks: [{ id: 'tips', words: 'the tips are the highest of every pipe, by a level along one' }],
+      checks: [
+        fallCheck('fall', 'the manifold falls toward its drain'),
+        { id: 'tips', words: 'the tips are the highest of every pipe, by a level along one' },
+      ],
       beware: [`It is ${measured('mass', mass, 0)}; pipes in the sun burn at a touch.`],
       after: ['lag'],
     }),

@@ -25,3 +25,8 @@ export function primer(prefix: string, area: number): Purchase {
     mass: 0.05,
   });
 }
+
+/** L of black on a list of purchases: what a step that lays it on is checked by. */
+export function litresOf(purchases: readonly Purchase[]): number {
+  return purchases.find(({ id }) => id.endsWith('/black'))?.quantity ?? 0;
+}

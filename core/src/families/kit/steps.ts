@@ -1,5 +1,6 @@
 import { measured } from '../../quantity';
 import { type Step, stepId } from '../../steps';
+import { standsFull } from './checks';
 
 /** Pa. Held with water in the shade; and the most that air may ever have, which stores energy and throws what breaks. */
 const testPressure = 150e3;
@@ -73,11 +74,11 @@ export function testStep(prefix: string, id: string, name: string, after: readon
     checks: [
       { id: 'drips', words: 'no drip and no damp paper at any joint' },
       ...(open
-        ? []
+        ? [standsFull('stands')]
         : [
             {
               id: 'holds',
-              words: 'the gauge stands after an hour in the shade; a fall is judged by drips and top-up',
+              words: `after an hour in the shade the gauge still reads ${measured('pressure', testPressure, 0)}, a tenth less at the most; a fall is judged by drips and top-up`,
               expects: { kind: 'pressure' as const, value: testPressure, within: 0.1 * testPressure },
             },
           ]),

@@ -2,6 +2,7 @@ import { entry, materials, serviceLimits } from '../../catalogue';
 import { sheetModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
 import { flatSections } from '../kit/flatSections';
+import { litresOf } from '../kit/paint';
 import { areasOf, massOf } from '../kit/totals';
 import { boltTemplate } from './boltTemplate';
 import { latticeViews } from './drawing';
@@ -10,6 +11,7 @@ import { latticeHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { latticeParameters, standardLattice } from './parameters';
 import { latticePieces } from './pieces';
+import { latticePorts } from './ports';
 import { latticePurchases } from './purchases';
 import { latticeSteps } from './steps';
 import { latticeDescription } from './thermal';
@@ -37,6 +39,7 @@ export const lattice: Family = {
       outside: { length: parameters.length, width: parameters.width, depth: 0.04 + layout.coverHeight },
       runs: { count: bolts.length + rimBolts.length, words: 'bolts' },
       templates: () => [boltTemplate(panel.id, layout)],
+      ports: latticePorts(panel.id, layout),
       trials: [],
       drawings: latticeViews(panel.id, layout),
       parts,
@@ -69,7 +72,7 @@ export const lattice: Family = {
       // Galvanised sheet and its gaskets are in the water, and so is whatever seals the rim.
       wettedMetal: sheet.material === 'steel' ? 'zinc' : sheet.material === 'aluminium' ? 'aluminium' : 'copper',
       neverDrunk: sheet.material === 'copper' ? 'gaskets and bolts' : `${metal.name} and gaskets`,
-      steps: () => latticeSteps(panel.id, layout, massOf(parts, purchases)),
+      steps: () => latticeSteps(panel.id, layout, massOf(parts, purchases), litresOf(purchases)),
       dryMass: massOf(parts, purchases),
     };
   },

@@ -1,9 +1,10 @@
 import { measured, sized, weighs } from '../../quantity';
 import type { Step } from '../../steps';
+import { fallCheck, lengthCheck, paintCheck } from '../kit/checks';
 import { cutStep, lifters, step, testStep } from '../kit/steps';
 import type { LatticeLayout } from './layout';
 
-export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number): Step[] {
+export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number, litres: number): Step[] {
   const { parameters, bolts, rimBolts, grid, glazing, atFoot, volume } = layout;
   const sheets = [`${prefix}/front`, `${prefix}/back`];
   const count = bolts.length + rimBolts.length;
@@ -40,7 +41,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
       ],
       parts: sheets,
       needs: ['mask for solvents', 'roller'],
-      checks: [{ id: 'smell', words: 'hot and without smell' }],
+      checks: [paintCheck('black', litres), { id: 'smell', words: 'hot and without smell' }],
       beware: ['Solvents burn and harm: outdoors, no flame.'],
       after: ['drill'],
       waits: 48 * 3600,
@@ -76,10 +77,12 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
       ],
       needs: ['spanners'],
       checks: [
-        {
-          id: 'gasket',
-          words: `the gasket is pressed to ${sized(parameters.gasket, true)} all round, no wave in the rim`,
-        },
+        lengthCheck(
+          'gasket',
+          `the gasket is pressed to ${sized(parameters.gasket, true)} all round, no wave in the rim`,
+          parameters.gasket,
+          0.25 * parameters.gasket,
+        ),
       ],
       after: ['ports'],
     }),
@@ -116,7 +119,14 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
             ],
             parts: [`${prefix}/backing`, `${prefix}/wool-wire`],
             needs: ['pliers', 'gloves and mask for wool'],
-            checks: [{ id: 'hangs', words: 'stood up, the wool hangs nowhere off the sheet' }],
+            checks: [
+              lengthCheck(
+                'hangs',
+                `stood up, the wool hangs nowhere more than ${sized(0.005)} off the sheet`,
+                0,
+                0.005,
+              ),
+            ],
             after: ['test-head'],
           }),
         ]
@@ -137,7 +147,14 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
               'pane',
               ...(glazing.bars.count > 0 ? ['pane-bar'] : []),
             ].map((name) => `${prefix}/${name}`),
-            checks: [{ id: 'off', words: 'the cover touches no bolt, with the panel full' }],
+            checks: [
+              lengthCheck(
+                'off',
+                `${sized(parameters.airGap)} from the sheet to the cover, at its edge and in its middle; with the panel full it touches no bolt`,
+                parameters.airGap,
+                0.25 * parameters.airGap,
+              ),
+            ],
             after: [dressed],
           }),
         ]
@@ -149,7 +166,7 @@ export function latticeSteps(prefix: string, layout: LatticeLayout, mass: number
         'cold port low, hot port high in the opposite corner, the pipe to the barrel rising all the way',
       ],
       needs: ['gloves', 'straps'],
-      checks: [{ id: 'rises', words: 'no hump between hot port and barrel: a marble in the pipe would roll back' }],
+      checks: [fallCheck('rises', 'from the hot port to the barrel the pipe rises, without a hump')],
       beware: [
         `It is ${measured('mass', mass, 0)} dry and ${measured('mass', wet, 0)} full: ${lifters(mass)}, empty. Not in wind.`,
         'The barrel over it stands on its own legs, braced: a raised barrel that topples kills.',

@@ -3,12 +3,17 @@ import { measured, sized } from '../../quantity';
 import type { Part } from '../../shop';
 import type { Step } from '../../steps';
 import { steamPressure } from '../../thermal';
+import { lengthCheck, levelCheck } from '../kit/checks';
 import { cutStep, lifters, step, testStep } from '../kit/steps';
 import type { PlateBuild } from '../plateFamily';
 import { boxPartsOf } from './design';
 import type { PlateLayout } from './layout';
 
 const hour = 3600;
+/** m. A card that shows a gap in a bond: a visiting card is so thick. */
+const card = 0.0003;
+/** °C at which black paint gives off what would fog a pane. Trade: makers bake at 80 to 120. */
+const bakes = 80;
 
 /** What stands at every step with a torch. */
 export const flameBeware = [
@@ -49,7 +54,14 @@ export function plateSteps(query: {
       does: absorber.work.does,
       parts: plateParts.map((part) => part.id),
       needs: absorber.work.needs,
-      checks: [{ id: 'bond', words: 'rock every strip: none moves on its tube, and no card goes between' }],
+      checks: [
+        lengthCheck(
+          'bond',
+          `rock every strip: none moves on its tube; no card of ${sized(card, true)} goes between, tried at both ends and half-way`,
+          0,
+          card,
+        ),
+      ],
       beware: absorber.work.beware,
       after: ['test-open'],
     }),
@@ -61,7 +73,14 @@ export function plateSteps(query: {
         'bake it dry in the sun, without the pane, until it has no smell',
       ],
       needs: ['mask for solvents', 'roller'],
-      checks: [{ id: 'smell', words: 'hot and without smell: what still gives off fogs the pane' }],
+      checks: [
+        {
+          id: 'baked',
+          words: `a probe on the plate has read ${measured('temperature', bakes, 0)} or more for ${measured('duration', 4 * hour)}`,
+          expects: { kind: 'temperature', value: bakes + 20, within: 20 },
+        },
+        { id: 'smell', words: 'hot and without smell: what still gives off fogs the pane' },
+      ],
       beware: ['Solvents burn and harm: outdoors, no flame.'],
       after: ['bond'],
       waits: 48 * hour,
@@ -152,7 +171,7 @@ export function plateSteps(query: {
         `set it with the up arrow up the slope, ${build.turned ? 'its tubes across' : 'its tubes up the slope'}`,
       ],
       needs: ['gloves', 'straps'],
-      checks: [{ id: 'level', words: 'the edge that must lie level does, by a spirit level' }],
+      checks: [levelCheck('level', 'its lower edge')],
       beware: [
         `It is ${measured('mass', mass, 0)} dry: ${lifters(mass)}. Not in wind, and not alone on a ladder.`,
         `Never fill a dry panel that has stood in the sun: above ${measured('temperature', hottestStart, 0)} it flashes to steam. In the evening, or covered.`,

@@ -1,6 +1,7 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { pipeStoreModel } from '../../thermal';
 import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
+import { litresOf } from '../kit/paint';
 import { seatTemplate } from '../kit/seat';
 import { massOf } from '../kit/totals';
 import { roofTubeViews } from './drawing';
@@ -9,6 +10,7 @@ import { roofTubeHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { roofTubeParameters, standardRoofTube } from './parameters';
 import { roofTubeParts, roofTubePurchases } from './parts';
+import { roofTubePorts } from './ports';
 import { roofTubeSections } from './sections';
 import { fullSun } from './standing';
 import { roofTubeSteps } from './steps';
@@ -49,6 +51,7 @@ export const roofTube: Family = {
       },
       outside,
       runs: { count: parameters.pipes, words: parameters.pipes === 1 ? 'pipe' : 'pipes' },
+      ports: roofTubePorts(panel.id, layout),
       trials: [{ id: 'seat', words: 'saw one seat and lay the pipe itself in it; only then saw the others' }],
       drawings: roofTubeViews(panel.id, layout),
       parts,
@@ -79,7 +82,7 @@ export const roofTube: Family = {
       ],
       wettedMetal: 'none',
       neverDrunk: 'water that has stood warm in a pipe on a roof',
-      steps: () => roofTubeSteps(panel.id, layout, mass),
+      steps: () => roofTubeSteps(panel.id, layout, mass, litresOf(purchases)),
       dryMass: mass,
     };
   },

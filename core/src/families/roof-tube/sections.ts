@@ -86,7 +86,7 @@ export function roofTubeSections(layout: RoofTubeLayout, thermal: PipeStoreModel
           measured('temperature', heat, 0),
           measured('pressure', (pipe.rating ?? 0) * pressureDerating('pvc', heat), 1),
         ]),
-        note: `For water; beyond 60 °C there is none. Air is another thing: ${measured('pressure', 1e5, 0)} of it in these pipes would hold ${(airEnergy(volume, 1e5) / 1000).toFixed(1)} kJ. Forbidden. Table of makers and ASTM F1970, over ${pipe.standard}.`,
+        note: `For water; beyond ${measured('temperature', 60, 0)} there is none. Air is another thing: ${measured('pressure', 1e5, 0)} of it in these pipes would hold ${(airEnergy(volume, 1e5) / 1000).toFixed(1)} kJ. Forbidden. Table of makers and ASTM F1970, over ${pipe.standard}.`,
       }),
     },
   ];

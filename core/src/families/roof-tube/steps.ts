@@ -1,5 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { countCheck, paintCheck } from '../kit/checks';
 import { cutStep, step, testStep } from '../kit/steps';
 import { airEnergy, waterIn } from './findings';
 import { fillHole, outletHole, type RoofTubeLayout, ventHole } from './layout';
@@ -7,7 +8,7 @@ import { fillHole, outletHole, type RoofTubeLayout, ventHole } from './layout';
 /** m from the high end to the low one. */
 const fall = 0.08;
 
-export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: number): Step[] {
+export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: number, litres: number): Step[] {
   const { parameters, seat, volume } = layout;
   const { pipes, saddles, draw, length } = parameters;
   return [
@@ -87,7 +88,13 @@ export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: numb
         ...(draw === 'pump' ? ['hand-pump'] : []),
       ].map((one) => `${prefix}/${one}`),
       needs: ['spanners'],
-      checks: [{ id: 'vent', words: 'breath goes through every vent: nothing can shut it' }],
+      checks: [
+        countCheck(
+          'vent',
+          `${pipes === 1 ? 'one vent' : `${pipes} vents`} that breath goes through: nothing can shut it`,
+          pipes,
+        ),
+      ],
       beware: [
         `Stop: no air pump, no valve on a vent, never the mains. ${measured('volume', volume, 0)} of air at ${measured('pressure', 1e5, 0)} holds ${(airEnergy(volume, 1e5) / 1000).toFixed(1)} kJ.`,
       ],
@@ -99,6 +106,7 @@ export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: numb
       does: ['rub the pipes dull, wipe them, two coats of flat black'],
       parts: [`${prefix}/black`],
       needs: ['paint brush', 'wire brush'],
+      checks: [paintCheck('black', litres)],
       after: ['test-open'],
       waits: 24 * 3600,
     }),
@@ -131,7 +139,8 @@ export function roofTubeSteps(prefix: string, layout: RoofTubeLayout, mass: numb
       checks: [
         {
           id: 'rated',
-          words: `rack and roof are rated for ${measured('mass', mass + waterIn(layout), 0)}, water in it`,
+          words: `rack and roof are rated for ${measured('mass', mass + waterIn(layout), 0)}, water in it; the plate or the papers of the vehicle say how much`,
+          expects: { kind: 'mass', value: 2 * (mass + waterIn(layout)), within: mass + waterIn(layout) },
         },
       ],
       beware: [

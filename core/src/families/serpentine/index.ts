@@ -15,6 +15,7 @@ import { serpentineHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { serpentineParameters, standardSerpentine } from './parameters';
 import { serpentineParts, waterVolume } from './parts';
+import { serpentinePorts } from './ports';
 import { serpentineSteps } from './steps';
 
 /** One long tube to and fro on a plate, in a glazed box. */
@@ -70,6 +71,7 @@ export const serpentine = definePlateFamily({
     return {
       ...common,
       runs: { count, words: 'runs' },
+      ports: serpentinePorts(build, layout),
       trials: bend.calibrated
         ? []
         : [

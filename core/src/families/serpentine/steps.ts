@@ -1,5 +1,6 @@
 import { sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { countCheck, lengthCheck } from '../kit/checks';
 import { step } from '../kit/steps';
 import { rowOf } from '../plate/layout';
 import { flameBeware, plateSteps } from '../plate/steps';
@@ -75,7 +76,14 @@ function jointed(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayo
         'clamp battens along the outer runs; number every joint',
       ],
       parts,
-      checks: [{ id: 'flat', words: 'it lies flat by itself, and every turn is square to its runs' }],
+      checks: [
+        lengthCheck(
+          'flat',
+          `it lies flat by itself: no end stands more than ${sized(0.003)} off the board, and every turn is square to its runs`,
+          0,
+          0.003,
+        ),
+      ],
       after: ['dry-fit'],
     }),
     step(prefix, 'solder-turns', {
@@ -87,7 +95,7 @@ function jointed(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayo
       ],
       parts,
       needs: ['torch', 'fitting brush', 'heat mat', 'gloves', 'eye protection'],
-      checks: [{ id: 'rings', words: 'a bright ring of solder round every socket, counted against the number' }],
+      checks: [countCheck('rings', `${joints} bright rings of solder, one round every socket, counted`, joints)],
       beware: flameBeware,
       after: ['lay-out'],
     }),

@@ -126,7 +126,7 @@ export const spiralWords: Record<string, Words> = {
   }),
   'first-litre-scalds': (values, say) => ({
     headline: 'the first water scalds',
-    detail: `After an hour or two in full sun the ${say.quantity('volume', values.number('volume'), 0)} in the hose stand at ${say.quantity('temperature', values.number('standing'), 0)}: at 60 °C skin burns in 5 seconds, a child's in half of that.`,
+    detail: `After an hour or two in full sun the ${say.quantity('volume', values.number('volume'), 0)} in the hose stand at ${say.quantity('temperature', values.number('standing'), 0)}: at ${say.quantity('temperature', 60, 0)} skin burns in 5 seconds, a child's in half of that.`,
     remedy:
       'Let it run into a bucket first and measure it by a thermometer; a mixing valve before any shower. Your local code stands above this.',
   }),

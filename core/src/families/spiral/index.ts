@@ -9,6 +9,7 @@ import { spiralHydraulic } from './hydraulic';
 import { layOut, type SpiralLayout } from './layout';
 import { spiralParameters, standardSpiral } from './parameters';
 import { spiralParts, spiralPurchases } from './parts';
+import { spiralPorts } from './ports';
 import { fitHoseSalvage } from './salvage';
 import { spiralSections } from './sections';
 import { fullSun } from './standing';
@@ -60,11 +61,12 @@ export const spiral: Family = {
       areas: areasOf(thermal.description),
       outside: { length: side, width: side, depth: layout.depth },
       runs: { count: parameters.starts * parameters.rounds, words: 'windings' },
+      ports: spiralPorts(panel.id, layout),
       trials: [
         {
           id: 'bend',
           words:
-            'bend a warm metre of the hose round the hole in the middle as drawn and look for a flat place; only then wind',
+            'bend a warm arm’s length of the hose round the hole in the middle as drawn and look for a flat place; only then wind',
         },
       ],
       drawings: spiralViews(panel.id, layout),

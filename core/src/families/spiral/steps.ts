@@ -1,5 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { countCheck } from '../kit/checks';
 import { cutStep, step, testStep } from '../kit/steps';
 import { type SpiralLayout, tail } from './layout';
 import { tiesATurn } from './parts';
@@ -108,6 +109,7 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
       ],
       parts: ['hose-tail', 'hose-clip', ...(starts > 1 ? ['manifold'] : [])].map((one) => `${prefix}/${one}`),
       needs: ['screwdriver', 'knife', 'bucket'],
+      checks: [countCheck('clips', `${2 * starts} tails pushed in to the shoulder, a clip tight on each`, 2 * starts)],
       beware: ['Warm ends with water and never with a flame: plastic burns and drips.'],
       after: ['wind'],
     }),
@@ -119,7 +121,16 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
         `fill a bucket from ${starts === 1 ? 'it' : 'each hose by itself'} and time it`,
       ],
       needs: ['bucket', 'watch'],
-      checks: [{ id: 'alike', words: 'the times are alike, a tenth more or less; a slow one is kinked or holds air' }],
+      checks: [
+        {
+          id: 'alike',
+          words:
+            starts === 1
+              ? 'filled twice, the slower takes no more than 1.1 times the quicker: else it still lets go of air'
+              : 'the slowest takes no more than 1.1 times the quickest; a slow one is kinked or holds air',
+          expects: { kind: 'share', value: 1.05, within: 0.05 },
+        },
+      ],
       after: ['test-open'],
     }),
     ...(tray
@@ -133,8 +144,9 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
             parts: [`${prefix}/pane`, ...(layout.glazing.bars.count > 0 ? [`${prefix}/pane-bar`] : [])],
             checks: [
               {
-                id: 'hose-limit',
-                words: `on a hot day without flow a probe under the cover tells what the hose stands`,
+                id: 'air-gap',
+                words: `${sized(parameters.airGap)} of air over the hose all round`,
+                expects: { kind: 'length', value: parameters.airGap, within: 0.25 * parameters.airGap },
               },
             ],
             beware: [
@@ -155,6 +167,11 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
         {
           id: 'roof',
           words: `the roof bears ${measured('mass', mass + layout.volume * 992, 0)} over ${sized(side)} by ${sized(side)}`,
+          expects: {
+            kind: 'mass',
+            value: 2 * (mass + layout.volume * 992),
+            within: mass + layout.volume * 992,
+          },
         },
       ],
       beware: [

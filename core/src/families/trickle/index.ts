@@ -9,6 +9,7 @@ import { trickleHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { standardTrickle, trickleParameters, withSideBoard } from './parameters';
 import { trickleParts } from './parts';
+import { tricklePorts } from './ports';
 import { trickleSteps } from './steps';
 import { trickleDescription } from './thermal';
 
@@ -33,6 +34,7 @@ export const trickle: Family = {
       areas: areasOf(thermal.description),
       outside: { ...outside, depth: layout.depth },
       runs: { count: parameters.strips, words: parameters.strips === 1 ? 'strip' : 'strips' },
+      ports: tricklePorts(panel.id, layout),
       trials: [
         {
           id: 'can',

@@ -1,5 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { countCheck, lengthCheck, levelCheck } from '../kit/checks';
 import { cutStep, step, testStep } from '../kit/steps';
 import { gutter, type TrickleLayout } from './layout';
 
@@ -89,11 +90,28 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
         `set one feed tube to the head of each of the ${strips} strips, all at one height by a water level`,
       ],
       parts: [`${prefix}/gutter`, `${prefix}/feed`],
-      checks: [{ id: 'feeds', words: 'cups under all feeds fill in the same time, a fifth more or less' }],
+      checks: [
+        {
+          id: 'feeds',
+          words: 'cups under all feeds fill in the same time: the slowest takes no more than 1.2 times the quickest',
+          expects: { kind: 'share', value: 1.1, within: 0.1 },
+        },
+      ],
       after: ['join', 'box'],
       waits: 48 * 3600,
     }),
-    testStep(prefix, 'test-open', 'Run water down it', ['lay-in'], true),
+    {
+      ...testStep(prefix, 'test-open', 'Run water down it', ['lay-in'], true),
+      does: ['run it at its flow with the tray at its tilt', 'look at every lap and edge with a dry paper'],
+      checks: [
+        { id: 'drips', words: 'no drip and no damp paper under the tray' },
+        {
+          id: 'all',
+          words: 'a bucket at the outlet takes no more than 1.1 times as long to fill as one at the feeds: slower is a leak',
+          expects: { kind: 'share', value: 1, within: 0.1 },
+        },
+      ],
+    },
     step(prefix, 'wetting', {
       name: 'See how much of it is wet',
       does: ['run it at its flow at its tilt for ten minutes', 'chalk round what is wet on one strip and measure it'],
@@ -101,6 +119,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
         {
           id: 'share',
           words: `${Math.round(100 * layout.share)} % of the face is wet, as the forecast takes it; less is streaks`,
+          expects: { kind: 'share', value: layout.share, within: 0.1 },
         },
       ],
       after: ['test-open'],
@@ -115,10 +134,11 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
               'run it again for ten minutes',
             ],
             checks: [
-              {
-                id: 'sides',
-                words: `no drop leaves by the sides of any of the ${strips} strips; all of it runs out at the feet`,
-              },
+              countCheck(
+                'sides',
+                `of ${strips} strips no drop leaves by the sides of any; all runs out at the feet`,
+                strips,
+              ),
             ],
             after: ['wetting'],
           }),
@@ -130,7 +150,14 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
             name: 'Cover it',
             does: [`lay the cover over the sides, ${sized(parameters.airGap)} of air over the strips`, ...glazing.work],
             parts: [`${prefix}/pane`, ...(glazing.bars.count > 0 ? [`${prefix}/pane-bar`] : [])],
-            checks: [{ id: 'air', words: 'open at the low edge, so that steam and rain find their way out' }],
+            checks: [
+              lengthCheck(
+                'air',
+                `${sized(parameters.airGap)} from strips to cover; the low edge is open, so that steam and rain find their way out`,
+                parameters.airGap,
+                0.25 * parameters.airGap,
+              ),
+            ],
             after: [sealed ? 'skin' : 'wetting'],
           }),
         ]
@@ -139,7 +166,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
       name: 'Carry it and set it up',
       does: ['carry it flat, gutter first', 'the gutter falls to its outlet by a hand’s breadth over the width'],
       needs: ['gloves'],
-      checks: [{ id: 'level', words: 'the strips lie level across: water keeps to the middle of each' }],
+      checks: [levelCheck('level', 'across the strips it')],
       beware: [`It is ${measured('mass', mass, 0)}; wind takes it like a sail.`],
       after: [glazing.cover ? 'glaze' : sealed ? 'skin' : 'wetting'],
     }),

@@ -10,6 +10,7 @@ import { troughHydraulic } from './hydraulic';
 import { layOut } from './layout';
 import { standardTrough, troughParameters } from './parameters';
 import { troughParts, troughPurchases } from './parts';
+import { troughPorts } from './ports';
 import { troughSections } from './sections';
 import { fullSun } from './standing';
 import { troughSteps } from './steps';
@@ -50,6 +51,7 @@ export const trough: Family = {
       },
       outside,
       runs: { count: parameters.troughs, words: parameters.troughs === 1 ? 'trough' : 'troughs' },
+      ports: troughPorts(panel.id, layout),
       trials: [
         {
           id: 'height',

@@ -1,5 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
+import { lengthCheck, levelCheck } from '../kit/checks';
 import { cutStep, lifters, step, testStep } from '../kit/steps';
 import type { TroughLayout } from './layout';
 import { pipesToRip } from './parts';
@@ -43,7 +44,14 @@ export function troughSteps(prefix: string, layout: TroughLayout, mass: number, 
       ],
       parts: ['cap', 'cap-screws', 'bearer'].map((one) => `${prefix}/${one}`),
       needs: ['drill', 'saw', 'screwdriver', 'clamps'],
-      checks: [{ id: 'line', words: 'a straight rod through both holes of a trough lies level with its edges' }],
+      checks: [
+        lengthCheck(
+          'line',
+          `a straight rod through both holes of a trough: its middle ${sized(section.height)} over the lowest line, at both ends`,
+          section.height,
+          0.002,
+        ),
+      ],
       after: ['rip'],
     }),
     step(prefix, 'seat', {
@@ -74,6 +82,7 @@ export function troughSteps(prefix: string, layout: TroughLayout, mass: number, 
       parts: [`${prefix}/film`],
       needs: ['knife', 'straight edge', 'roller'],
       checks: [
+        lengthCheck('bare', `${sized(film)} bare at each edge, all along`, film, 0.003),
         { id: 'ripple', words: 'a straight lath laid over the opening is seen straight in the mirror, no waves' },
         { id: 'short', words: 'no film stands over an edge' },
       ],
@@ -119,7 +128,7 @@ export function troughSteps(prefix: string, layout: TroughLayout, mass: number, 
         'at noon hold a sheet of paper behind the pipe, from the side: the bright line lies on the pipe',
       ],
       needs: ['gloves', 'straps', 'spirit level', 'eye protection'],
-      checks: [{ id: 'level', words: `over ${sized(length)} each trough lies level` }],
+      checks: [levelCheck('level', `over its ${sized(length)} each trough`)],
       beware: [
         `It is ${measured('mass', mass, 0)}: ${lifters(mass)}.`,
         `Cover it whenever no water flows: dry in full sun its pipes reach ${measured('temperature', hottest, 0)}; water let into them then is steam.`,

@@ -29,9 +29,10 @@ export function Papers({ plan }: { plan: ShopPlan }) {
 }
 
 const papers: readonly { kind: PaperKind; name: string; words: string }[] = [
-  { kind: 'pack', name: 'Shop pack', words: 'all of the below in one file, what to beware of first' },
+  { kind: 'pack', name: 'Shop pack', words: 'a front page, and all of the below in one file' },
   { kind: 'steps', name: 'Steps', words: 'the order of work, dangers, and lines to write on what was measured' },
-  { kind: 'buy', name: 'Buy list', words: 'with sizes and prices' },
+  { kind: 'buy', name: 'Buy list', words: 'counter by counter, in packs as they are sold, with prices' },
+  { kind: 'marks', name: 'Stock marks', words: 'what is marked on every bar: running, from one end, the kerf in' },
   { kind: 'cut', name: 'Cut list', words: 'bars and sheets laid out, the order of cuts, the stops' },
   { kind: 'cards', name: 'Mark-out cards', words: 'each piece in large figures' },
   {
@@ -39,7 +40,13 @@ const papers: readonly { kind: PaperKind; name: string; words: string }[] = [
     name: 'Templates, full size',
     words: 'drill strips, wrap-rounds, exit holes, with a ruler to measure',
   },
-  { kind: 'drawings', name: 'Drawings', words: 'each panel cut across, its detail, and on its mount from the side' },
+  {
+    kind: 'assembly',
+    name: 'Assembly',
+    words: 'every view with the letters of its pieces, and where each piece lies',
+  },
+  { kind: 'plumbing', name: 'Plumbing', words: 'every port: its place, what goes onto it, how its pipe falls' },
+  { kind: 'drawings', name: 'Drawings', words: 'the same views without letters; not in the pack' },
   { kind: 'labels', name: 'Labels', words: 'a sticker for every piece: name, size, which end; not in the pack' },
   {
     kind: 'report',

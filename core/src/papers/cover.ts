@@ -12,7 +12,7 @@ import type { ShopPlan } from '../shop';
 import { heading, inks, makeRoom, newSheet, type Print, write } from './frame';
 
 /** mm that a picture of a heater may take, beside another. */
-const picture = { height: 92, apart: 10 } as const;
+const picture = { height: 80, apart: 10 } as const;
 
 /** What it is, what it gives, what it weighs and costs, how it looks, what is dangerous in it, and what to be sure of before the saw. */
 export function coverPages(print: Print, open: OpenJob, plan: ShopPlan): void {

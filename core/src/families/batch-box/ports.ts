@@ -1,9 +1,7 @@
 import { sized } from '../../quantity';
 import type { Port } from '../family';
-import { falls, pipeFall } from '../kit/ports';
+import { falls, slopeWords } from '../kit/ports';
 import type { BatchBoxLayout, FloorHole } from './layout';
-
-const slope = `${sized(pipeFall)} in every ${sized(1)}`;
 
 /** What goes through each hole of the floor, but the wire. */
 const through: Record<
@@ -16,13 +14,13 @@ const through: Record<
     name: 'drain',
     role: 'drain',
     end: 'cock at the lowest point of the cold pipe',
-    fall: `falls to where water may run, ${slope}`,
+    fall: `falls to where water may run, ${slopeWords}`,
   },
   discharge: {
     name: 'discharge of the relief valve',
     role: 'discharge',
     end: 'pipe as wide as the valve, nothing shut in it',
-    fall: `falls all the way, ${slope}, to a place where nobody is scalded; its end is open and can be seen`,
+    fall: `falls all the way, ${slopeWords}, to a place where nobody is scalded; its end is open and can be seen`,
   },
 };
 

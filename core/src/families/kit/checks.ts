@@ -1,6 +1,6 @@
 import { measured, sized } from '../../quantity';
 import type { Check } from '../../steps';
-import { pipeFall } from './ports';
+import { pipeFall, slopeWords } from './ports';
 
 /** A reading of a length: what it is to be, and how far it may be off; m. */
 export function lengthCheck(id: string, words: string, value: number, within: number): Check {
@@ -17,22 +17,12 @@ const level = 0.003;
 
 /** What must lie level does, by a spirit level a metre long. */
 export function levelCheck(id: string, what: string): Check {
-  return lengthCheck(
-    id,
-    `${what} lies level: no more than ${sized(level)} off in ${sized(1)}, by a spirit level`,
-    0,
-    level,
-  );
+  return lengthCheck(id, `${what} lies level: no more than ${1000 * level} off in 1000, by a spirit level`, 0, level);
 }
 
 /** A pipe that must fall, or rise, does all the way. */
 export function fallCheck(id: string, what: string): Check {
-  return lengthCheck(
-    id,
-    `${what}: ${sized(pipeFall)} in every ${sized(1)}, and nowhere less than half of it`,
-    pipeFall,
-    pipeFall / 2,
-  );
+  return lengthCheck(id, `${what}: ${slopeWords}, and nowhere less than half of it`, pipeFall, pipeFall / 2);
 }
 
 /** m that water in an open end may fall in half an hour. */

@@ -4,14 +4,15 @@ import type { Port } from '../family';
 /** m that a pipe falls or rises in each metre, so that it drains and lets its air go. Trade: 2 %, a quarter inch to the foot. */
 export const pipeFall = 0.02;
 
-const slope = `${sized(pipeFall)} in every ${sized(1)}`;
+/** The fall in words that are the same by either tape. */
+export const slopeWords = `${100 * pipeFall} in every 100`;
 
 /** How pipes lie at the ports of a heater that water flows through. */
 export const falls = {
-  cold: `falls away from it, ${slope}, to a drain cock at the lowest point`,
-  hot: `rises away from it, ${slope}, to the store or to an air vent; no high place on the way`,
+  cold: `falls away from it, ${slopeWords}, to a drain cock at the lowest point`,
+  hot: `rises away from it, ${slopeWords}, to the store or to an air vent; no high place on the way`,
   open: 'stays open: nothing is screwed in and nothing shuts it',
-  home: `falls away from it, ${slope}, home to the tank, as wide as the outlet`,
+  home: `falls away from it, ${slopeWords}, home to the tank, as wide as the outlet`,
 } as const;
 
 /** The way in and the way out of a heater with one tube end for each. */

@@ -107,7 +107,8 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
         { id: 'drips', words: 'no drip and no damp paper under the tray' },
         {
           id: 'all',
-          words: 'a bucket at the outlet takes no more than 1.1 times as long to fill as one at the feeds: slower is a leak',
+          words:
+            'a bucket at the outlet takes no more than 1.1 times as long to fill as one at the feeds: slower is a leak',
           expects: { kind: 'share', value: 1, within: 0.1 },
         },
       ],

@@ -105,6 +105,8 @@ export interface BoxDesign {
   cleat: number;
   /** m. Corner cleat across: along the side board, and square to it; zero for none. */
   cleatThickness: number;
+  /** m. The thinnest cleat that its screws grip in. */
+  leastCleat: number;
   /** m. Where the corner screws come through the long side boards, and through the ends. */
   cornerScrews: CornerScrew[];
   /** m from the cold end inside to the middle of each rail. */

@@ -1,5 +1,5 @@
 import type { Finding } from '../care';
-import { entries } from '../catalogue';
+import { entries, screwFrom, type Timber } from '../catalogue';
 import type { GlazingDesign } from '../glazings';
 import { bearsPane, leastLedge, mostClearance, paneBearing } from './bearing';
 import type { Exit } from './box';
@@ -7,8 +7,18 @@ import { type Frame, leastBay, type TimberBox } from './frame';
 
 /** m that a lip must reach over the pane to hold it. Judgement. */
 const leastHold = 0.005;
-/** m. A cleat that takes a screw, and a slice of insulation that holds together. Judgement. */
-export const leastCleat = 0.012;
+/** m that a screw through a board grips in its cleat at the least, and stays short of the far face. Judgement: 2.5 diameters and glue. */
+const cleatGrip = 0.01;
+const shortOf = 0.002;
+/** m. A thinner one splits. Judgement. */
+const thinnest = 0.012;
+
+/** m. The thinnest cleat that a screw as sold, through its board, grips in. */
+export function leastCleat({ thickness, tape }: Timber): number {
+  return Math.max(thinnest, screwFrom(thickness + cleatGrip, tape) - thickness + shortOf);
+}
+
+/** m. A slice of insulation that holds together. Judgement. */
 const leastStrip = 0.005;
 /** m that the wall outside a rebate keeps, that a lid keeps under its rebate, and that its frame keeps inside of it. Judgement: less splits. */
 const leastRim = 0.003;
@@ -119,7 +129,7 @@ export function boxFindings(
       fix: mostRails,
     });
   for (const [field, least] of [
-    ['cleat', leastCleat],
+    ['cleat', leastCleat(made.board)],
     ['edgeStrip', leastStrip],
   ] as const)
     if (made[field] > 0 && made[field] < least - 1e-9)
@@ -128,7 +138,7 @@ export function boxFindings(
         severity: 'clash',
         path: at(field),
         values: { what: field === 'cleat' ? 'corner cleat' : 'edge strip', size: made[field], least },
-        fix: 0,
+        fix: field === 'cleat' && least <= made.board.thickness ? Math.ceil(least * 1000 - 1e-6) / 1000 : 0,
       });
   found.push(...seatFindings(made, frame, glazing, path));
   const through = exits.find(({ side }) => side === 'low' || side === 'high');

@@ -107,7 +107,7 @@ export function boxPurchases(made: TimberBox, frame: Frame, glazing: GlazingDesi
           ...screws(prefix, {
             id: 'stop-screws',
             quantity: Math.ceil(paneRound / stopSpacing),
-            length: screwUpTo(0.03, tape),
+            length: screwFrom(0.03, tape),
             tape,
             rule: `along the stops, every ${sized(stopSpacing)}`,
           }),

@@ -14,6 +14,5 @@ export const boxes = {
 
 export type { BoxDesign, BoxMember, Exit, Skin } from './box';
 export { outerBoard } from './box';
-export { leastCleat } from './boxFindings';
 export { bendDeduction, courses, develop } from './edge';
 export { boxWords };

@@ -2,7 +2,7 @@ import { entries, entry, materials, type Range, range, sheetMass, type Timber } 
 import type { Point } from '../draw';
 import type { GlazingDesign } from '../glazings';
 import type { BoxDesign, BoxMember, CornerScrew } from './box';
-import { boxFindings, mendBearing } from './boxFindings';
+import { boxFindings, leastCleat, mendBearing } from './boxFindings';
 import { boxParts } from './boxParts';
 import { boxPurchases } from './boxPurchases';
 import { insulationPieces } from './boxSheets';
@@ -130,6 +130,7 @@ export function timberBox(made: TimberBox): BoxMember {
         edgeStrip: made.edgeStrip,
         cleat,
         cleatThickness: cleat > 0 ? board.thickness : 0,
+        leastCleat: leastCleat(board),
         ledge: glazing.cover ? (standing && !lid ? board.thickness : made.ledge) : 0,
         backRoom: standing ? 0 : backRoom,
         below: edge?.sheet.thickness ?? 0,

@@ -1,4 +1,4 @@
-import { type Exit, leastCleat } from '../../boxes';
+import type { Exit } from '../../boxes';
 import type { Finding, Words } from '../../care';
 import { stackShortfall } from '../family';
 import type { PlateBuild } from '../plateFamily';
@@ -148,7 +148,7 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
       path: `${build.path}.box.parameters.cleat`,
       values: { room: Math.max(0, cleat.room), least: cleatRoom, cleat: box.cleat },
       at: where(cleat.exit),
-      fix: onEnd(cleat.exit) || left < leastCleat ? 0 : Math.floor(left * 1000 + 1e-6) / 1000,
+      fix: onEnd(cleat.exit) || left < box.leastCleat ? 0 : Math.floor(left * 1000 + 1e-6) / 1000,
     });
   }
   const above = worst((exit) => box.solid - exit.up - exit.diameter / 2);

@@ -1,5 +1,5 @@
 import type { Finding, Words } from '../../care';
-import { pressureDerating } from '../../catalogue';
+import { entries, pressureDerating } from '../../catalogue';
 import { fluidState } from '../../thermal';
 import { cap, type RoofTubeLayout } from './layout';
 import { fieldRange } from './parameters';
@@ -11,6 +11,8 @@ const farthest = 1.2;
 export const rackLoad = 75;
 /** m. Wood that stays under a seat. */
 const leastUnder = 0.035;
+/** m. A saddle that the screws of an angle grip in from its face: five times their 4 mm and 2 mm left behind. */
+const leastThick = 0.03;
 const atmosphere = 101_325;
 
 /**
@@ -50,6 +52,14 @@ export function roofTubeFindings(
   }
   if (saddle.width - seat < leastUnder - 1e-9)
     clash('saddle-too-low', 'saddle', { saddle: saddle.width, seat, least: leastUnder });
+  if (saddle.thickness < leastThick - 1e-9) {
+    const [stouter] = entries('timber')
+      .filter(
+        ({ tape, width, thickness }) => tape === saddle.tape && thickness >= leastThick && width >= saddle.width - 1e-9,
+      )
+      .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
+    clash('saddle-too-thin', 'saddle', { thickness: saddle.thickness, least: leastThick }, stouter?.id);
+  }
   const boards = Math.max(...saddle.lengths);
   if (width > boards) clash('saddle-too-long', 'pipes', { width, most: boards });
   found.push({
@@ -101,6 +111,11 @@ export const roofTubeWords: Record<string, Words> = {
     headline: 'seat cuts the saddle through',
     detail: `A seat of ${say.length(values.number('seat'))} in a board of ${say.length(values.number('saddle'))} leaves less than ${say.length(values.number('least'))}.`,
     remedy: 'Take a higher board, or a thinner pipe.',
+  }),
+  'saddle-too-thin': (values, say) => ({
+    headline: 'saddle too thin for its screws',
+    detail: `Its angles are screwed into its face: a board of ${say.length(values.number('thickness'))} holds a screw by less than ${say.length(0.02)}; ${say.length(values.number('least'))} does. Full pipes pull at it in every bend.`,
+    remedy: 'Take a thicker board.',
   }),
   'saddle-too-long': (values, say) => ({
     headline: 'saddle longer than boards are sold',

@@ -122,6 +122,8 @@ describe('roof tube: dangers and clashes', () => {
       expect(codes({ ...change, [found.path.split('.').pop() ?? '']: found.fix }), code).not.include(code);
     }
     expect(codes({ pipe: 'pvc-250x9.6' })).include('saddle-too-low');
+    expect(codes({ saddle: 'planed-115x19' })).include('saddle-too-thin');
+    expect(codes({})).not.include('saddle-too-thin');
     expect(codes({ pipe: 'pvc-160x6.2', pipes: 3 })).include('rack-overloaded');
   });
 });

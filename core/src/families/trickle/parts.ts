@@ -1,4 +1,4 @@
-import { materials, screwFrom } from '../../catalogue';
+import { materials, screwFrom, screwUpTo } from '../../catalogue';
 import { paneBarParts, paneBarPlaces, paneBarSlots } from '../../glazings';
 import { sized } from '../../quantity';
 import {
@@ -315,7 +315,11 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
           (sum, { positions, across }) => sum + positions.length * (1 + (across?.more?.length ?? 0)),
           0,
         ),
-        length: screwFrom(back.thickness + bite, batten.tape),
+        // Not through a bearer: the strips lie close over it.
+        length:
+          bearers.length > 0
+            ? screwUpTo(back.thickness + layout.bearerHeight - 0.002, batten.tape)
+            : screwFrom(back.thickness + bite, batten.tape),
         tape: batten.tape,
         rule: 'through the back into sides, battens and bearers, as drilled',
       }),

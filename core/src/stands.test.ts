@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { sayFinding } from './cautions';
 import { defaultJob, heatersOf } from './document';
 import { heatersFrom } from './document/heaters.fixture';
 import type { HeaterDocument } from './families';
@@ -47,6 +48,74 @@ describe('job: stands that a kind does not go on', () => {
     for (const kind of Object.keys(mounts) as MountKind[]) {
       const tilt = mountOf(on('harp', kind), 0)?.tilt;
       expect(tilt === 0, kind).equal(laysOn[kind] === 'level');
+    }
+  });
+});
+
+describe('job: rails of a stand carry what lies on them', () => {
+  const standing = (
+    family: string,
+    kind: MountKind,
+    count: Record<string, unknown> = {},
+    units: 'metric' | 'imperial' = 'metric',
+  ) => {
+    const job = defaultJob(family, { units });
+    const [heater] = heatersOf(job);
+    if (!heater) throw new Error('no heater');
+    const mount = { kind, parameters: mounts[kind].standard(units) };
+    const parameters = { ...heater.parameters, ...count };
+    return openJob({ ...job, heaters: heatersFrom([{ ...(heater as HeaterDocument), parameters, mount }]) });
+  };
+  const weak = (open: ReturnType<typeof openJob>) => mountFindings(open).find(({ code }) => code === 'stand-rail-weak');
+  /** Pa by another way: the beam cut at 400 places, its own weight of the panel summed on both sides. */
+  const byPieces = (mass: number, span: number, across: number, { wide, deep }: { wide: number; deep: number }) => {
+    const parts = 400;
+    const load = ((mass * 9.81) / 2 / across) * span;
+    let most = 0;
+    for (let cut = 0; cut <= parts; cut += 1) {
+      const x = (span * cut) / parts;
+      let moment = (load / 2) * x;
+      for (let piece = 0; piece < cut; piece += 1) moment -= (load / parts) * (x - (span * (piece + 0.5)) / parts);
+      most = Math.max(most, moment);
+    }
+    return (most * (deep / 2)) / ((wide * deep ** 3) / 12);
+  };
+  it('under an ordinary panel of every kind, by either tape', () => {
+    for (const units of ['metric', 'imperial'] as const)
+      for (const family of ['harp', 'serpentine', 'lattice', 'trickle', 'heat-pipe', 'trough', 'spiral'])
+        for (const kind of ['ground-stand', 'wall-bracket', 'roof-standoff'] as const)
+          expect(weak(standing(family, kind, {}, units)), `${family} on ${kind}, ${units}`).equal(undefined);
+  });
+  it('not under a covered spiral of twice seventeen rounds: the number is that of a beam cut to pieces, and a stouter timber mends it', () => {
+    const open = standing('spiral', 'ground-stand', { rounds: 17, starts: 2, cover: 'twin-wall' });
+    const found = weak(open);
+    const mount = mountOf(open, 0);
+    const outside = open.panels[0]?.design.outside;
+    if (!found || !mount?.rails || !outside) throw new Error('it is borne');
+    expect(found.severity).equal('clash');
+    const { span, wide, deep } = mount.rails;
+    const across = open.panels[0]?.document.turned ? outside.length : outside.width;
+    expect(Number(found.values.stress) / byPieces(Number(found.values.mass), span, across, { wide, deep })).closeTo(
+      1,
+      0.01,
+    );
+    expect(String(found.fix)).match(/planed/);
+    const mended = standing('spiral', 'ground-stand', { rounds: 17, starts: 2, cover: 'twin-wall' });
+    const [heater] = heatersOf(mended.job);
+    const parameters = { ...mounts['ground-stand'].standard('metric'), timber: found.fix };
+    const then = openJob({
+      ...mended.job,
+      heaters: heatersFrom([{ ...(heater as HeaterDocument), mount: { kind: 'ground-stand', parameters } }]),
+    });
+    expect(weak(then)).equal(undefined);
+  });
+  it('is worded with its weight, its span and both stresses', () => {
+    const found = weak(standing('spiral', 'ground-stand', { rounds: 17, starts: 2, cover: 'twin-wall' }));
+    if (!found) throw new Error('no finding');
+    for (const units of ['metric', 'imperial'] as const) {
+      const { detail, remedy } = sayFinding(found, units);
+      expect(detail).match(/held .* apart: they are bent by .* softwood bears/);
+      expect(remedy).match(/stouter/);
     }
   });
 });

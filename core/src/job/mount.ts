@@ -19,6 +19,7 @@ import { measured, weighs } from '../quantity';
 import type { Purchase } from '../shop';
 import { fluidState } from '../thermal';
 import { tiltOf } from './conditions';
+import { carryFindings, carryWords } from './mountCarries';
 import type { OpenJob } from './open';
 
 /** m/s. Gust that a stand is looked at under when nobody says one. Builders guess half of it. */
@@ -163,8 +164,14 @@ export function mountFindings(open: OpenJob): Finding[] {
         },
       ];
     const { held } = mount;
+    const carries = carryFindings(
+      mounted(open, index),
+      document.mount as { kind: MountKind; parameters: Record<string, unknown> },
+      path,
+    );
     if (held.by === 'fixings')
       return [
+        ...carries,
         {
           code: 'fixings-pull',
           severity: 'caution',
@@ -172,10 +179,14 @@ export function mountFindings(open: OpenJob): Finding[] {
           values: { speed, pull, each: force / held.count, count: held.count, what: held.what },
         },
       ];
-    if (ballast <= 0) return [];
+    if (ballast <= 0) return carries;
     if (held.by === 'none')
-      return [{ code: 'wind-lifts', severity: 'caution', path: `${path}.kind`, values: { speed, pull, ballast, way } }];
+      return [
+        ...carries,
+        { code: 'wind-lifts', severity: 'caution', path: `${path}.kind`, values: { speed, pull, ballast, way } },
+      ];
     return [
+      ...carries,
       {
         code: held.by === 'guys' ? 'guys-hold' : 'ballast-holds',
         severity: 'note',
@@ -189,6 +200,7 @@ export function mountFindings(open: OpenJob): Finding[] {
 const stands = 'Your local code and an engineer decide.';
 
 export const mountWords: Record<string, Words> = {
+  ...carryWords,
   'stand-unfit': (values) => ({
     headline: 'it does not go on that stand',
     detail: `${values.text('stand')}: ${values.text('why')}.`,

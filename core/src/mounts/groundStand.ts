@@ -163,6 +163,8 @@ function stand(timber: Timber, wanted: number, panel: MountedPanel): Omit<MountD
   return {
     base,
     low,
+    // On their flat, from leg to leg.
+    rails: { count: rails, span: across - width, wide: width, deep: thickness },
     parts,
     purchases: [
       fixings(prefix, {

@@ -26,6 +26,8 @@ export interface MountDesign {
   base: number;
   /** m. Height of the low edge over the ground. */
   low: number;
+  /** Rails across that the panel lies on: m from what holds them to the next, their breadth and their depth under the load; none where it lies on something else. */
+  rails?: { count: number; span: number; wide: number; deep: number };
   /** What keeps it where it is in a gust: weight or ropes on the ground, or so many fixings in a roof, a wall, a rack. */
   held: { by: 'none' | 'ballast' | 'guys' } | { by: 'fixings'; count: number; what: string };
   /** Close over a roof; open to the wind on both sides when left out. */

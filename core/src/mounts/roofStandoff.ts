@@ -54,6 +54,7 @@ function standoff(
   return {
     base: upslope,
     low: 0,
+    rails: { count: 2, span: Math.min(rafters, across), wide: timber.width, deep: timber.thickness },
     held: { by: 'fixings', count: brackets * bolts, what: 'coach screw into the rafters' },
     exposure: 'roof',
     parts: [

@@ -53,6 +53,7 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
   return {
     base: Math.max(0.1, upslope * Math.cos(angle)),
     low,
+    rails: { count: 2, span: Math.max(0.1, across - width), wide: width, deep: thickness },
     held: { by: 'fixings', count: 2 * anchors, what: 'anchor in the wall' },
     parts: [
       piece(prefix, timber, { id: 'plate', name: 'Wall plate, upright', length: plate, count: 2 }),

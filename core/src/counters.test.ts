@@ -1,7 +1,7 @@
 import { expect } from 'chai';
-import { defaultJob, familyIds } from '../document';
-import { jobShop, openJob } from '../job';
-import { buyByCounter, counterOf, packsOf } from '.';
+import { defaultJob, familyIds } from './document';
+import { jobShop, openJob } from './job';
+import { buyByCounter, counterOf, packsOf } from './shop';
 
 const line = (key: string, quantity: number, unit: 'each' | 'm' | 'kg' | 'L' = 'each') => ({
   id: `panel-a/${key}`,

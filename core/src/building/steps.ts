@@ -46,8 +46,8 @@ function standStep(open: OpenJob, index: number): Step[] {
 }
 
 /** What is good when all is cut: the pieces by number, and the longest by its length. */
-function cutChecks(parts: readonly Part[]): Check[] {
-  const pieces = parts.reduce((sum, { count }) => sum + count, 0);
+function cutChecks(parts: readonly Part[], alike: number): Check[] {
+  const pieces = alike * parts.reduce((sum, { count }) => sum + count, 0);
   const longest = parts.reduce<(Part & { kind: 'length' }) | undefined>(
     (most, part) => (part.kind === 'length' && part.length > (most?.length ?? 0) ? part : most),
     undefined,
@@ -55,7 +55,7 @@ function cutChecks(parts: readonly Part[]): Check[] {
   return [
     {
       id: 'pieces',
-      words: `${pieces} pieces lie there, counted against the list`,
+      words: `${pieces} pieces lie there${alike > 1 ? `, for all ${alike}` : ''}, counted against the list`,
       expects: { kind: 'count', value: pieces, within: 0 },
     },
     ...(longest
@@ -80,7 +80,9 @@ export function jobSteps(open: OpenJob): Step[] {
       ...stand,
       ...design.steps().map((step) => {
         if (step.id === carry) return { ...step, after: [...step.after, ...stand.map(({ id }) => id)] };
-        return step.id === cut ? { ...step, checks: [...cutChecks(design.parts), ...step.checks] } : step;
+        return step.id === cut
+          ? { ...step, checks: [...cutChecks(design.parts, document.count), ...step.checks] }
+          : step;
       }),
     ];
   });

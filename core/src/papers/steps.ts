@@ -25,6 +25,13 @@ export function stepPages(print: Print, open: OpenJob): void {
         [id, `${letters.get(id) ?? ''} ${sayWords(name, habit)}${count > 1 ? ` × ${count}` : ''}`] as const,
     ),
   ]);
+  const many = open.panels.filter(({ document }) => document.count > 1);
+  for (const { document } of many)
+    write(
+      print,
+      `${document.id} is built ${document.count} times: all of them are cut at once, every other step is done for each, and what is counted in it is of one.`,
+      { size: 3.4, colour: inks.copper },
+    );
   jobSteps(open).forEach((step, index) => {
     heading(print, `${index + 1}. ${step.name}`, 24);
     for (const words of step.beware) written(print, sayWords(words, habit), { colour: inks.brick });

@@ -1,5 +1,7 @@
 import { expect } from 'chai';
 import { families } from '..';
+import { buildBatchBox } from '../closure/batchBox.fixture';
+import { CutList } from '../closure/list.fixture';
 import { layOut } from './layout';
 import { batchBoxParameters } from './parameters';
 
@@ -181,4 +183,67 @@ describe('batch box: fitted to its pane', () => {
     expect(fitted.parameters.tanks).equal(3);
     expect(Number(fitted.parameters.tankLength)).closeTo(1.306 - 0.114 - 0.1, 0.0011);
   });
+});
+
+describe('batch box: sides larger than a sheet', () => {
+  // Six feet of pane at 45°: 1.836 × 0.70711 = 1.298 deep, more than the 1.2 of a sheet.
+  const six = { paneLength: 1.83, paneWidth: 1.19 };
+  it('are joined on a stud of their own, each part on a sheet, and clash no more', () => {
+    expect(codes(six)).not.include('sheet-too-small');
+    const [front, back] = [part('sides-front', six), part('sides-back', six)];
+    if (front.kind !== 'sheet' || back.kind !== 'sheet') throw new Error('sides are sheet');
+    expect(front.width + back.width).closeTo(1.836 * Math.SQRT1_2, 1e-6);
+    // At 45° the side rises by as much as it goes back: where the sheets meet both are as high.
+    expect((front.pair?.to ?? 0) - (front.pair?.from ?? 0)).closeTo(front.width, 1e-9);
+    expect(back.pair?.from).closeTo(front.pair?.to ?? 0, 1e-9);
+    for (const one of [front, back]) expect(Math.min(one.width, one.height)).at.most(1.2);
+  });
+  it('have two studs there that end under the sloping rail, and insulation on both sides of them', () => {
+    const layout = laid(six);
+    const stud = part('stud-joint', six);
+    if (stud.kind !== 'length' || !layout.joint) throw new Error('no stud');
+    expect(stud.count).equal(2);
+    // Long edge behind, half of 45 further back: front + (at + 22.5) − 63.6.
+    expect(stud.length).closeTo(layout.front + layout.joint.at + 0.0225 - 0.0636, 1e-4);
+    const [before, behind] = [part('insulation-front-sides', six), part('insulation-back-sides', six)];
+    if (before.kind !== 'sheet' || behind.kind !== 'sheet') throw new Error('insulation is sheet');
+    expect(before.width + behind.width + 0.045 + 2 * 0.057).closeTo(layout.depth, 1e-6);
+  });
+  it('are one piece where a sheet has them, and the step says where both meet otherwise', () => {
+    expect(open().parts.map(({ id }) => id)).include('b/sides');
+    expect(laid().joint).equal(undefined);
+    expect(
+      open({ paneLength: 1.83 })
+        .steps()
+        .find(({ id }) => id.endsWith('/frame'))
+        ?.does.join(' '),
+    ).match(/both sheets of a side meet/);
+  });
+  for (const stand of ['lying', 'upright'] as const)
+    for (const tanks of [1, 2, 3])
+      it(`go together from the list alone, with their cradle: ${tanks} ${stand}`, () => {
+        let joined = 0;
+        for (const paneLength of [1.5, 1.7, 1.83, 2])
+          for (const tilt of [25, 35, 45]) {
+            const parameters = {
+              ...six,
+              paneLength,
+              tanks,
+              stand,
+              tankDiameter: tanks === 3 ? 0.26 : 0.32,
+              tankLength: 0.9,
+            };
+            const design = open(parameters, tilt);
+            if (design.findings.some(({ severity }) => severity === 'clash')) continue;
+            if (!design.parts.some(({ id }) => id === 'b/stud-joint')) continue;
+            joined += 1;
+            const list = new CutList('b', design.parts, design.purchases);
+            const standard = families['batch-box'].standard('metric');
+            expect(
+              buildBatchBox(list, { ...standard.parameters, ...parameters }),
+              `${paneLength} at ${tilt}`,
+            ).deep.equal([]);
+          }
+        expect(joined).above(1);
+      });
 });

@@ -98,7 +98,7 @@ function cradleFindings(
 
 /** What the stock does not let be cut. */
 function stockFindings(
-  { insulation, side, sheathing, depth, width, front, back, lid, parameters }: BatchBoxLayout,
+  { insulation, side, sheathing, depth, width, front, back, ply, slope, lid, joint, parameters }: BatchBoxLayout,
   at: (name: string) => string,
 ): Finding[] {
   const found: Finding[] = [];
@@ -116,8 +116,13 @@ function stockFindings(
   }
   const [short, long] = [Math.min(sheathing.width, sheathing.height), Math.max(sheathing.width, sheathing.height)];
   const pieces: readonly [name: string, one: number, other: number][] = [
-    ['both sides', depth, front + back],
-    ['the back', width, back],
+    ...(joint
+      ? ([
+          ['the front parts of the sides', joint.at, front + joint.height],
+          ['the back parts of the sides', depth - joint.at, joint.height + back],
+        ] as [string, number, number][])
+      : [['both sides', depth, front + back] as [string, number, number]]),
+    ['the back', width - 2 * ply, back - ply * slope.tan],
     ['the floor', depth, width],
     ...(lid ? [['the lid', lid.length, lid.width] as [string, number, number]] : []),
   ];

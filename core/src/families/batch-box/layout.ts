@@ -89,6 +89,8 @@ export interface BatchBoxLayout {
   upright(normal: number): number;
   /** m. Long edges. */
   studs: { front: number; back: number };
+  /** Where both sheets of a side meet on a stud of their own, m from the front face, with its long edge and the height of the side there; nothing where one sheet has them. */
+  joint: { at: number; stud: number; height: number } | undefined;
   /** m. Over its long points; square across. */
   slopeRail: number;
   paneRail: { length: number; section: { width: number; thickness: number } };
@@ -171,6 +173,19 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
     ? undefined
     : leaningCradle(stack, { foot, middle, long, planeAt, chock: chockLength(across, aside, beside, side) });
   const lyingTanks = lying ? tankPlaces.map((place) => underLying(stack, wall + place * slope.cos, planeAt)) : [];
+  const over = gapsOver(stack, lyingTanks, leaning);
+  const [short, largest] = [sheathing.width, sheathing.height].sort((a, b) => a - b) as [number, number];
+  const at = jointAt({
+    depth,
+    front,
+    back: planeAt(depth),
+    planeAt,
+    short,
+    long: largest,
+    wall,
+    side,
+    blocked: inWalls(stack, lyingTanks, leaning),
+  });
   // Front and back stand upright: what is round meets them level, and what leans takes its thickness besides, and its stop at the foot.
   const taken = lying
     ? { length: upright(across + 2 * around) + (tanks - 1) * pitch, width: long + 2 * around }
@@ -223,9 +238,52 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
       fillOf(spans, opening, wall / slope.cos) *
       (stand === 'lying' ? Math.min(1, long / opening.width) : Math.min(1, (tanks * across) / opening.width)),
     taken,
-    pipes: floorHoles({ wall, depth, width, ...gapsOver(stack, lyingTanks, leaning) }),
+    joint: at === undefined ? undefined : { at, stud: planeAt(at + side / 2) - underRail, height: planeAt(at) },
+    pipes: floorHoles({ wall, depth, width, ...over }),
     lid: parameters.lid === 'none' ? undefined : { length: depth / slope.cos, width },
   };
+}
+
+/** m between a stud on which sheets meet and what stands or lies beside it. */
+const jointRoom = 0.003;
+
+/** Whether a piece goes on a sheet, either way round. */
+const goesOn = (one: number, other: number, short: number, long: number): boolean =>
+  Math.min(one, other) <= short + 1e-9 && Math.max(one, other) <= long + 1e-9;
+
+/** m from the front face to where the sides are joined, as near the middle as the cradle leaves room for a stud; nothing where one sheet has both, or none both parts. */
+function jointAt(of: {
+  depth: number;
+  front: number;
+  back: number;
+  planeAt(x: number): number;
+  short: number;
+  long: number;
+  wall: number;
+  side: number;
+  blocked: readonly [number, number][];
+}): number | undefined {
+  const { depth, front, back, planeAt, short, long, wall, side, blocked } = of;
+  if (goesOn(depth, front + back, short, long)) return undefined;
+  const half = side / 2 + jointRoom;
+  const edges = [
+    wall + half,
+    depth / 2,
+    depth - wall - half,
+    ...blocked.flatMap(([from, to]) => [from - half, to + half]),
+    // As far as a sheet reaches from either end.
+    short,
+    depth - short,
+  ];
+  const places = edges.filter(
+    (x) =>
+      x >= wall + half - 1e-9 &&
+      x <= depth - wall - half + 1e-9 &&
+      blocked.every(([from, to]) => x + half <= from + 1e-9 || x - half >= to - 1e-9),
+  );
+  const fits = (x: number) =>
+    goesOn(x, front + planeAt(x), short, long) && goesOn(depth - x, planeAt(x) + back, short, long);
+  return places.filter(fits).sort((a, b) => Math.abs(a - depth / 2) - Math.abs(b - depth / 2))[0];
 }
 
 /** m. Holes for pipes with the rubber round them, and for the sensor's wire; from the walls, and from pipe to pipe across. */
@@ -256,6 +314,29 @@ function floorHoles(at: {
     { id: 'discharge', words: 'the relief’s discharge', x: back, y: far - holeIn, diameter: pipeHole },
     { id: 'hot', words: 'hot out', x: back, y: far - 2 * holeIn, diameter: pipeHole },
     { id: 'sensor', words: 'the sensor’s wire', x: back, y: far - 2.7 * holeIn, diameter: wireHole },
+  ];
+}
+
+/** m along the ground: what bearers, posts and stops take of both side walls. */
+function inWalls(
+  { across, airGap, bearer, side, slope }: Stack,
+  lying: Cradle['lying'],
+  leaning: Leaning | undefined,
+): [number, number][] {
+  const beyond = Math.max(0, (side - bearer.wide) / 2);
+  if (!leaning)
+    return lying.flatMap(({ low, high }): [number, number][] => [
+      [low - bearer.wide - beyond, low + beyond],
+      [high - beyond, high + bearer.wide + beyond],
+    ]);
+  const top = airGap + across;
+  const x = (up: number, deep: number) => up * slope.cos + deep * slope.sin;
+  const { bearers, posts, stop, foot } = leaning;
+  const half = bearer.wide / 2;
+  return [
+    [x(foot - bearer.deep, top - bearer.wide), x(foot, top)],
+    ...[bearers.low, bearers.high].map((at): [number, number] => [x(at - half, top), x(at + half, top + bearer.deep)]),
+    ...[stop, ...Object.values(posts)].map(({ at }): [number, number] => [at - side, at]),
   ];
 }
 

@@ -38,6 +38,7 @@ function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
   return [
     standing('stud-front', 'Front stud', studs.front, 2),
     standing('stud-back', 'Back stud', studs.back, 2),
+    ...(layout.joint ? [standing('stud-joint', 'Stud on which the sheets of a side meet', layout.joint.stud, 2)] : []),
     timberPiece(prefix, stud, {
       id: 'rail-slope',
       name: 'Sloping rail',
@@ -71,16 +72,35 @@ function sheetParts(prefix: string, layout: BatchBoxLayout): Part[] {
   const inner = { depth: depth - 2 * wall, width: width - 2 * wall };
   const low = planeAt(wall) - upright(side);
   const high = planeAt(depth - wall) - upright(side);
+  const { joint } = layout;
+  /** Left and right out of one piece, sawn apart on the line of the pane. */
+  const paired =
+    (sheet: typeof sheathing, words: string) =>
+    (id: string, name: string, wide: number, [from, to]: readonly [number, number]) =>
+      sheetPiece(prefix, sheet, {
+        id,
+        name,
+        width: wide,
+        height: from + to,
+        count: 1,
+        pair: { from, to, words },
+        datum: { end: 'front edge', side: 'left' },
+      });
+  const sidePair = paired(sheathing, 'left and right side');
+  const wallPair = paired(insulation, 'left and right insulation');
   return [
-    sheetPiece(prefix, sheathing, {
-      id: 'sides',
-      name: 'Sides, left and right from one piece',
-      width: depth,
-      height: front + back,
-      count: 1,
-      pair: { from: front, to: back, words: 'left and right side' },
-      datum: { end: 'front edge', side: 'left' },
-    }),
+    ...(joint
+      ? [
+          sidePair('sides-front', 'Front parts of the sides, left and right from one piece', joint.at, [
+            front,
+            joint.height,
+          ]),
+          sidePair('sides-back', 'Back parts of the sides, left and right from one piece', depth - joint.at, [
+            joint.height,
+            back,
+          ]),
+        ]
+      : [sidePair('sides', 'Sides, left and right from one piece', depth, [front, back])]),
     sheetPiece(prefix, sheathing, { id: 'front', name: 'Front', width: width - 2 * ply, height: front, count: 1 }),
     sheetPiece(prefix, sheathing, {
       id: 'back',
@@ -125,15 +145,22 @@ function sheetParts(prefix: string, layout: BatchBoxLayout): Part[] {
       height: Math.max(0.01, planeAt(depth - wall) - layout.paneRail.section.width + side * slope.tan),
       count: 1,
     }),
-    sheetPiece(prefix, insulation, {
-      id: 'insulation-sides',
-      name: 'Insulation of both sides from one piece',
-      width: inner.depth,
-      height: low + high,
-      count: 1,
-      pair: { from: low, to: high, words: 'left and right insulation' },
-      datum: { end: 'front edge', side: 'left' },
-    }),
+    ...(joint
+      ? [
+          wallPair(
+            'insulation-front-sides',
+            'Insulation of both sides before the joint, from one piece',
+            joint.at - side / 2 - wall,
+            [low, planeAt(joint.at - side / 2) - upright(side)],
+          ),
+          wallPair(
+            'insulation-back-sides',
+            'Insulation of both sides behind the joint, from one piece',
+            depth - wall - joint.at - side / 2,
+            [planeAt(joint.at + side / 2) - upright(side), high],
+          ),
+        ]
+      : [wallPair('insulation-sides', 'Insulation of both sides from one piece', inner.depth, [low, high])]),
   ];
 }
 
@@ -201,7 +228,8 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
   const straps = tankStraps(layout);
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, one: number): Purchase[] =>
     quantity > 0 ? [bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass: one * quantity })] : [];
-  const edges = 2 * (depth + width) + 4 * (front + back) + 2 * width;
+  // Both sheets along the stud on which they meet, on both sides.
+  const edges = 2 * (depth + width) + 4 * (front + back) + 2 * width + 4 * (layout.joint?.height ?? 0);
   return [
     ...each(
       'tank',

@@ -4,7 +4,7 @@ import { fieldRange } from './parameters';
 
 /** The box looked at square to its pane: x up the slope, y across. */
 export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
-  const { depth, width, slope, ply, side, wall, glazing, parameters, tankPlaces, spans, cradle } = layout;
+  const { depth, width, slope, ply, side, wall, glazing, parameters, tankPlaces, spans, cradle, joint } = layout;
   const { tankDiameter, tankLength: long, stand } = parameters;
   const length = depth / slope.cos;
   const up = (x: number) => x / slope.cos;
@@ -49,8 +49,14 @@ export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
       );
   const shapes: Shape[] = [
     rect('back', 'floor', 0, 0, length, width, true),
-    rect('timber', 'sides', 0, 0, length, ply),
-    rect('timber', 'sides', 0, width - ply, length, ply),
+    ...[0, width - ply].flatMap((y) =>
+      joint
+        ? [
+            rect('timber', 'sides-front', 0, y, up(joint.at), ply),
+            rect('timber', 'sides-back', up(joint.at), y, length - up(joint.at), ply),
+          ]
+        : [rect('timber', 'sides', 0, y, length, ply)],
+    ),
     rect('timber', 'front', 0, ply, up(ply), width - 2 * ply),
     rect('timber', 'back', length - up(ply), ply, up(ply), width - 2 * ply),
     rect('rail', 'rail-slope', up(ply), ply, length - 2 * up(ply), side),

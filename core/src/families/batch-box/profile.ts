@@ -141,9 +141,28 @@ function lidShapes(prefix: string, layout: BatchBoxLayout): Shape[] {
   ];
 }
 
+/** Fields of a side from its front to its back, one, or two where sheets meet on a stud: their outlines up to some height. */
+function sideFields(
+  { joint }: BatchBoxLayout,
+  of: { from: number; to: number; stud?: number; top(x: number): number },
+): { suffix: '' | 'front' | 'back'; points: Point[] }[] {
+  const { from, to, stud = 0, top } = of;
+  const field = (low: number, high: number) => [
+    { x: low, y: 0 },
+    { x: high, y: 0 },
+    { x: high, y: top(high) },
+    { x: low, y: top(low) },
+  ];
+  if (!joint) return [{ suffix: '', points: field(from, to) }];
+  return [
+    { suffix: 'front', points: field(from, joint.at - stud / 2) },
+    { suffix: 'back', points: field(joint.at + stud / 2, to) },
+  ];
+}
+
 /** The box from its side, cut open: the side profile with everything that stands in it. */
 export function profile(prefix: string, layout: BatchBoxLayout): Drawing {
-  const { depth, front, back, ply, side, wall, slope, glazing, studs, planeAt, upright, insulation } = layout;
+  const { depth, front, back, ply, side, wall, slope, glazing, studs, planeAt, upright, insulation, joint } = layout;
   const id = (name: string) => `${prefix}/${name}`;
   const board = insulation.thickness;
   const rect = rectsOf(prefix);
@@ -157,16 +176,8 @@ export function profile(prefix: string, layout: BatchBoxLayout): Drawing {
     ]);
   const paneFrom = glazing.clearance;
   const shapes: Shape[] = [
-    path(
-      'timber',
-      id('sides'),
-      [
-        { x: 0, y: 0 },
-        { x: depth, y: 0 },
-        { x: depth, y: back },
-        { x: 0, y: front },
-      ],
-      true,
+    ...sideFields(layout, { from: 0, to: depth, top: (x) => planeAt(x) }).map(({ suffix, points }) =>
+      path('timber', id(suffix === '' ? 'sides' : `sides-${suffix}`), points, true),
     ),
     rect('back', 'floor', 0, -ply, depth, ply),
     rect('timber', 'skid', 0, -ply - layout.rail.thickness, depth, layout.rail.thickness),
@@ -175,17 +186,22 @@ export function profile(prefix: string, layout: BatchBoxLayout): Drawing {
     rect('insulation', 'insulation-floor', wall, 0, depth - 2 * wall, board),
     rect('insulation', 'insulation-front', ply, 0, board, front - railLow),
     rect('insulation', 'insulation-back', depth - ply - board, 0, board, planeAt(depth - wall) - railLow),
-    path(
-      'insulation',
-      id('insulation-sides'),
-      [
-        { x: wall, y: 0 },
-        { x: depth - wall, y: 0 },
-        { x: depth - wall, y: planeAt(depth - wall) - upright(side) },
-        { x: wall, y: planeAt(wall) - upright(side) },
-      ],
-      true,
+    ...sideFields(layout, {
+      from: wall,
+      to: depth - wall,
+      stud: side,
+      top: (x) => planeAt(x) - upright(side),
+    }).map(({ suffix, points }) =>
+      path('insulation', id(suffix === '' ? 'insulation-sides' : `insulation-${suffix}-sides`), points, true),
     ),
+    ...(joint
+      ? [
+          {
+            ...standing(layout, id('stud-joint'), { from: joint.at - side / 2, to: joint.at + side / 2, deep: side }),
+            hidden: true,
+          },
+        ]
+      : []),
     { ...standing(layout, id('stud-front'), { from: ply, to: wall, deep: side }), hidden: true },
     { ...standing(layout, id('stud-back'), { from: depth - wall, to: depth - ply, deep: side }), hidden: true },
     {

@@ -110,7 +110,7 @@ function cradleWords({ cradle, side }: BatchBoxLayout): string[] {
 }
 
 export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: number, litres: number): Step[] {
-  const { parameters, tilt, studs, depth, width, glazing, tankVolume, lid, cradle } = layout;
+  const { parameters, tilt, studs, depth, width, glazing, tankVolume, lid, cradle, joint } = layout;
   const { tanks, tankKind, airGap } = parameters;
   const { leaning } = cradle;
   // From the plane of the pane: square to a bearer across, plumb to where a lying tank touches its upper bearer.
@@ -150,11 +150,16 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
     step(prefix, 'pair', {
       name: 'Saw the sides apart',
       does: [
-        'strike the line across the sheet from edge to edge and saw it once, to the middle of the line',
+        joint
+          ? 'strike the line across each of both sheets from edge to edge and saw it once, to the middle of the line'
+          : 'strike the line across the sheet from edge to edge and saw it once, to the middle of the line',
         'turn one of the two over: left and right are mirror pictures, studs go on the inner faces',
         `set the bevel gauge at ${lean}° for every stud, post and sloping rail`,
       ],
-      parts: [`${prefix}/sides`, `${prefix}/insulation-sides`],
+      parts: (joint
+        ? ['sides-front', 'sides-back', 'insulation-front-sides', 'insulation-back-sides']
+        : ['sides', 'insulation-sides']
+      ).map((name) => `${prefix}/${name}`),
       needs: ['chalk line', 'saw', 'bevel gauge'],
       checks: [
         lengthCheck(
@@ -170,9 +175,16 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       name: 'Frame the sides',
       does: [
         `screw a front stud of ${sized(studs.front)} and a back stud of ${sized(studs.back)} to each side, bevels up`,
+        ...(joint
+          ? [
+              `a stud of ${sized(joint.stud)} between them, its middle ${sized(joint.at)} from the front edge: both sheets of a side meet on its middle, glued and screwed along both`,
+            ]
+          : []),
         'the sloping rail on top of them, flush with the edge of the sheathing',
       ],
-      parts: ['stud-front', 'stud-back', 'rail-slope'].map((name) => `${prefix}/${name}`),
+      parts: ['stud-front', 'stud-back', ...(joint ? ['stud-joint'] : []), 'rail-slope'].map(
+        (name) => `${prefix}/${name}`,
+      ),
       needs: ['drill', 'screwdriver', 'square'],
       checks: [
         {

@@ -24,14 +24,34 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
   const alike = (a: number, b: number, words: string, within = 1e-4) =>
     check(Math.abs(a - b) < within, `${words}: ${mm(a)} against ${mm(b)}`);
   // Two sides out of one sheet: the lower one stands as it was sawn, the upper one is turned half round and over.
-  const pair = list.take('sides');
-  if (pair.kind !== 'sheet' || !pair.pair) throw new Error('the sides are no pair');
-  const { width: depth, height } = pair;
-  const { from: front, to: back } = pair.pair;
-  alike(height - back, front, 'the upper side is not as high in front as the lower one');
-  alike(height - front, back, 'the upper side is not as high behind as the lower one');
-  const ply = thicknessOf(pair);
+  const pairs = (list.has('sides') ? ['sides'] : ['sides-front', 'sides-back']).map((role) => {
+    const one = list.take(role);
+    if (one.kind !== 'sheet' || !one.pair) throw new Error('the sides are no pair');
+    alike(one.height - one.pair.to, one.pair.from, 'the upper side is not as high in front as the lower one');
+    alike(one.height - one.pair.from, one.pair.to, 'the upper side is not as high behind as the lower one');
+    return { ...one, from: one.pair.from, to: one.pair.to };
+  });
+  const [foremost, hindmost] = [pairs[0], pairs.at(-1)];
+  if (!foremost || !hindmost) throw new Error('a box has sides');
+  const depth = pairs.reduce((sum, one) => sum + one.width, 0);
+  const [front, back] = [foremost.from, hindmost.to];
+  const ply = thicknessOf(foremost);
   const rise = (back - front) / depth;
+  // Both sheets of a joined side have one straight upper edge, and the same height where they meet.
+  const joint = pairs.length > 1 ? foremost.width : undefined;
+  if (joint !== undefined) {
+    alike(foremost.to, hindmost.from, 'both sheets of a side are not as high where they meet');
+    alike(foremost.to, front + rise * joint, 'the upper edge of a joined side has a corner');
+  }
+  for (const one of pairs) {
+    const sheet = findEntry('sheet', one.item);
+    const sold = [sheet?.width ?? 0, sheet?.height ?? 0].sort((a, b) => a - b);
+    const cut = [one.width, one.height].sort((a, b) => a - b);
+    check(
+      (cut[0] ?? 0) <= (sold[0] ?? 0) + tiny && (cut[1] ?? 0) <= (sold[1] ?? 0) + tiny,
+      `${one.name} is on no sheet`,
+    );
+  }
   const tilt = (Math.atan(rise) * 180) / Math.PI;
   const plane = (x: number) => front + rise * x;
   const cosine = Math.cos(Math.atan(rise));
@@ -64,6 +84,12 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
       const stud = list.take(role);
       alike(bevelOf(stud), tilt, `${stud.name} is bevelled at another angle`, 1e-3);
       alike(lengthOf(stud), plane(x) - side / cosine, `${stud.name} does not end under its rail`);
+    }
+  if (joint !== undefined)
+    for (let count = 0; count < 2; count += 1) {
+      const stud = list.take('stud-joint');
+      alike(bevelOf(stud), tilt, `${stud.name} is bevelled at another angle`, 1e-3);
+      alike(lengthOf(stud), plane(joint + side / 2) - side / cosine, `${stud.name} does not end under its rail`);
     }
   // Pane rails: between the sloping rails, their upper edge in the plane of the sides.
   for (let count = 0; count < 2; count += 1) {
@@ -114,11 +140,27 @@ export function buildBatchBox(list: CutList, typed: Typed): string[] {
     alike(piece.width, width - 2 * wall, `${piece.name} does not lie between the studs`);
     check(piece.height < (role.endsWith('front') ? front : back), `${piece.name} stands over the pane`);
   }
-  const walls = list.take('insulation-sides');
-  if (walls.kind !== 'sheet' || !walls.pair) throw new Error('the insulation of the sides is no pair');
-  alike(walls.width, inDepth, 'the sides are not insulated from front to back');
-  alike(walls.pair.from, plane(wall) - side / cosine, 'the sides’ insulation does not end under the rail in front');
-  alike(walls.pair.to, plane(depth - wall) - side / cosine, 'the sides’ insulation does not end under the rail behind');
+  const fields =
+    joint === undefined
+      ? ([['insulation-sides', wall, depth - wall]] as const)
+      : ([
+          ['insulation-front-sides', wall, joint - side / 2],
+          ['insulation-back-sides', joint + side / 2, depth - wall],
+        ] as const);
+  for (const [role, from, to] of fields) {
+    const walls = list.take(role);
+    if (walls.kind !== 'sheet' || !walls.pair) throw new Error('the insulation of the sides is no pair');
+    alike(walls.width, to - from, 'the sides are not insulated from front to back');
+    alike(walls.pair.from, plane(from) - side / cosine, 'the sides’ insulation does not end under the rail in front');
+    alike(walls.pair.to, plane(to) - side / cosine, 'the sides’ insulation does not end under the rail behind');
+  }
+  // The stud on which sheets meet stands clear of bearers, that reach from wall to wall, and of their posts.
+  if (joint !== undefined)
+    for (const [from, to] of over)
+      check(
+        joint - side / 2 > to || joint + side / 2 < from,
+        `the stud at ${mm(joint)} stands in a bearer from ${mm(from)} to ${mm(to)}`,
+      );
   // Skids lie under both sides, as long as the floor.
   for (let count = list.count('skid'); count > 0; count -= 1)
     alike(lengthOf(list.take('skid')), depth, 'a skid is not as long as the floor');

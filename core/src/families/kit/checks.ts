@@ -32,7 +32,7 @@ const stands = 0.005;
 export function standsFull(id: string): Check {
   return lengthCheck(
     id,
-    `marked at the open end, the water falls no more than ${sized(stands)} in ${measured('duration', 1800)}`,
+    `marked at the open end, the water falls no more than ${sized(stands)} in half an hour`,
     0,
     stands,
   );

@@ -76,7 +76,7 @@ export function plateSteps(query: {
       checks: [
         {
           id: 'baked',
-          words: `a probe on the plate has read ${measured('temperature', bakes, 0)} or more for ${measured('duration', 4 * hour)}`,
+          words: `a probe on the plate has read ${measured('temperature', bakes, 0)} or more for 4 hours`,
           expects: { kind: 'temperature', value: bakes + 20, within: 20 },
         },
         { id: 'smell', words: 'hot and without smell: what still gives off fogs the pane' },

@@ -71,6 +71,7 @@ export function spiralSteps(prefix: string, layout: SpiralLayout, mass: number):
     step(prefix, 'wind', {
       name: 'Wind the hose',
       does: [
+        'make the comb first: stick its template on a scrap of plywood, drill the circles and saw down to them',
         'unroll it in the sun first: warm hose lies down, cold hose fights and kinks',
         `draw a circle ${sized(2 * inner)} across about the middle; ${starts === 1 ? 'lay the hose on it' : `${starts} hoses begin on it, ${measured('angle', 360 / starts, 0)} apart`}, ${tray ? 'each pushed onto the tail of its bulkhead, a clip over it' : `${starts === 1 ? '' : 'each with '}${sized(tail)} of tail toward the middle`}`,
         `wind ${starts === 1 ? '' : 'all of them together '}outward, ${rounds} turns of each, ${sized(pitch, true)} from middle to middle by the comb; ${tiesATurn} ties to a turn, ${tray ? 'each through a base that is screwed to the back, ' : ''}snug and not tight`,

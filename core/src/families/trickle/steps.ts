@@ -1,6 +1,7 @@
 import { measured, sized } from '../../quantity';
 import type { Step } from '../../steps';
 import { countCheck, lengthCheck, levelCheck } from '../kit/checks';
+import { slopeWords } from '../kit/ports';
 import { cutStep, step, testStep } from '../kit/steps';
 import { gutter, type TrickleLayout } from './layout';
 
@@ -90,6 +91,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
         `set one feed tube to the head of each of the ${strips} strips, all at one height by a water level`,
       ],
       parts: [`${prefix}/gutter`, `${prefix}/feed`],
+      needs: ['paint brush', 'clear hose'],
       checks: [
         {
           id: 'feeds',
@@ -165,7 +167,7 @@ export function trickleSteps(prefix: string, layout: TrickleLayout, mass: number
       : []),
     step(prefix, 'carry', {
       name: 'Carry it and set it up',
-      does: ['carry it flat, gutter first', 'the gutter falls to its outlet by a hand’s breadth over the width'],
+      does: ['carry it flat, gutter first', `the gutter falls to its outlet, ${slopeWords}`],
       needs: ['gloves'],
       checks: [levelCheck('level', 'across the strips it')],
       beware: [`It is ${measured('mass', mass, 0)}; wind takes it like a sail.`],

@@ -18,10 +18,10 @@ function testsBelow(folder) {
 const shop = testsBelow('core/src/shop');
 const table = {
   closure: {
-    what: 'random designs of every kind put together again from their cut lists',
+    what: 'random designs of every kind put together again from their cut lists: carried, held, brought in',
     usual: '15 of each kind',
     count: 500,
-    files: ['core/src/families/closure/closure.test.ts'],
+    files: testsBelow('core/src/families/closure'),
   },
   sync: {
     what: 'schedules of two windows and a server that fails',

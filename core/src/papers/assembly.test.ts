@@ -218,12 +218,12 @@ describe('papers: the plumbing sheet', () => {
       expect(said).not.match(/[⟦⟧]|NaN|undefined/);
       for (const { name } of ports) for (const word of name.split(' ')) expect(said).include(word);
     });
-  it('has the cold end of a harp 50 mm out from its board and 92 mm from the left, by hand', () => {
+  it('has the cold end of a harp 50 mm out from its board and 57 mm from the left, by hand', () => {
     const { design } = openJob(defaultJob('harp')).panels[0] ?? {};
     const cold = design?.ports.find(({ id }) => id === 'cold');
     if (!design || !cold) throw new Error('no port');
-    // Stub 50; side board 19, edge to header: the box is 2 024 long, 1 882 clear between headers of 28.
-    expect(portPlace(cold, design, 'metric')).match(/^50\smm out from the lower edge, 92\smm from the left/);
+    // Stub 50; the box is 2 024 long, 1 882 clear between headers of 28: (2 024 − 1 882) / 2 − 14 = 57.
+    expect(portPlace(cold, design, 'metric')).match(/^50\smm out from the lower edge, 57\smm from the left/);
   });
 });
 

@@ -4,6 +4,7 @@ import type { HeaterDesign } from '../families';
 import { mountOf, type OpenJob, sideOf } from '../job';
 import { formatLength, type Habit } from '../quantity';
 import { type Part, partLetters } from '../shop';
+import { bodyOf, roundLayers } from './body';
 import { layDrawings, type SheetDrawing } from './fill';
 import { heading, inks, type Print, write } from './frame';
 import { sizeOf } from './sizes';
@@ -158,20 +159,23 @@ interface Place {
   up: string;
 }
 
-/** Layers whose pieces are placed by their middle: they are round. */
-const round = new Set(['tube', 'header']);
-
 function placesOf(design: HeaterDesign, parts: readonly Part[], habit: Habit): Place[] {
   const views = Object.values(design.drawings)
     .filter(({ flat }) => !flat)
+    // The view that is worked on first tells most.
+    .toSorted((a, b) => Number(b.leads ?? false) - Number(a.leads ?? false))
     .map((view) => ({ name: view.name.toLowerCase(), drawing: view.draw() }));
+  const made = new Set(parts.map(({ id }) => id));
   return parts.map((part): Place => {
     const shown = views.find(({ drawing }) => drawing.shapes.some((shape) => shape.part === part.id));
     if (!shown) return { part, view: 'no view', left: '', up: '' };
-    const origin = originOf(shown.drawing);
-    const shapes = shown.drawing.shapes.filter((shape) => shape.part === part.id && shape.kind !== 'line');
+    const body = bodyOf(shown.drawing, made);
+    // Holes are no places of the piece itself.
+    const shapes = shown.drawing.shapes.filter(
+      (shape) => shape.part === part.id && shape.kind !== 'line' && shape.kind !== 'circle',
+    );
     const boxes = (shapes.length > 0 ? shapes : shown.drawing.shapes.filter((shape) => shape.part === part.id)).map(
-      (shape) => ({ box: boxOf(shape), middle: round.has(shape.layer) || shape.kind === 'circle' }),
+      (shape) => ({ box: boxOf(shape), middle: roundLayers.has(shape.layer) || shape.kind === 'circle' }),
     );
     // The long way of a round piece begins at its end; across it the middle counts.
     const across = boxes.map(({ box, middle }) =>
@@ -184,23 +188,15 @@ function placesOf(design: HeaterDesign, parts: readonly Part[], habit: Habit): P
       part,
       view: shown.name,
       left: runningWords(
-        across.map((value) => value - origin.x),
+        across.map((value) => value - body.left),
         habit,
       ),
       up: runningWords(
-        upward.map((value) => value - origin.y),
+        upward.map((value) => value - body.bottom),
         habit,
       ),
     };
   });
-}
-
-/** Left lower corner of the pieces that a view shows, tubes that stand out of it left out. */
-function originOf(drawing: Drawing): Point {
-  const shown = drawing.shapes.filter(({ part }) => part !== undefined);
-  const still = shown.filter(({ layer }) => !round.has(layer));
-  const boxes = (still.length > 0 ? still : shown).map(boxOf);
-  return { x: Math.min(...boxes.map(({ left }) => left)), y: Math.min(...boxes.map(({ bottom }) => bottom)) };
 }
 
 /** m within which two places are one. */
@@ -212,9 +208,10 @@ export function runningWords(values: readonly number[], habit: Habit): string {
   for (const value of values.toSorted((a, b) => a - b))
     if (found.length === 0 || value - (found.at(-1) as number) > near) found.push(value);
   return found
+    .map((value) => (Math.abs(value) < near ? 0 : value))
     .map(
       (value) =>
-        `${value < -near ? '−' : ''}${formatLength(Math.abs(value), habit, { bare: true, inchesOnly: true }).text}`,
+        `${value < 0 ? '−' : ''}${formatLength(Math.abs(value), habit, { bare: true, inchesOnly: true }).text}`,
     )
     .join('  ');
 }

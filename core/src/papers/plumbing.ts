@@ -1,8 +1,8 @@
 import type { Drawing, Point } from '../draw';
-import { extent } from '../draw';
 import type { HeaterDesign, Port } from '../families';
 import type { OpenJob } from '../job';
 import { formatLength, type Habit, sayWords } from '../quantity';
+import { bodyOf } from './body';
 import { layDrawings } from './fill';
 import { heading, inks, type Print, write } from './frame';
 import { table } from './table';
@@ -81,15 +81,9 @@ function numberPorts(print: Print, ports: readonly Port[], place: (point: Point)
 }
 
 /** Edge of the plan that a port is nearest to, how far along it, and its height: as one holds a tape to it. */
-export function portPlace({ at, up }: Port, { drawings }: HeaterDesign, habit: Habit): string {
+export function portPlace({ at, up }: Port, { drawings, parts }: HeaterDesign, habit: Habit): string {
   const say = (value: number) => formatLength(Math.abs(value), habit, { inchesOnly: value < 1 }).text;
-  const plan = drawings.plan.draw();
-  const { left, bottom, width, height } = extent({
-    ...plan,
-    shapes: plan.shapes.filter(({ layer, part }) => part !== undefined && layer !== 'tube' && layer !== 'header'),
-    dimensions: [],
-    labels: [],
-  });
+  const { left, bottom, width, height } = bodyOf(drawings.plan.draw(), new Set(parts.map(({ id }) => id)));
   const edges = [
     { words: 'left edge', from: at.x - left, along: at.y - bottom, of: 'from below' },
     { words: 'right edge', from: left + width - at.x, along: at.y - bottom, of: 'from below' },

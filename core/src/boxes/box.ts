@@ -22,6 +22,11 @@ export interface Exit {
   slot?: number;
 }
 
+/** Whether an array comes out at both ends: it goes in only while one end board is off. */
+export function throughBothEnds(exits: readonly Exit[]): boolean {
+  return exits.some(({ side }) => side === 'cold') && exits.some(({ side }) => side === 'hot');
+}
+
 /** The role of a board round the outside of a box: one that something comes out of is a piece of its own. */
 export function outerBoard(side: Exit['side'], exits: readonly Exit[]): string {
   if (exits.some((exit) => exit.side === side)) return `cladding-${side}`;

@@ -2,7 +2,7 @@ import type { Finding } from '../care';
 import { entries, screwFrom, type Timber } from '../catalogue';
 import type { GlazingDesign } from '../glazings';
 import { bearsPane, leastLedge, mostClearance, paneBearing } from './bearing';
-import type { Exit } from './box';
+import { type Exit, throughBothEnds } from './box';
 import { type Frame, leastBay, type TimberBox } from './frame';
 
 /** m that a lip must reach over the pane to hold it. Judgement. */
@@ -97,6 +97,26 @@ function seatFindings(made: TimberBox, frame: Frame, glazing: GlazingDesign, pat
       ...(thicker ? { fix: thicker.id } : {}),
     });
   }
+  // A frame that bears on less than half of the wall under it tips into the box.
+  if (lid && lid.timber.width <= frame.wall / 2 + 1e-9) {
+    const [wider] = entries('timber')
+      .filter(
+        (one) =>
+          one.tape === lid.timber.tape &&
+          one.width < 0.06 &&
+          one.width > frame.wall / 2 + 1e-9 &&
+          one.thickness >= lid.timber.thickness - 1e-9,
+      )
+      .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
+    found.push({
+      code: 'lid-too-narrow',
+      severity: 'clash',
+      path: `${path}.box.parameters.lidFrame`,
+      values: { lid: lid.timber.width, wall: frame.wall },
+      at,
+      ...(wider ? { fix: wider.id } : {}),
+    });
+  }
   return found;
 }
 
@@ -142,13 +162,17 @@ export function boxFindings(
       });
   found.push(...seatFindings(made, frame, glazing, path));
   const through = exits.find(({ side }) => side === 'low' || side === 'high');
-  if (through && made.side === 'fixed')
+  const ends = throughBothEnds(exits);
+  if ((through || ends) && made.side === 'fixed')
     found.push({
       code: 'array-cannot-go-in',
       severity: 'clash',
       path: at('side'),
-      values: {},
-      at: { x: through.along, y: through.side === 'low' ? frame.wall / 2 : frame.outside.width - frame.wall / 2 },
+      values: { where: through ? 'sides' : 'ends' },
+      fix: 'removable',
+      at: through
+        ? { x: through.along, y: through.side === 'low' ? frame.wall / 2 : frame.outside.width - frame.wall / 2 }
+        : { x: frame.outside.length - frame.wall / 2, y: frame.outside.width / 2 },
     });
   if (edge && glazing.cover) {
     const { thickness } = edge.sheet;

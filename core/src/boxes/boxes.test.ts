@@ -192,6 +192,18 @@ describe('boxes: what the pane bears on', () => {
     expect(thin).deep.include({ code: 'lid-too-thin', fix: 'planed-45x45' });
     expect(found(0.012, 'sealed-unit', {}, { lid: 'mitred', lidFrame: 'planed-45x45' })).deep.equal([]);
   });
+  it('says where a lid bears on less than half of its walls: 38 of frame on 45 and 38 of wall', () => {
+    const layered = (lidFrame: string) =>
+      boxes['layered-timber']
+        .open({ board: 'planed-120x45', cladding: 'ps20-2x6', lid: 'butted', lidFrame, cleat: 0 })
+        .around(glazings['tempered-glass'].open({ length: 1, width: 1 }), false)
+        .findings('heaters.panel-a', [])
+        .find(({ code }) => code === 'lid-too-narrow');
+    const narrow = layered('ps20-1x2');
+    expect(narrow?.severity).equal('clash');
+    expect(narrow?.values.wall).above(0.076);
+    expect(layered('planed-45x45')).equal(undefined);
+  });
   it('buys corner screws that stay in their cleats: 19 of board and 19 of cleat hold 35, and 14 of cleat 30', () => {
     const length = (cleat: number) => {
       const one = box({ cleat })

@@ -152,6 +152,13 @@ describe('boxes: what they may have besides', () => {
     expect(codes('fixed', exits)).deep.equal(['array-cannot-go-in']);
     expect(codes('removable', exits)).deep.equal([]);
     expect(codes('fixed', onEnds)).deep.equal([]);
+    // Out at both ends it is longer than the box is inside: one end comes off.
+    const both = [
+      { side: 'cold' as const, along: 0.1, up: 0.07, diameter: 0.017 },
+      { side: 'hot' as const, along: 1, up: 0.07, diameter: 0.017 },
+    ];
+    expect(codes('fixed', both as unknown as typeof onEnds)).deep.equal(['array-cannot-go-in']);
+    expect(codes('removable', both as unknown as typeof onEnds)).deep.equal([]);
     const parts = rebated().parts({ prefix: 'p', railDepth: 0.05, exits, hotSpace: 0.05, tubes: [] });
     expect(parts.find(({ id }) => id === 'p/side-high')?.operations.join()).match(/no glue/);
     expect(parts.find(({ id }) => id === 'p/side-low')?.operations.join()).not.match(/no glue/);

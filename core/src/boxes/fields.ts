@@ -31,10 +31,10 @@ export const timberFields = {
   rails: countField(0, 8, 3, 'Rails', 'Cross rails that carry the absorber.'),
   cleat: lengthField(0, 0.045, 0.02, 'Corner cleat', 'Square cleat screwed into each corner; zero for none.'),
   side: choiceField(
-    { removable: 'one long side comes off', fixed: 'all four fixed' },
+    { removable: 'one comes off, where the array goes in', fixed: 'all four fixed' },
     'removable',
     'Sides',
-    'Headers that go through a side go in only while it is off.',
+    'What comes out through a long side, or at both ends, goes in only while one board is off.',
   ),
   handles: countField(0, 6, 0, 'Handles', 'For carrying: two at the ends, or more along the long sides.'),
   hanging: choiceField(

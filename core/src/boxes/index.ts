@@ -13,6 +13,6 @@ export const boxes = {
 } as const satisfies Record<string, Member<BoxMember>>;
 
 export type { BoxDesign, BoxMember, Exit, Skin } from './box';
-export { outerBoard } from './box';
+export { outerBoard, throughBothEnds } from './box';
 export { bendDeduction, courses, develop } from './edge';
 export { boxWords };

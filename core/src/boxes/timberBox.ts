@@ -212,7 +212,11 @@ function boxWork({ edge, cladding, lid, cleat, weeps, rails, side, handles }: Ti
     frame: [
       'glue and screw the boards round, square before the glue sets',
       ...(cleat > 0 ? ['screw a cleat into every corner'] : []),
-      ...(side === 'removable' ? ['where headers go through a side, leave it on its screws, without glue'] : []),
+      ...(side === 'removable'
+        ? [
+            'the side that headers go through, or the end at the way out where the array comes out at both ends, stays on its screws, without glue',
+          ]
+        : []),
       ...(rails > 0 ? ['screw the rails in from the back, clear of the tubes'] : []),
       ...(weeps > 0 ? ['drill the weep holes and staple a screen over each'] : []),
       ...(handles > 0 ? ['bolt the handles through, washers inside'] : []),

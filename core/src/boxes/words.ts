@@ -11,10 +11,23 @@ export const boxWords: Record<string, Words> = {
     detail: `${values.number('rails')} rails leave no room for insulation between them.`,
     remedy: `Take ${values.number('most')} rails at most.`,
   }),
-  'array-cannot-go-in': () => ({
-    headline: 'headers cannot go through',
-    detail: 'The headers come out through the side boards, and all four sides are fixed: the array cannot be laid in.',
-    remedy: 'Let one long side come off: screws and no glue.',
+  'array-cannot-go-in': (values) =>
+    values.text('where') === 'ends'
+      ? {
+          headline: 'array cannot be laid in',
+          detail: 'It comes out at both ends, and all four sides are fixed: it is longer than the box is inside.',
+          remedy: 'Let one board come off, the end at the way out: screws and no glue.',
+        }
+      : {
+          headline: 'headers cannot go through',
+          detail:
+            'The headers come out through the side boards, and all four sides are fixed: the array cannot be laid in.',
+          remedy: 'Let one long side come off: screws and no glue.',
+        },
+  'lid-too-narrow': (values, say) => ({
+    headline: 'lid too narrow for the walls',
+    detail: `The walls are ${say.length(values.number('wall'))} thick and the lid’s frame is ${say.length(values.number('lid'))} wide: it bears on less than half of them and tips.`,
+    remedy: 'Take a wider timber for the lid, or thinner boards.',
   }),
   'too-thin-to-cut': (values, say) => ({
     headline: `${values.text('what')} too thin`,

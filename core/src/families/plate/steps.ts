@@ -1,3 +1,4 @@
+import { throughBothEnds } from '../../boxes';
 import { hottestStart } from '../../catalogue';
 import { measured, sized } from '../../quantity';
 import type { Part } from '../../shop';
@@ -116,7 +117,9 @@ export function plateSteps(query: {
         'draw the sensor wire in now, its sleeve out through the side',
         exit && (exit.side === 'low' || exit.side === 'high')
           ? 'take the loose side off, pass the headers through, screw it on again'
-          : 'pass the ends through their holes',
+          : throughBothEnds(layout.exits)
+            ? 'take the end board at the way out off; pass the way in through its hole, the board over the way out, and screw it on again'
+            : 'pass the ends through their holes first, the array tilted, then let its other end down into the box',
         box.rails.length > 0
           ? 'fix the array at one place only, the middle of its length; everywhere else it slides on its clips'
           : 'fix the array at one place only, the middle of its length; everywhere else it lies free',

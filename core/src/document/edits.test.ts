@@ -14,6 +14,8 @@ describe('document: edits', () => {
     ]);
     expect(edits).have.deep.members([
       { path: pitch, before: 0.089, after: 0.1 },
+      // The record comes new with its first field.
+      { path: ['shop', 'have'], before: undefined, after: {} },
       { path: ['shop', 'have', 'tool/torch'], before: undefined, after: true },
     ]);
     expect(document.site).equal(job.site);
@@ -104,3 +106,38 @@ function withoutEmpty(value: unknown): unknown {
     .filter(([, one]) => one !== undefined);
   return entries.length > 0 ? Object.fromEntries(entries) : undefined;
 }
+
+describe('document: a record that comes new with an edit', () => {
+  const job = defaultJob('harp');
+  const mount = ['heaters', 'panel-a', 'mount'];
+  const stand = { kind: 'ground-stand', parameters: { timber: 'planed-90x45', low: 0.3, anchor: 'none' } };
+
+  it('goes with it when it is taken back, and comes back with it', () => {
+    const { document, edits } = setFields(job, [{ path: mount, value: stand }]);
+    const back = layEdits(document, inverse(edits));
+    expect(back.left).deep.equal([]);
+    expect(back.document).deep.equal(job);
+    expect(valueAtPath(back.document, mount)).equal(undefined);
+    const again = layEdits(back.document, edits);
+    expect(again.left).deep.equal([]);
+    expect(again.document).deep.equal(document);
+  });
+  it('is told field by field all the same, so that two hands can add to one', () => {
+    const { edits } = setFields(job, [{ path: mount, value: stand }]);
+    expect(edits.map(({ path }) => path.join('.'))).include('heaters.panel-a.mount.parameters.low');
+    const have = ['shop', 'have', 'panel-a/caps'];
+    const mine = setFields(job, [{ path: have, value: true }]);
+    const theirs = setFields(mine.document, [{ path: ['shop', 'have', 'panel-a/unions'], value: true }]);
+    // Mine is taken back; what somebody else has put into the record stays, and nobody is told of a clash.
+    const back = layEdits(theirs.document, inverse(mine.edits));
+    expect(back.left).deep.equal([]);
+    expect(valueAtPath(back.document, ['shop', 'have'])).deep.equal({ 'panel-a/unions': true });
+  });
+  it('stays where somebody has changed a field of it, and that field is told', () => {
+    const { document, edits } = setFields(job, [{ path: mount, value: stand }]);
+    const changed = setFields(document, [{ path: [...mount, 'parameters', 'low'], value: 0.5 }]).document;
+    const back = layEdits(changed, inverse(edits));
+    expect(back.left.map(({ path }) => path.at(-1))).deep.equal(['low']);
+    expect(valueAtPath(back.document, [...mount, 'parameters'])).deep.equal({ low: 0.5 });
+  });
+});

@@ -22,11 +22,23 @@ export function setFields<T extends object>(
   const [next, patches] = immer.produceWithPatches(document, (draft) => {
     for (const { path, value } of fields) setField(draft as Fields, pathSteps(path), value);
   });
-  const edits = patches.flatMap(({ path }) =>
-    // A patch that sets a whole record is told field by field, so that two sides can add to it.
-    changesBetween(valueAtPath(document, path), valueAtPath(next, path), path),
-  );
+  const edits = patches.flatMap(({ path }) => {
+    const [before, after] = [valueAtPath(document, path), valueAtPath(next, path)];
+    // A patch that sets a whole record is told field by field, so that two sides can add to it; and that the record was begun, so that it goes
+    // with its last field when that is taken back.
+    return [...begun(before, after, path), ...changesBetween(before, after, path)];
+  });
   return { document: next, edits: withoutRepeats(edits) };
+}
+
+/** Records that come new with an edit, the outer before what is in it: each as begun empty. */
+function begun(before: unknown, after: unknown, path: readonly (string | number)[]): Change[] {
+  if (typeof after !== 'object' || after === null || Array.isArray(after)) return [];
+  const inner = (held: unknown) =>
+    Object.entries(after).flatMap(([key, value]) => begun(valueAtPath(held, [key]), value, [...path, key]));
+  if (before === undefined)
+    return Object.keys(after).length === 0 ? [] : [{ path: [...path], before: undefined, after: {} }, ...inner({})];
+  return typeof before === 'object' && before !== null && !Array.isArray(before) ? inner(before) : [];
 }
 
 function setField(draft: Fields, path: readonly (string | number)[], value: unknown): void {
@@ -68,6 +80,12 @@ function withoutRepeats(edits: readonly Change[]): Change[] {
   });
 }
 
+/** Whether an edit only begins an empty record, or takes one away that was begun. */
+function isBeginning({ before, after }: Change): boolean {
+  const empty = (value: unknown) => typeof value === 'object' && value !== null && Object.keys(value).length === 0;
+  return (before === undefined && empty(after)) || (empty(before) && after === undefined);
+}
+
 /** What the other way round brings back what was. */
 export function inverse(edits: readonly Change[]): Change[] {
   return edits.map(({ path, before, after }) => ({ path, before: after, after: before })).reverse();
@@ -85,7 +103,8 @@ export function layEdits<T>(document: T, edits: readonly Change[]): { document: 
     const { path, before, after } = edit;
     const stands = valueAtPath(now, path);
     if (!same(stands, before) && !same(stands, after)) {
-      left.push(edit);
+      // A record that somebody has put more into stays: what of it was one's own is a path of its own.
+      if (!isBeginning(edit)) left.push(edit);
       continue;
     }
     try {

@@ -287,6 +287,12 @@ export async function undo() {
   await rest();
 }
 
+/** Lays the edit that was taken back on again. */
+export async function redo() {
+  useJob.getState().redo();
+  await rest();
+}
+
 /** One of several choices by its name. */
 export const radio = (name: string, inside?: ParentNode): HTMLInputElement =>
   find('input[type="radio"]', name, inside) as HTMLInputElement;

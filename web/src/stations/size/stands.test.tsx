@@ -1,7 +1,17 @@
 import { defaultJob } from '@north-pane/core/document';
 import { mounts } from '@north-pane/core/mounts';
 import { expect } from 'chai';
-import { choose, field, leaveStation, openStation, pageText, panelNow, unfold } from '../../shell/station.fixture';
+import {
+  choose,
+  field,
+  leaveStation,
+  openStation,
+  pageText,
+  panelNow,
+  redo,
+  undo,
+  unfold,
+} from '../../shell/station.fixture';
 
 const names = Object.values(mounts).map(({ name }) => name);
 const stands = () => [...(field('Stands on') as HTMLSelectElement).options].map(({ text }) => text);
@@ -23,6 +33,16 @@ describe('web: Size, what it stands on', () => {
     expect(panelNow().mount?.parameters).deep.equal(mounts['ground-stand'].standard('metric'));
     await choose('Stands on', '');
     expect(panelNow().mount).equal(undefined);
+  });
+  it('chosen by mistake goes with one undo, and comes back with a redo', async () => {
+    await open('harp', asBegun);
+    await choose('Stands on', 'ground-stand');
+    await undo();
+    expect(panelNow().mount).equal(undefined);
+    expect(pageText()).not.match(/Somebody has changed this/);
+    await redo();
+    expect(panelNow().mount).deep.include({ kind: 'ground-stand' });
+    expect(panelNow().mount?.parameters).deep.equal(mounts['ground-stand'].standard('metric'));
   });
   it('is none for a box of tanks, which stands by itself', async () => {
     await open('batch-box', asBegun);

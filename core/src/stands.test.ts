@@ -1,9 +1,11 @@
 import { expect } from 'chai';
+import * as fc from 'fast-check';
 import { sayFinding } from './cautions';
 import { defaultJob, heatersOf } from './document';
 import { heatersFrom } from './document/heaters.fixture';
 import type { HeaterDocument } from './families';
 import { mountFindings, mountOf, openJob, sideOf } from './job';
+import { carryFindings } from './job/mountCarries';
 import { laysOn, type MountKind, mounts } from './mounts';
 
 describe('job: stands that a kind does not go on', () => {
@@ -117,5 +119,41 @@ describe('job: rails of a stand carry what lies on them', () => {
       expect(detail).match(/held .* apart: they are bent by .* softwood bears/);
       expect(remedy).match(/stouter/);
     }
+  });
+});
+
+describe('job: rails of a stand over any panel', () => {
+  const kinds = ['ground-stand', 'wall-bracket', 'roof-standoff'] as const;
+  it('clash just where a beam of that section, bent by that weight, goes over what softwood bears; the mend never does', () => {
+    let [weak, mended] = [0, 0];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.double({ min: 0.6, max: 3, noNaN: true }),
+        fc.double({ min: 0.6, max: 3.5, noNaN: true }),
+        fc.double({ min: 20, max: 400, noNaN: true }),
+        (kind, upslope, across, mass) => {
+          const panel = { prefix: 'p', upslope, across, depth: 0.12, mass, tilts: [{ name: 'all year', tilt: 40 }] };
+          const parameters = mounts[kind].standard('metric');
+          const { rails } = mounts[kind].open(parameters).under(panel);
+          if (!rails) throw new Error('it has rails');
+          // By hand: half the panel on each rail, w L² / 8 over b d² / 6.
+          const stress =
+            ((mass * 9.80665) / 2 / Math.max(across, rails.span)) *
+            (rails.span ** 2 / 8) *
+            (6 / (rails.wide * rails.deep ** 2));
+          const [found] = carryFindings(panel, { kind, parameters }, 'heaters.a.mount');
+          if (Math.abs(stress / 5.908e6 - 1) > 0.02) expect(found !== undefined, `${stress}`).equal(stress > 5.908e6);
+          if (!found) return;
+          weak += 1;
+          if (found.fix === undefined) return;
+          mended += 1;
+          expect(carryFindings(panel, { kind, parameters: { ...parameters, timber: found.fix } }, 'x')).deep.equal([]);
+        },
+      ),
+      { numRuns: 400 },
+    );
+    expect(weak).above(20);
+    expect(mended).above(5);
   });
 });

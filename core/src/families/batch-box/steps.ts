@@ -250,7 +250,7 @@ export function batchBoxSteps(prefix: string, layout: BatchBoxLayout, mass: numb
       does: [
         'insulation between the studs and on the floor, cut out round posts, bearers and pipe holes, joints taped',
         parameters.lining === 'foil'
-          ? 'bright foil over all of it, shiny side in, stapled a hand apart'
+          ? `bright foil over all of it, shiny side in, stapled every ${sized(0.1)}`
           : 'two coats of white lining paint',
       ],
       parts: [

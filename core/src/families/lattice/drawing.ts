@@ -87,7 +87,7 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
           kind: 'circle',
           layer: 'hole',
           hidden: true,
-          part: `${prefix}/back`,
+          part: `${prefix}/ports`,
           centre,
           radius: portHole / 2,
         }),

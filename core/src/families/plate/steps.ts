@@ -101,7 +101,7 @@ export function plateSteps(query: {
           ? [
               {
                 id: 'exits',
-                words: `${through} exit holes of ${sized(exit.diameter, true)}, ${sized(exit.up)} up from the underside, no corner screw within a finger of one`,
+                words: `${through} exit holes of ${sized(exit.diameter, true)}, ${sized(exit.up)} up from the underside, no corner screw within ${sized(0.015)} of one`,
               },
             ]
           : []),

@@ -141,3 +141,17 @@ describe('document: a record that comes new with an edit', () => {
     expect(valueAtPath(back.document, [...mount, 'parameters'])).deep.equal({ low: 0.5 });
   });
 });
+
+describe('document: an edit that stood already', () => {
+  const job = defaultJob('harp');
+  it('is none of one’s own: it is neither laid nor left, and taking it back takes nobody’s value', () => {
+    const { document, edits } = setFields(job, [{ path: pitch, value: 0.1 }]);
+    // Somebody else has set it back meanwhile.
+    const theirs = setFields(document, [{ path: pitch, value: 0.089 }]).document;
+    const undone = layEdits(theirs, inverse(edits));
+    expect(undone).deep.include({ laid: [], left: [] });
+    expect(undone.document).equal(theirs);
+    // What was not laid is not taken back: their value stays.
+    expect(layEdits(undone.document, inverse(undone.laid)).document).equal(theirs);
+  });
+});

@@ -92,8 +92,8 @@ export function inverse(edits: readonly Change[]): Change[] {
 }
 
 /**
- * Lays edits on a document as it is now: each path that still has what the edit found there, or already what it makes of it. One that
- * somebody has changed since is left as it is and told.
+ * Lays edits on a document as it is now: each path that still has what the edit found there. One that has what the edit makes of it already is
+ * neither laid nor left; one that somebody has changed since is left as it is and told.
  */
 export function layEdits<T>(document: T, edits: readonly Change[]): { document: T; laid: Change[]; left: Change[] } {
   let now = document;
@@ -102,7 +102,9 @@ export function layEdits<T>(document: T, edits: readonly Change[]): { document: 
   for (const edit of edits) {
     const { path, before, after } = edit;
     const stands = valueAtPath(now, path);
-    if (!same(stands, before) && !same(stands, after)) {
+    // What stands there already is no edit of this hand: taken back later it would take somebody else's value.
+    if (same(stands, after)) continue;
+    if (!same(stands, before)) {
       // A record that somebody has put more into stays: what of it was one's own is a path of its own.
       if (!isBeginning(edit)) left.push(edit);
       continue;

@@ -242,6 +242,21 @@ describe('sync: undo and redo', () => {
     // It is not laid back by redo either.
     expect(window.state.future).deep.equal([]);
   });
+  it('of an edit that another hand has made already is nothing, and a redo takes nothing of theirs', () => {
+    const window = new Window().set(risers, 11).give(
+      { kind: 'due' },
+      { kind: 'saved', save: 'save-0', stored: { version: 2, document: withField(job, risers, 11) } },
+      { kind: 'stands', version: 3, seq: 0 },
+      // Somebody else has set it back by hand before I undo mine.
+      { kind: 'fetched', stored: { version: 3, document: withField(job, risers, 12) } },
+      { kind: 'undo' },
+    );
+    expect(window.shows(risers)).equal(12);
+    expect(window.state.notice).equal(undefined);
+    expect(window.state.future).deep.equal([]);
+    window.give({ kind: 'redo' });
+    expect(window.shows(risers)).equal(12);
+  });
   it('do nothing where there is nothing', () => {
     const window = new Window().give({ kind: 'undo' }, { kind: 'redo' });
     expect(window.state.document).equal(job);

@@ -33,6 +33,8 @@ export function takenBack(state: Sync, from: 'past' | 'future', rules: Rules): S
   const { document, laid, left } = layEdits(state.document, wanted);
   // What is laid back makes a sound job only with the rest of it: else it stays as it is.
   const sound = laid.length > 0 && rules.trouble(document) === undefined;
+  // All of it stood already as it is wanted: there is nothing to take back, and nothing to say.
+  const stood = laid.length === 0 && left.length === 0;
   const kept = sound ? (from === 'past' ? inverse(laid) : laid) : [];
   return {
     ...state,
@@ -44,6 +46,7 @@ export function takenBack(state: Sync, from: 'past' | 'future', rules: Rules): S
         : to === 'future'
           ? [{ edits: kept }, ...state.future]
           : [...state.past, { edits: kept }],
-    notice: left.length > 0 || !sound ? 'Somebody has changed this since: it was left as it is now.' : undefined,
+    notice:
+      !stood && (left.length > 0 || !sound) ? 'Somebody has changed this since: it was left as it is now.' : undefined,
   };
 }

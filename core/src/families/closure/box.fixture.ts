@@ -264,7 +264,8 @@ function layStrips(
     const sample = list.parts.find(({ id }) => id.endsWith(role));
     if (sample?.kind !== 'sheet') continue;
     const run = (role === 'strip-side' ? outside.length : outside.width) - 2 * wall;
-    const perRow = Math.max(1, Math.round(run / sample.height));
+    // As many as go in: cleats in the corners take what is left.
+    const perRow = Math.max(1, Math.floor(run / sample.height + 1e-6));
     const courses = Math.round(sample.count / (2 * perRow));
     const long = perRow * sample.height;
     const first = (run - long) / 2;

@@ -1,14 +1,15 @@
 import { entryName } from '../catalogue';
 import type { Drawing, Point, Shape } from '../draw';
 import type { HeaterDesign } from '../families';
-import { mountOf, type OpenJob, sideOf } from '../job';
+import type { OpenJob } from '../job';
 import { formatLength, type Habit } from '../quantity';
 import { type Part, partLetters } from '../shop';
 import { bodyOf, roundLayers } from './body';
-import { layDrawings, type SheetDrawing } from './fill';
+import { layDrawings } from './fill';
 import { heading, inks, type Print, write } from './frame';
 import { sizeOf } from './sizes';
 import { table } from './table';
+import { heaterName, printedViews } from './views';
 
 type Letters = ReadonlyMap<string, string>;
 
@@ -20,8 +21,16 @@ export function assemblyPages(print: Print, open: OpenJob, parts: readonly Part[
   const { habit } = print.context;
   const letters = partLetters(parts);
   open.panels.forEach(({ document, design }, index) => {
-    const name = document.count > 1 ? `${document.count} × ${document.id}` : document.id;
-    layDrawings(print, 'Assembly', viewsOf(print, { open, index, name, design, letters }));
+    const name = heaterName(document);
+    layDrawings(
+      print,
+      'Assembly',
+      printedViews(open, index).map(({ words, drawing }) => ({
+        words,
+        drawing,
+        over: (place) => letterPieces(print, drawing, place, letters),
+      })),
+    );
     const own = parts.filter(({ id }) => id.startsWith(`${document.id}/`));
     const places = placesOf(design, own, habit);
     heading(print, `Where each piece of ${name} lies`, 40);
@@ -47,27 +56,6 @@ export function assemblyPages(print: Print, open: OpenJob, parts: readonly Part[
       places,
     );
   });
-}
-
-/** Views to be printed: all but metal laid flat, and the heater on its mount where none shows it from the side. */
-function viewsOf(
-  print: Print,
-  of: { open: OpenJob; index: number; name: string; design: HeaterDesign; letters: Letters },
-): SheetDrawing[] {
-  const { open, index, name, design, letters } = of;
-  const lettered = (words: string, drawing: Drawing): SheetDrawing => ({
-    words,
-    drawing,
-    over: (place) => letterPieces(print, drawing, place, letters),
-  });
-  const views = Object.values(design.drawings).filter(({ flat }) => !flat);
-  const mount = mountOf(open, index);
-  return [
-    ...views.map((view) => lettered(`${name}: ${view.name.toLowerCase()}, ${view.words}`, view.draw())),
-    ...(views.some(({ side }) => side)
-      ? []
-      : [lettered(mount ? `${name} on its mount, from the side` : `${name} from the side`, sideOf(open, index))]),
-  ];
 }
 
 interface Box {

@@ -6,6 +6,7 @@ import { bodyOf } from './body';
 import { layDrawings } from './fill';
 import { heading, inks, type Print, write } from './frame';
 import { table } from './table';
+import { heaterName } from './views';
 
 /** mm. Of the circle round the number of a port. */
 const balloon = 2.4;
@@ -14,7 +15,7 @@ const balloon = 2.4;
 export function plumbingPages(print: Print, open: OpenJob): void {
   const { habit } = print.context;
   for (const { document, design } of open.panels) {
-    const name = document.count > 1 ? `${document.count} × ${document.id}` : document.id;
+    const name = heaterName(document);
     const plan = design.drawings.plan.draw();
     layDrawings(print, 'Plumbing', [
       {

@@ -131,6 +131,8 @@ test('a left and a right board are kept on one length, and a piece is laid over 
   await expect(both.getByRole('button', { name: /Side board, high/ })).toBeVisible();
   expect(Object.keys((await settled(page, id)).decisions.ties ?? {}).length).toBe(2);
 
+  // A plan that is proved while a piece is carried takes the piece out of the hand.
+  await expect(boards.getByText(/proved least/)).toBeVisible();
   const piece = boards.getByRole('button', { name: /^End board/ }).first();
   await piece.focus();
   await page.keyboard.press('Space');

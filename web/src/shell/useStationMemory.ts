@@ -46,10 +46,11 @@ export function useStationMemory(main: RefObject<HTMLElement | null>, place: str
       return reached;
     };
     restore();
-    let over = false;
+    // Nothing to come back to: it is at its top, and wherever it is scrolled from now on is where it was left.
+    let over = [...known.scroll.values()].every((wanted) => wanted === 0);
     // What is drawn later makes the station longer: it is followed until somebody scrolls by hand.
     const grown = new MutationObserver(() => !over && restore());
-    grown.observe(element, { childList: true, subtree: true });
+    if (!over) grown.observe(element, { childList: true, subtree: true });
     const rest = () => {
       over = true;
       grown.disconnect();
@@ -60,7 +61,7 @@ export function useStationMemory(main: RefObject<HTMLElement | null>, place: str
       if (over || waits >= mostWaits || restore()) rest();
       else wait = window.setTimeout(look, patience);
     };
-    let wait = window.setTimeout(look, patience);
+    let wait = over ? 0 : window.setTimeout(look, patience);
     const remember = ({ target }: Event) => {
       if (!over || !(target instanceof HTMLElement)) return;
       const name = target === element ? 'main' : target.dataset.scrolls;

@@ -122,18 +122,18 @@ describe('document: a record that comes new with an edit', () => {
     expect(again.left).deep.equal([]);
     expect(again.document).deep.equal(document);
   });
-  it('is told field by field all the same, so that two hands can add to one', () => {
+  it('is recorded as one edit per field, so that two devices can add to one record', () => {
     const { edits } = setFields(job, [{ path: mount, value: stand }]);
     expect(edits.map(({ path }) => path.join('.'))).include('heaters.panel-a.mount.parameters.low');
     const have = ['shop', 'have', 'panel-a/caps'];
     const mine = setFields(job, [{ path: have, value: true }]);
     const theirs = setFields(mine.document, [{ path: ['shop', 'have', 'panel-a/unions'], value: true }]);
-    // Mine is taken back; what somebody else has put into the record stays, and nobody is told of a clash.
+    // Undoing mine keeps what the other device has put into the record, and reports no conflict.
     const back = layEdits(theirs.document, inverse(mine.edits));
     expect(back.left).deep.equal([]);
     expect(valueAtPath(back.document, ['shop', 'have'])).deep.equal({ 'panel-a/unions': true });
   });
-  it('stays where somebody has changed a field of it, and that field is told', () => {
+  it('is not undone where another device has changed a field of it, and that field is reported', () => {
     const { document, edits } = setFields(job, [{ path: mount, value: stand }]);
     const changed = setFields(document, [{ path: [...mount, 'parameters', 'low'], value: 0.5 }]).document;
     const back = layEdits(changed, inverse(edits));
@@ -144,14 +144,14 @@ describe('document: a record that comes new with an edit', () => {
 
 describe('document: an edit that stood already', () => {
   const job = defaultJob('harp');
-  it('is none of one’s own: it is neither laid nor left, and taking it back takes nobody’s value', () => {
+  it('is neither applied nor reported as conflict, and undoing it keeps the other device’s value', () => {
     const { document, edits } = setFields(job, [{ path: pitch, value: 0.1 }]);
-    // Somebody else has set it back meanwhile.
+    // Another device has set it back meanwhile.
     const theirs = setFields(document, [{ path: pitch, value: 0.089 }]).document;
     const undone = layEdits(theirs, inverse(edits));
     expect(undone).deep.include({ laid: [], left: [] });
     expect(undone.document).equal(theirs);
-    // What was not laid is not taken back: their value stays.
+    // An edit that was not applied is not undone: their value stays.
     expect(layEdits(undone.document, inverse(undone.laid)).document).equal(theirs);
   });
 });

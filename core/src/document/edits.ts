@@ -24,8 +24,8 @@ export function setFields<T extends object>(
   });
   const edits = patches.flatMap(({ path }) => {
     const [before, after] = [valueAtPath(document, path), valueAtPath(next, path)];
-    // A patch that sets a whole record is told field by field, so that two sides can add to it; and that the record was begun, so that it goes
-    // with its last field when that is taken back.
+    // A patch that sets a whole record becomes one edit per field, so that two devices can add to it, after one edit that creates the record
+    // empty, so that undoing removes the record with its last field.
     return [...begun(before, after, path), ...changesBetween(before, after, path)];
   });
   return { document: next, edits: withoutRepeats(edits) };
@@ -92,8 +92,8 @@ export function inverse(edits: readonly Change[]): Change[] {
 }
 
 /**
- * Lays edits on a document as it is now: each path that still has what the edit found there. One that has what the edit makes of it already is
- * neither laid nor left; one that somebody has changed since is left as it is and told.
+ * Applies edits to a document as it is now, wherever a path still has the value from before the edit. A path that already has the new value is
+ * listed neither in `laid` nor in `left`; a path that has been changed since keeps its value and is listed in `left`.
  */
 export function layEdits<T>(document: T, edits: readonly Change[]): { document: T; laid: Change[]; left: Change[] } {
   let now = document;

@@ -10,7 +10,7 @@ export interface Reference {
   fluid?: Fluid;
 }
 
-/** How much work a fit is: whole, judged on conditions held back; or a quarter of that, unjudged, by which kinds are told from each other. */
+/** Effort of a fit: `whole`, checked on conditions held back; `screening`, a quarter of the conditions, unchecked, enough to rank kinds of heater. */
 export type FitEffort = 'whole' | 'screening';
 
 /** Degrees between two angles of a table of incidence angle modifiers that is alike all round: it bends gently. */
@@ -57,7 +57,7 @@ export function modifierAt(table: readonly number[], angle: number): number {
 
 /**
  * K_b of a beam. The standard multiplies K_T by K_L where the planes are not alike (ISO 9806:2017), which is exact in either plane alone and off
- * between them (`productShortfall`): a run takes the table of both angles. A beam of which no planes are told leans across.
+ * between them (`productShortfall`): a run takes the table of both angles. A beam without angles is taken to lie in the transversal plane.
  */
 export function beamModifierAt(
   { round, transversal, both }: BeamModifier,

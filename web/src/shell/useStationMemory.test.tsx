@@ -15,7 +15,7 @@ function Page({ place }: { place: string }) {
 }
 
 const main = () => document.querySelector('main') as HTMLElement;
-/** Scrolled by a program or a scroll bar: no wheel, finger or key is told of. */
+/** Scrolls as a program or a scroll bar does: without a wheel, touch or key event. */
 const scrolled = (to: number) => {
   main().scrollTop = to;
   main().dispatchEvent(new Event('scroll'));

@@ -1,15 +1,18 @@
 import { entry, type Sheet, type Timber } from '../../catalogue';
 import { type GlazingDesign, glazings } from '../../glazings';
-import {
-  type Bearer,
-  bearerAngle,
-  type CradleLoad,
-  type CradleStress,
-  chockLength,
-  chooseBearer,
-  lyingPitch,
-} from './cradle';
+import { type CradleLoad, chockLength, chooseBearer, lyingPitch } from './cradle';
+import { type FloorHole, floorHoles } from './floorHoles';
+import { jointAt } from './joint';
 import type { BatchBoxParameters } from './parameters';
+import {
+  type Cradle,
+  gapsOver,
+  inWalls,
+  leaningCradle,
+  lowestUnderLeaning,
+  lowestUnderLying,
+  underLying,
+} from './underTanks';
 
 /** m. Wall of a heater tank: 2 to 3 mm of steel. Trade. */
 export const tankWall = 0.0025;
@@ -18,8 +21,6 @@ const domed = 0.95;
 /** m. Least height of the low face of a pane rail; and room left over the floor's insulation under the cradle. */
 const railLow = 0.025;
 const underCradle = 0.03;
-/** Share of a leaning tank's length from its middle to each rail that runs across under it. */
-const railShare = 0.3;
 /** m. Least height of the front. */
 const leastFront = 0.15;
 /** Degrees within which a box is laid out; a tilt beyond is a clash. */
@@ -29,33 +30,6 @@ export const tilts = { low: 15, high: 65 } as const;
 export interface ProfilePoint {
   x: number;
   z: number;
-}
-
-/** What carries the tanks: bearers across from wall to wall, their ends on posts between the studs of the side walls. m. */
-export interface Cradle {
-  bearer: Bearer & { stress: CradleStress };
-  /** Over the posts, and from post to post. */
-  length: number;
-  span: number;
-  /** Under each lying tank, the lowest first: its middle, where its two bearers touch it, the top of the posts. */
-  lying: { x: number; z: number; low: number; high: number; top: number; post: number }[];
-  /** Under tanks that lean: places of bearers and foot rail up the slope, posts by their long edge and x of it, the stop before the foot rail. */
-  leaning: Leaning | undefined;
-}
-/** A hole in the floor: m from its front edge and from its first side. */
-export interface FloorHole {
-  id: 'drain' | 'cold' | 'discharge' | 'hot' | 'sensor';
-  words: string;
-  x: number;
-  y: number;
-  diameter: number;
-}
-export interface Leaning {
-  foot: number;
-  bearers: { low: number; high: number };
-  posts: Record<'foot' | 'front' | 'back', { at: number; length: number }>;
-  stop: { at: number; height: number };
-  chock: number;
 }
 
 /**
@@ -241,219 +215,6 @@ export function layOut(parameters: BatchBoxParameters, tilt: number): BatchBoxLa
     joint: at === undefined ? undefined : { at, stud: planeAt(at + side / 2) - underRail, height: planeAt(at) },
     pipes: floorHoles({ wall, depth, width, ...over }),
     lid: parameters.lid === 'none' ? undefined : { length: depth / slope.cos, width },
-  };
-}
-
-/** m between a stud on which sheets meet and what stands or lies beside it. */
-const jointRoom = 0.003;
-
-/** Whether a piece goes on a sheet, either way round. */
-const goesOn = (one: number, other: number, short: number, long: number): boolean =>
-  Math.min(one, other) <= short + 1e-9 && Math.max(one, other) <= long + 1e-9;
-
-/** m from the front face to where the sides are joined, as near the middle as the cradle leaves room for a stud; nothing where one sheet has both, or none both parts. */
-function jointAt(of: {
-  depth: number;
-  front: number;
-  back: number;
-  planeAt(x: number): number;
-  short: number;
-  long: number;
-  wall: number;
-  side: number;
-  blocked: readonly [number, number][];
-}): number | undefined {
-  const { depth, front, back, planeAt, short, long, wall, side, blocked } = of;
-  if (goesOn(depth, front + back, short, long)) return undefined;
-  const half = side / 2 + jointRoom;
-  const edges = [
-    wall + half,
-    depth / 2,
-    depth - wall - half,
-    ...blocked.flatMap(([from, to]) => [from - half, to + half]),
-    // As far as a sheet reaches from either end.
-    short,
-    depth - short,
-  ];
-  const places = edges.filter(
-    (x) =>
-      x >= wall + half - 1e-9 &&
-      x <= depth - wall - half + 1e-9 &&
-      blocked.every(([from, to]) => x + half <= from + 1e-9 || x - half >= to - 1e-9),
-  );
-  const fits = (x: number) =>
-    goesOn(x, front + planeAt(x), short, long) && goesOn(depth - x, planeAt(x) + back, short, long);
-  return places.filter(fits).sort((a, b) => Math.abs(a - depth / 2) - Math.abs(b - depth / 2))[0];
-}
-
-/** m. Holes for pipes with the rubber round them, and for the sensor's wire; from the walls, and from pipe to pipe across. */
-const pipeHole = 0.06;
-const wireHole = 0.012;
-const holeIn = 0.12;
-
-/** Two holes at the front on one side, for drain and cold water; three behind on the other, for the relief's discharge, hot water and the wire. */
-function floorHoles(at: {
-  wall: number;
-  depth: number;
-  width: number;
-  front: readonly [number, number][];
-  back: readonly [number, number][];
-}): FloorHole[] {
-  const { wall, depth, width } = at;
-  /** The middle of the widest gap: nothing lies over it. */
-  const middle = (gaps: readonly [number, number][]) => {
-    const [from, to] = [...gaps].sort((a, b) => b[1] - b[0] - (a[1] - a[0]))[0] as [number, number];
-    return (from + to) / 2;
-  };
-  const front = middle(at.front.map(([from, to]) => [Math.max(wall, from), to]));
-  const back = middle(at.back.map(([from, to]) => [from, Math.min(depth - wall, to)]));
-  const far = width - wall;
-  return [
-    { id: 'drain', words: 'drain', x: front, y: wall + holeIn, diameter: pipeHole },
-    { id: 'cold', words: 'cold in', x: front, y: wall + 2 * holeIn, diameter: pipeHole },
-    { id: 'discharge', words: 'the relief’s discharge', x: back, y: far - holeIn, diameter: pipeHole },
-    { id: 'hot', words: 'hot out', x: back, y: far - 2 * holeIn, diameter: pipeHole },
-    { id: 'sensor', words: 'the sensor’s wire', x: back, y: far - 2.7 * holeIn, diameter: wireHole },
-  ];
-}
-
-/** m along the ground: what bearers, posts and stops take of both side walls. */
-function inWalls(
-  { across, airGap, bearer, side, slope }: Stack,
-  lying: Cradle['lying'],
-  leaning: Leaning | undefined,
-): [number, number][] {
-  const beyond = Math.max(0, (side - bearer.wide) / 2);
-  if (!leaning)
-    return lying.flatMap(({ low, high }): [number, number][] => [
-      [low - bearer.wide - beyond, low + beyond],
-      [high - beyond, high + bearer.wide + beyond],
-    ]);
-  const top = airGap + across;
-  const x = (up: number, deep: number) => up * slope.cos + deep * slope.sin;
-  const { bearers, posts, stop, foot } = leaning;
-  const half = bearer.wide / 2;
-  return [
-    [x(foot - bearer.deep, top - bearer.wide), x(foot, top)],
-    ...[bearers.low, bearers.high].map((at): [number, number] => [x(at - half, top), x(at + half, top + bearer.deep)]),
-    ...[stop, ...Object.values(posts)].map(({ at }): [number, number] => [at - side, at]),
-  ];
-}
-
-/** m along the ground: where nothing of the cradle lies over the floor, at its front and behind. */
-function gapsOver(
-  { across, airGap, bearer, slope }: Stack,
-  lying: Cradle['lying'],
-  leaning: Leaning | undefined,
-): { front: [number, number][]; back: [number, number][] } {
-  const [first, last] = [lying[0], lying.at(-1)];
-  const ends: [number, number] = [0, Number.POSITIVE_INFINITY];
-  if (first && last)
-    return {
-      front: [
-        [ends[0], first.low - bearer.wide],
-        [first.low, first.high],
-      ],
-      back: [
-        [last.low, last.high],
-        [last.high + bearer.wide, ends[1]],
-      ],
-    };
-  if (!leaning) return { front: [ends], back: [ends] };
-  const top = airGap + across;
-  const x = (up: number, deep: number) => up * slope.cos + deep * slope.sin;
-  const { low, high } = leaning.bearers;
-  const half = bearer.wide / 2;
-  return {
-    front: [
-      [ends[0], leaning.stop.at],
-      [x(leaning.foot, top), x(low - half, top)],
-    ],
-    back: [
-      [x(low + half, top + bearer.deep), x(high - half, top)],
-      [x(high + half, top + bearer.deep), ends[1]],
-    ],
-  };
-}
-
-/** What lies between the pane and the underside of the cradle. */
-interface Stack {
-  across: number;
-  airGap: number;
-  bearer: Bearer;
-  side: number;
-  slope: { sin: number; cos: number; tan: number };
-}
-
-/** m over the foot of the plane of the pane: the underside of the bearers of a lying tank whose middle is at x. */
-function lowestUnderLying({ across, airGap, bearer, slope }: Stack, x: number): number {
-  const middle = x * slope.tan - (airGap + across / 2) / slope.cos;
-  return middle - (across / 2) * Math.cos((bearerAngle * Math.PI) / 180) - bearer.deep;
-}
-
-/** m over the foot of the plane of the pane: the lowest corner of foot rail and low bearer. */
-function lowestUnderLeaning(
-  { across, airGap, bearer, slope }: Stack,
-  foot: number,
-  middle: number,
-  long: number,
-): number {
-  const top = airGap + across;
-  const height = (up: number, deep: number) => up * slope.sin - deep * slope.cos;
-  return Math.min(
-    height(foot - bearer.deep, top),
-    height(middle - railShare * long - bearer.wide / 2, top + bearer.deep),
-  );
-}
-
-/** Where a lying tank is, and what it lies on. */
-function underLying(
-  { across, airGap, bearer, slope }: Stack,
-  x: number,
-  planeAt: (x: number) => number,
-): Cradle['lying'][number] {
-  const radius = across / 2;
-  const beta = (bearerAngle * Math.PI) / 180;
-  const z = planeAt(x) - (airGap + radius) / slope.cos;
-  const top = z - radius * Math.cos(beta);
-  return {
-    x,
-    z,
-    low: x - radius * Math.sin(beta),
-    high: x + radius * Math.sin(beta),
-    top,
-    post: top - bearer.deep,
-  };
-}
-
-/** Bearers across under tanks that lean, each on posts whose tops lean with the pane; the foot rail with a stop before it. */
-function leaningCradle(
-  { across, airGap, bearer, side, slope }: Stack,
-  at: { foot: number; middle: number; long: number; planeAt(x: number): number; chock: number },
-): Leaning {
-  const { foot, middle, long, planeAt, chock } = at;
-  const top = airGap + across;
-  const { wide, deep } = bearer;
-  const bearers = { low: middle - railShare * long, high: middle + railShare * long };
-  /** The long edge of a post under the middle of what lies so far up the slope with its underside so deep. */
-  const post = (up: number, under: number) => {
-    const x = up * slope.cos + under * slope.sin + side / 2;
-    return { at: x, length: planeAt(x) - under / slope.cos };
-  };
-  return {
-    foot,
-    bearers,
-    posts: {
-      foot: post(foot - deep / 2, top),
-      front: post(bearers.low, top + deep),
-      back: post(bearers.high, top + deep),
-    },
-    // The edge of the foot rail that lies farthest to the front, and a finger's breadth over it.
-    stop: {
-      at: (foot - deep) * slope.cos + (top - wide) * slope.sin,
-      height: planeAt(0) + (foot - deep) * slope.sin - (top - wide) * slope.cos + 0.02,
-    },
-    chock,
   };
 }
 

@@ -1,7 +1,8 @@
 import { sized } from '../../quantity';
 import type { Port } from '../family';
 import { falls, slopeWords } from '../kit/ports';
-import type { BatchBoxLayout, FloorHole } from './layout';
+import type { FloorHole } from './floorHoles';
+import type { BatchBoxLayout } from './layout';
 
 /** What goes through each hole of the floor, but the wire. */
 const through: Record<

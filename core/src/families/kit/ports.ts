@@ -13,6 +13,7 @@ export const falls = {
   hot: `rises away from it, ${slopeWords}, to the store or to an air vent; no high place on the way`,
   open: 'stays open: nothing is screwed in and nothing shuts it',
   home: `falls away from it, ${slopeWords}, home to the tank, as wide as the outlet`,
+  shower: `falls away from it, ${slopeWords}, to the shower, as wide as the outlet`,
 } as const;
 
 /** The way in and the way out of a heater with one tube end for each. */

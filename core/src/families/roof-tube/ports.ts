@@ -1,14 +1,15 @@
 import { sized } from '../../quantity';
 import type { Port } from '../family';
 import { falls } from '../kit/ports';
-import { fillHole, type RoofTubeLayout, ventHole } from './layout';
+import { cap, fillHole, type RoofTubeLayout, ventHole } from './layout';
 
 /** Of the pipes, joined at their low ends: outlet, fill plug and the vent that is always open. */
 export function roofTubePorts(prefix: string, layout: RoofTubeLayout): Port[] {
-  const { parameters, places, outside, fill, vent, outlet, saddle, seat, pipe } = layout;
+  const { parameters, places, outside, fill, vent, outlet, saddle, seat } = layout;
   const { length, pipes } = parameters;
   const y = places[0] ?? 0;
-  const low = saddle.width - seat;
+  /** The underside of the pipes in their seats; a cap hangs half of what it is wider below that. */
+  const underside = saddle.width - seat;
   const top = outside.depth;
   const each = pipes > 1 ? `, one on each of ${pipes} pipes` : '';
   return [
@@ -25,10 +26,10 @@ export function roofTubePorts(prefix: string, layout: RoofTubeLayout): Port[] {
       id: 'hot',
       name: `warm out${each}`,
       at: { x: 0, y },
-      up: low + outlet - pipe.outerDiameter / 2 > 0 ? low : 0,
+      up: underside - cap.wide / 2 + outlet,
       end: `bulkhead in the low cap, its middle ${sized(outlet)} over the bottom of the cap`,
       fitting: `${prefix}/outlet`,
-      fall: falls.home.replace('home to the tank', 'to the shower'),
+      fall: falls.shower,
     },
     {
       id: 'vent',

@@ -6,6 +6,7 @@ import { airEnergy } from './findings';
 import { gravityFlow } from './hydraulic';
 import { layOut } from './layout';
 import { roofTubeParameters } from './parameters';
+import { roofTubePorts } from './ports';
 import { fullSun } from './standing';
 
 const panel = (change: Record<string, unknown> = {}): HeaterDocument => {
@@ -49,6 +50,10 @@ describe('roof tube: what is drilled', () => {
   });
   it('has the outlet in the low cap, as low as its flange goes: 6 of cap, 4.2 of wall, 2 and 19', () => {
     expect(layOut(roofTubeParameters.parse({})).outlet).closeTo(0.0312, 1e-9);
+  });
+  it('has its outlet 87.7 over the underside of the saddles: 90 less a seat of 27.5, less 6 of cap, and 31.2', () => {
+    const hot = roofTubePorts('panel-a', layOut(roofTubeParameters.parse({}))).find(({ id }) => id === 'hot');
+    expect(hot?.up).closeTo(0.0877, 1e-9);
   });
   it('is fitted before it is closed: outlets go into loose caps', () => {
     const steps = open().steps();

@@ -8,6 +8,7 @@ import { outlookFrom } from './outlook';
 import { eventRoutes } from './routes/events';
 import { jobRoutes } from './routes/jobs';
 import { readingRoutes } from './routes/readings';
+import { streamRoute } from './routes/stream';
 import { weatherRoutes } from './routes/weather';
 import { headers, knownCallers } from './security';
 import { standInWeather } from './standins/weather';
@@ -35,7 +36,8 @@ export function createApp({ database, listener, report, weather, now }: Dependen
       return context.json({ ok: false, database: 'silent', message: 'The database does not answer just now.' }, 503);
     })
     .route('/api/jobs', jobRoutes(database))
-    .route('/api/jobs', eventRoutes(database, listener))
+    .route('/api/jobs', eventRoutes(database))
+    .route('/api/stream', streamRoute(database, listener))
     .route('/api/jobs', readingRoutes(database, report))
     .route('/api/jobs', weatherRoutes(database, outlookFrom(weather)));
   app.route('/standins/weather', standInWeather(now));

@@ -1,5 +1,10 @@
 /** Classes of PostgreSQL's and the network's own codes, with what a builder is told of them and the status they answer with. */
-const failures: readonly { codes: RegExp; status: 503 | 507; message: string }[] = [
+const failures: readonly { codes: RegExp; status: 404 | 503 | 507; message: string }[] = [
+  {
+    codes: /^23503$/,
+    status: 404,
+    message: 'What this belongs to was deleted meanwhile. Nothing of this was kept.',
+  },
   {
     codes: /^53100$|^ENOSPC$/,
     status: 507,
@@ -25,6 +30,12 @@ const failures: readonly { codes: RegExp; status: 503 | 507; message: string }[]
 const lostConnection =
   /connection terminated|timeout exceeded when trying to connect|not queryable|client has encountered a connection error/i;
 
+/** Whether a failure is the database's refusal of a row that is there already. */
+export function isDuplicate(error: unknown): boolean {
+  const root = rootOf(error);
+  return root instanceof Error && 'code' in root && root.code === '23505';
+}
+
 /** The error that began it: query builders wrap what the database said. */
 function rootOf(error: unknown): unknown {
   let found = error;
@@ -33,7 +44,7 @@ function rootOf(error: unknown): unknown {
 }
 
 /** What a failure is to the caller: his to wait for, or a fault of the program. Nothing of the request stands in it. */
-export function failureOf(error: unknown): { status: 500 | 503 | 507; message: string } {
+export function failureOf(error: unknown): { status: 404 | 500 | 503 | 507; message: string } {
   const root = rootOf(error);
   const code = root instanceof Error && 'code' in root ? String(root.code) : '';
   const found = failures.find(({ codes }) => codes.test(code));

@@ -17,7 +17,7 @@ describe('server: jobs', () => {
     return (await answer.json()) as { id: string; version: number };
   };
   const fetchJob = async (id: string) => {
-    const answer = await bench.client.api.jobs[':id'].$get({ param: { id } });
+    const answer = await bench.client.api.jobs[':id'].$get({ param: { id }, query: {} });
     return (await answer.json()) as unknown as { version: number; document: Job };
   };
   const save = (id: string, base: number, before: Job, after: Job) =>

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { changesBetween, defaultJob, type Job, withValueAt } from '@north-pane/core/document';
-import type { ShopEvent } from '@north-pane/core/shoplog';
+import { longestEvent, mostEventsSent, type ShopEvent } from '@north-pane/core/shoplog';
 import { expect } from 'chai';
-import { eventsAfter, mostEvents, recordEvents, shopStateOf } from './db/events';
+import { eventsAfter, eventsPerPage, recordEvents, shopStateOf } from './db/events';
 import { createJob, findJob, keepRevision, listJobs } from './db/jobs';
 import { saveChanges } from './db/saves';
 import { upgradeJobs } from './db/upgrade';
@@ -30,28 +30,56 @@ describe('server: the log of the shop', () => {
 
   it('takes events once, however often they are sent, and gives them in the order in which they came', async () => {
     const list = [made('a'), made('b'), made('c')];
-    expect(await (await send('/api/jobs/shed/events', { events: list })).json()).deep.equal({ added: 3 });
+    expect(await (await send('/api/jobs/shed/events', { events: list })).json()).deep.equal({ added: 3, refused: [] });
     expect(await (await send('/api/jobs/shed/events', { events: [...list, made('d')] })).json()).deep.equal({
       added: 1,
+      refused: [],
     });
     const page = (await (await bench.request('/api/jobs/shed/events')).json()) as { events: ShopEvent[]; seq: number };
     expect(page.events.map(({ id }) => id)).deep.equal(['a', 'b', 'c', 'd']);
     const later = await (await bench.request(`/api/jobs/shed/events?after=${page.seq}`)).json();
-    expect(later).deep.equal({ events: [], seq: page.seq, more: false });
+    expect(later).deep.equal({ events: [], seq: page.seq, more: false, parted: false });
     expect((await shopStateOf(bench.database, 'shed')).made).deep.equal({ 'panel-a/riser': 4 });
   });
   it('never changes an event that is there', async () => {
     await send('/api/jobs/shed/events', { events: [made('a', 50)] });
     expect((await shopStateOf(bench.database, 'shed')).made).deep.equal({ 'panel-a/riser': 4 });
   });
-  it('refuses what is no event, keeping none of the others, and a job that is not there', async () => {
-    const answer = await send('/api/jobs/shed/events', { events: [made('good'), { kind: 'burnt' }] });
-    expect(answer.status).equal(422);
-    expect(JSON.stringify(await answer.json())).include('1.kind');
-    expect((await shopStateOf(bench.database, 'shed')).made).deep.equal({ 'panel-a/riser': 4 });
+  it('names each event that is none, and keeps all the others; a job that is not there keeps none', async () => {
+    const many = Array.from({ length: mostEventsSent - 2 }, (_, index) => made(`many-${index}`));
+    const events = [made('good'), { ...made('burnt'), kind: 'burnt' }, ...many];
+    const answer = await send('/api/jobs/shed/events', { events });
+    expect(answer.status).equal(200);
+    const { added, refused } = (await answer.json()) as { added: number; refused: { id: string; path: string }[] };
+    expect(added).equal(mostEventsSent - 1);
+    expect(refused.map(({ id, path }) => [id, path])).deep.equal([['burnt', 'kind']]);
+    const tooMany = Array.from({ length: mostEventsSent + 1 }, () => made('x'));
+    expect((await send('/api/jobs/shed/events', { events: tooMany })).status).equal(422);
     expect((await send('/api/jobs/nowhere/events', { events: [made('x')] })).status).equal(404);
     expect((await bench.request('/api/jobs/nowhere/events')).status).equal(404);
     expect((await bench.request('/api/jobs/shed/events?after=-1')).status).equal(422);
+  });
+  it('takes the longest message that a device may send', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Long message' });
+    const pieces = Array.from({ length: 500 }, (_, index) => ({
+      part: `${index}`.padEnd(160, 'p'),
+      length: 1.2345678,
+    }));
+    const bar = {
+      kind: 'bar-cut',
+      item: 'tube',
+      stock: 's',
+      price: 0,
+      onHand: true,
+      length: 6,
+      pieces,
+      makes: {},
+      rests: [],
+    };
+    const stamp = { id: 'bar', at: '2026-05-01T10:00:00.000Z', device: 'phone' };
+    expect(JSON.stringify({ ...bar, ...stamp }).length).below(longestEvent);
+    const answer = await send(`/api/jobs/${id}/events`, { events: [{ ...bar, ...stamp }] });
+    expect(await answer.json()).deep.equal({ added: 1, refused: [] });
   });
   it('keeps what twenty hands at twenty saws send at once: nobody who reads on misses one', async () => {
     const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Twenty saws' });
@@ -78,20 +106,19 @@ describe('server: the log of the shop', () => {
   });
   it('is read in pages', async () => {
     const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Long log' });
-    const all = Array.from({ length: mostEvents + 5 }, (_, index) => made(`e${index}`));
+    const all = Array.from({ length: eventsPerPage + 5 }, (_, index) => made(`e${index}`));
     for (let start = 0; start < all.length; start += 1000)
       await recordEvents(bench.database, id, all.slice(start, start + 1000));
     const first = await eventsAfter(bench.database, id, 0);
-    expect([first.events.length, first.more]).deep.equal([mostEvents, true]);
+    expect([first.events.length, first.more]).deep.equal([eventsPerPage, true]);
     const second = await eventsAfter(bench.database, id, first.seq);
     expect([second.events.length, second.more]).deep.equal([5, false]);
-    expect((await shopStateOf(bench.database, id)).made['panel-a/riser']).equal(mostEvents + 5);
+    expect((await shopStateOf(bench.database, id)).made['panel-a/riser']).equal(eventsPerPage + 5);
   });
-  it('tells who listens that something has changed, and ends with the job', async () => {
-    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Listened to' });
-    const answer = await bench.request(`/api/jobs/${id}/stream`);
-    expect(answer.headers.get('content-type')).match(/event-stream/);
-    const reader = (answer.body as ReadableStream<Uint8Array>).getReader();
+  it('tells who listens which job has changed, and that one is gone, on one line for all of them', async () => {
+    const listening = await bench.request('/api/stream');
+    expect(listening.headers.get('content-type')).match(/event-stream/);
+    const reader = (listening.body as ReadableStream<Uint8Array>).getReader();
     let text = '';
     const until = async (words: RegExp) => {
       while (!words.test(text)) {
@@ -100,14 +127,110 @@ describe('server: the log of the shop', () => {
         text += new TextDecoder().decode(value);
       }
     };
-    await until(/event: stands\ndata: \{"version":1,"seq":0\}/);
+    // Whoever opens it is told that nobody knows what was missed.
+    await until(/event: missed/);
+    await send('/api/jobs/shed/events', { events: [made('elsewhere')] });
+    await until(/event: stands\ndata: \{"id":"shed"/);
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Listened to' });
     await recordEvents(bench.database, id, [made('heard')]);
-    await until(/data: \{"version":1,"seq":[1-9]\d*\}/);
-    await saveChanges(bench.database, id, 1, changesBetween(document, { ...document, name: 'Renamed' }));
-    await until(/"version":2/);
+    await until(/"id":"listened-to","key":"[-0-9a-f]{36}","version":1,"stamp":"[-0-9a-f]{36}","seq":[1-9]/);
+    await saveChanges(bench.database, id, { version: 1 }, changesBetween(document, { ...document, name: 'Renamed' }));
+    await until(/"id":"listened-to".*"version":2/);
+    const stands = (await (await bench.request(`/api/jobs/${id}/stands`)).json()) as { version: number };
+    expect(stands.version).equal(2);
     await send(`/api/jobs/${id}`, { name: 'Renamed' }, 'DELETE');
-    await until(/event: gone/);
-    expect((await bench.request('/api/jobs/nowhere/stream')).status).equal(404);
+    await until(/event: gone\ndata: \{"id":"listened-to"\}/);
+    expect((await bench.request(`/api/jobs/${id}/stands`)).status).equal(404);
+    await reader.cancel();
+  });
+});
+
+describe('server: which job, and which copy of it', () => {
+  let bench: Bench;
+  before(async () => {
+    bench = await openBench();
+  });
+  after(() => bench.close());
+  const send = (path: string, body: unknown, method = 'POST') =>
+    bench.request(path, { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } });
+  type Had = { key: string; version: number; stamp: string; document: Job; parted: boolean };
+  const fetchJob = async (id: string, query = '') =>
+    (await (await bench.request(`/api/jobs/${id}${query}`)).json()) as Had;
+  const rename = (document: Job, name: string) => changesBetween(document, { ...document, name });
+
+  it('a new job of a deleted one’s name takes nothing that was meant for that one', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Twice' });
+    const first = await fetchJob(id);
+    await send(`/api/jobs/${id}`, { name: 'Twice' }, 'DELETE');
+    expect((await createJob(bench.database, { ...defaultJob('harp'), name: 'Twice' })).id).equal(id);
+    const second = await fetchJob(id);
+    expect(second.key).not.equal(first.key);
+    const { key } = first;
+    const change = { base: 1, save: 'old', key, changes: rename(first.document, 'Ghost') };
+    expect((await send(`/api/jobs/${id}/changes`, change)).status).equal(404);
+    expect((await send(`/api/jobs/${id}/events`, { events: [made('ghost')], key })).status).equal(404);
+    expect((await bench.request(`/api/jobs/${id}?key=${key}`)).status).equal(404);
+    expect((await bench.request(`/api/jobs/${id}/events?key=${key}`)).status).equal(404);
+    expect((await fetchJob(id)).document.name).equal('Twice');
+    expect((await eventsAfter(bench.database, id, 0)).events).deep.equal([]);
+  });
+  it('notices that it was put back to an older copy, though others have saved as often since', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Copied' });
+    const { document, stamp } = await fetchJob(id);
+    await bench.database.pool.query('create table kept_jobs as select * from jobs');
+    await bench.database.pool.query('create table kept_saves as select * from saves');
+    const ahead = await saveChanges(bench.database, id, { version: 1, stamp }, rename(document, 'Ahead'), 'ahead');
+    if (ahead.kind !== 'saved') throw new Error('not saved');
+    // Put back: the document and what was remembered of its saves are as they were.
+    await bench.database.pool.query(
+      `update jobs set document = k.document, version = k.version, stamp = k.stamp from kept_jobs k where k.id = jobs.id;
+       delete from saves where job_id = '${id}'; insert into saves select * from kept_saves where job_id = '${id}'`,
+    );
+    const had = `?version=2&stamp=ahead`;
+    expect(await fetchJob(id, had)).include({ version: 1, parted: true });
+    const other = await saveChanges(bench.database, id, { version: 1, stamp }, rename(document, 'Other'), 'other');
+    expect(other).include({ kind: 'saved', version: 2 });
+    expect((await fetchJob(id, had)).parted).equal(true);
+    expect((await fetchJob(id, '?version=2&stamp=other')).parted).equal(false);
+    expect((await fetchJob(id, `?version=1&stamp=${stamp}`)).parted).equal(false);
+    const late = { base: 2, stamp: 'ahead', save: 'late', changes: rename(ahead.document, 'Late') };
+    const answer = await send(`/api/jobs/${id}/changes`, late);
+    expect(answer.status).equal(409);
+    expect((await answer.json()) as Had).include({ parted: true, version: 2, stamp: 'other' });
+    expect((await fetchJob(id)).document.name).equal('Other');
+  });
+  it('notices a log that is not the one that was heard', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Logged' }, [
+      made('one'),
+      made('two'),
+    ]);
+    const { seq } = await eventsAfter(bench.database, id, 0);
+    const parted = async (query: string) =>
+      ((await (await bench.request(`/api/jobs/${id}/events?${query}`)).json()) as { parted: boolean }).parted;
+    expect(await parted(`after=${seq}&last=two`)).equal(false);
+    expect(await parted(`after=${seq}&last=three`)).equal(true);
+    expect(await parted(`after=${seq + 7}`)).equal(true);
+    expect((await fetchJob(id, `?version=1&seq=${seq}&last=three`)).parted).equal(true);
+  });
+  it('answers a save again after a thousand others', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Long ago' });
+    await saveChanges(bench.database, id, { version: 1 }, rename(document, 'First'), 'first');
+    await bench.database.pool.query(
+      `insert into saves (job_id, id, taken, version) select '${id}', 's' || n, true, n from generate_series(3, 1003) n;
+       update jobs set version = 1003, stamp = 's1003' where id = '${id}'`,
+    );
+    const again = await saveChanges(bench.database, id, { version: 1 }, rename(document, 'First'), 'first');
+    expect(again).include({ kind: 'saved', version: 1003 });
+  });
+  it('one save that comes twice at the same moment is applied once', async () => {
+    const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Twins' });
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () =>
+        saveChanges(bench.database, id, { version: 1 }, rename(document, 'Twin'), 'twin'),
+      ),
+    );
+    expect(answers.map(({ kind }) => kind)).deep.equal(answers.map(() => 'saved'));
+    expect((await fetchJob(id)).version).equal(2);
   });
 });
 
@@ -122,11 +245,11 @@ describe('server: a save that is sent again', () => {
     const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Lost answer' });
     const change = (value: number, from: Job) =>
       changesBetween(from, withValueAt(from, ['heaters', 'panel-a', 'parameters', 'pitch'], value));
-    const first = await saveChanges(bench.database, id, 1, change(0.08, document), 'mine');
+    const first = await saveChanges(bench.database, id, { version: 1 }, change(0.08, document), 'mine');
     expect(first).include({ kind: 'saved', version: 2 });
     if (first.kind !== 'saved') throw new Error('not saved');
-    await saveChanges(bench.database, id, 2, change(0.07, first.document), 'theirs');
-    const again = await saveChanges(bench.database, id, 1, change(0.08, document), 'mine');
+    await saveChanges(bench.database, id, { version: 2 }, change(0.07, first.document), 'theirs');
+    const again = await saveChanges(bench.database, id, { version: 1 }, change(0.08, document), 'mine');
     expect(again).include({ kind: 'saved', version: 3 });
     expect(await findJob(bench.database, id)).nested.include({ 'document.heaters.panel-a.parameters.pitch': 0.07 });
   });
@@ -134,23 +257,25 @@ describe('server: a save that is sent again', () => {
     const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Turned away' });
     const path = ['heaters', 'panel-a', 'parameters', 'pitch'];
     const change = (value: number, from: Job) => changesBetween(from, withValueAt(from, path, value));
-    const theirs = await saveChanges(bench.database, id, 1, change(0.07, document), 'theirs');
+    const theirs = await saveChanges(bench.database, id, { version: 1 }, change(0.07, document), 'theirs');
     if (theirs.kind !== 'saved') throw new Error('not saved');
-    expect(await saveChanges(bench.database, id, 1, change(0.08, document), 'mine')).include({ kind: 'conflict' });
+    expect(await saveChanges(bench.database, id, { version: 1 }, change(0.08, document), 'mine')).include({
+      kind: 'conflict',
+    });
     // The other hand takes theirs back, so that a late copy of mine would go.
-    await saveChanges(bench.database, id, 2, changesBetween(theirs.document, document), 'back');
-    expect(await saveChanges(bench.database, id, 1, change(0.08, document), 'mine')).include({
+    await saveChanges(bench.database, id, { version: 2 }, changesBetween(theirs.document, document), 'back');
+    expect(await saveChanges(bench.database, id, { version: 1 }, change(0.08, document), 'mine')).include({
       kind: 'conflict',
       version: 3,
     });
-    expect(await saveChanges(bench.database, id, 3, change(0.08, document), 'anew')).include({
+    expect(await saveChanges(bench.database, id, { version: 3 }, change(0.08, document), 'anew')).include({
       kind: 'saved',
       version: 4,
     });
   });
   it('a revision is kept only of the version that was looked at', async () => {
     const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Looked at' });
-    await saveChanges(bench.database, id, 1, changesBetween(document, { ...document, name: 'Moved on' }));
+    await saveChanges(bench.database, id, { version: 1 }, changesBetween(document, { ...document, name: 'Moved on' }));
     expect(await keepRevision(bench.database, id, '', 1)).equal('moved on');
     expect(await keepRevision(bench.database, id, '', 2)).include({ number: 1 });
   });
@@ -175,7 +300,7 @@ describe('server: the shelf', () => {
   it('copies a job without what was done of it, and branches one from a revision', async () => {
     const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'First' }, [made('x')]);
     await keepRevision(bench.database, id, 'before');
-    await saveChanges(bench.database, id, 1, changesBetween(document, { ...document, currency: 'kr' }));
+    await saveChanges(bench.database, id, { version: 1 }, changesBetween(document, { ...document, currency: 'kr' }));
     const copy = (await (await send(`/api/jobs/${id}/copies`, { name: 'Second' })).json()) as { id: string };
     expect(await findJob(bench.database, copy.id)).nested.include({
       'document.currency': 'kr',
@@ -231,7 +356,7 @@ describe('server: the shelf', () => {
     const find = async () => (await listJobs(bench.database, { putAway: false })).cards.find((one) => one.id === id);
     const first = (await find())?.summary;
     const wider = withValueAt(document, ['heaters', 'panel-a', 'count'], 3);
-    await saveChanges(bench.database, id, 1, changesBetween(document, { ...wider, name: 'Renamed' }));
+    await saveChanges(bench.database, id, { version: 1 }, changesBetween(document, { ...wider, name: 'Renamed' }));
     expect((await find())?.summary).include({ name: 'Renamed', panels: 1, of: 1 });
     while ((await find())?.summary?.of !== 2) await new Promise((resolve) => setTimeout(resolve, 50));
     expect((await find())?.summary).include({ panels: 3 });
@@ -239,6 +364,31 @@ describe('server: the shelf', () => {
     await bench.database.pool.query(`update jobs set version = 3 where id = $1`, [id]);
     expect((await upgradeJobs(bench.database)).upgraded).equal(1);
     expect((await find())?.summary?.of).equal(3);
+  });
+  it('has a new card a moment after something was done in the shop', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Cutting' });
+    const answer = await bench.request(`/api/jobs/${id}/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ events: [made('a', 5)] }),
+    });
+    expect(answer.status).equal(200);
+    const before = (await listJobs(bench.database, { putAway: false })).cards.find((one) => one.id === id)?.summary;
+    const done = async () =>
+      (await listJobs(bench.database, { putAway: false })).cards.find((one) => one.id === id)?.summary;
+    while (JSON.stringify(await done()) === JSON.stringify(before)) await new Promise((next) => setTimeout(next, 50));
+    expect((await done())?.of).equal(1);
+  });
+  it('shows a row that was damaged where it lies as damaged, at once and after the next start', async () => {
+    const ids = await Promise.all(
+      ['Torn', 'Worn'].map(async (name) => (await createJob(bench.database, { ...defaultJob('harp'), name })).id),
+    );
+    await bench.database.pool.query(`update jobs set document = document - 'site' where id = any($1)`, [ids]);
+    const cards = async () =>
+      (await listJobs(bench.database, { putAway: false })).cards.filter(({ id }) => ids.includes(id));
+    for (const { summary } of await cards()) expect(summary?.unreadable).match(/^site/);
+    expect((await upgradeJobs(bench.database)).unreadable).equal(2);
+    for (const { summary } of await cards()) expect(summary?.unreadable).match(/^site/);
   });
   it('stored jobs of version 1 are written anew once, with their shop as events, and readable before that too', async () => {
     const text = stored('busy-shop.json');

@@ -136,7 +136,7 @@ describe('server: a job is begun at its place', () => {
     });
     const { id = '' } = (await answer.json()) as { id?: string };
     if (answer.status !== 201) return { status: answer.status };
-    const found = await bench.client.api.jobs[':id'].$get({ param: { id } });
+    const found = await bench.client.api.jobs[':id'].$get({ param: { id }, query: {} });
     return { status: 201, job: ((await found.json()) as unknown as { document: Job }).document };
   };
 

@@ -45,7 +45,7 @@ describe('server: many at once', () => {
     ];
     const saves = await Promise.all(
       fields.map(([path, value]) =>
-        saveChanges(bench.database, id, 1, changesBetween(document, withValueAt(document, path, value))),
+        saveChanges(bench.database, id, { version: 1 }, changesBetween(document, withValueAt(document, path, value))),
       ),
     );
     expect(saves.map((save) => save.kind)).deep.equal(fields.map(() => 'saved'));
@@ -60,7 +60,7 @@ describe('server: many at once', () => {
       saveChanges(
         bench.database,
         id,
-        1,
+        { version: 1 },
         changesBetween(document, withValueAt(document, ['heaters', 'panel-a', 'parameters', 'pitch'], value)),
       );
     const kinds = (await Promise.all([save(0.08), save(0.07)])).map((one) => one.kind).sort();

@@ -1,6 +1,6 @@
 import type { Lock, OnHand } from '../shop';
 import { type Answer, dangerKey } from './answers';
-import type { ShopEvent } from './schema';
+import type { Happened, ShopEvent } from './schema';
 
 /** A line of what went out of the shed and what came back. */
 export interface LedgerLine {
@@ -23,6 +23,15 @@ interface Moved {
   offcut?: Offcut;
 }
 
+/** A cut that is counted as another one, of another device. */
+export interface Doubled {
+  id: string;
+  at: string;
+  item: string;
+  /** Id of the cut that is counted. */
+  as: string;
+}
+
 /** How a job stands in the shop: what all its events come to. */
 export interface ShopState {
   /** Pieces made, by part id. */
@@ -31,6 +40,8 @@ export interface ShopState {
   steps: Readonly<Record<string, true>>;
   /** Bars and sheets that are cut, as they were cut, in the order of their cutting. */
   cuts: readonly Lock[];
+  /** Cuts that two devices wrote down for one bar or sheet: counted once, and said. */
+  doubled: readonly Doubled[];
   /** What the cuts took off the shelf (below zero) or put on it, by id of the line; those that are only there by a cut have their size. */
   moved: Readonly<Record<string, Moved>>;
   ledger: readonly LedgerLine[];
@@ -48,6 +59,7 @@ export const untouchedShop: ShopState = {
   made: {},
   steps: {},
   cuts: [],
+  doubled: [],
   moved: {},
   ledger: [],
   checks: {},
@@ -77,13 +89,49 @@ export function offcutId(cut: string, index: number): string {
   return `${cut}-rest${index === 0 ? '' : `-${index + 1}`}`;
 }
 
-/** Events in the order in which they count: by their time, and by their ids where that is the same, so that all sides have one order. */
+/** ms by which an event is in order: a time that was written down stands for it where the device had no clock that steps on. */
+function clockOf({ clock, at }: ShopEvent): number {
+  return clock ?? Date.parse(at);
+}
+
+/**
+ * The clock of the next event of a device (Lamport's, begun from the time of day): after everything that it has heard of, so that what a device
+ * with a wrong clock has said can be answered.
+ *
+ * @param now ms of the device's own clock
+ */
+export function nextClock(events: readonly ShopEvent[], now: number): number {
+  return events.reduce((latest, event) => Math.max(latest, clockOf(event) + 1), now);
+}
+
+/** Events in the order in which they count: by their clock, and by their ids where that is the same, so that all sides have one order. */
 export function inTime(events: readonly ShopEvent[]): ShopEvent[] {
-  // The clock of one device may write fractions where another does not: times are compared as times.
-  const timed = events.map((event) => ({ event, at: Date.parse(event.at) }));
+  const timed = events.map((event) => ({ event, at: clockOf(event) }));
   return timed
     .sort((a, b) => a.at - b.at || (a.event.id < b.event.id ? -1 : a.event.id > b.event.id ? 1 : 0))
     .map(({ event }) => event);
+}
+
+/** What a cut is: two that have the same are alike. */
+function cutSignature(cut: Extract<Happened, { kind: 'bar-cut' | 'sheet-cut' }>): string {
+  const { item, stock } = cut;
+  const pieces =
+    cut.kind === 'bar-cut'
+      ? cut.pieces.map(({ part }) => part)
+      : cut.placed.map(({ id, x, y }) => `${id} ${x.toFixed(4)} ${y.toFixed(4)}`);
+  return [cut.kind, item, stock, ...pieces.sort()].join('|');
+}
+
+/** A cut with the number that tells it from those like it, of which this device has heard. */
+export function numberedCut<T extends Happened>(happened: T, events: readonly ShopEvent[]): T {
+  if (happened.kind !== 'bar-cut' && happened.kind !== 'sheet-cut') return happened;
+  const gone = takenBack(inTime(events));
+  const signature = cutSignature(happened);
+  const ordinal = events.filter(
+    (one) =>
+      (one.kind === 'bar-cut' || one.kind === 'sheet-cut') && !gone.has(one.id) && cutSignature(one) === signature,
+  ).length;
+  return { ...happened, ordinal };
 }
 
 /**
@@ -98,6 +146,8 @@ export function foldEvents(events: readonly ShopEvent[]): ShopState {
   const cutMakes: Record<string, number> = {};
   const steps: Record<string, true> = {};
   const cuts: Lock[] = [];
+  const doubled: Doubled[] = [];
+  const known = new Map<string, ShopEvent>();
   const moved: Record<string, Moved> = {};
   const ledger: LedgerLine[] = [];
   const checks: Record<string, string> = {};
@@ -121,6 +171,13 @@ export function foldEvents(events: readonly ShopEvent[]): ShopState {
       case 'bar-cut':
       case 'sheet-cut': {
         const { item, stock, price, onHand } = event;
+        const key = event.ordinal === undefined ? undefined : `${event.ordinal} ${cutSignature(event)}`;
+        const same = key === undefined ? undefined : known.get(key);
+        if (same && same.device !== event.device) {
+          doubled.push({ id, at, item, as: same.id });
+          break;
+        }
+        if (key !== undefined) known.set(key, event);
         const size = event.kind === 'bar-cut' ? { length: event.length } : { width: event.width, height: event.height };
         cuts.push(
           event.kind === 'bar-cut'
@@ -184,7 +241,7 @@ export function foldEvents(events: readonly ShopEvent[]): ShopState {
         return event satisfies never;
     }
   }
-  return { made, steps, cuts, moved, ledger, checks, acknowledged, spent, worked };
+  return { made, steps, cuts, doubled, moved, ledger, checks, acknowledged, spent, worked };
 }
 
 /** Device that events have which stood in a version-1 document: nobody knows when or where they happened. */

@@ -2,12 +2,24 @@
 
 export { type Answer, answerFor, dangerAbout, lastAnswer } from './answers';
 export {
+  type Doubled,
   foldEvents,
   type LedgerLine,
+  nextClock,
+  numberedCut,
   offcutId,
   type ShopState,
   shelfOf,
   untouchedShop,
   versionOneDevice,
 } from './fold';
-export { type Happened, parseEvents, type ShopEvent } from './schema';
+export {
+  type Happened,
+  longestEvent,
+  longestMessage,
+  mostEventsSent,
+  parseEvents,
+  type RefusedEvent,
+  type ShopEvent,
+  sortEvents,
+} from './schema';

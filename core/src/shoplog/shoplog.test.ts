@@ -1,6 +1,16 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { foldEvents, offcutId, parseEvents, type ShopEvent, shelfOf, untouchedShop } from '.';
+import {
+  foldEvents,
+  nextClock,
+  numberedCut,
+  offcutId,
+  parseEvents,
+  type ShopEvent,
+  shelfOf,
+  sortEvents,
+  untouchedShop,
+} from '.';
 
 let made = 0;
 const at = (minute: number) => new Date(Date.UTC(2026, 4, 1, 9, minute)).toISOString();
@@ -49,6 +59,43 @@ describe('shop log: what events come to', () => {
     const again = event(3, { kind: 'taken-back', event: back.id });
     expect(foldEvents([bar, back])).deep.equal({ ...untouchedShop });
     expect(foldEvents([bar, back, again])).deep.equal(foldEvents([bar]));
+  });
+  it('one bar locked on two screens is one cut, and is named; a second bar like it is another', () => {
+    const first = { ...cut(1), ordinal: 0 };
+    const same = { ...cut(2), ordinal: 0, device: 'tablet' };
+    const second = { ...cut(3), ordinal: 1, device: 'tablet' };
+    const state = foldEvents([first, same, second]);
+    expect(state.made).deep.equal({ 'a/riser': 2 });
+    expect(state.cuts.map(({ id }) => id)).deep.equal([first.id, second.id]);
+    expect(state.doubled.map(({ id, as }) => [id, as])).deep.equal([[same.id, first.id]]);
+    expect(state.moved['shed-1']?.count).equal(-2);
+  });
+  it('numbers a cut after those like it that stand, so that one taken back leaves its number', () => {
+    const first = { ...cut(1), ordinal: 0 } as ShopEvent;
+    const ordinalOf = (events: ShopEvent[]) => (numberedCut(cut(9), events) as { ordinal?: number }).ordinal;
+    expect(ordinalOf([])).equal(0);
+    expect(ordinalOf([first])).equal(1);
+    expect(ordinalOf([first, event(2, { kind: 'taken-back', event: first.id })])).equal(0);
+    expect(ordinalOf([{ ...first, stock: 'shop' } as ShopEvent])).equal(0);
+  });
+  it('a device whose clock is a day ahead can be answered: the next event comes after it', () => {
+    const now = Date.parse('2026-05-01T09:00:00Z');
+    const ahead = { ...event(0, { kind: 'step', step: 's', done: true }), clock: now + 86_400_000 } as ShopEvent;
+    const clock = nextClock([ahead], now);
+    const unticked = { ...event(1, { kind: 'step', step: 's', done: false }), clock } as ShopEvent;
+    expect(foldEvents([ahead, unticked]).steps).deep.equal({});
+    expect(nextClock([], now)).equal(now);
+    // Without clocks, times of day stand for them.
+    expect(nextClock([event(90, { kind: 'step', step: 's', done: true })], now)).equal(now + 90 * 60_000 + 1);
+  });
+  it('sorts what is no event from what is, by its id and the field', () => {
+    const good = event(1, { kind: 'step', step: 's', done: true });
+    const { taken, refused } = sortEvents([good, { ...good, id: 'bad', done: 'perhaps' }, 7]);
+    expect(taken.map(({ id }) => id)).deep.equal([good.id]);
+    expect(refused.map(({ id, index, path }) => [id, index, path])).deep.equal([
+      ['bad', 1, 'done'],
+      ['', 2, ''],
+    ]);
   });
   it('ends where two events take each other back', () => {
     const events = [

@@ -4,7 +4,7 @@ import type { Database, Transaction } from './database';
 import { events, jobs } from './schema';
 
 /** Events that one answer has at most. */
-export const mostEvents = 2000;
+export const eventsPerPage = 2000;
 
 /**
  * Adds events to the log of a job, one after the other for each job, so that nobody who reads on from a number misses one with a
@@ -40,21 +40,23 @@ export async function eventsAfter(
   { orm }: Reader,
   jobId: string,
   after: number,
-): Promise<{ events: ShopEvent[]; seq: number; more: boolean }> {
+): Promise<{ events: ShopEvent[]; seq: number; last?: string; more: boolean }> {
   const rows = await orm
-    .select({ seq: events.seq, body: events.body })
+    .select({ seq: events.seq, id: events.id, body: events.body })
     .from(events)
     .where(and(eq(events.jobId, jobId), gt(events.seq, after)))
     .orderBy(asc(events.seq))
-    .limit(mostEvents);
+    .limit(eventsPerPage);
+  const end = rows[rows.length - 1];
   return {
     // One that cannot be read, of another version of the program, is passed over and stands in its row as it came.
     events: rows.flatMap(({ body }) => {
       const parsed = parseEvents([body]);
       return parsed.ok ? parsed.events : [];
     }),
-    seq: rows[rows.length - 1]?.seq ?? after,
-    more: rows.length === mostEvents,
+    seq: end?.seq ?? after,
+    ...(end ? { last: end.id } : {}),
+    more: rows.length === eventsPerPage,
   };
 }
 
@@ -77,20 +79,36 @@ export async function announce(tx: Pick<Transaction, 'execute'>, jobId: string):
   await tx.execute(sql`select pg_notify(${jobChannel}, ${jobId})`);
 }
 
-/** Adds to a job's log, and tells the others; false where there is no such job. */
-export async function recordEvents({ orm }: Database, jobId: string, list: readonly ShopEvent[]) {
+/**
+ * Adds to a job's log, and tells the others; undefined where there is no such job.
+ *
+ * @param key of the job that they were done for: a new job of the same name takes none of them
+ */
+export async function recordEvents({ orm }: Database, jobId: string, list: readonly ShopEvent[], key?: string) {
   return orm.transaction(async (tx): Promise<{ added: number } | undefined> => {
-    const [job] = await tx.select({ id: jobs.id }).from(jobs).where(eq(jobs.id, jobId));
-    if (!job) return undefined;
+    // Held, so that it is not deleted meanwhile.
+    const [job] = await tx.select({ key: jobs.key }).from(jobs).where(eq(jobs.id, jobId)).for('key share');
+    if (!job || (key !== undefined && key !== job.key)) return undefined;
     const added = await appendEvents(tx, jobId, list);
     if (added > 0) await announce(tx, jobId);
     return { added };
   });
 }
 
-/** At which version a job stands, and how far its log goes; undefined when there is no such job. */
-export async function jobStands({ orm }: Database, id: string): Promise<{ version: number; seq: number } | undefined> {
-  const [job] = await orm.select({ version: jobs.version }).from(jobs).where(eq(jobs.id, id));
+/** Where a job stands: which one it is, at which version, and how far its log goes. */
+export interface JobStands {
+  key: string;
+  version: number;
+  stamp: string;
+  seq: number;
+}
+
+/** Undefined when there is no such job. */
+export async function jobStands({ orm }: Reader, id: string): Promise<JobStands | undefined> {
+  const [job] = await orm
+    .select({ key: jobs.key, version: jobs.version, stamp: jobs.stamp })
+    .from(jobs)
+    .where(eq(jobs.id, id));
   if (!job) return undefined;
   const [last] = await orm
     .select({ seq: events.seq })
@@ -98,5 +116,18 @@ export async function jobStands({ orm }: Database, id: string): Promise<{ versio
     .where(eq(events.jobId, id))
     .orderBy(desc(events.seq))
     .limit(1);
-  return { version: job.version, seq: last?.seq ?? 0 };
+  return { ...job, seq: last?.seq ?? 0 };
+}
+
+/**
+ * Whether the log of a job goes on from what a reader has heard of it. It does not where the database was put back to an older copy: then
+ * the number that was heard last is still to come, or is another event's.
+ */
+export async function logContinues({ orm }: Reader, jobId: string, seq: number, last?: string): Promise<boolean> {
+  if (seq === 0) return true;
+  const [found] = await orm
+    .select({ id: events.id })
+    .from(events)
+    .where(and(eq(events.jobId, jobId), eq(events.seq, seq)));
+  return found !== undefined && (last === undefined || found.id === last);
 }

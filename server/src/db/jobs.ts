@@ -1,10 +1,10 @@
-import { type Job, type ParsedJob, parseJob, valueAtPath } from '@north-pane/core/document';
+import { type Job, type ParsedJob, parseJob } from '@north-pane/core/document';
 import { foldEvents, type ShopEvent } from '@north-pane/core/shoplog';
 import { and, desc, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { announce, appendEvents } from './events';
-import { builds, type CardSummary, jobs, revisions } from './schema';
-import { cardOf } from './summaries';
+import { builds, type CardSummary, jobs, revisions, saves } from './schema';
+import { cardOf, nameIn, unreadableCard, withDocumentHash } from './summaries';
 
 /** Whether an id can be one at all: what else comes in an address is asked of no database. */
 export function isJobId(id: string): boolean {
@@ -40,6 +40,8 @@ export async function listJobs(
       updatedAt: jobs.updatedAt,
       putAwayAt: jobs.putAwayAt,
       summary: jobs.summary,
+      // Another document than the card is of: changed a moment ago, or damaged where it lies.
+      altered: sql<unknown>`case when (${jobs.summary} ->> 'hash') <> md5(${jobs.document}::text) then ${jobs.document} end`,
       // Renamed a moment ago, a job has its new name before its new card.
       name: sql<string | null>`${jobs.document} ->> 'name'`,
     })
@@ -54,11 +56,17 @@ export async function listJobs(
     .orderBy(desc(jobs.updatedAt), desc(jobs.id))
     .limit(shelfPage + 1);
   return {
-    cards: rows.slice(0, shelfPage).map(({ putAwayAt, name, summary, ...card }) => ({
-      ...card,
-      putAway: putAwayAt !== null,
-      summary: summary && { ...summary, name: name ?? summary.name },
-    })),
+    cards: rows.slice(0, shelfPage).map(({ putAwayAt, name, summary, altered, ...card }) => {
+      const parsed = altered ? parseJob(altered) : undefined;
+      return {
+        ...card,
+        putAway: putAwayAt !== null,
+        summary:
+          parsed?.ok === false
+            ? unreadableCard(altered, card.version, parsed.errors)
+            : summary && { ...summary, name: name ?? summary.name },
+      };
+    }),
     more: rows.length > shelfPage,
   };
 }
@@ -75,7 +83,7 @@ export async function findJobZone({ orm }: Database, id: string): Promise<string
 
 /** A stored job read anew; one that cannot be read has the reasons and what stands there. */
 export type FoundJob =
-  | { kind: 'job'; id: string; version: number; document: Job }
+  | { kind: 'job'; id: string; key: string; version: number; stamp: string; document: Job }
   | { kind: 'unreadable'; id: string; version: number; raw: unknown; errors: { path: string; message: string }[] };
 
 export async function findJob({ orm }: Pick<Database, 'orm'>, id: string): Promise<FoundJob | undefined> {
@@ -83,9 +91,9 @@ export async function findJob({ orm }: Pick<Database, 'orm'>, id: string): Promi
   const [row] = await orm.select().from(jobs).where(eq(jobs.id, id));
   if (!row) return undefined;
   const parsed = parseJob(row.document);
-  const { version } = row;
+  const { key, version, stamp } = row;
   return parsed.ok
-    ? { kind: 'job', id, version, document: parsed.job }
+    ? { kind: 'job', id, key, version, stamp, document: parsed.job }
     : { kind: 'unreadable', id, version, raw: row.document, errors: parsed.errors };
 }
 
@@ -104,7 +112,7 @@ export function slugOf(name: string): string {
 /** Puts a new job on the shelf under a free id made from its name, with what has been done of it. */
 export async function createJob({ orm }: Database, document: Job, events: readonly ShopEvent[] = []) {
   const slug = slugOf(document.name);
-  const summary = cardOf(document, 1, foldEvents(events));
+  const summary = withDocumentHash(cardOf(document, 1, foldEvents(events)), document);
   return orm.transaction(async (tx) => {
     for (let attempt = 1; ; attempt += 1) {
       const id = attempt === 1 ? slug : `${slug}-${attempt}`;
@@ -112,8 +120,9 @@ export async function createJob({ orm }: Database, document: Job, events: readon
         .insert(jobs)
         .values({ id, document, version: 1, summary })
         .onConflictDoNothing()
-        .returning({ id: jobs.id, version: jobs.version });
+        .returning({ id: jobs.id, version: jobs.version, stamp: jobs.stamp });
       if (!made) continue;
+      await tx.insert(saves).values({ jobId: id, id: made.stamp, taken: true, version: made.version });
       await appendEvents(tx, id, events);
       return { ...made, document };
     }
@@ -145,12 +154,6 @@ export async function deleteJob(
     await announce(tx, id);
     return 'deleted';
   });
-}
-
-/** The name in a stored document, whether it can be read or not. */
-export function nameIn(document: unknown): string {
-  const name = valueAtPath(document, ['name']);
-  return typeof name === 'string' && name.trim() !== '' ? name.trim().slice(0, 120) : 'without a name';
 }
 
 /** A job beside another with the same design, and nothing done of it yet. */

@@ -3,8 +3,13 @@ import { jobChannel } from './events';
 
 /** Hears what any server that shares the database has told of a job. */
 export interface Listener {
-  /** @returns the way to stop */
-  on(jobId: string, hear: () => void): () => void;
+  /**
+   * Tells which job has changed.
+   *
+   * @param lost called after a gap: nobody knows what was missed
+   * @returns the way to stop
+   */
+  onAny(hear: (jobId: string) => void, lost: () => void): () => void;
   close(): Promise<void>;
 }
 
@@ -12,17 +17,14 @@ export interface Listener {
 const retry = 1000;
 
 /**
- * Listens on a connection of its own: opened when somebody first asks, and again whenever it is lost. After a gap everybody is told, since
- * nobody knows what was missed.
+ * Listens on a connection of its own: opened when somebody first asks, and again whenever it is lost.
  */
 export function listenForJobs(url: string): Listener {
-  const hearers = new Map<string, Set<() => void>>();
+  const hearers = new Set<{ hear(jobId: string): void; lost(): void }>();
   let client: pg.Client | undefined;
   let closed = false;
   let timer: NodeJS.Timeout | undefined;
-  const tellAll = () => {
-    for (const set of hearers.values()) for (const hear of set) hear();
-  };
+  let opened = false;
   const open = async () => {
     if (client || closed) return;
     const mine = new pg.Client({ connectionString: url });
@@ -36,24 +38,24 @@ export function listenForJobs(url: string): Listener {
     mine.on('error', lose);
     mine.on('end', lose);
     mine.on('notification', ({ payload }) => {
-      for (const hear of hearers.get(payload ?? '') ?? []) hear();
+      for (const one of hearers) one.hear(payload ?? '');
     });
     try {
       await mine.connect();
       await mine.query(`listen ${jobChannel}`);
-      tellAll();
+      if (opened) for (const one of hearers) one.lost();
+      opened = true;
     } catch {
       lose();
     }
   };
   return {
-    on: (jobId, hear) => {
-      const set = hearers.get(jobId) ?? new Set();
-      hearers.set(jobId, set.add(hear));
+    onAny: (hear, lost) => {
+      const one = { hear, lost };
+      hearers.add(one);
       void open();
       return () => {
-        set.delete(hear);
-        if (set.size === 0 && hearers.get(jobId) === set) hearers.delete(jobId);
+        hearers.delete(one);
       };
     },
     close: async () => {

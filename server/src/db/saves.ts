@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import {
   type Change,
   type Conflict,
@@ -8,70 +9,113 @@ import {
   same,
   valueAtPath,
 } from '@north-pane/core/document';
-import { eq, sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
+import { isDuplicate } from '../failure';
 import type { Database } from './database';
 import { jobChannel } from './events';
 import { isJobId } from './jobs';
-import { jobs } from './schema';
+import { jobs, saves } from './schema';
 import { refreshCard } from './summaries';
 
+/** A document as it stands, with the id of the save that made it. */
+interface Standing {
+  version: number;
+  stamp: string;
+  document: Job;
+}
+
 type SaveResult =
-  | { kind: 'saved'; version: number; document: Job; merged: boolean }
-  | { kind: 'conflict'; version: number; document: Job; conflicts: Conflict[] }
+  | (Standing & { kind: 'saved'; merged: boolean })
+  | (Standing & { kind: 'conflict'; conflicts: Conflict[] })
+  /** The sender began from a version that this database never had: it was put back to an older copy since. */
+  | (Standing & { kind: 'parted' })
   | { kind: 'refused'; errors: { path: string; message: string }[] }
   | { kind: 'unknown' };
 
-/** Ids of saves that a job remembers. */
-const savesKept = 200;
+/** What a sender last had of a job. */
+export interface Base {
+  version: number;
+  /** Id of the save that made that version; left out by a sender that does not know it. */
+  stamp?: string | undefined;
+  /** Of the job that was meant: another one of the same name takes nothing. */
+  key?: string | undefined;
+}
 
 /**
- * Lays changes over a job. When somebody else saved since `base`, each field that is still as the sender saw it is set;
+ * Whether a job goes on from what its sender last had. It does not where the database was put back to an older copy: then that version is
+ * still to come, or was made by another save.
+ */
+export async function continues({ orm }: Pick<Database, 'orm'>, id: string, now: Base, had: Base): Promise<boolean> {
+  if (had.version > now.version) return false;
+  if (had.stamp === undefined) return true;
+  if (had.version === now.version) return had.stamp === now.stamp;
+  const [made] = await orm
+    .select({ id: saves.id })
+    .from(saves)
+    .where(and(eq(saves.jobId, id), eq(saves.version, had.version)));
+  // What was saved before versions were written down is taken on trust.
+  return made === undefined || made.id === had.stamp;
+}
+
+/**
+ * Applies changes to a job. When somebody else saved since `base`, each field that is still as the sender saw it is set;
  * one field that is not makes the whole save a conflict and nothing is written. A save that was taken in already, its answer lost, is
- * answered again and not laid on twice.
+ * answered again and not applied twice, however long ago that was.
  *
+ * @param base what the sender last had
  * @param save id that the sender has given it
  */
 export async function saveChanges(
   database: Database,
   id: string,
-  base: number,
+  base: Base,
   changes: Change[],
   save?: string,
 ): Promise<SaveResult> {
   const { orm } = database;
-  // No lock is held while the document is judged: if somebody else saved meanwhile, theirs is read and the changes laid over it.
+  // No lock is held while the document is judged: if somebody else saved meanwhile, theirs is read and the changes applied to it.
   for (;;) {
     const [row] = isJobId(id)
       ? await orm
           .select({
+            key: jobs.key,
             version: jobs.version,
+            stamp: jobs.stamp,
             document: jobs.document,
-            done: sql<boolean>`${save ?? ''} = any(${jobs.saves})`,
-            turnedAway: sql<boolean>`${turnedAway(save ?? '')} = any(${jobs.saves})`,
+            taken: saves.taken,
           })
           .from(jobs)
+          .leftJoin(saves, and(eq(saves.jobId, jobs.id), eq(saves.id, save ?? '')))
           .where(eq(jobs.id, id))
       : [];
-    if (!row) return { kind: 'unknown' };
+    if (!row || (base.key !== undefined && base.key !== row.key)) return { kind: 'unknown' };
     const current = parsedAt(database, id, row);
     if (!current.ok) return { kind: 'refused', errors: current.errors };
-    if (row.done)
-      return { kind: 'saved', version: row.version, document: current.job, merged: row.version !== base + 1 };
+    const standing: Standing = { version: row.version, stamp: row.stamp, document: current.job };
+    if (row.taken) return { kind: 'saved', ...standing, merged: row.version !== base.version + 1 };
     // Whoever sent it has heard, or will hear, that it was turned away: a late copy is not taken in behind his back.
-    if (row.turnedAway) return { kind: 'conflict', version: row.version, document: current.job, conflicts: [] };
+    if (row.taken === false) return { kind: 'conflict', ...standing, conflicts: [] };
+    if (!(await continues(database, id, row, base))) return { kind: 'parted', ...standing };
     const judged = judge(current.job, changes);
     if (!judged.ok) {
       await turnAway(database, id, save);
       return judged.conflicts
-        ? { kind: 'conflict', version: row.version, document: current.job, conflicts: judged.conflicts }
+        ? { kind: 'conflict', ...standing, conflicts: judged.conflicts }
         : { kind: 'refused', errors: judged.errors };
     }
     const version = row.version + 1;
-    const written = await writeSave(database, { id, from: row.version, document: judged.job, save });
+    const stamp = save ?? randomUUID();
+    const written = await writeSave(database, { id, from: row, document: judged.job, stamp }).catch(
+      (error: unknown) => {
+        // The same save was answered at this very moment: its answer is read.
+        if (isDuplicate(error)) return false;
+        throw error;
+      },
+    );
     if (!written) continue;
     rememberParsed(database, id, version, judged.job);
     refreshCard(database, id);
-    return { kind: 'saved', version, document: judged.job, merged: row.version !== base };
+    return { kind: 'saved', version, stamp, document: judged.job, merged: row.version !== base.version };
   }
 }
 
@@ -97,36 +141,31 @@ function parsedAt(database: Database, id: string, row: { version: number; docume
   return parseJob(row.document);
 }
 
-/** How a save that was turned away stands among those that were taken in. */
-function turnedAway(save: string): string {
-  return `!${save}`;
-}
-
-/** The ids of saves that a job remembers, with one more. */
-function withSave(entry: string) {
-  return sql`(saves || ${entry}::text)[greatest(1, cardinality(saves) + 2 - ${savesKept}::int):]`;
-}
-
 /** Remembers that a save was answered with a conflict or a refusal: a copy of it that comes later has the same answer. */
 async function turnAway({ orm }: Database, id: string, save: string | undefined): Promise<void> {
   if (save === undefined) return;
-  const entry = turnedAway(save);
   await orm.execute(sql`
-    update ${jobs} set saves = ${withSave(entry)}
-    where id = ${id} and not (${entry} = any(saves))`);
+    insert into ${saves} (job_id, id, taken) select id, ${save}, false from ${jobs} where id = ${id} on conflict do nothing`);
 }
 
-/** Writes a document over the version that it was made from, and tells who listens: one statement. False where that version is past. */
+/**
+ * Writes a document over the version that it was made from, with the save that made it, and tells who listens: one statement. False where
+ * that version is past, or the save has been answered meanwhile.
+ */
 async function writeSave(
   { orm }: Database,
-  { id, from, document, save }: { id: string; from: number; document: Job; save: string | undefined },
+  { id, from, document, stamp }: { id: string; from: Base; document: Job; stamp: string },
 ): Promise<boolean> {
   const { rowCount } = await orm.execute(sql`
-    with saved as (
-      update ${jobs} set document = ${JSON.stringify(document)}::jsonb, version = ${from + 1}, updated_at = now(),
-        saves = ${save === undefined ? sql`saves` : withSave(save)}
-      where id = ${id} and version = ${from} and not (${turnedAway(save ?? '')} = any(saves)) returning id
-    ) select pg_notify(${jobChannel}, id) from saved`);
+    with written as (
+      update ${jobs} set document = ${JSON.stringify(document)}::jsonb, version = ${from.version + 1}, stamp = ${stamp}, updated_at = now()
+      where id = ${id} and stamp = ${from.stamp} and version = ${from.version}
+        and not exists (select from ${saves} where job_id = ${id} and ${saves.id} = ${stamp})
+      returning id, version
+    ), told as (select pg_notify(${jobChannel}, id) from written),
+    remembered as (
+      insert into ${saves} (job_id, id, taken, version) select id, ${stamp}, true, version from written returning job_id
+    ) select remembered.job_id from remembered, told`);
   return (rowCount ?? 0) > 0;
 }
 

@@ -3,6 +3,7 @@ import type { Sensors } from '@north-pane/core/proof';
 import { sql } from 'drizzle-orm';
 import {
   bigint,
+  boolean,
   customType,
   doublePrecision,
   integer,
@@ -12,29 +13,49 @@ import {
   text,
   timestamp,
   unique,
+  uuid,
 } from 'drizzle-orm/pg-core';
 
-/** A card of the shelf, and the version of the job that it is of. */
-export type CardSummary = JobSummary & { of: number };
+/** A card of the shelf, the version of the job that it is of, and a hash of its document as the row has it. */
+export type CardSummary = JobSummary & { of: number; hash?: string };
 
 const moment = (name: string) => timestamp(name, { withTimezone: true });
 
 /** One heater project each: its document as it stands, with a version that every change moves on. */
 export const jobs = pgTable('jobs', {
-  /** Made from the name; stands in the address bar. */
+  /** Made from the name; stands in the address bar. A job that is deleted leaves it free. */
   id: text('id').primaryKey(),
+  /** Random, of this job alone for ever: what a browser keeps for a job is kept under it. */
+  key: uuid('key').notNull().unique().defaultRandom(),
   /** As it was written, by whichever version of the program: parsed and migrated wherever it is read. */
   document: jsonb('document').$type<unknown>().notNull(),
   version: integer('version').notNull(),
+  /** Id of the save that made this version: tells two versions of one number apart, of which one was made after an older copy was put back. */
+  stamp: text('stamp').notNull().default(sql`gen_random_uuid()::text`),
   /** What the shelf says of it, with the version that it is of: the shelf works nothing out. */
   summary: jsonb('summary').$type<CardSummary>(),
-  /** Ids of the saves that were taken in last: one that is sent again, its answer lost, is answered again and not laid on twice. */
-  saves: text('saves').array().notNull().default(sql`'{}'::text[]`),
   /** When it was put away from the shelf. */
   putAwayAt: moment('put_away_at'),
   createdAt: moment('created_at').notNull().defaultNow(),
   updatedAt: moment('updated_at').notNull().defaultNow(),
 });
+
+/** How every save of a job was answered, kept for good: one that is sent again, its answer lost, is answered again and not applied twice. */
+export const saves = pgTable(
+  'saves',
+  {
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id, { onDelete: 'cascade' }),
+    /** Made by its sender, random. */
+    id: text('id').notNull(),
+    taken: boolean('taken').notNull(),
+    /** The version that it made; none where it was turned away, or was taken before versions were written down. */
+    version: integer('version'),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.jobId, table.id] }), unique().on(table.jobId, table.version)],
+);
 
 /** What was done in the shop: appended, never changed. */
 export const events = pgTable(

@@ -1,15 +1,11 @@
 import { jobVersion, readDocument } from '@north-pane/core/document';
-import { blankSummary } from '@north-pane/core/figures';
 import { and, asc, eq, gt, isNull, or, sql } from 'drizzle-orm';
 import type { Database } from './database';
 import { appendEvents, shopStateOf } from './events';
-import { nameIn } from './jobs';
 import { jobs } from './schema';
-import { cardOf } from './summaries';
+import { cardOf, unreadableCard, withDocumentHash } from './summaries';
 
 const page = 50;
-/** Letters of a reason that a card has at most. */
-const longestReason = 300;
 
 /**
  * Brings stored jobs to the version of this program, once at its start: documents of an earlier version are written anew, with what
@@ -29,6 +25,7 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
           gt(jobs.id, after),
           or(
             isNull(jobs.summary),
+            sql`(${jobs.summary} ->> 'hash') is distinct from md5(${jobs.document}::text)`,
             sql`(${jobs.summary} ->> 'of') is distinct from ${jobs.version}::text`,
             sql`${jobs.document} ->> 'version' is distinct from ${String(jobVersion)}`,
           ),
@@ -40,12 +37,10 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
       const parsed = readDocument(row.document);
       if (!parsed.ok) {
         counts.unreadable += 1;
-        const [first] = parsed.errors;
-        const reason = `${first?.path ?? ''}: ${first?.message ?? ''}`.slice(0, longestReason);
-        const summary = { ...blankSummary(nameIn(row.document), reason), of: row.version };
+        const summary = unreadableCard(row.document, row.version, parsed.errors);
         await orm
           .update(jobs)
-          .set({ summary })
+          .set({ summary: withDocumentHash(summary) })
           .where(and(eq(jobs.id, row.id), eq(jobs.version, row.version)));
         continue;
       }
@@ -59,7 +54,10 @@ export async function upgradeJobs(database: Database): Promise<{ upgraded: numbe
         if (!rowCount) return;
         await appendEvents(tx, row.id, parsed.events);
         const summary = cardOf(parsed.job, row.version, await shopStateOf({ orm: tx }, row.id));
-        await tx.update(jobs).set({ summary }).where(eq(jobs.id, row.id));
+        await tx
+          .update(jobs)
+          .set({ summary: withDocumentHash(summary) })
+          .where(eq(jobs.id, row.id));
       });
     }
     const last = rows[rows.length - 1];

@@ -1,73 +1,46 @@
-import { parseEvents } from '@north-pane/core/shoplog';
+import { longestMessage, mostEventsSent, sortEvents } from '@north-pane/core/shoplog';
 import { Hono } from 'hono';
-import { streamSSE } from 'hono/streaming';
 import * as z from 'zod';
 import type { Database } from '../db/database';
-import { eventsAfter, jobStands, mostEvents, recordEvents } from '../db/events';
+import { eventsAfter, jobStands, logContinues, recordEvents } from '../db/events';
 import { isJobId } from '../db/jobs';
-import type { Listener } from '../db/listener';
+import { refreshCard } from '../db/summaries';
 import { limitBody } from '../security';
 import { asked, body, noJob } from './answers';
 
-const eventsBody = z.strictObject({ events: z.array(z.unknown()).min(1).max(mostEvents) });
-const afterQuery = z.strictObject({ after: z.coerce.number().int().min(0).optional() });
+const key = z.uuid().optional();
+const eventsBody = z.strictObject({ events: z.array(z.unknown()).min(1).max(mostEventsSent), key });
+const afterQuery = z.strictObject({
+  after: z.coerce.number().int().min(0).optional(),
+  /** Id of the event that had that number, where the reader knows it. */
+  last: z.string().max(200).optional(),
+  key,
+});
 
-/** ms between signs of life on a line that has nothing to say: proxies cut one that is silent. */
-const heartbeat = 20_000;
-
-/** The log of the shop: what was done, sent in and read on; and the line on which other hands are heard. */
-export function eventRoutes(database: Database, listener: Listener) {
+/** The log of the shop: what was done, sent in and read on; and where a job stands. */
+export function eventRoutes(database: Database) {
   return new Hono()
-    .post('/:id/events', limitBody(2), body(eventsBody), async (context) => {
+    .post('/:id/events', limitBody(longestMessage), body(eventsBody), async (context) => {
       const id = context.req.param('id');
-      const parsed = parseEvents(context.req.valid('json').events);
-      if (!parsed.ok)
-        return context.json(
-          { message: 'These are no events of a shop; nothing was kept.', errors: parsed.errors },
-          422,
-        );
-      const result = isJobId(id) ? await recordEvents(database, id, parsed.events) : undefined;
-      return result ? context.json(result, 200) : context.json(noJob(id), 404);
+      const { events, key } = context.req.valid('json');
+      const { taken, refused } = sortEvents(events);
+      const result = isJobId(id) ? await recordEvents(database, id, taken, key) : undefined;
+      if (!result) return context.json(noJob(id), 404);
+      if (result.added > 0) refreshCard(database, id);
+      return context.json({ ...result, refused }, 200);
     })
     .get('/:id/events', asked(afterQuery), async (context) => {
       const id = context.req.param('id');
-      if (!isJobId(id) || !(await jobStands(database, id))) return context.json(noJob(id), 404);
-      return context.json(await eventsAfter(database, id, context.req.valid('query').after ?? 0), 200);
+      const { after = 0, last, key } = context.req.valid('query');
+      const now = isJobId(id) ? await jobStands(database, id) : undefined;
+      if (!now || (key !== undefined && key !== now.key)) return context.json(noJob(id), 404);
+      const parted = !(await logContinues(database, id, after, last));
+      if (parted) return context.json({ events: [], seq: 0, more: false, parted }, 200);
+      return context.json({ ...(await eventsAfter(database, id, after)), parted }, 200);
     })
-    .get('/:id/stream', async (context) => {
+    .get('/:id/stands', async (context) => {
       const id = context.req.param('id');
-      if (!isJobId(id) || !(await jobStands(database, id))) return context.json(noJob(id), 404);
-      return streamSSE(context, async (stream) => {
-        let wake = () => {};
-        let stirred = true;
-        const stop = listener.on(id, () => {
-          stirred = true;
-          wake();
-        });
-        stream.onAbort(() => {
-          stop();
-          wake();
-        });
-        try {
-          while (!stream.aborted) {
-            if (stirred) {
-              stirred = false;
-              const now = await jobStands(database, id);
-              await stream.writeSSE({ event: now ? 'stands' : 'gone', data: JSON.stringify(now ?? {}) });
-              if (!now) return;
-            } else await stream.writeSSE({ event: 'quiet', data: '' });
-            if (stirred) continue;
-            await new Promise<void>((resolve) => {
-              const timer = setTimeout(resolve, heartbeat);
-              wake = () => {
-                clearTimeout(timer);
-                resolve();
-              };
-            });
-          }
-        } finally {
-          stop();
-        }
-      });
+      const now = isJobId(id) ? await jobStands(database, id) : undefined;
+      return now ? context.json(now, 200) : context.json(noJob(id), 404);
     });
 }

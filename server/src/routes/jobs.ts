@@ -8,6 +8,7 @@ import { broadClimateIds } from '@north-pane/core/sky';
 import { Hono } from 'hono';
 import * as z from 'zod';
 import type { Database } from '../db/database';
+import { logContinues } from '../db/events';
 import {
   copyJob,
   createJob,
@@ -23,7 +24,7 @@ import {
   removeBuild,
   removeRevision,
 } from '../db/jobs';
-import { saveChanges } from '../db/saves';
+import { continues, saveChanges } from '../db/saves';
 import { limitBody } from '../security';
 import { asked, body, noJob } from './answers';
 
@@ -32,7 +33,10 @@ const step = z.union([z.string().max(120), z.int().min(0).max(100_000)]);
 const path = z.array(step).min(1).max(12);
 const changesBody = z.strictObject({
   base: z.int().min(1),
-  /** Made by the sender: sent twice, it is laid on once. */
+  /** Id of the save that made that version, and the key of the job that is meant: where they are not the server's, nothing is applied. */
+  stamp: z.string().max(200).optional(),
+  key: z.uuid().optional(),
+  /** Made by the sender: sent twice, it is applied once. */
   save: z.string().min(1).max(60).optional(),
   changes: z
     .array(z.strictObject({ path, before: z.unknown().optional(), after: z.unknown().optional() }))
@@ -79,6 +83,14 @@ const noteBody = z.strictObject({ note: z.string().trim().max(200), version: z.i
 const jobName = z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.');
 const awayBody = z.strictObject({ away: z.boolean() });
 const deleteBody = z.strictObject({ name: z.string().max(200) });
+/** What the caller last had of a job: whether the server's goes on from it is told. */
+const hadQuery = z.strictObject({
+  key: z.uuid().optional(),
+  version: z.coerce.number().int().min(1).max(2_147_483_647).optional(),
+  stamp: z.string().max(200).optional(),
+  seq: z.coerce.number().int().min(0).optional(),
+  last: z.string().max(200).optional(),
+});
 const shelfQuery = z.strictObject({
   away: z.enum(['yes', 'no']).optional(),
   before: z.iso.datetime().optional(),
@@ -162,12 +174,17 @@ export function jobRoutes(database: Database) {
       const made = await createJob(database, parsed.job, parsed.events);
       return context.json({ id: made.id, version: made.version }, 201);
     })
-    .get('/:id', async (context) => {
+    .get('/:id', asked(hadQuery), async (context) => {
       const id = context.req.param('id');
       const job = await findJob(database, id);
-      if (!job) return context.json(noJob(id), 404);
+      const { version, stamp: had, seq, last, key: wanted } = context.req.valid('query');
+      if (!job || (wanted !== undefined && job.kind === 'job' && wanted !== job.key))
+        return context.json(noJob(id), 404);
       if (job.kind === 'unreadable') return context.json(unreadable(job.errors), 422);
-      return context.json({ id, version: job.version, document: job.document }, 200);
+      const { key, stamp, document } = job;
+      const same = version === undefined || (await continues(database, id, job, { version, stamp: had }));
+      const parted = !(same && (seq === undefined || (await logContinues(database, id, seq, last))));
+      return context.json({ id, key, version: job.version, stamp, document, parted }, 200);
     })
     .get('/:id/document.json', async (context) => {
       const id = context.req.param('id');
@@ -209,8 +226,8 @@ export function jobRoutes(database: Database) {
     })
     .post('/:id/changes', small, body(changesBody), async (context) => {
       const id = context.req.param('id');
-      const { base, changes, save } = context.req.valid('json');
-      const result = await saveChanges(database, id, base, changes, save);
+      const { base, stamp, key, changes, save } = context.req.valid('json');
+      const result = await saveChanges(database, id, { version: base, stamp, key }, changes, save);
       switch (result.kind) {
         case 'unknown':
           return context.json(noJob(id), 404);
@@ -220,11 +237,17 @@ export function jobRoutes(database: Database) {
             422,
           );
         case 'conflict': {
-          const { version, document, conflicts } = result;
-          return context.json({ message: 'Somebody else changed the same fields.', version, document, conflicts }, 409);
+          const { kind: _, ...rest } = result;
+          return context.json({ message: 'Somebody else changed the same fields.', ...rest }, 409);
         }
-        case 'saved':
-          return context.json({ version: result.version, document: result.document, merged: result.merged }, 200);
+        case 'parted': {
+          const { kind: _, ...rest } = result;
+          return context.json({ message: 'The server has an older copy of this job.', ...rest, parted: true }, 409);
+        }
+        case 'saved': {
+          const { kind: _, ...rest } = result;
+          return context.json(rest, 200);
+        }
         default:
           return result satisfies never;
       }

@@ -1,7 +1,15 @@
 import type { Done } from '@north-pane/core/cutting';
 import { type FieldPath, type Job, parseJob, sharing } from '@north-pane/core/document';
 import type { JobInShop } from '@north-pane/core/job';
-import { foldEvents, type Happened, type ShopEvent, type ShopState, untouchedShop } from '@north-pane/core/shoplog';
+import {
+  foldEvents,
+  type Happened,
+  nextClock,
+  numberedCut,
+  type ShopEvent,
+  type ShopState,
+  untouchedShop,
+} from '@north-pane/core/shoplog';
 import { create } from 'zustand';
 import { deviceName } from './device';
 import { type Effect, type Input, type Step, step } from './sync/machine';
@@ -109,8 +117,15 @@ export function savingOf(sync: Sync | undefined): Saving {
 
 /** Adds to the log of the shop what has just been done. */
 export function record(happened: readonly Happened[]): void {
-  const at = new Date().toISOString();
-  const events = happened.map((one): ShopEvent => ({ ...one, id: crypto.randomUUID(), at, device: deviceName() }));
+  const now = new Date();
+  const log = [...(useJob.getState().sync?.log ?? [])];
+  const events = happened.map((one): ShopEvent => {
+    const clock = nextClock(log, now.getTime());
+    const stamp = { id: crypto.randomUUID(), at: now.toISOString(), clock, device: deviceName() };
+    const event: ShopEvent = { ...numberedCut(one, log), ...stamp };
+    log.push(event);
+    return event;
+  });
   if (events.length > 0) useJob.getState().give({ kind: 'record', events });
 }
 

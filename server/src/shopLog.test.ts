@@ -30,9 +30,14 @@ describe('server: the log of the shop', () => {
 
   it('takes events once, however often they are sent, and gives them in the order in which they came', async () => {
     const list = [made('a'), made('b'), made('c')];
-    expect(await (await send('/api/jobs/shed/events', { events: list })).json()).deep.equal({ added: 3, refused: [] });
+    expect(await (await send('/api/jobs/shed/events', { events: list })).json()).deep.equal({
+      added: 3,
+      seq: 3,
+      refused: [],
+    });
     expect(await (await send('/api/jobs/shed/events', { events: [...list, made('d')] })).json()).deep.equal({
       added: 1,
+      seq: 7,
       refused: [],
     });
     const page = (await (await bench.request('/api/jobs/shed/events')).json()) as { events: ShopEvent[]; seq: number };
@@ -79,7 +84,7 @@ describe('server: the log of the shop', () => {
     const stamp = { id: 'bar', at: '2026-05-01T10:00:00.000Z', device: 'phone' };
     expect(JSON.stringify({ ...bar, ...stamp }).length).below(longestEvent);
     const answer = await send(`/api/jobs/${id}/events`, { events: [{ ...bar, ...stamp }] });
-    expect(await answer.json()).deep.equal({ added: 1, refused: [] });
+    expect(await answer.json()).deep.include({ added: 1, refused: [] });
   });
   it('keeps what twenty hands at twenty saws send at once: nobody who reads on misses one', async () => {
     const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Twenty saws' });
@@ -204,13 +209,15 @@ describe('server: which job, and which copy of it', () => {
       made('one'),
       made('two'),
     ]);
-    const { seq } = await eventsAfter(bench.database, id, 0);
+    const { seq, mark } = await eventsAfter(bench.database, id, 0);
     const parted = async (query: string) =>
       ((await (await bench.request(`/api/jobs/${id}/events?${query}`)).json()) as { parted: boolean }).parted;
-    expect(await parted(`after=${seq}&last=two`)).equal(false);
-    expect(await parted(`after=${seq}&last=three`)).equal(true);
+    expect(await parted(`after=${seq}&mark=${mark}`)).equal(false);
     expect(await parted(`after=${seq + 7}`)).equal(true);
-    expect((await fetchJob(id, `?version=1&seq=${seq}&last=three`)).parted).equal(true);
+    // The same event at the same place, and another one before it.
+    await bench.database.pool.query(`update events set id = 'other' where job_id = $1 and id = 'one'`, [id]);
+    expect(await parted(`after=${seq}&mark=${mark}`)).equal(true);
+    expect((await fetchJob(id, `?version=1&seq=${seq}&mark=${mark}`)).parted).equal(true);
   });
   it('answers a save again after a thousand others', async () => {
     const { id, document } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Long ago' });
@@ -367,17 +374,17 @@ describe('server: the shelf', () => {
   });
   it('has a new card a moment after something was done in the shop', async () => {
     const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Cutting' });
+    await bench.database.pool.query(`update jobs set summary = jsonb_set(summary, '{gain}', '77') where id = $1`, [id]);
+    const gain = async () =>
+      (await listJobs(bench.database, { putAway: false })).cards.find((one) => one.id === id)?.summary?.gain;
+    expect(await gain()).equal(77);
     const answer = await bench.request(`/api/jobs/${id}/events`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ events: [made('a', 5)] }),
     });
     expect(answer.status).equal(200);
-    const before = (await listJobs(bench.database, { putAway: false })).cards.find((one) => one.id === id)?.summary;
-    const done = async () =>
-      (await listJobs(bench.database, { putAway: false })).cards.find((one) => one.id === id)?.summary;
-    while (JSON.stringify(await done()) === JSON.stringify(before)) await new Promise((next) => setTimeout(next, 50));
-    expect((await done())?.of).equal(1);
+    while ((await gain()) === 77) await new Promise((next) => setTimeout(next, 50));
   });
   it('shows a row that was damaged where it lies as damaged, at once and after the next start', async () => {
     const ids = await Promise.all(

@@ -1,5 +1,5 @@
 import { foldEvents, parseEvents, type ShopEvent, type ShopState } from '@north-pane/core/shoplog';
-import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, lte, sql } from 'drizzle-orm';
 import type { Database, Transaction } from './database';
 import { events, jobs } from './schema';
 
@@ -40,7 +40,7 @@ export async function eventsAfter(
   { orm }: Reader,
   jobId: string,
   after: number,
-): Promise<{ events: ShopEvent[]; seq: number; last?: string; more: boolean }> {
+): Promise<{ events: ShopEvent[]; seq: number; mark?: string; more: boolean }> {
   const rows = await orm
     .select({ seq: events.seq, id: events.id, body: events.body })
     .from(events)
@@ -55,7 +55,7 @@ export async function eventsAfter(
       return parsed.ok ? parsed.events : [];
     }),
     seq: end?.seq ?? after,
-    ...(end ? { last: end.id } : {}),
+    ...(end ? { mark: await markAt({ orm }, jobId, end.seq) } : {}),
     more: rows.length === eventsPerPage,
   };
 }
@@ -80,18 +80,18 @@ export async function announce(tx: Pick<Transaction, 'execute'>, jobId: string):
 }
 
 /**
- * Adds to a job's log, and tells the others; undefined where there is no such job.
+ * Adds to a job's log, and tells the others; undefined where there is no such job. Says how many were new, and how far the log goes now.
  *
  * @param key of the job that they were done for: a new job of the same name takes none of them
  */
 export async function recordEvents({ orm }: Database, jobId: string, list: readonly ShopEvent[], key?: string) {
-  return orm.transaction(async (tx): Promise<{ added: number } | undefined> => {
+  return orm.transaction(async (tx): Promise<{ added: number; seq: number } | undefined> => {
     // Held, so that it is not deleted meanwhile.
     const [job] = await tx.select({ key: jobs.key }).from(jobs).where(eq(jobs.id, jobId)).for('key share');
     if (!job || (key !== undefined && key !== job.key)) return undefined;
     const added = await appendEvents(tx, jobId, list);
     if (added > 0) await announce(tx, jobId);
-    return { added };
+    return { added, seq: await lastSeq({ orm: tx }, jobId) };
   });
 }
 
@@ -110,24 +110,44 @@ export async function jobStands({ orm }: Reader, id: string): Promise<JobStands 
     .from(jobs)
     .where(eq(jobs.id, id));
   if (!job) return undefined;
+  return { ...job, seq: await lastSeq({ orm }, id) };
+}
+
+/** Where a job stands, with the mark of its log. */
+export async function markedStands(reader: Reader, id: string): Promise<(JobStands & { mark: string }) | undefined> {
+  const now = await jobStands(reader, id);
+  return now && { ...now, mark: await markAt(reader, id, now.seq) };
+}
+
+/** How far the log of a job goes; 0 where nothing was done yet. */
+async function lastSeq({ orm }: Reader, jobId: string): Promise<number> {
   const [last] = await orm
     .select({ seq: events.seq })
     .from(events)
-    .where(eq(events.jobId, id))
+    .where(eq(events.jobId, jobId))
     .orderBy(desc(events.seq))
     .limit(1);
-  return { ...job, seq: last?.seq ?? 0 };
+  return last?.seq ?? 0;
+}
+
+/** A mark of all events of a job up to a number: another log that goes as far has another one. */
+async function markAt({ orm }: Reader, jobId: string, seq: number): Promise<string> {
+  const [found] = await orm
+    .select({ mark: sql<string | null>`md5(string_agg(${events.id}, ' ' order by ${events.seq}))` })
+    .from(events)
+    .where(and(eq(events.jobId, jobId), lte(events.seq, seq)));
+  return found?.mark ?? '';
 }
 
 /**
  * Whether the log of a job goes on from what a reader has heard of it. It does not where the database was put back to an older copy: then
- * the number that was heard last is still to come, or is another event's.
+ * the number that was heard last is still to come, or other events stand before it.
  */
-export async function logContinues({ orm }: Reader, jobId: string, seq: number, last?: string): Promise<boolean> {
+export async function logContinues(reader: Reader, jobId: string, seq: number, mark?: string): Promise<boolean> {
   if (seq === 0) return true;
-  const [found] = await orm
+  const [found] = await reader.orm
     .select({ id: events.id })
     .from(events)
     .where(and(eq(events.jobId, jobId), eq(events.seq, seq)));
-  return found !== undefined && (last === undefined || found.id === last);
+  return found !== undefined && (mark === undefined || (await markAt(reader, jobId, seq)) === mark);
 }

@@ -30,3 +30,6 @@ export function asked<S extends z.ZodType>(schema: S) {
 export function noJob(id: string) {
   return { message: `There is no job “${id.slice(0, 60)}” on this shelf.` };
 }
+
+/** Said to a sender who has seen what this database never had: it was put back to an older copy since. */
+export const olderCopy = { message: 'The server has an older copy of this job.', parted: true };

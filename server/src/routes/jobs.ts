@@ -26,7 +26,7 @@ import {
 } from '../db/jobs';
 import { continues, saveChanges } from '../db/saves';
 import { limitBody } from '../security';
-import { asked, body, noJob } from './answers';
+import { asked, body, noJob, olderCopy } from './answers';
 
 /** A step of a path: a name, or a place in a list. */
 const step = z.union([z.string().max(120), z.int().min(0).max(100_000)]);
@@ -89,7 +89,7 @@ const hadQuery = z.strictObject({
   version: z.coerce.number().int().min(1).max(2_147_483_647).optional(),
   stamp: z.string().max(200).optional(),
   seq: z.coerce.number().int().min(0).optional(),
-  last: z.string().max(200).optional(),
+  mark: z.string().max(200).optional(),
 });
 const shelfQuery = z.strictObject({
   away: z.enum(['yes', 'no']).optional(),
@@ -177,13 +177,13 @@ export function jobRoutes(database: Database) {
     .get('/:id', asked(hadQuery), async (context) => {
       const id = context.req.param('id');
       const job = await findJob(database, id);
-      const { version, stamp: had, seq, last, key: wanted } = context.req.valid('query');
+      const { version, stamp: had, seq, mark, key: wanted } = context.req.valid('query');
       if (!job || (wanted !== undefined && job.kind === 'job' && wanted !== job.key))
         return context.json(noJob(id), 404);
       if (job.kind === 'unreadable') return context.json(unreadable(job.errors), 422);
       const { key, stamp, document } = job;
       const same = version === undefined || (await continues(database, id, job, { version, stamp: had }));
-      const parted = !(same && (seq === undefined || (await logContinues(database, id, seq, last))));
+      const parted = !(same && (seq === undefined || (await logContinues(database, id, seq, mark))));
       return context.json({ id, key, version: job.version, stamp, document, parted }, 200);
     })
     .get('/:id/document.json', async (context) => {
@@ -242,7 +242,7 @@ export function jobRoutes(database: Database) {
         }
         case 'parted': {
           const { kind: _, ...rest } = result;
-          return context.json({ message: 'The server has an older copy of this job.', ...rest, parted: true }, 409);
+          return context.json({ ...olderCopy, ...rest }, 409);
         }
         case 'saved': {
           const { kind: _, ...rest } = result;

@@ -1,7 +1,7 @@
 import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import type { Database } from '../db/database';
-import { jobStands } from '../db/events';
+import { markedStands } from '../db/events';
 import type { Listener } from '../db/listener';
 
 /** ms between signs of life on a line that has nothing to say: proxies cut one that is silent. */
@@ -50,7 +50,7 @@ export function streamRoute(database: Database, listener: Listener) {
             continue;
           }
           changed.delete(id);
-          const now = await jobStands(database, id);
+          const now = await markedStands(database, id);
           await stream.writeSSE(
             now
               ? { event: 'stands', data: JSON.stringify({ id, ...now }) }

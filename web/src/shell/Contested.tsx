@@ -1,6 +1,9 @@
-import { Box, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
 import { Choose } from '../parts/Choose';
+import { answered, api, queries } from '../state/api';
 import { useJob } from '../state/job';
+import { useLine } from '../state/sync/line';
 import { unsaved } from '../state/sync/state';
 
 /**
@@ -10,8 +13,10 @@ import { unsaved } from '../state/sync/state';
 export function Contested() {
   const contested = useJob((state) => state.sync?.contested);
   const notice = useJob((state) => state.sync?.notice);
+  const parted = useJob((state) => state.sync?.otherCopy !== undefined);
   const offline = useJob((state) => (state.sync?.link === 'lost' ? unsaved(state.sync) : 0));
-  if ((contested?.length ?? 0) === 0 && !notice) return offline > 0 ? <Offline waits={offline} /> : null;
+  if (parted) return <OtherCopy />;
+  if ((contested?.length ?? 0) === 0 && !notice) return offline > 0 ? <Offline waits={offline} /> : <Unheard />;
   return (
     <Box
       as="section"
@@ -32,6 +37,79 @@ export function Contested() {
         <Choose key={JSON.stringify(field.path)} field={field} />
       ))}
     </Box>
+  );
+}
+
+/** The server's copy of the job is older than this window's, or another one: somebody chooses before anything is saved. */
+function OtherCopy() {
+  const give = useJob((state) => state.give);
+  const [trouble, setTrouble] = useState<string | undefined>(undefined);
+  const both = async () => {
+    const { sync } = useJob.getState();
+    if (!sync) return;
+    const document = { ...sync.document, name: `${sync.document.name}, this window` };
+    try {
+      await answered(api.api.jobs.$post({ json: { document } }));
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : String(error));
+      return;
+    }
+    void queries.invalidateQueries({ queryKey: ['jobs'] });
+    give({ kind: 'choose copy', choice: 'theirs' });
+  };
+  return (
+    <Box
+      as="section"
+      role="alert"
+      aria-label="Two copies of this job"
+      bg="card"
+      borderBottomWidth="1px"
+      borderLeftWidth="5px"
+      borderColor="ochre"
+      px="4"
+      py="2"
+      className="no-print"
+    >
+      <Text mb="2">
+        The server has an older copy of this job than this window: it was put back from a backup, or saved by another
+        program. Nothing more is saved until you choose which copy stands.
+      </Text>
+      <Flex gap="2" wrap="wrap">
+        <Button size="sm" variant="solid" onClick={() => give({ kind: 'choose copy', choice: 'yours' })}>
+          This window’s copy
+        </Button>
+        <Button size="sm" variant="outline" onClick={() => give({ kind: 'choose copy', choice: 'theirs' })}>
+          The server’s copy
+        </Button>
+        <Button size="sm" variant="outline" onClick={both}>
+          The server’s, and this one as a new job
+        </Button>
+      </Flex>
+      {trouble && <Text color="brickText">{trouble}</Text>}
+    </Box>
+  );
+}
+
+/** ms that a line may be closed before it is said: a server that is started again takes a moment. */
+const patience = 4000;
+
+/** Said while what other screens do is not heard, though this one saves. */
+function Unheard() {
+  const open = useLine((state) => state.open);
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    if (open) {
+      setLate(false);
+      return undefined;
+    }
+    const timer = window.setTimeout(() => setLate(true), patience);
+    return () => window.clearTimeout(timer);
+  }, [open]);
+  if (open || !late) return null;
+  return (
+    <Text role="status" bg="card" borderBottomWidth="1px" borderColor="line" px="4" py="2" className="no-print">
+      What other screens do is not heard just now; it is tried again. What you do here is saved.
+    </Text>
   );
 }
 

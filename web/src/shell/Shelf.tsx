@@ -5,7 +5,8 @@ import { Plus } from 'lucide-react';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useSingleKeys } from '../parts/keys';
-import { answered, api } from '../state/api';
+import { answered, api, queries } from '../state/api';
+import { listen } from '../state/sync/line';
 import { useView } from '../state/view';
 import { CardMenu } from './CardMenu';
 import { KeysButton, KeysDialog } from './KeysDialog';
@@ -13,6 +14,23 @@ import { LightSwitch } from './LightSwitch';
 import { UnitFlip } from './UnitFlip';
 
 const NewJob = lazy(() => import('./NewJob').then(({ NewJob }) => ({ default: NewJob })));
+
+/** ms for which changes are gathered before the shelf is asked for again. */
+const gathering = 300;
+
+/** Has the cards follow what any screen does. */
+function followJobs(): () => void {
+  let timer: number | undefined;
+  const stop = listen(({ kind }) => {
+    if (kind !== 'stands' && kind !== 'gone' && kind !== 'missed') return;
+    window.clearTimeout(timer);
+    timer = window.setTimeout(() => void queries.invalidateQueries({ queryKey: ['jobs'] }), gathering);
+  });
+  return () => {
+    window.clearTimeout(timer);
+    stop();
+  };
+}
 
 /** The bench shelf: every job with its drawing and vital figures. */
 export function Shelf() {
@@ -29,6 +47,7 @@ export function Shelf() {
   const cards = jobs.data?.pages.flatMap((page) => page.jobs);
   const [beginning, setBeginning] = useState(false);
   useSingleKeys('u', () => useView.getState().flipHabit('metric'));
+  useEffect(() => followJobs(), []);
   useEffect(() => {
     // The first job opened needs core and the bench: fetched while the shelf is looked at.
     const wait = window.setTimeout(() => {

@@ -44,6 +44,7 @@ function savingWords(sync: Sync | undefined): string {
     saved: 'saved',
     saving: 'saving',
     offline: `offline, ${waits} ${waits === 1 ? 'waits' : 'wait'}`,
+    parted: 'two copies, to choose',
     asked: `${sync?.contested.length ?? 0} to choose`,
   }[savingOf(sync)];
 }

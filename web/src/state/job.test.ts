@@ -142,8 +142,8 @@ describe('web: what was done in the shop', () => {
       at: '2026-05-01T10:00:00Z',
       device: 'phone',
     };
-    give({ kind: 'heard', events: [own as ShopEvent, theirs], seq: 2, more: false });
-    give({ kind: 'heard', events: [theirs], seq: 2, more: false });
+    give({ kind: 'heard', ask: 0, events: [own as ShopEvent, theirs], seq: 2, more: false });
+    give({ kind: 'heard', ask: 0, events: [theirs], seq: 2, more: false });
     expect(state().shop.made).deep.equal({ 'panel-a/riser': 2 });
     expect(state().sync?.outbox).deep.equal([]);
   });

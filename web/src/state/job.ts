@@ -12,8 +12,9 @@ import {
 } from '@north-pane/core/shoplog';
 import { create } from 'zustand';
 import { deviceName } from './device';
+import { rules } from './rules';
 import { type Effect, type Input, type Step, step } from './sync/machine';
-import { type Rules, type Sync, unsaved } from './sync/state';
+import { type Sync, unsaved } from './sync/state';
 
 /** What came of a change: nothing is set when it does not make a sound job. */
 export type Outcome = { ok: true } | { ok: false; message: string };
@@ -43,14 +44,6 @@ interface JobState {
 
 /** Carries out what the machine of the open job asks for. */
 let carryOutEffects: (effects: readonly Effect[], state: Sync) => void = () => {};
-
-const rules: Rules = {
-  saveId: () => crypto.randomUUID(),
-  trouble: (document) => {
-    const parsed = parseJob(document);
-    return parsed.ok ? undefined : (parsed.errors[0]?.message ?? 'it makes no sound job');
-  },
-};
 
 /** The job document: the only design state. Everything else is worked out from it. */
 export const useJob = create<JobState>()((set, get) => ({
@@ -106,10 +99,11 @@ function take({ state, effects }: Step): void {
 }
 
 /** How far the open job is saved: all of it, some on its way, not for now, or not before somebody has chosen. */
-export type Saving = 'saved' | 'saving' | 'offline' | 'asked';
+export type Saving = 'saved' | 'saving' | 'offline' | 'asked' | 'parted';
 
 export function savingOf(sync: Sync | undefined): Saving {
   if (!sync) return 'saved';
+  if (sync.otherCopy) return 'parted';
   if (sync.contested.length > 0) return 'asked';
   if (unsaved(sync) === 0) return 'saved';
   return sync.link === 'lost' ? 'offline' : 'saving';

@@ -1,6 +1,11 @@
 import { useEffect, useState } from 'react';
 import { useJob } from './job';
-import { type Driver, driveJob, openJobHere } from './sync/driver';
+import { type Driver, driveJob } from './sync/driver';
+import { whileListening } from './sync/line';
+import { openJobHere } from './sync/opening';
+import { sendOrphans } from './sync/orphans';
+
+whileListening(() => void sendOrphans());
 
 /**
  * Opens a job in this window for as long as it is looked at: its machine runs, other hands are heard, and what waits goes on being sent.
@@ -13,14 +18,14 @@ export function useOpened(id: string): string | undefined {
     let driver: Driver | undefined;
     let left = false;
     openJobHere(id).then(
-      ({ tab, state, inputs, tidyUp }) => {
+      ({ job, tab, state, inputs, tidyUp }) => {
         if (left) return;
         const { open } = useJob.getState();
         const give = (input: (typeof inputs)[number]) => {
           // What comes late for a job that was left is nobody's.
           if (useJob.getState().id === id) useJob.getState().give(input);
         };
-        driver = driveJob(id, tab, give, (trouble) => useJob.setState({ trouble }));
+        driver = driveJob(job, tab, give, (trouble) => useJob.setState({ trouble }));
         open(id, state, driver.run);
         setFailed(undefined);
         driver.run([{ kind: 'lay by' }], state);

@@ -7,26 +7,51 @@ import type { Stored, Sync } from './state';
 let opened: UseStore | undefined;
 const shelf = () => (opened ??= createStore('north-pane', 'laid-by'));
 
-const keyOf = (job: string, tab: string) => `${job} ${tab}`;
-
-/** Lays the state of a window by. Rejects where the browser has no room or no store. */
-export function layBy(job: string, tab: string, state: Sync): Promise<void> {
-  return set(keyOf(job, tab), state, shelf());
+/** Which job something was laid by for: its address, and the random key that it alone has. */
+export interface JobRef {
+  id: string;
+  key: string;
 }
 
-export function throwAway(job: string, tab: string): Promise<void> {
+/** What a window laid by, with whose it is. */
+export interface LaidBy {
+  job: JobRef;
+  tab: string;
+  state: Sync;
+}
+
+const keyOf = (job: JobRef, tab: string) => `${job.key} ${tab}`;
+
+/** Lays the state of a window by. Rejects where the browser has no room or no store. */
+export function layBy(job: JobRef, tab: string, state: Sync): Promise<void> {
+  return set(keyOf(job, tab), { job, tab, state }, shelf());
+}
+
+export function throwAway(job: JobRef, tab: string): Promise<void> {
   return del(keyOf(job, tab), shelf());
 }
 
-/** Everything that windows of this browser laid by for a job, by window; what cannot be read any more is left where it is. */
-export async function laidByFor(job: string): Promise<Map<string, Sync>> {
-  const found = new Map<string, Sync>();
-  for (const [key, value] of await entries<string, unknown>(shelf())) {
-    if (typeof key !== 'string' || !key.startsWith(`${job} `)) continue;
+/** Everything that windows of this browser laid by; what cannot be read any more is left where it is. */
+export async function allLaidBy(): Promise<LaidBy[]> {
+  return (await entries<string, unknown>(shelf())).flatMap(([, value]) => {
+    const { job, tab, state } = (value ?? {}) as { job?: Partial<JobRef>; tab?: unknown; state?: unknown };
+    if (typeof job?.id !== 'string' || typeof job.key !== 'string' || typeof tab !== 'string') return [];
+    const read = readSync(state);
+    return read ? [{ job: { id: job.id, key: job.key }, tab, state: read }] : [];
+  });
+}
+
+/**
+ * Brings what an earlier version of the program laid by under the address of a job under its key, once. A job of that address is taken for
+ * the one that was meant; whether its copy goes on from what was laid by is asked like any other.
+ */
+export async function bringOver(job: JobRef): Promise<void> {
+  for (const [name, value] of await entries<string, unknown>(shelf())) {
+    if (typeof name !== 'string' || !name.startsWith(`${job.id} `)) continue;
     const state = readSync(value);
-    if (state) found.set(key.slice(job.length + 1), state);
+    if (state) await layBy(job, name.slice(job.id.length + 1), state);
+    await del(name, shelf());
   }
-  return found;
 }
 
 /** A state read anew: what stands in a browser may be of another version of the program. */
@@ -45,7 +70,8 @@ export function readSync(value: unknown): Sync | undefined {
 /** What the server or the browser gives as a stored document, read anew. */
 export function readStored(value: unknown): Stored | undefined {
   if (typeof value !== 'object' || value === null) return undefined;
-  const { version, document } = value as { version?: unknown; document?: unknown };
+  const { version, stamp, document } = value as { version?: unknown; stamp?: unknown; document?: unknown };
   const parsed = parseJob(document);
-  return typeof version === 'number' && parsed.ok ? { version, document: parsed.job } : undefined;
+  if (typeof version !== 'number' || !parsed.ok) return undefined;
+  return { version, ...(typeof stamp === 'string' ? { stamp } : {}), document: parsed.job };
 }

@@ -10,8 +10,17 @@ import {
   valueAtPath,
   withValueAt,
 } from '@north-pane/core/document';
-import type { ShopEvent } from '@north-pane/core/shoplog';
-import { type Contested, type Rules, type Sent, type Stored, type Sync, unsaved, waitingChanges } from './state';
+import { longestMessage, mostEventsSent, type RefusedEvent, type ShopEvent } from '@north-pane/core/shoplog';
+import {
+  type Contested,
+  type OtherCopy,
+  type Rules,
+  type Sent,
+  type Stored,
+  type Sync,
+  unsaved,
+  waitingChanges,
+} from './state';
 import { dragEnded, remembered, takenBack } from './undo';
 
 export type Input =
@@ -28,23 +37,37 @@ export type Input =
   | { kind: 'clashed'; save: string; stored: Stored }
   | { kind: 'refused'; save: string; why: string }
   | { kind: 'unanswered'; what: 'save' | 'log' | 'fetch' | 'hear' }
-  | { kind: 'logged'; ids: readonly string[] }
-  | { kind: 'log refused'; ids: readonly string[]; why: string }
-  | { kind: 'stands'; version: number; seq: number }
-  | { kind: 'fetched'; stored: Stored }
-  | { kind: 'heard'; events: readonly ShopEvent[]; seq: number; more: boolean }
+  /** `seq`: how far the log goes with them. */
+  | { kind: 'logged'; ids: readonly string[]; seq: number; refused?: readonly RefusedEvent[] }
+  /** What another window of this browser has done while the server does not answer: it is that window's to send and to take back. */
+  | { kind: 'overheard'; events: readonly ShopEvent[]; changes: readonly Change[] }
+  | { kind: 'stands'; version: number; stamp?: string; seq: number; mark?: string }
+  | { kind: 'fetched'; ask: number; stored: Stored }
+  | { kind: 'heard'; ask: number; events: readonly ShopEvent[]; seq: number; mark?: string; more: boolean }
+  /** The server's copy does not go on from what this window last had. */
+  | { kind: 'parted'; copy: OtherCopy }
+  | { kind: 'choose copy'; choice: 'yours' | 'theirs' }
   /** What another window of this browser laid by and can send no more. */
   | { kind: 'adopt'; orphan: Sync };
 
 export type Effect =
   | { kind: 'send'; sent: Sent }
-  | { kind: 'log'; events: readonly ShopEvent[] }
-  | { kind: 'fetch' }
-  | { kind: 'hear'; after: number }
+  /** `after`, `mark`: how far the log was heard. */
+  | { kind: 'log'; events: readonly ShopEvent[]; after: number; mark?: string }
+  | { kind: 'fetch'; ask: number; had: Had }
+  | { kind: 'hear'; ask: number; after: number; mark?: string }
   /** Lays the state by in the browser, before anything is sent. */
   | { kind: 'lay by' }
   /** `due` after so many ms. */
   | { kind: 'wait'; ms: number };
+
+/** What a window last had of a job: the server says whether its copy goes on from that. */
+export interface Had {
+  version: number;
+  stamp?: string;
+  seq: number;
+  mark?: string;
+}
 
 export interface Step {
   state: Sync;
@@ -56,8 +79,6 @@ const quiet = 250;
 /** ms before the first try after an answer that did not come; each further one twice as long. */
 const firstRetry = 1000;
 const longestRetry = 30_000;
-/** Events in one message. */
-const mostLogged = 500;
 
 /**
  * One step of the machine: what comes in, what is known then, and what is to be done. Without a clock and without a network; the same
@@ -74,7 +95,19 @@ export function step(state: Sync, input: Input, rules: Rules): Step {
 }
 
 /** What of a state outlives its window. */
-const laidParts = ['base', 'sent', 'document', 'contested', 'past', 'future', 'log', 'outbox', 'seq'] as const;
+const laidParts = [
+  'base',
+  'sent',
+  'document',
+  'contested',
+  'past',
+  'future',
+  'log',
+  'outbox',
+  'acknowledged',
+  'seq',
+  'mark',
+] as const;
 
 function moved(state: Sync, input: Input, rules: Rules): Sync {
   switch (input.kind) {
@@ -121,61 +154,172 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
         link: 'lost',
         tries: state.tries + 1,
         ...(input.what === 'log' ? { logging: false } : {}),
-        ...(input.what === 'fetch' ? { fetching: false } : {}),
-        ...(input.what === 'hear' ? { hearing: false } : {}),
+        ...(input.what === 'fetch' ? { fetching: 0 } : {}),
+        ...(input.what === 'hear' ? { hearing: 0 } : {}),
       };
     case 'logged': {
       const gone = new Set(input.ids);
-      return answered({ ...state, logging: false, outbox: state.outbox.filter((id) => !gone.has(id)) });
-    }
-    case 'log refused': {
-      const gone = new Set(input.ids);
+      const refused = input.refused ?? [];
+      const no = new Set(refused.map(({ id }) => id));
       return answered({
         ...state,
         logging: false,
         outbox: state.outbox.filter((id) => !gone.has(id)),
-        log: state.log.filter(({ id }) => !gone.has(id)),
-        notice: `The server did not take what was done in the shop: ${input.why}`,
+        acknowledged: [...state.acknowledged, ...state.outbox.filter((id) => gone.has(id) && !no.has(id))],
+        behind: { ...state.behind, seq: Math.max(state.behind.seq, input.seq) },
+        ...(no.size === 0
+          ? {}
+          : { log: state.log.filter(({ id }) => !no.has(id)), notice: notTaken(state.log, refused) }),
       });
     }
+    case 'overheard':
+      return overheard(state, input.events, input.changes, rules);
     case 'stands':
       return answered({
         ...state,
+        doubt: state.doubt || olderThan(input, state),
         behind: {
           version: Math.max(state.behind.version, input.version),
           seq: Math.max(state.behind.seq, input.seq),
         },
       });
     case 'fetched': {
-      const done = answered({ ...state, fetching: false });
-      // What is on its way would be laid on twice: its answer brings what is newest.
+      if (input.ask !== state.fetching) return state;
+      const done = answered({ ...state, fetching: 0, doubt: false });
+      // What is on its way would be applied twice: its answer brings what is newest.
       if (state.sent) return done;
-      // An answer that was overtaken, or a server put back to an older state: it is asked again, each time after a longer pause.
-      if (input.stored.version <= state.base.version)
-        return state.behind.version > state.base.version ? { ...done, tries: state.tries + 1 } : done;
-      return rebased(done, input.stored, waitingChanges(state), rules);
+      if (input.stored.version > state.base.version) return rebased(done, input.stored, waitingChanges(state), rules);
+      // Older than what was heard of: it is asked again, each time after a longer pause, and then taken for what there is.
+      return state.behind.version > state.base.version
+        ? short(done, { version: state.base.version, seq: state.behind.seq }, state.tries)
+        : done;
     }
-    case 'heard': {
-      const fresh = unheard(state, input.events);
-      const there = new Set(input.events.map(({ id }) => id));
-      const seq = Math.max(state.seq, input.seq);
-      const behind = Math.max(state.behind.seq, input.more ? input.seq + 1 : input.seq);
-      const done = answered({
-        ...state,
-        hearing: false,
-        seq,
-        behind: { ...state.behind, seq: behind },
-        log: fresh.length > 0 ? [...state.log, ...fresh] : state.log,
-        outbox: state.outbox.some((id) => there.has(id)) ? state.outbox.filter((id) => !there.has(id)) : state.outbox,
-      });
-      // As with a document that is older than what was heard of.
-      return seq === state.seq && behind > seq ? { ...done, tries: state.tries + 1 } : done;
+    case 'heard':
+      return heard(state, input);
+    case 'parted': {
+      const idle = { fetching: 0, hearing: 0, logging: false, doubt: false };
+      return answered({ ...state, ...idle, sent: undefined, otherCopy: input.copy });
     }
+    case 'choose copy':
+      return state.otherCopy ? chosen(state, state.otherCopy, input.choice) : state;
     case 'adopt':
       return adopted(state, input.orphan, rules);
     default:
       return input satisfies never;
   }
+}
+
+/** What is said of things done in the shop that the server did not take. */
+function notTaken(log: readonly ShopEvent[], refused: readonly RefusedEvent[]): string {
+  const [first] = refused;
+  const event = log.find(({ id }) => id === first?.id);
+  const what = event ? doneWords[event.kind] : 'something done in the shop';
+  const rest = refused.length > 1 ? ` and ${refused.length - 1} more` : '';
+  return `The server did not take ${what}${rest}: ${first?.message ?? ''}. It was taken off again; all else was saved.`;
+}
+
+const doneWords: Record<ShopEvent['kind'], string> = {
+  made: 'a piece that was ticked',
+  step: 'a step that was ticked',
+  'bar-cut': 'a bar that was cut',
+  'sheet-cut': 'a sheet that was cut',
+  shelf: 'what came to the shelf or left it',
+  checked: 'a check that was ticked',
+  acknowledged: 'an answer to a danger',
+  spent: 'money spent',
+  worked: 'hours worked',
+  'taken-back': 'what was taken back',
+};
+
+/** What another window has done, as far as it goes with what is set here. */
+function overheard(state: Sync, events: readonly ShopEvent[], changes: readonly Change[], rules: Rules): Sync {
+  const fresh = unheard(state, events);
+  const { document, laid } = layEdits(state.document, changes);
+  const takes = laid.length > 0 && !state.dragFrom && rules.trouble(document) === undefined;
+  if (fresh.length === 0 && !takes) return state;
+  return {
+    ...state,
+    log: [...state.log, ...fresh],
+    document: takes ? sharing(state.document, document) : state.document,
+  };
+}
+
+/** Times that the server is asked for what it said it had, before it is believed that it has it no more. */
+const mostAsked = 3;
+
+/** An answer that falls short of what was heard of. */
+function short(state: Sync, there: Sync['behind'], tries: number): Sync {
+  return tries + 1 < mostAsked ? { ...state, tries: tries + 1 } : { ...state, behind: there };
+}
+
+/** More of the log. What the server had acknowledged and does not have any more is sent again. */
+function heard(state: Sync, input: Extract<Input, { kind: 'heard' }>): Sync {
+  if (input.ask !== state.hearing) return state;
+  const fresh = unheard(state, input.events);
+  const there = new Set(input.events.map(({ id }) => id));
+  const seq = Math.max(state.seq, input.seq);
+  const rest = (ids: readonly string[]) => (ids.some((id) => there.has(id)) ? ids.filter((id) => !there.has(id)) : ids);
+  const missing = input.more ? [] : rest(state.expected);
+  const gone = new Set(missing);
+  const behind = { ...state.behind, seq: Math.max(state.behind.seq, input.more ? input.seq + 1 : input.seq) };
+  const done = answered({
+    ...state,
+    hearing: 0,
+    seq,
+    ...(seq === input.seq && input.mark !== undefined ? { mark: input.mark } : {}),
+    behind,
+    log: fresh.length > 0 ? [...state.log, ...fresh] : state.log,
+    outbox: missing.length > 0 ? [...rest(state.outbox), ...missing] : rest(state.outbox),
+    acknowledged:
+      missing.length > 0 ? rest(state.acknowledged).filter((id) => !gone.has(id)) : rest(state.acknowledged),
+    expected: input.more ? rest(state.expected) : [],
+  });
+  return !input.more && behind.seq > seq ? short(done, { version: behind.version, seq }, state.tries) : done;
+}
+
+/** Whether the server was heard to be at an older state than this window has, or at another one of the same number. */
+function olderThan(stands: Extract<Input, { kind: 'stands' }>, { base, seq, mark }: Sync): boolean {
+  const other = (theirs: string | undefined, mine: string | undefined) =>
+    theirs !== undefined && mine !== undefined && theirs !== mine;
+  return (
+    stands.version < base.version ||
+    stands.seq < seq ||
+    (stands.version === base.version && other(stands.stamp, base.stamp)) ||
+    (stands.seq === seq && other(stands.mark, mark))
+  );
+}
+
+/** One of two copies of a job chosen: this window's is sent over the server's, or the server's is shown and this window's is dropped. */
+function chosen(state: Sync, { stored, seq }: OtherCopy, choice: 'yours' | 'theirs'): Sync {
+  const begun: Sync = {
+    ...state,
+    base: { ...stored, document: sharing(state.document, stored.document) },
+    otherCopy: undefined,
+    seq: 0,
+    behind: { version: stored.version, seq },
+    contested: [],
+    acknowledged: [],
+    expected: [],
+  };
+  delete begun.mark;
+  // All that was done in the shop is sent again: the server takes each once.
+  if (choice === 'yours') return { ...begun, outbox: state.log.map(({ id }) => id) };
+  return { ...begun, document: begun.base.document, past: [], future: [], log: [], outbox: [], notice: undefined };
+}
+
+/** The first events that wait, as many as fit into one message. */
+function firstMessage({ outbox, log }: Sync): ShopEvent[] {
+  const pending = new Set(outbox);
+  const events: ShopEvent[] = [];
+  // Room is left for what stands about them.
+  let room = longestMessage * 900_000;
+  for (const event of log) {
+    if (!pending.has(event.id)) continue;
+    room -= new TextEncoder().encode(JSON.stringify(event)).length;
+    if (events.length > 0 && (room < 0 || events.length >= mostEventsSent)) break;
+    events.push(event);
+  }
+  return events;
 }
 
 /** The server answered. */
@@ -198,15 +342,15 @@ function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean 
     if (input.kind === answer && next.tries > 0) wait(retryAfter(next.tries));
     return input.kind === 'due' || next.tries === 0;
   };
+  if (next.otherCopy) return { state: next, effects, lays };
   const lost = next.link === 'lost';
   if (lost && input.kind !== 'due') {
     if (input.kind === 'unanswered' || unsaved(next) > 0) wait(retryAfter(next.tries));
     return { state: next, effects, lays };
   }
   if (next.outbox.length > 0 && !next.logging) {
-    const pending = new Set(next.outbox.slice(0, mostLogged));
     next = { ...next, logging: true };
-    effects.push({ kind: 'log', events: next.log.filter(({ id }) => pending.has(id)) });
+    effects.push({ kind: 'log', events: firstMessage(next), ...heardUpTo(next) });
   }
   if (next.sent) {
     // On its way already, but for a try that was not answered or a window that was opened anew.
@@ -214,21 +358,44 @@ function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean 
   } else if (!next.dragFrom) {
     const changes = waitingChanges(next);
     if (changes.length > 0 && input.kind === 'due') {
-      const sent = { save: rules.saveId(next.saves), base: next.base.version, changes };
+      const { version, stamp } = next.base;
+      const sent = {
+        save: rules.saveId(next.saves),
+        base: version,
+        ...(stamp === undefined ? {} : { stamp }),
+        changes,
+      };
       next = { ...next, sent, saves: next.saves + 1 };
       lays = true;
       effects.push({ kind: 'send', sent });
     } else if (changes.length > 0) wait(quiet);
   }
-  if (!next.sent && !next.fetching && next.behind.version > next.base.version && asksAgain('fetched')) {
-    next = { ...next, fetching: true };
-    effects.push({ kind: 'fetch' });
+  const behind = next.behind.version > next.base.version;
+  if (!next.sent && !next.fetching && (behind || next.doubt) && asksAgain('fetched')) {
+    next = { ...next, asks: next.asks + 1, fetching: next.asks + 1 };
+    effects.push({ kind: 'fetch', ask: next.fetching, had: hadOf(next) });
   }
   if (!next.hearing && next.behind.seq > next.seq && asksAgain('heard')) {
-    next = { ...next, hearing: true };
-    effects.push({ kind: 'hear', after: next.seq });
+    // Those of an earlier page of the same hearing are waited for still.
+    const expected = input.kind === 'heard' && input.more ? next.expected : next.acknowledged;
+    next = { ...next, asks: next.asks + 1, hearing: next.asks + 1, expected };
+    effects.push({
+      kind: 'hear',
+      ask: next.hearing,
+      after: next.seq,
+      ...(next.mark === undefined ? {} : { mark: next.mark }),
+    });
   }
   return { state: next, effects, lays };
+}
+
+export function hadOf({ base, seq, mark }: Sync): Had {
+  const stamp = base.stamp === undefined ? {} : { stamp: base.stamp };
+  return { version: base.version, ...stamp, seq, ...(mark === undefined ? {} : { mark }) };
+}
+
+function heardUpTo({ seq, mark }: Sync): { after: number; mark?: string } {
+  return { after: seq, ...(mark === undefined ? {} : { mark }) };
 }
 
 function retryAfter(tries: number): number {
@@ -274,8 +441,8 @@ function unheard({ log }: Sync, events: readonly ShopEvent[]): ShopEvent[] {
 }
 
 /** What the server has now, with changes of one's own laid on it; what stands otherwise there is contested, and theirs is shown. */
-function rebased(state: Sync, { version, document: theirs }: Stored, mine: readonly Change[], rules: Rules): Sync {
-  const stored: Stored = { version, document: sharing(state.document, theirs) };
+function rebased(state: Sync, theirs: Stored, mine: readonly Change[], rules: Rules): Sync {
+  const stored: Stored = { ...theirs, document: sharing(state.document, theirs.document) };
   const { document, left } = layEdits(stored.document, mine);
   const why = mine.length > left.length ? rules.trouble(document) : undefined;
   const sound = why === undefined;
@@ -311,7 +478,7 @@ function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
   const { document, left } = layEdits(state.document, mine);
   const why = mine.length > left.length ? rules.trouble(document) : undefined;
   const fields = askedAbout(why === undefined ? left : mine, state.document, why);
-  const pending = new Set(orphan.outbox);
+  const pending = new Set([...orphan.outbox, ...orphan.acknowledged]);
   const events = unheard(state, orphan.log).filter(({ id }) => pending.has(id));
   return {
     ...state,

@@ -12,6 +12,8 @@ export interface Rules {
 /** A document as the server has it. */
 export interface Stored {
   version: number;
+  /** Id of the save that made it: two documents of one version are told apart by it. */
+  stamp?: string;
   document: Job;
 }
 
@@ -33,7 +35,16 @@ export interface Contested {
 export interface Sent {
   save: string;
   base: number;
+  /** Of the document that it was made from. */
+  stamp?: string;
   changes: readonly Change[];
+}
+
+/** The server's copy of a job that does not go on from what this window last had: the database was put back to an older one. */
+export interface OtherCopy {
+  stored: Stored;
+  /** How far its log goes. */
+  seq: number;
 }
 
 /** What one window knows of a job, and what of it the server has not got yet. Plain data: it is laid by as it is. */
@@ -49,15 +60,27 @@ export interface Sync {
   dragFrom: Job | undefined;
   /** What was done in the shop, as far as it was heard of here. */
   log: readonly ShopEvent[];
-  /** How far the server's log was heard. */
+  /** How far the server's log was heard, and the server's own mark of what it had up to there. */
   seq: number;
+  mark?: string;
   /** Ids of events that the server has not answered for. */
   outbox: readonly string[];
+  /** Ids of events that it said it had, and that were not heard from it yet: those that a hearing does not bring are sent again. */
+  acknowledged: readonly string[];
+  /** Those of them that were acknowledged before the hearing under way was asked for. */
+  expected: readonly string[];
+  /** Numbers what is asked for, so that an answer that comes late is known. */
+  asks: number;
   logging: boolean;
   /** A newer version that was heard of and not fetched, and a longer log. */
   behind: { version: number; seq: number };
-  fetching: boolean;
-  hearing: boolean;
+  /** The number under which a document, and a stretch of the log, was asked for; 0 where none is on its way. */
+  fetching: number;
+  hearing: number;
+  /** What was heard of the server is older than what this window has: it is asked whether it goes on from that. */
+  doubt: boolean;
+  /** Nothing is sent until somebody has chosen between the two. */
+  otherCopy: OtherCopy | undefined;
   /** Whether the server answered last. */
   link: 'open' | 'lost';
   /** Tries since the server answered last. */
@@ -70,7 +93,7 @@ export interface Sync {
   notice: string | undefined;
 }
 
-export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq: number }): Sync {
+export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq: number; mark?: string }): Sync {
   return {
     base,
     sent: undefined,
@@ -81,11 +104,17 @@ export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq:
     dragFrom: undefined,
     log: log.events,
     seq: log.seq,
+    ...(log.mark === undefined ? {} : { mark: log.mark }),
     outbox: [],
+    acknowledged: [],
+    expected: [],
+    asks: 0,
     logging: false,
     behind: { version: base.version, seq: log.seq },
-    fetching: false,
-    hearing: false,
+    fetching: 0,
+    hearing: 0,
+    doubt: false,
+    otherCopy: undefined,
     link: 'open',
     tries: 0,
     waiting: false,
@@ -96,7 +125,19 @@ export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq:
 
 /** A state that was laid by, in a window that has nothing under way any more. */
 export function revive(laidBy: Sync): Sync {
-  return { ...laidBy, dragFrom: undefined, logging: false, fetching: false, hearing: false, waiting: false, tries: 0 };
+  const idle = { logging: false, fetching: 0, hearing: 0, waiting: false, tries: 0 };
+  // Whether the server has another copy is asked anew.
+  const { acknowledged = [], asks = 0 } = laidBy as Partial<Sync>;
+  return {
+    ...laidBy,
+    ...idle,
+    acknowledged,
+    expected: [],
+    asks,
+    dragFrom: undefined,
+    doubt: false,
+    otherCopy: undefined,
+  };
 }
 
 /** What the server will have once what is on its way has arrived. */

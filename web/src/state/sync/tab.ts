@@ -54,3 +54,9 @@ export async function closedTabs(tabs: readonly string[]): Promise<string[]> {
   const open = new Set(held.map(({ name }) => name));
   return tabs.filter((tab) => !open.has(lockOf(tab)));
 }
+
+/** Does something in the place of a window that is closed, unless somebody else does. */
+export async function holdTab(tab: string, work: () => Promise<void>): Promise<void> {
+  if (!navigator.locks) return;
+  await navigator.locks.request(lockOf(tab), { ifAvailable: true }, (lock) => (lock ? work() : undefined));
+}

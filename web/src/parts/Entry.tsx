@@ -7,9 +7,10 @@ import {
   parseQuantity,
   type QuantityKind,
 } from '@north-pane/core/quantity';
-import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useId, useRef } from 'react';
 import { showsJob } from './keys';
 import { unseen } from './unseen';
+import { type Taken, useTyped } from './useTyped';
 
 interface EntryProps {
   label: string;
@@ -56,40 +57,24 @@ export function Entry(props: EntryProps) {
     if (autoFocus) input.current?.focus();
   }, [autoFocus]);
   const shown = value === undefined ? '' : written(kind, value, habit, digits);
-  const [typed, setTyped] = useState<string | undefined>(undefined);
-  const [trouble, setTrouble] = useState<string | undefined>(undefined);
-
-  const take = (field: HTMLInputElement, finish: boolean) => {
-    if (typed === undefined || typed === shown) {
-      setTyped(undefined);
-      setTrouble(undefined);
-      if (finish) onDone?.();
-      return;
-    }
+  const { text, trouble, open, type, take, drop } = useTyped(shown, (typed): Taken => {
     const parsed: Parsed = props.parse
       ? props.parse(typed, habit)
       : kind === 'number'
         ? parseNumber(typed)
         : parseQuantity(kind, typed, habit);
-    const message = parsed.ok ? onValue(parsed.value) : parsed.message;
-    if (message) {
-      setTrouble(message);
-      if (!parsed.ok) field.setSelectionRange(parsed.at, typed.length);
-      return;
-    }
-    setTyped(undefined);
-    setTrouble(undefined);
-    if (finish) onDone?.();
-  };
+    if (!parsed.ok) return parsed;
+    const message = onValue(parsed.value);
+    return message ? { ok: false, message } : { ok: true };
+  });
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
       // In a form it takes the field, and does not send the form off.
       event.preventDefault();
-      take(event.currentTarget, true);
+      if (take(event.currentTarget)) onDone?.();
     }
     if (event.key === 'Escape') {
-      setTyped(undefined);
-      setTrouble(undefined);
+      drop();
       onDone?.();
     }
   };
@@ -110,14 +95,14 @@ export function Entry(props: EntryProps) {
         borderColor={trouble ? 'brick' : 'edge'}
         color="ink"
         autoComplete="off"
-        {...showsJob(typed !== undefined && typed !== shown)}
+        {...showsJob(open)}
         inputMode="text"
-        value={typed ?? shown}
+        value={text}
         aria-invalid={trouble !== undefined}
         aria-describedby={trouble ? `${id}-trouble` : undefined}
         onFocus={(event) => event.currentTarget.select()}
-        onChange={(event) => setTyped(event.currentTarget.value)}
-        onBlur={(event) => take(event.currentTarget, false)}
+        onChange={(event) => type(event.currentTarget.value)}
+        onBlur={(event) => take(event.currentTarget)}
         onKeyDown={onKeyDown}
       />
       {trouble && (

@@ -1,6 +1,7 @@
 import { Button, chakra, Dialog, Portal } from '@chakra-ui/react';
 import { X } from 'lucide-react';
-import type { FormEventHandler, ReactNode } from 'react';
+import { type FormEventHandler, type ReactNode, useRef } from 'react';
+import { useBackCloses } from './useBackCloses';
 import { useReturnFocus } from './useReturnFocus';
 
 /** A window so low that head and foot of a dialog must shrink to leave room for what it says. */
@@ -26,6 +27,8 @@ export function Frame({
   children: ReactNode;
 }) {
   useReturnFocus();
+  useBackCloses(onClose);
+  const content = useRef<HTMLDivElement>(null);
   return (
     <Dialog.Root
       open
@@ -33,6 +36,8 @@ export function Frame({
       closeOnInteractOutside={onClose !== undefined}
       closeOnEscape={onClose !== undefined}
       onOpenChange={({ open }) => !open && onClose?.()}
+      // What is filled in has the focus, and not the way out.
+      initialFocusEl={() => content.current?.querySelector<HTMLElement>('input, textarea, select') ?? null}
       size={wide ? 'xl' : 'sm'}
       scrollBehavior="inside"
     >
@@ -40,6 +45,7 @@ export function Frame({
         <Dialog.Backdrop bg="rgba(14, 20, 24, 0.6)" />
         <Dialog.Positioner p={{ base: '2', md: '6' }} css={{ [low]: { padding: '4px' } }}>
           <Dialog.Content
+            ref={content}
             bg="card"
             borderRadius="3px"
             borderWidth="1px"

@@ -1,10 +1,8 @@
 import { Box, Input, Text } from '@chakra-ui/react';
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import { Hinted } from './Hint';
 import { showsJob } from './keys';
-
-/** What was made of something typed: taken, or why not and at which character. */
-export type Taken = { ok: true } | { ok: false; message: string; at?: number };
+import { type Taken, useTyped } from './useTyped';
 
 /**
  * Words, or something that is read from words. Read on Enter or on leaving; what cannot be taken stays as typed, with the
@@ -20,24 +18,7 @@ export function TextEntry(props: {
 }) {
   const { label, value, onText, hint, placeholder, maxLength } = props;
   const id = useId();
-  const [typed, setTyped] = useState<string | undefined>(undefined);
-  const [trouble, setTrouble] = useState<string | undefined>(undefined);
-  const take = (field: HTMLInputElement) => {
-    if (typed === undefined || typed === value) {
-      setTyped(undefined);
-      setTrouble(undefined);
-      return;
-    }
-    const taken = onText(typed);
-    if (taken.ok) {
-      setTyped(undefined);
-      setTrouble(undefined);
-      return;
-    }
-    setTrouble(taken.message);
-    if (taken.at !== undefined && window.document.activeElement === field)
-      field.setSelectionRange(taken.at, typed.length);
-  };
+  const { text, trouble, open, type, take, drop } = useTyped(value, onText);
   return (
     <Box width="100%" position="relative">
       <Hinted id={`${id}-hint`} words={label} hint={hint}>
@@ -54,19 +35,17 @@ export function TextEntry(props: {
         borderColor={trouble ? 'brick' : 'edge'}
         color="ink"
         autoComplete="off"
-        {...showsJob(typed !== undefined && typed !== value)}
+        {...showsJob(open)}
         maxLength={maxLength}
         placeholder={placeholder}
-        value={typed ?? value}
+        value={text}
         aria-invalid={trouble !== undefined}
         aria-describedby={trouble ? `${id}-trouble` : hint ? `${id}-hint` : undefined}
-        onChange={(event) => setTyped(event.currentTarget.value)}
+        onChange={(event) => type(event.currentTarget.value)}
         onBlur={(event) => take(event.currentTarget)}
         onKeyDown={(event) => {
           if (event.key === 'Enter') take(event.currentTarget);
-          if (event.key !== 'Escape') return;
-          setTyped(undefined);
-          setTrouble(undefined);
+          if (event.key === 'Escape') drop();
         }}
       />
       {trouble && (

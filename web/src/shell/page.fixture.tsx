@@ -33,7 +33,10 @@ class NoEvents extends EventTarget {
 
 /** What the server keeps of one job, in memory: it merges as the real one does. */
 export class KeptJob {
+  key = crypto.randomUUID() as string;
   version = 1;
+  /** The save that made each version. */
+  stamps = new Map([[1, 'begun']]);
   events: ShopEvent[] = [];
   revisions: { id: number; number: number; note: string; keptAt: string; document: Job }[] = [];
   builds: { id: number; revisionId: number; number: number; note: string; installedFrom: string; document: Job }[] = [];
@@ -48,7 +51,8 @@ export class KeptJob {
   answers(more: Answers = {}): Answers {
     const heard = (answer: (asked: Asked) => unknown) => (asked: Asked) => {
       this.asked.push(asked);
-      return answer(asked);
+      const key = (asked.body as { key?: string } | undefined)?.key;
+      return key === undefined || key === this.key ? answer(asked) : refusal(404, 'There is no such job.');
     };
     return {
       '/jobs/nowhere': () => refusal(404, 'There is no job “nowhere” on this shelf.'),
@@ -56,7 +60,13 @@ export class KeptJob {
       '/jobs/shed/events': heard((asked) => this.#events(asked)),
       '/jobs/shed/revisions': heard((asked) => this.#revisions(asked)),
       '/jobs/shed/builds': heard(() => this.builds),
-      '/jobs/shed': () => ({ version: this.version, document: this.document }),
+      '/jobs/shed/stands': () => this.#stands(),
+      '/jobs/shed': (asked: Asked) => {
+        const version = Number(asked.query.get('version') ?? 1);
+        const stamp = asked.query.get('stamp') ?? this.stamps.get(version);
+        const parted = version > this.version || this.stamps.get(version) !== stamp;
+        return { ...this.#stands(), document: this.document, parted };
+      },
       '/api/jobs': () => ({ jobs: [this.#card()], more: false }),
       ...more,
       ...Object.fromEntries(
@@ -86,18 +96,24 @@ export class KeptJob {
       updatedAt,
     };
   }
+  #stands() {
+    const { key, version } = this;
+    return { key, version, stamp: this.stamps.get(version) ?? '', seq: this.events.length, mark: '' };
+  }
   #change({ body }: Asked): unknown {
-    const merged = mergeChanges(this.document, (body as { changes: Change[] }).changes);
+    const { changes, save } = body as { changes: Change[]; save: string };
+    const merged = mergeChanges(this.document, changes);
     if (!merged.ok) return refusal(409, 'Another hand has changed this.');
     this.version += 1;
+    this.stamps.set(this.version, save);
     this.document = merged.document;
-    return { version: this.version, document: this.document };
+    return { version: this.version, stamp: save, document: this.document };
   }
   #events({ method, body, query }: Asked): unknown {
     if (method === 'POST') {
       const known = new Set(this.events.map(({ id }) => id));
       this.events.push(...(body as { events: ShopEvent[] }).events.filter(({ id }) => !known.has(id)));
-      return {};
+      return { added: 1, seq: this.events.length, refused: [] };
     }
     return { events: this.events.slice(Number(query.get('after') ?? 0)), seq: this.events.length, more: false };
   }
@@ -127,9 +143,9 @@ export async function openPage(path = '/jobs/shed/size', kept = new KeptJob(), m
 }
 
 /** Loads the page again, as a browser does: what was set stays in the window's own store. */
-export async function reloads(kept: KeptJob): Promise<void> {
+export async function reloads(kept: KeptJob, here = address()): Promise<void> {
   const session = { ...window.sessionStorage };
-  const here = address();
+  window.dispatchEvent(new Event('pagehide'));
   leaveStation();
   for (const [key, value] of Object.entries(session)) window.sessionStorage.setItem(key, value);
   await loads(here, kept, {});

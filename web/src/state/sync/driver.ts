@@ -1,7 +1,7 @@
 import { changesBetween, type Job } from '@north-pane/core/document';
 import { parseEvents, type RefusedEvent, type ShopEvent } from '@north-pane/core/shoplog';
 import { answered, api, queries, Refusal } from '../api';
-import { type JobRef, layBy, readStored } from './laidBy';
+import { type JobRef, layBy, leaveLastWords, readStored } from './laidBy';
 import { listen, say } from './line';
 import type { Effect, Had, Input } from './machine';
 import type { OtherCopy, Stored, Sync } from './state';
@@ -101,6 +101,16 @@ export function driveJob(
   });
   const online = () => tell({ kind: 'due' });
   window.addEventListener('online', online);
+
+  const onHide = () => {
+    // What is on its way to the browser's store may not get there.
+    if (!newest) return;
+    const { base, document, log, outbox } = newest;
+    const waiting = new Set(outbox);
+    const events = log.filter((event) => waiting.has(event.id));
+    leaveLastWords(job, tab, { changes: changesBetween(base.document, document), events });
+  };
+  window.addEventListener('pagehide', onHide);
 
   /** What the other windows were told of while the server did not answer. */
   let told: { document: Job; log: readonly ShopEvent[] } | undefined;
@@ -226,6 +236,7 @@ export function driveJob(
       closed = true;
       window.clearTimeout(timer);
       window.removeEventListener('online', online);
+      window.removeEventListener('pagehide', onHide);
       stopListening();
     },
   };

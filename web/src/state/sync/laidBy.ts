@@ -1,5 +1,5 @@
-import { parseJob } from '@north-pane/core/document';
-import { parseEvents } from '@north-pane/core/shoplog';
+import { type Change, parseJob } from '@north-pane/core/document';
+import { parseEvents, type ShopEvent } from '@north-pane/core/shoplog';
 import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
 import type { Stored, Sync } from './state';
 
@@ -51,6 +51,37 @@ export async function bringOver(job: JobRef): Promise<void> {
     const state = readSync(value);
     if (state) await layBy(job, name.slice(job.id.length + 1), state);
     await del(name, shelf());
+  }
+}
+
+/** What is not laid by yet when a page goes: kept where it can be written at once. */
+const lastWordsKey = (job: JobRef, tab: string) => `north-pane-last ${job.key} ${tab}`;
+
+export interface LastWords {
+  changes: readonly Change[];
+  events: readonly ShopEvent[];
+}
+
+/** Writes what was set and done and is on no server yet, at once: a page that is closed waits for nothing. */
+export function leaveLastWords(job: JobRef, tab: string, words: LastWords): void {
+  try {
+    window.localStorage.setItem(lastWordsKey(job, tab), JSON.stringify(words));
+  } catch {
+    // Full or forbidden: what was laid by before stands.
+  }
+}
+
+/** What a page left when it went, once. */
+export function takeLastWords(job: JobRef, tab: string): LastWords | undefined {
+  const key = lastWordsKey(job, tab);
+  try {
+    const text = window.localStorage.getItem(key);
+    window.localStorage.removeItem(key);
+    const { changes, events } = JSON.parse(text ?? '{}') as Partial<LastWords>;
+    const parsed = parseEvents(events ?? []);
+    return Array.isArray(changes) && parsed.ok ? { changes, events: parsed.events } : undefined;
+  } catch {
+    return undefined;
   }
 }
 

@@ -14,6 +14,7 @@ import { longestMessage, mostEventsSent, type RefusedEvent, type ShopEvent } fro
 import {
   type Contested,
   type OtherCopy,
+  onTheWay,
   type Rules,
   type Sent,
   type Stored,
@@ -39,7 +40,7 @@ export type Input =
   | { kind: 'unanswered'; what: 'save' | 'log' | 'fetch' | 'hear' }
   /** `seq`: how far the log goes with them. */
   | { kind: 'logged'; ids: readonly string[]; seq: number; refused?: readonly RefusedEvent[] }
-  /** What another window of this browser has done while the server does not answer: it is that window's to send and to take back. */
+  /** What another window of this browser has done while the server does not answer: it is that window's to take back. */
   | { kind: 'overheard'; events: readonly ShopEvent[]; changes: readonly Change[] }
   | { kind: 'stands'; version: number; stamp?: string; seq: number; mark?: string }
   | { kind: 'fetched'; ask: number; stored: Stored }
@@ -133,18 +134,11 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
       return { ...state, waiting: false };
     case 'saved':
       if (state.sent?.save !== input.save) return state;
-      return answered(rebased({ ...state, sent: undefined }, input.stored, waitingChanges(state), rules));
+      return answered(rebased({ ...state, sent: undefined }, input.stored, onTheWay(state), rules));
     case 'clashed':
       if (state.sent?.save !== input.save) return state;
       // Nothing of it was written: all of it is laid on what the server has now, but for what is contested.
-      return answered(
-        rebased(
-          { ...state, sent: undefined },
-          input.stored,
-          changesBetween(state.base.document, state.document),
-          rules,
-        ),
-      );
+      return answered(rebased({ ...state, sent: undefined }, input.stored, state.base.document, rules));
     case 'refused':
       if (state.sent?.save !== input.save) return state;
       return answered(refused(state, state.sent, input.why, rules));
@@ -188,7 +182,7 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
       const done = answered({ ...state, fetching: 0, doubt: false });
       // What is on its way would be applied twice: its answer brings what is newest.
       if (state.sent) return done;
-      if (input.stored.version > state.base.version) return rebased(done, input.stored, waitingChanges(state), rules);
+      if (input.stored.version > state.base.version) return rebased(done, input.stored, state.base.document, rules);
       // Older than what was heard of: it is asked again, each time after a longer pause, and then taken for what there is.
       return state.behind.version > state.base.version
         ? short(done, { version: state.base.version, seq: state.behind.seq }, state.tries)
@@ -231,7 +225,7 @@ const doneWords: Record<ShopEvent['kind'], string> = {
   'taken-back': 'what was taken back',
 };
 
-/** What another window has done, as far as it goes with what is set here. */
+/** What another window has done, as far as it goes with what is set here. Whichever of the two reaches the server first has it sent. */
 function overheard(state: Sync, events: readonly ShopEvent[], changes: readonly Change[], rules: Rules): Sync {
   const fresh = unheard(state, events);
   const { document, laid } = layEdits(state.document, changes);
@@ -239,7 +233,8 @@ function overheard(state: Sync, events: readonly ShopEvent[], changes: readonly 
   if (fresh.length === 0 && !takes) return state;
   return {
     ...state,
-    log: [...state.log, ...fresh],
+    log: fresh.length > 0 ? [...state.log, ...fresh] : state.log,
+    outbox: fresh.length > 0 ? [...state.outbox, ...fresh.map(({ id }) => id)] : state.outbox,
     document: takes ? sharing(state.document, document) : state.document,
   };
 }
@@ -440,8 +435,13 @@ function unheard({ log }: Sync, events: readonly ShopEvent[]): ShopEvent[] {
   return events.filter(({ id }) => !known.has(id));
 }
 
-/** What the server has now, with changes of one's own laid on it; what stands otherwise there is contested, and theirs is shown. */
-function rebased(state: Sync, theirs: Stored, mine: readonly Change[], rules: Rules): Sync {
+/**
+ * What the server has now, with changes of one's own applied to it; what stands otherwise there is contested, and theirs is shown.
+ *
+ * @param since the document from which one's own changes are counted
+ */
+function rebased(state: Sync, theirs: Stored, since: Job, rules: Rules): Sync {
+  const mine = changesBetween(since, state.document);
   const stored: Stored = { ...theirs, document: sharing(state.document, theirs.document) };
   const { document, left } = layEdits(stored.document, mine);
   const why = mine.length > left.length ? rules.trouble(document) : undefined;
@@ -468,7 +468,7 @@ function rebased(state: Sync, theirs: Stored, mine: readonly Change[], rules: Ru
     behind: { ...state.behind, version: Math.max(state.behind.version, stored.version) },
     document: sharing(state.document, shown),
     contested: contested.length === 0 && state.contested.length === 0 ? state.contested : contested,
-    ...draggedOn(state, stored, contested),
+    ...draggedOn(state, stored, since, contested),
   };
 }
 
@@ -490,18 +490,19 @@ function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
 }
 
 /** A drag goes on from what it found, on what is there now: what is contested was not its doing. */
-function draggedOn(state: Sync, stored: Stored, contested: readonly Contested[]): Partial<Sync> {
+function draggedOn(state: Sync, stored: Stored, since: Job, contested: readonly Contested[]): Partial<Sync> {
   if (!state.dragFrom) return {};
-  const mine = without(changesBetween(state.base.document, state.dragFrom), contested);
+  const mine = without(changesBetween(since, state.dragFrom), contested);
   return { dragFrom: layEdits(stored.document, mine).document };
 }
 
 /** The server does not take a save: what was in it is taken off again, kept, and asked about; what was done since stays. */
 function refused(state: Sync, sent: Sent, why: string, rules: Rules): Sync {
-  const next = rebased({ ...state, sent: undefined }, state.base, waitingChanges(state), rules);
+  const since = onTheWay(state);
+  const next = rebased({ ...state, sent: undefined }, state.base, since, rules);
   // A field that was set again since is asked about by its later value.
   const contested = [...next.contested, ...without(askedAbout(sent.changes, state.base.document, why), next.contested)];
-  return { ...next, contested, ...draggedOn(state, state.base, contested) };
+  return { ...next, contested, ...draggedOn(state, state.base, since, contested) };
 }
 
 function settled(state: Sync, path: readonly (string | number)[], choice: 'yours' | 'theirs', rules: Rules): Sync {

@@ -1,6 +1,8 @@
+import { type Job, same, setFields, valueAtPath } from '@north-pane/core/document';
 import { Refusal } from '../api';
+import { rules } from '../rules';
 import { fetchStored, otherCopy, refusalIn, wholeLog } from './driver';
-import { allLaidBy, bringOver, type JobRef, type LaidBy, throwAway } from './laidBy';
+import { allLaidBy, bringOver, type JobRef, type LaidBy, type LastWords, takeLastWords, throwAway } from './laidBy';
 import { hadOf, type Input } from './machine';
 import { openSync, revive, type Sync } from './state';
 import { closedTabs, tabName } from './tab';
@@ -43,11 +45,13 @@ export async function openJobHere(id: string): Promise<Opening> {
   const state = heir ? revive(heir.state) : openSync((found as NonNullable<typeof found>).stored, await wholeLog(id));
   const parted =
     found && heir && (heir === guess ? found.parted : (await fetchStored(id, hadOf(heir.state), job.key)).parted);
+  const last = takeLastWords(job, tab);
   return {
     job,
     tab,
     state,
     inputs: [
+      ...(last ? lastWords(state, last) : []),
       ...orphans.map(({ state: orphan }) => ({ kind: 'adopt', orphan }) as const),
       ...(found
         ? [
@@ -62,4 +66,29 @@ export async function openJobHere(id: string): Promise<Opening> {
       for (const one of taken) await throwAway(one.job, one.tab).catch(() => {});
     },
   };
+}
+
+/** What was set and done last in a window, and was not laid by with the rest: set once more where it is not there and goes with the rest. */
+export function lastWords(state: Sync, { changes, events }: LastWords): Input[] {
+  const inputs: Input[] = [];
+  let { document } = state;
+  for (const { path, after } of changes) {
+    const fields = [{ path, value: after }];
+    const next = withFields(document, fields);
+    if (!next || same(valueAtPath(document, path), after) || rules.trouble(next) !== undefined) continue;
+    document = next;
+    inputs.push({ kind: 'edit', fields });
+  }
+  if (events.length > 0) inputs.push({ kind: 'record', events });
+  return inputs;
+}
+
+/** A document with fields set; nothing where one leads through what is gone. */
+function withFields(document: Job, fields: Parameters<typeof setFields>[1]): Job | undefined {
+  try {
+    return setFields(document, fields).document;
+  } catch (error) {
+    if (error instanceof RangeError) return undefined;
+    throw error;
+  }
 }

@@ -141,7 +141,7 @@ export function revive(laidBy: Sync): Sync {
 }
 
 /** What the server will have once what is on its way has arrived. */
-function onTheWay({ base, sent }: Sync): Job {
+export function onTheWay({ base, sent }: Sync): Job {
   return sent ? layEdits(base.document, sent.changes).document : base.document;
 }
 

@@ -26,7 +26,7 @@ function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
       aria-label="Where it stands"
     >
       <TextEntry
-        label="Job"
+        label="Project name"
         value={job.name}
         maxLength={120}
         onText={(name) =>

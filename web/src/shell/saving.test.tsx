@@ -1,0 +1,210 @@
+import type { defaultJob } from '@north-pane/core/document';
+import type { ShopEvent } from '@north-pane/core/shoplog';
+import { act } from '@testing-library/react';
+import { expect } from 'chai';
+import { record, useJob } from '../state/job';
+import { allLaidBy, layBy } from '../state/sync/laidBy';
+import { useLine } from '../state/sync/line';
+import { sendOrphans } from '../state/sync/orphans';
+import { unsaved } from '../state/sync/state';
+import { tabName } from '../state/sync/tab';
+import { goTo, KeptJob, openPage, reloads, saved } from './page.fixture';
+import { button, leaveStation, pageText, press, refusal, rest, serve, soon } from './station.fixture';
+
+const set = async (path: string, value: unknown) => {
+  await act(async () => {
+    expect(useJob.getState().change(path, value)).deep.equal({ ok: true });
+  });
+};
+const risers = (job = useJob.getState().document) => job?.heaters['panel-a']?.parameters.riserCount;
+const count = 'heaters.panel-a.parameters.riserCount';
+const tick = (id: string): ShopEvent => ({
+  kind: 'made',
+  part: 'panel-a/riser',
+  count: 1,
+  id,
+  at: '2026-06-21T12:00:00.000Z',
+  device: 'phone',
+});
+
+/** Locks as a browser has them, as far as windows ask for them: which names are held. */
+class Locks {
+  held = new Set<string>();
+  async request(name: string, options: unknown, work?: (lock: unknown) => unknown): Promise<unknown> {
+    const run = (work ?? options) as (lock: unknown) => unknown;
+    if (this.held.has(name)) return run(null);
+    this.held.add(name);
+    try {
+      return await run({ name });
+    } finally {
+      this.held.delete(name);
+    }
+  }
+  query() {
+    return Promise.resolve({ held: [...this.held].map((name) => ({ name })), pending: [] });
+  }
+}
+
+describe('web: what a window has of a job', () => {
+  afterEach(leaveStation);
+
+  it('is not shown for another job that has the name now, and nothing of it is written there', async () => {
+    const first = new KeptJob();
+    await openPage('/jobs/shed/size', first);
+    serve({
+      ...first.answers(),
+      '/jobs/shed/changes': () => refusal(503, 'silent'),
+      '/jobs/shed/events': () => refusal(503, 'silent'),
+    });
+    await set(count, 9);
+    await act(async () => record([{ kind: 'made', part: 'panel-a/riser', count: 2 }]));
+    await soon(() => expect(useJob.getState().sync?.link).equal('lost'));
+    const second = new KeptJob();
+    await reloads(second);
+    expect(risers()).equal(12);
+    expect(useJob.getState().shop.made).deep.equal({});
+    await rest();
+    expect([second.version, second.events.length]).deep.equal([1, 0]);
+  });
+  it('is asked about where the server was put back to an older copy, and this window’s goes on when that is chosen', async () => {
+    const kept = new KeptJob();
+    const user = await openPage('/jobs/shed/size', kept);
+    await set(count, 9);
+    await saved();
+    const older = new KeptJob();
+    older.key = kept.key;
+    await reloads(older);
+    expect(pageText()).match(/older copy of this job/);
+    expect(risers()).equal(9);
+    await set('heaters.panel-a.parameters.pitch', 0.1);
+    await rest();
+    expect(older.count('POST', '/changes')).equal(0);
+    await press(user, /^This window’s copy/);
+    await saved();
+    expect(risers(older.document)).equal(9);
+    expect(older.document.heaters['panel-a']?.parameters.pitch).equal(0.1);
+    expect(pageText()).not.match(/older copy/);
+  });
+  it('gives way to the server’s older copy when that is chosen, and can stay as a job of its own', async () => {
+    const kept = new KeptJob();
+    const user = await openPage('/jobs/shed/size', kept);
+    await set(count, 9);
+    await saved();
+    const older = new KeptJob();
+    older.key = kept.key;
+    await reloads(older);
+    const made: unknown[] = [];
+    serve(
+      older.answers({ '/api/jobs': ({ body }: { body: unknown }) => (made.push(body), { id: 'shed-2', version: 1 }) }),
+    );
+    await press(user, /^The server’s, and this one as a new job/);
+    await soon(() => expect(risers()).equal(12));
+    expect(made).length(1);
+    expect(risers((made[0] as { document: ReturnType<typeof defaultJob> }).document)).equal(9);
+    expect(unsaved(useJob.getState().sync as never)).equal(0);
+  });
+  it('names what the server does not take of what was done, and keeps the rest', async () => {
+    const kept = new KeptJob();
+    await openPage('/jobs/shed/cut', kept);
+    const answer = () => ({
+      added: 1,
+      seq: 1,
+      refused: [{ id: 'bad', index: 0, path: 'part', message: 'no such part' }],
+    });
+    serve({ ...kept.answers(), '/jobs/shed/events': answer });
+    await act(async () => useJob.getState().give({ kind: 'record', events: [tick('bad'), tick('good')] }));
+    await soon(() => expect(pageText()).match(/did not take a piece that was ticked: no such part/));
+    expect(useJob.getState().sync?.log.map(({ id }) => id)).deep.equal(['good']);
+  });
+  it('is said to be saved while other screens are not heard, and not that they are', async () => {
+    await openPage('/jobs/shed/size');
+    expect(pageText()).not.match(/not heard/);
+    await act(async () => useLine.setState({ open: false }));
+    try {
+      // It is not said of a server that is only started again.
+      expect(pageText()).not.match(/not heard/);
+      await act(() => new Promise((resolve) => setTimeout(resolve, 4100)));
+      expect(pageText()).match(/other screens do is not heard/);
+    } finally {
+      await act(async () => useLine.setState({ open: true }));
+    }
+    expect(pageText()).not.match(/not heard/);
+  });
+  it('is sent after the window is closed, though its job is open nowhere; what somebody must choose about waits', async () => {
+    const locks = new Locks();
+    const own = Object.getOwnPropertyDescriptor(window.navigator, 'locks');
+    Object.defineProperty(window.navigator, 'locks', { value: locks, configurable: true });
+    try {
+      const kept = new KeptJob();
+      await openPage('/jobs/shed/size', kept);
+      serve({ ...kept.answers(), '/jobs/shed/changes': () => refusal(503, 'silent') });
+      await set(count, 9);
+      await soon(() => expect(useJob.getState().sync?.link).equal('lost'));
+      const state = useJob.getState().sync;
+      if (!state) throw new Error('no job is open');
+      const job = { id: 'shed', key: kept.key };
+      const conflict = { path: ['name'], yours: 'mine', theirs: 'theirs' };
+      await layBy(job, 'closed', state);
+      await layBy(job, 'asked', { ...state, contested: [conflict] });
+      await layBy(job, await tabName(), { ...state, document: state.base.document, sent: undefined });
+      leaveStation();
+      serve(kept.answers());
+      await sendOrphans();
+      expect(risers(kept.document)).equal(9);
+      const left = (await allLaidBy()).map(({ tab }) => tab);
+      expect(left).include('asked').and.not.include('closed');
+    } finally {
+      if (own) Object.defineProperty(window.navigator, 'locks', own);
+      else delete (window.navigator as { locks?: unknown }).locks;
+    }
+  });
+});
+
+describe('web: what is typed and not left yet', () => {
+  afterEach(leaveStation);
+  const typeName = async (user: Awaited<ReturnType<typeof openPage>>, text: string) => {
+    const field = [...document.querySelectorAll('input')].find((one) => one.labels?.[0]?.textContent?.match(/Project name/));
+    if (!field) throw new Error('no field for the name');
+    await user.clear(field);
+    await user.type(field, text);
+    return field;
+  };
+
+  it('is kept when the page is loaded again', async () => {
+    const kept = new KeptJob();
+    const user = await openPage('/jobs/shed/place', kept);
+    await typeName(user, 'Wash-house');
+    expect(useJob.getState().document?.name).not.equal('Wash-house');
+    await reloads(kept);
+    expect(useJob.getState().document?.name).equal('Wash-house');
+  });
+  it('is kept when one goes to another station, and dropped by Escape', async () => {
+    const kept = new KeptJob();
+    const user = await openPage('/jobs/shed/place', kept);
+    await typeName(user, 'Barn');
+    await goTo(user, /Build/);
+    expect(useJob.getState().document?.name).equal('Barn');
+    await goTo(user, /Place/);
+    await typeName(user, 'Nothing');
+    await user.keyboard('{Escape}');
+    await goTo(user, /Build/);
+    expect(useJob.getState().document?.name).equal('Barn');
+  });
+});
+
+describe('web: a dialog', () => {
+  afterEach(leaveStation);
+  it('has the focus in what is filled in first, and is closed by Back', async () => {
+    const user = await openPage('/');
+    await press(user, /^Begin/);
+    await soon(() => expect((document.activeElement as HTMLInputElement).name).equal('name'));
+    await user.keyboard('Wash-house x');
+    expect((document.activeElement as HTMLInputElement).value).equal('Wash-house x');
+    await act(async () => {
+      window.history.back();
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    });
+    await soon(() => expect(document.querySelector('[role=dialog]')).equal(null));
+    expect(button(/^Begin/)).not.equal(null);
+  });
+});

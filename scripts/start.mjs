@@ -5,7 +5,9 @@ import { join } from 'node:path';
 import { isRunning, openCluster, readNote, thisProcess, writeNote } from './lib/cluster.mjs';
 import { ensureDebian, postgresql } from './lib/debian.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
-import { say, stop } from './lib/say.mjs';
+import { explainDisk, say, stop } from './lib/say.mjs';
+
+explainDisk();
 
 const root = realpathSync(join(import.meta.dirname, '..'));
 const empty = process.argv.includes('--empty');

@@ -1,9 +1,20 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
-import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
+import pg from 'pg';
+import { diskWords } from './lib/say.mjs';
 
 const root = join(import.meta.dirname, '..');
 
@@ -120,6 +131,74 @@ describe('npm start', () => {
     expect(
       existsSync(join(JSON.parse(readFileSync(join(clone, '.data/cluster.json'), 'utf8')).place, 'postmaster.pid')),
     ).equal(false);
+  });
+
+  it('tells its server no password of the database’s superuser, and has none in a command line', async () => {
+    const run = start(clone, port);
+    expect(await run.open, run.said()).equal('open');
+    const { password, serverPassword, place } = JSON.parse(readFileSync(join(clone, '.data/cluster.json'), 'utf8'));
+    const pgPort = Number(readFileSync(join(place, 'postmaster.pid'), 'utf8').split('\n')[3]);
+    const enters = async (user: string, with_: string) => {
+      const client = new pg.Client({ host: '127.0.0.1', port: pgPort, user, password: with_, database: 'north_pane' });
+      try {
+        await client.connect();
+        return (await client.query('select usesuper from pg_user where usename = current_user')).rows[0].usesuper;
+      } catch {
+        return 'refused';
+      } finally {
+        await client.end().catch(() => {});
+      }
+    };
+    expect(await enters('north_pane_server', serverPassword)).equal(false);
+    expect(await enters('north_pane', password)).equal(true);
+    expect(await enters('north_pane', serverPassword)).equal('refused');
+    // What any user of the machine can read of what runs.
+    const lines = readdirSync('/proc')
+      .filter((name) => /^\d+$/.test(name))
+      .map((pid) => {
+        try {
+          return readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+        } catch {
+          return '';
+        }
+      });
+    for (const secret of [password, serverPassword])
+      expect(lines.filter((line) => line.includes(secret))).deep.equal([]);
+    await interrupt(run);
+  });
+
+  it('gives the superuser another password where an earlier version had told it to its server', async () => {
+    const file = join(clone, '.data/cluster.json');
+    const { place, password } = JSON.parse(readFileSync(file, 'utf8'));
+    writeFileSync(file, JSON.stringify({ place, password }));
+    const run = start(clone, port);
+    expect(await run.open, run.said()).equal('open');
+    const now = JSON.parse(readFileSync(file, 'utf8'));
+    expect(now.password).not.equal(password);
+    expect(now.earlier).equal(undefined);
+    expect((await jobs(port)).map((job) => job.name)).include('Gannet Reach showers');
+    await interrupt(run);
+  });
+
+  it('says in a sentence what a folder or disk refuses', async () => {
+    const bare = makeClone();
+    try {
+      rmSync(join(bare, '.data'), { recursive: true });
+      writeFileSync(join(bare, '.data'), 'a file');
+      const run = start(bare, await freePort());
+      expect(await run.open).equal(1);
+      expect(run.said()).match(/\.data should be a folder and is a file\. Move it out of the way/);
+      expect(run.said()).not.match(/ at .*\.mjs/);
+    } finally {
+      rmSync(bare, { recursive: true, force: true });
+    }
+    for (const [code, words] of [
+      ['EACCES', /belongs to another user.*chown/],
+      ['EROFS', /mounted read-only/],
+      ['ENOSPC', /is full. Make room/],
+    ] as const)
+      expect(diskWords(Object.assign(new Error(), { code, path: '/somewhere/.data' }))).match(words);
+    expect(diskWords(new TypeError('another'))).equal(undefined);
   });
 
   it('starts again quickly with everything kept, and not twice in one clone', async () => {

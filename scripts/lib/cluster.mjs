@@ -70,7 +70,7 @@ function own(path) {
 }
 
 /** Makes a cluster in an empty place, whole or not at all: it is made beside its place and then moved there. */
-function create(place, password, extra) {
+export function create(place, password, extra) {
   const [newest] = versions();
   if (!newest)
     stop(
@@ -99,8 +99,12 @@ function create(place, password, extra) {
   renameSync(half, place);
 }
 
-/** Starts the cluster in a place on loopback, or takes over one that runs there already. */
-async function run(place, settings) {
+/**
+ * Starts the cluster in a place on loopback, or takes over one that runs there already.
+ *
+ * @param pickPort the port to try first
+ */
+export async function run(place, settings, pickPort = freePort) {
   const major = Number(readFileSync(join(place, 'PG_VERSION'), 'utf8'));
   const version = versions().find((one) => one.major === major);
   if (!version)
@@ -114,31 +118,42 @@ async function run(place, settings) {
     say('  a database from an earlier start is still running; taking it over');
     control('-w', '-m', 'fast', 'stop');
   }
-  const port = await freePort();
-  const options = {
-    listen_addresses: '127.0.0.1',
-    unix_socket_directories: '',
-    port,
-    max_connections: 60,
-    ...settings,
-  };
-  const flags = Object.entries(options)
-    .map(([name, value]) => `-c ${name}='${value}'`)
-    .join(' ');
   const log = join(place, 'server.log');
-  const start = () => control('-w', '-t', '60', '-l', log, '-o', flags, 'start');
-  const started = start();
-  if (started.status !== 0) {
-    const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-12).join('\n') : started.stderr;
-    stop(`The database in ${place} did not start. Its last words:\n${tail}\nYour data is untouched in that folder.`);
+  const startAt = (port) => {
+    const options = {
+      listen_addresses: '127.0.0.1',
+      unix_socket_directories: '',
+      port,
+      max_connections: 60,
+      ...settings,
+    };
+    const flags = Object.entries(options)
+      .map(([name, value]) => `-c ${name}='${value}'`)
+      .join(' ');
+    return control('-w', '-t', '60', '-l', log, '-o', flags, 'start');
+  };
+  const lastWords = () => (existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-12).join('\n') : '');
+  let port = await pickPort();
+  let started = startAt(port);
+  // Somebody may have taken the port since it was found free.
+  for (let tries = 0; started.status !== 0 && /Address already in use/.test(lastWords()) && tries < 5; tries += 1) {
+    port = await freePort();
+    started = startAt(port);
   }
+  if (started.status !== 0)
+    stop(
+      `The database in ${place} did not start. Its last words:\n${lastWords() || started.stderr}\nYour data is untouched in that folder.`,
+    );
+  const start = () => startAt(port);
+  // What is asked goes in by the standard input: a command line is read by every user of the machine, and this has passwords in it.
   const ask = (name, sql, password) =>
     program(
       bin,
       'psql',
-      ['-h', '127.0.0.1', '-p', String(port), '-U', user, '-v', 'ON_ERROR_STOP=1', '-qc', sql, name],
+      ['-h', '127.0.0.1', '-p', String(port), '-U', user, '-v', 'ON_ERROR_STOP=1', '-qf', '-', name],
       {
         env: { ...process.env, PGPASSWORD: password },
+        input: sql,
       },
     );
   return {
@@ -146,16 +161,25 @@ async function run(place, settings) {
     stop: () => control('-w', '-m', 'fast', 'stop'),
     isUp: () => control('status').status === 0,
     restart: () => start().status === 0,
-    /** The role that the server works as: no superuser; it owns the database and what is in it, also what an earlier version made. */
-    ensureRole: (password) => {
+    /** Gives the superuser a password in the place of an earlier one; true where it has it, also from a start that was cut short. */
+    changePassword: (password, earlier) =>
+      ask('postgres', 'select 1', password).status === 0 ||
+      ask('postgres', `alter role ${user} password '${password}'`, earlier).status === 0,
+    /**
+     * The role that the server works as: no superuser; it owns the database and what is in it, also what an earlier version made.
+     *
+     * @param password of the superuser, which the server is never told
+     * @param serverPassword its own
+     */
+    ensureRole: (password, serverPassword) => {
       const made = ask(
         'north_pane',
         `do $$ begin
            if not exists (select from pg_roles where rolname = '${serverRole}') then
-             create role ${serverRole} login nosuperuser nocreatedb nocreaterole password '${password}';
+             create role ${serverRole} login nosuperuser nocreatedb nocreaterole;
            end if;
          end $$;
-         alter role ${serverRole} password '${password}';
+         alter role ${serverRole} password '${serverPassword}';
          alter database north_pane owner to ${serverRole};
          alter schema public owner to ${serverRole};
          do $$ declare thing record; begin
@@ -252,7 +276,10 @@ function lostCluster(root) {
           .map((name) => join(root, '.data', name));
   for (const place of places) {
     const owner = ownerOf(place);
-    if (owner?.root === root && owner.password) return { place, password: owner.password };
+    if (owner?.root === root && owner.password) {
+      const { root: _, process: __, ...passwords } = owner;
+      return { place, ...passwords };
+    }
   }
   return undefined;
 }
@@ -267,7 +294,11 @@ function newCluster(root) {
   }
   const plain = join(root, '.data/cluster');
   const place = asRoot ? join(shelf, name) : existsSync(plain) ? `${plain}-${mark}` : plain;
-  return { place, password: randomBytes(18).toString('base64url') };
+  return { place, password: newPassword(), serverPassword: newPassword() };
+}
+
+function newPassword() {
+  return randomBytes(18).toString('base64url');
 }
 
 /**
@@ -301,29 +332,40 @@ export async function openCluster(folder) {
   const data = join(root, '.data');
   mkdirSync(data, { recursive: true });
   const noteFile = join(data, 'cluster.json');
-  const note = clusterNote(root, noteFile);
+  const known = clusterNote(root, noteFile);
+  // Made by an earlier version: its server was told the superuser's password, who therefore gets another one.
+  const note = known.serverPassword
+    ? known
+    : { ...known, password: newPassword(), earlier: known.password, serverPassword: newPassword() };
+  const { place, process: _, ...passwords } = note;
   writeNote(noteFile, note);
   if (!existsSync(join(note.place, 'PG_VERSION'))) {
     say(`  making a database in ${note.place}`);
-    create(note.place, note.password, []);
+    create(note.place, note.earlier ?? note.password, []);
   }
   const before = ownerOf(note.place);
   if (before?.process && isRunning(before.process) && before.process.pid !== process.pid)
     stop(`The database of this folder is in use by process ${before.process.pid}. Stop it there with Ctrl-C first.`);
-  writeOwner(note.place, { root, password: note.password, process: thisProcess() });
+  writeOwner(place, { root, ...passwords, process: thisProcess() });
   const running = await run(note.place, {});
+  if (note.earlier && running.changePassword(note.password, note.earlier)) {
+    delete note.earlier;
+    delete passwords.earlier;
+    writeOwner(place, { root, ...passwords, process: thisProcess() });
+    writeNote(noteFile, note);
+  }
   if (!running.createDatabase('north_pane', note.password))
     stop(
       `The database is there but does not take its password, which is kept in ${noteFile} and in ${join(note.place, ownerFile)}. Put back the one that was there.`,
     );
-  const role = running.ensureRole(note.password);
+  const role = running.ensureRole(note.password, note.serverPassword);
   return {
-    url: url(note.password, running.port, 'north_pane', role),
+    url: url(note.serverPassword, running.port, 'north_pane', role),
     isUp: running.isUp,
     restart: running.restart,
     stop: () => {
       running.stop();
-      writeOwner(note.place, { root, password: note.password });
+      writeOwner(place, { root, ...passwords });
     },
   };
 }

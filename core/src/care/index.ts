@@ -1,4 +1,5 @@
 // What a finding is, and how it is put into words. The rules that look at a whole job come later in the list of rooms.
 
+export { errorWords, isProgramFault } from './fault';
 export type { Finding, Wording, Words } from './finding';
 export { gravestFirst, isClash, mendsOf, sayIn, UnworthyFinding, wordFinding } from './finding';

@@ -1,6 +1,6 @@
 import type { Edit } from '../draw';
 import { type Family, families } from '../families';
-import { evaluateOpen, figureChange } from '../figures';
+import { evaluateWithCost, figureChange } from '../figures';
 import type { OpenJob } from '../job';
 import { editableDimensions, fieldValue, jobShop, openWith } from '../job';
 import { sized } from '../quantity';
@@ -163,7 +163,7 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
   const index = open.panels.findIndex(({ document }) => part.id.startsWith(`${document.id}/`));
   const panel = open.panels[index];
   if (!panel) return [];
-  const now = evaluateOpen(open);
+  const now = evaluateWithCost(open);
   const before = jobShop(open);
   const ordered = paneSizes(before.purchases);
   const fits = movable(open, index).flatMap(({ edit, label, value }): MissFit[] => {
@@ -178,7 +178,7 @@ function fitsOf(open: OpenJob, part: Part & { kind: 'length' }, cut: number): Mi
     const then = at(to);
     const reached = lengthOf(then, part.id);
     if (!then || reached === undefined || Math.abs(reached - cut) > cutTolerance) return [];
-    const change = figureChange(now, evaluateOpen(then));
+    const change = figureChange(now, evaluateWithCost(then));
     if (!change) return [];
     const after = jobShop(then);
     if (paneSizes(after.purchases) !== ordered) return [];

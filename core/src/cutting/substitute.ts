@@ -1,7 +1,7 @@
 import { insteadOf } from '../catalogue';
 import type { Job } from '../document';
 import { changesBetween, parseJob } from '../document';
-import { evaluateOpen, figureChange } from '../figures';
+import { evaluateWithCost, figureChange } from '../figures';
 import { type OpenJob, openJob } from '../job';
 import type { FieldChanges } from './cutting';
 
@@ -25,14 +25,14 @@ export interface Substitute {
  */
 export function substitutes(before: OpenJob, item: string): Substitute[] {
   const { job, state } = before;
-  const now = evaluateOpen(before);
+  const now = evaluateWithCost(before);
   const mattersNow = before.panels.reduce((sum, { design }) => sum + design.findings.length, 0);
   const found = insteadOf(item).flatMap((other): Substitute[] => {
     const heaters = replaced(job.heaters, item, other.id) as Job['heaters'];
     const parsed = parseJob({ ...job, heaters });
     if (!parsed.ok) return [];
     const open = openJob(parsed.job, state);
-    const then = evaluateOpen(open);
+    const then = evaluateWithCost(open);
     const change = figureChange(now, then);
     if (!change) return [];
     const matters = open.panels.reduce((sum, { design }) => sum + design.findings.length, 0);

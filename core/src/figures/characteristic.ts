@@ -17,7 +17,7 @@ import { evaluateOpen } from './evaluate';
 
 /** What the characteristic of one heater of a job is taken at: the job's tilt and fluid, and the flow that this heater has. */
 export function referenceOf(open: OpenJob, index: number): Reference {
-  const heater = evaluateOpen(open, {}, null).perHeater[index];
+  const heater = evaluateOpen(open).perHeater[index];
   if (!heater) throw new RangeError(`no heater ${index}`);
   const { fluid } = heatConditions(open.job, open.groups, {});
   return {

@@ -80,11 +80,19 @@ export interface Figures extends Partial<WorkFigures> {
  *   2 m/s, inlet 20 °C, the loop's own flow)
  */
 export function evaluateJob(job: Job, conditions: Partial<Conditions> = {}): Figures {
-  return evaluateOpen(openJob(job), conditions);
+  return evaluateWithCost(openJob(job), conditions);
 }
 
-/** The same for a job already opened; with `shop` when it is planned already, null when no plan can be made. */
-export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, shop?: ShopPlan | null): Figures {
+/** The figures of a job already opened, its cut list planned for what it costs: that takes longer than all the rest. */
+export function evaluateWithCost(open: OpenJob, given: Partial<Conditions> = {}): Figures {
+  const absent: Finding[] = [];
+  const plan = attempt('cost', 'heaters', absent, () => jobShop(open).plan);
+  const figures = evaluateOpen(open, given, plan);
+  return { ...figures, absent: [...figures.absent, ...absent] };
+}
+
+/** The figures of a job already opened; what it costs only by a plan that is made already. */
+export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, plan?: ShopPlan): Figures {
   const { job, groups, panels } = open;
   const absent: Finding[] = [];
   const conditions = heatConditions(job, groups, given);
@@ -130,7 +138,6 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, sho
   });
   const sum = (of: (panel: HeaterFigures) => number) =>
     perHeater.reduce((total, panel) => total + panel.count * of(panel), 0);
-  const plan = shop === undefined ? attempt('cost', 'heaters', absent, () => jobShop(open).plan) : shop;
   const stagnations = perHeater.flatMap(({ stagnationTemperature: one }) => (one === undefined ? [] : [one]));
   return {
     apertureArea: sum((panel) => panel.apertureArea),

@@ -14,7 +14,15 @@ export {
 } from './bandCurves';
 export { type Band, type Bands, evaluateBands, heaterBand } from './bands';
 export { characteristicTables, heaterCharacteristic, referenceOf } from './characteristic';
-export { evaluateJob, evaluateOpen, type Figures, figureChange, type HeaterFigures, workOf } from './evaluate';
+export {
+  evaluateJob,
+  evaluateOpen,
+  evaluateWithCost,
+  type Figures,
+  figureChange,
+  type HeaterFigures,
+  workOf,
+} from './evaluate';
 export {
   comparedFlows,
   curveSlope,

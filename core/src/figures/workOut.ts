@@ -85,7 +85,7 @@ function workOutDesign(job: Job, state: ShopState): Design {
   const absent: Finding[] = [];
   const list = attempt('cost', 'heaters', absent, () => jobParts(open));
   const margins = attempt('limits', 'heaters', absent, () => serviceMargins(open)) ?? [];
-  const figures = evaluateOpen(open, {}, null);
+  const figures = evaluateOpen(open);
   const found = attempt('matters', 'heaters', absent, () => jobFindings(open, margins)) ?? [];
   return { open, list, figures, margins, findings: gravestFirst([...figures.absent, ...absent, ...found]) };
 }

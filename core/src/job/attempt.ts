@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../care';
+import { errorWords, type Finding, isProgramFault, type Words } from '../care';
 
 /**
  * Works something out, or notes why it cannot be: one figure that fails takes no other with it. What it is (`gain`, `flow`, `dry`,
@@ -13,8 +13,8 @@ export function attempt<T>(
   try {
     return work();
   } catch (error) {
-    const why = error instanceof Error ? error.message : String(error);
-    absent.push({ code: 'not-worked-out', severity: 'clash', path, values: { what, why } });
+    const code = isProgramFault(error) ? 'program-fault' : 'not-worked-out';
+    absent.push({ code, severity: 'clash', path, values: { what, why: errorWords(error) } });
     return undefined;
   }
 }
@@ -38,6 +38,12 @@ export const absentWords: Record<string, Words> = {
     headline: `${nameOf(values.text('what'))}: cannot be worked out`,
     detail: `As drawn the sums come to no end: ${values.text('why')}.`,
     remedy: 'Undo the last change, or change the size in hand; all else here still holds.',
+  }),
+  'program-fault': (values) => ({
+    headline: `${nameOf(values.text('what'))}: North Pane has a fault here`,
+    detail: 'The program broke over it. It is none of your design, and all else here still holds.',
+    remedy:
+      'Undo the last change, or choose another size near it. The job can be saved out from the shelf and looked at.',
   }),
   'outlet-boils': (values, say) => ({
     headline: 'the water boils in the panel',

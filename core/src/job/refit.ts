@@ -1,4 +1,4 @@
-import { isClash, mendsOf } from '../care';
+import { isClash, isProgramFault, mendsOf } from '../care';
 import type { Job } from '../document';
 import { fieldText, heatersOf, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
 import { type Family, type Field, families, type HeaterDocument } from '../families';
@@ -47,8 +47,9 @@ export function refitDimension(job: Job, index: number, dimension: Editable, siz
         Math.abs(drawn.value - size) < 1e-4 &&
         clashesOf(moved, index).every((code) => before.has(code))
       );
-    } catch {
-      // A panel that cannot be drawn is no way to fit.
+    } catch (error) {
+      // A panel that cannot be drawn is no way to fit; a fault of the program is none of its making.
+      if (isProgramFault(error)) throw error;
       return false;
     }
   };

@@ -1,6 +1,6 @@
 import { heatersOf, type Job, thingsOnHand } from '../document';
 import { type ArgumentSide, type Family, families, type HeaterDocument } from '../families';
-import { evaluateOpen } from '../figures';
+import { evaluateWithCost } from '../figures';
 import { openJob } from '../job';
 import { formatMoney, measured } from '../quantity';
 import { hereWeather, screenYear } from './compareKinds';
@@ -30,7 +30,7 @@ type Here = ReturnType<typeof hereWeather>;
 
 function sideOf(name: string, job: Job, here: Here): SchoolSide {
   const open = openJob(job);
-  const { cost, apertureArea } = evaluateOpen(open);
+  const { cost, apertureArea } = evaluateWithCost(open);
   return { name, year: screenYear(open, here).given, cost, aperture: apertureArea };
 }
 

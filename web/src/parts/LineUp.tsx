@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
 import { families } from '@north-pane/core/families';
-import { evaluateOpen } from '@north-pane/core/figures';
+import { evaluateWithCost } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import { formatMoney, formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
 import { Circle, CircleCheckBig } from 'lucide-react';
@@ -37,7 +37,7 @@ export function LineUp(props: {
           name,
           meaning,
           job,
-          figures: evaluateOpen(open),
+          figures: evaluateWithCost(open),
           plan: open.panels[0]?.design.drawings.plan.draw(),
         };
       }),

@@ -1,6 +1,8 @@
-import { Box, Flex, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { errorWords } from '@north-pane/core/care';
 import { Suspense, useEffect, useRef } from 'react';
 import { Link, useParams } from 'react-router';
+import { Boundary } from '../parts/Boundary';
 import { beginWork } from '../state/busy';
 import { useJob } from '../state/job';
 import { useOpened } from '../state/openJob';
@@ -89,15 +91,49 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
               </Text>
             }
           >
-            <Screen />
+            <Boundary of={station.id} fallback={(error, again) => <Broken error={error} again={again} />}>
+              <Screen />
+            </Boundary>
           </Suspense>
         </Box>
       </Flex>
       <Shortcuts jobId={jobId} />
       <Announcer />
-      <Proving />
+      <Boundary of={station.id} fallback={() => null}>
+        <Proving />
+      </Boundary>
       <KeepAgain />
     </Flex>
+  );
+}
+
+/** In place of a station that broke: what can be done. Slate, rail and undo go on. */
+function Broken({ error, again }: { error: unknown; again(): void }) {
+  const undo = useJob((state) => state.undo);
+  const past = useJob((state) => (state.sync?.past.length ?? 0) > 0);
+  return (
+    <Box p="6" maxW="40rem" role="alert">
+      <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="22px" mb="2">
+        This station cannot be shown
+      </Text>
+      <Text mb="4">{errorWords(error)}. What you set is kept; the other stations go on.</Text>
+      <Flex gap="2" wrap="wrap">
+        {past && (
+          <Button
+            variant="solid"
+            onClick={() => {
+              undo();
+              again();
+            }}
+          >
+            Undo the last change
+          </Button>
+        )}
+        <Button variant="outline" onClick={again}>
+          Try again
+        </Button>
+      </Flex>
+    </Box>
   );
 }
 

@@ -1,7 +1,9 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { type CSSProperties, memo } from 'react';
 import { Link } from 'react-router';
+import { Boundary } from '../parts/Boundary';
 import { unseen } from '../parts/unseen';
+import { useDocument } from '../state/job';
 import { type Mark, useMarks } from './marks';
 import { stations } from './stations';
 
@@ -13,8 +15,20 @@ const words: Record<Mark['state'], string> = {
 };
 
 /** The stations in job order, each with its state. On a phone it lies along the bottom. */
-export function Rail({ current, jobId }: { current: string; jobId: string }) {
-  const marks = useMarks();
+export function Rail(props: { current: string; jobId: string }) {
+  const document = useDocument();
+  return (
+    <Boundary of={document} fallback={() => <Stops {...props} marks={{}} />}>
+      <MarkedStops {...props} />
+    </Boundary>
+  );
+}
+
+function MarkedStops(props: { current: string; jobId: string }) {
+  return <Stops {...props} marks={useMarks()} />;
+}
+
+function Stops({ current, jobId, marks }: { current: string; jobId: string; marks: Record<string, Mark> }) {
   return (
     <Box
       as="nav"

@@ -1,16 +1,17 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
-import { isClash } from '@north-pane/core/care';
-import { type Change, inverse, sayField } from '@north-pane/core/document';
+import { errorWords, isClash } from '@north-pane/core/care';
+import { type Change, inverse, type Job, sayField } from '@north-pane/core/document';
 import { vitals } from '@north-pane/core/figures';
 import { formatChange, formatMoney, type Habit, sayWords, signed } from '@north-pane/core/quantity';
 import { sayReadout } from '@north-pane/core/readout';
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, memo, Suspense, useCallback, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
+import { Boundary } from '../parts/Boundary';
 import { goToSection } from '../parts/Section';
 import { SlateButton } from '../parts/SlateButton';
 import { usePhone } from '../parts/usePhone';
-import { type Derived, useDerived } from '../state/derived';
+import { type Derived, derive, useDerived } from '../state/derived';
 import { useHabit } from '../state/habit';
 import { savingOf, useDocument, useJob } from '../state/job';
 import { useAskToKeep, useKeptRevision } from '../state/kept';
@@ -101,16 +102,11 @@ function cells(
  */
 export function Slate() {
   const document = useDocument();
-  const derived = useDerived();
-  const plan = useProvedPlan();
   const kept = useKeptRevision();
-  const habit = useHabit();
   const saved = useJob((state) => savingWords(state.sync));
   const [more, setMore] = useState(false);
   const toggleMore = useCallback(() => setMore((now) => !now), []);
   const [looking, setLooking] = useState(false);
-  const id = useJob((state) => state.id) ?? '';
-  const all = cells(derived, kept?.derived, habit, { currency: document.currency, spent: plan.cost });
   return (
     <Flex
       as="header"
@@ -140,18 +136,16 @@ export function Slate() {
         borderColor="slateLine"
         className={more ? 'slate-cells slate-more' : 'slate-cells'}
       >
-        {all.map((cell) => (
-          <SlateCell
-            key={cell.label.replace(/[ ,].*/, '')}
-            label={cell.label}
-            value={cell.value}
-            warn={cell.warn}
-            moved={cell.change?.text}
-            good={cell.change?.good}
-            first={cell.first ?? false}
-            to={cell.leads ? `/jobs/${id}/size` : undefined}
-          />
-        ))}
+        <Boundary
+          of={document}
+          fallback={(error) => (
+            <Text px="4" py="3" fontSize="14px" role="alert">
+              {errorWords(error)}: no figures. Undo the last change.
+            </Text>
+          )}
+        >
+          <Figures kept={kept?.document} />
+        </Boundary>
         {more && (
           <Flex w="100%" gap="2" px="3" py="2" display={{ base: 'flex', md: 'none' }} wrap="wrap">
             <UnitFlip own={document.units} />
@@ -167,6 +161,27 @@ export function Slate() {
       <Tools own={document.units} more={more} onMore={toggleMore} />
     </Flex>
   );
+}
+
+/** What the job comes to, beside what the kept revision came to. */
+function Figures({ kept }: { kept: Job | undefined }) {
+  const { currency } = useDocument();
+  const derived = useDerived();
+  const plan = useProvedPlan();
+  const habit = useHabit();
+  const id = useJob((state) => state.id) ?? '';
+  return cells(derived, kept && derive(kept), habit, { currency, spent: plan.cost }).map((cell) => (
+    <SlateCell
+      key={cell.label.replace(/[ ,].*/, '')}
+      label={cell.label}
+      value={cell.value}
+      warn={cell.warn}
+      moved={cell.change?.text}
+      good={cell.change?.good}
+      first={cell.first ?? false}
+      to={cell.leads ? `/jobs/${id}/size` : undefined}
+    />
+  ));
 }
 
 /** On slate the focus ring is a light one, by day as by night; on a phone what is not first waits under *More*. */

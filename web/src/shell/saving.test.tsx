@@ -95,7 +95,12 @@ describe('web: what a window has of a job', () => {
     await reloads(older);
     const made: unknown[] = [];
     serve(
-      older.answers({ '/api/jobs': ({ body }: { body: unknown }) => (made.push(body), { id: 'shed-2', version: 1 }) }),
+      older.answers({
+        '/api/jobs': ({ body }: { body: unknown }) => {
+          made.push(body);
+          return { id: 'shed-2', version: 1 };
+        },
+      }),
     );
     await press(user, /^The server’s, and this one as a new job/);
     await soon(() => expect(risers()).equal(12));
@@ -163,7 +168,9 @@ describe('web: what a window has of a job', () => {
 describe('web: what is typed and not left yet', () => {
   afterEach(leaveStation);
   const typeName = async (user: Awaited<ReturnType<typeof openPage>>, text: string) => {
-    const field = [...document.querySelectorAll('input')].find((one) => one.labels?.[0]?.textContent?.match(/Project name/));
+    const field = [...document.querySelectorAll('input')].find((one) =>
+      one.labels?.[0]?.textContent?.match(/Project name/),
+    );
     if (!field) throw new Error('no field for the name');
     await user.clear(field);
     await user.type(field, text);

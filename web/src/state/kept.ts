@@ -3,7 +3,6 @@ import { useMutation, useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { answered, api, queries, Refusal } from './api';
-import { type Derived, derive } from './derived';
 import { saveNow, useDocument, useJob } from './job';
 import { fieldsMoved, type KeptState } from './moved';
 
@@ -52,8 +51,8 @@ export function useRevisionDocuments(numbers: readonly number[]): ReadonlyMap<nu
   });
 }
 
-/** The last kept revision, its figures, and how many fields have changed since. */
-export function useKeptRevision(): (KeptState & { keptAt: Date; derived: Derived }) | undefined {
+/** The last kept revision, its document, and how many fields have changed since. */
+export function useKeptRevision(): (KeptState & { keptAt: Date; document: Job }) | undefined {
   const id = useJob((state) => state.id) ?? '';
   const document = useDocument();
   const [last] = useRevisions().data ?? [];
@@ -61,7 +60,7 @@ export function useKeptRevision(): (KeptState & { keptAt: Date; derived: Derived
   return useMemo(() => {
     if (!last || !kept) return undefined;
     const { number, keptAt } = last;
-    return { number, keptAt, changes: fieldsMoved(kept, document), derived: derive(kept) };
+    return { number, keptAt, changes: fieldsMoved(kept, document), document: kept };
   }, [last, kept, document]);
 }
 

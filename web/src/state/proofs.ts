@@ -1,3 +1,4 @@
+import { errorWords } from '@north-pane/core/care';
 import { withSameParts } from '@north-pane/core/figures';
 import { shopNow } from '@north-pane/core/job';
 import {
@@ -37,8 +38,13 @@ function keep(key: string, material: MaterialPlan, done: boolean): void {
   next.delete(key);
   next.set(key, material);
   const [oldest] = next.keys();
-  if (next.size > mostKept && oldest !== undefined) next.delete(oldest);
-  useProofs.setState({ known: next, ...(done ? { done: new Set(finished).add(key) } : {}) });
+  const over = next.size > mostKept && oldest !== undefined;
+  if (over) next.delete(oldest);
+  const finishedNow = new Set(finished);
+  if (done) finishedNow.add(key);
+  // What is kept no longer is proved again when it is asked for.
+  if (over) finishedNow.delete(oldest);
+  useProofs.setState({ known: next, ...(done || over ? { done: finishedNow } : {}) });
 }
 
 const proofs = workLine();
@@ -71,7 +77,7 @@ export function useProving(): void {
           proved.forEach(take(true));
           useProofs.setState({ trouble: undefined });
         },
-        (error: unknown) => useProofs.setState({ trouble: String(error) }),
+        (error: unknown) => useProofs.setState({ trouble: errorWords(error) }),
       );
     }, quiet);
     return () => {

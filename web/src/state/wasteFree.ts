@@ -1,3 +1,4 @@
+import { errorWords } from '@north-pane/core/care';
 import type { WasteFreePoint } from '@north-pane/core/cutting';
 import type { Job } from '@north-pane/core/document';
 import type { Habit } from '@north-pane/core/quantity';
@@ -48,7 +49,7 @@ export function useSweep(job: Job, index: number, dimension: string | undefined,
       waited();
       work.done.then(
         ({ points }) => useWasteFree.setState({ of, points, job, share: undefined, trouble: undefined }),
-        (error: unknown) => useWasteFree.setState({ share: undefined, trouble: String(error) }),
+        (error: unknown) => useWasteFree.setState({ share: undefined, trouble: errorWords(error) }),
       );
     }, quiet);
     return () => {

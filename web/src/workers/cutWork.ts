@@ -1,6 +1,7 @@
-import { proxy, type Remote, wrap } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { beginWork } from '../state/busy';
 import type { CutWork } from './cut.worker';
+import { workerCalls } from './remote';
 
 /** A piece of work under way. `stop` ends its worker at once; then `done` never settles. */
 export interface Work<T> {
@@ -16,35 +17,27 @@ export type Tell = <T>(hear: (said: T) => void) => (said: T) => void;
  * next piece gets a new one.
  */
 export function workLine(): <T>(run: (cut: Remote<CutWork>, tell: Tell) => Promise<T>) => Work<T> {
-  let worker: Worker | undefined;
-  let remote: Remote<CutWork> | undefined;
+  const calls = workerCalls<CutWork>(() => new Worker(new URL('./cut.worker.ts', import.meta.url), { type: 'module' }));
   return (run) => {
-    if (!worker || !remote) {
-      worker = new Worker(new URL('./cut.worker.ts', import.meta.url), { type: 'module' });
-      remote = wrap<CutWork>(worker);
-    }
-    const mine = worker;
     let over = false;
     const ended = beginWork();
     const tell: Tell = (hear) =>
       proxy((said) => {
         if (!over) hear(said);
       });
-    const done = run(remote, tell).finally(() => {
-      over = true;
-      ended();
-    });
+    const done = calls
+      .call((remote) => run(remote, tell))
+      .finally(() => {
+        over = true;
+        ended();
+      });
     return {
       done,
       stop: () => {
         if (over) return;
         over = true;
         ended();
-        mine.terminate();
-        if (worker === mine) {
-          worker = undefined;
-          remote = undefined;
-        }
+        calls.end();
       },
     };
   };

@@ -1,3 +1,4 @@
+import { errorWords } from '@north-pane/core/care';
 import type { Job } from '@north-pane/core/document';
 import {
   bandsOverFlow,
@@ -50,7 +51,7 @@ function told<T>(work: () => T): Told<T> {
   try {
     return { value: work() };
   } catch (error) {
-    return { trouble: error instanceof Error ? error.message : String(error) };
+    return { trouble: errorWords(error) };
   }
 }
 

@@ -1,14 +1,11 @@
-import { type Remote, wrap } from 'comlink';
+import { errorWords } from '@north-pane/core/care';
+import type { Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { beginWork } from '../state/busy';
 import type { Heavy } from './heavy';
+import { workerCalls } from './remote';
 
-let worker: Remote<Heavy> | undefined;
-
-function heavy(): Remote<Heavy> {
-  worker ??= wrap<Heavy>(new Worker(new URL('./heavy.worker.ts', import.meta.url), { type: 'module' }));
-  return worker;
-}
+const heavy = workerCalls<Heavy>(() => new Worker(new URL('./heavy.worker.ts', import.meta.url), { type: 'module' }));
 
 /** ms of quiet before what has changed is worked out again. */
 const quiet = 120;
@@ -30,11 +27,11 @@ export function useHeavy<T>(
     const wait = window.setTimeout(
       async () => {
         try {
-          const value = await work(heavy());
+          const value = await heavy.call(work);
           if (wanted) setState({ key, value });
         } catch (error) {
           // What cannot be worked out is told where it would stand; nothing else waits for it.
-          const trouble = error instanceof Error ? error.message : String(error);
+          const trouble = errorWords(error);
           if (wanted) setState({ key, value: undefined, trouble });
         }
         ended();

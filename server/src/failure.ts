@@ -1,5 +1,10 @@
 /** Classes of PostgreSQL's and the network's own codes, with what a builder is told of them and the status they answer with. */
-const failures: readonly { codes: RegExp; status: 404 | 503 | 507; message: string }[] = [
+const failures: readonly { codes: RegExp; status: 404 | 413 | 503 | 507; message: string }[] = [
+  {
+    codes: /^ERR_WORKER_OUT_OF_MEMORY$/,
+    status: 413,
+    message: 'That file takes more room than there is. Cut it into parts and send them one by one.',
+  },
   {
     codes: /^23503$/,
     status: 404,
@@ -44,7 +49,7 @@ function rootOf(error: unknown): unknown {
 }
 
 /** What a failure is to the caller: his to wait for, or a fault of the program. Nothing of the request stands in it. */
-export function failureOf(error: unknown): { status: 404 | 500 | 503 | 507; message: string } {
+export function failureOf(error: unknown): { status: 404 | 413 | 500 | 503 | 507; message: string } {
   const root = rootOf(error);
   const code = root instanceof Error && 'code' in root ? String(root.code) : '';
   const found = failures.find(({ codes }) => codes.test(code));

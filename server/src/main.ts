@@ -72,7 +72,7 @@ function weatherService(port: number) {
   const address = given || `http://127.0.0.1:${port}/standins/weather`;
   if (!URL.canParse(address) || !/^https?:/.test(address))
     throw new Error(`NORTH_PANE_WEATHER is “${given}”; it must be an address that begins with http:// or https://`);
-  return { address, standIn: !given, fetch: (url: string, init: { signal: AbortSignal }) => fetch(url, init) };
+  return { address, standIn: !given, fetch: (url: string, init: RequestInit) => fetch(url, init) };
 }
 
 main().catch((error: unknown) => {

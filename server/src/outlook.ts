@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { isTooDeep } from './jsonDepth';
 
 /** What a weather service answers: hourly means from the present hour on. SI, °C; times in ISO with their zone. */
 export const forecastSchema = z.object({
@@ -45,7 +46,42 @@ export class ServiceSilent extends Error {
   }
 }
 
+/** ms for the whole of an answer. */
 const patience = 8000;
+/** Bytes of it: three days by the hour are ten thousand. */
+const longestAnswer = 500_000;
+
+/** The text of an answer, no further than it may be long. Undefined where it is longer, or ends before its time is over. */
+async function textOf(answer: Response, signal: AbortSignal): Promise<string | undefined> {
+  const reader = answer.body?.getReader();
+  if (!reader) return '';
+  const stop = () => void reader.cancel().catch(() => {});
+  signal.addEventListener('abort', stop);
+  try {
+    const parts: Uint8Array[] = [];
+    for (let length = 0; ; ) {
+      const { done, value } = await reader.read();
+      if (signal.aborted) return undefined;
+      if (done) return new TextDecoder().decode(Buffer.concat(parts));
+      length += value.length;
+      if (length > longestAnswer) return undefined;
+      parts.push(value);
+    }
+  } catch {
+    return undefined;
+  } finally {
+    signal.removeEventListener('abort', stop);
+    stop();
+  }
+}
+
+function parsedJson(text: string): unknown {
+  try {
+    return isTooDeep(text) ? undefined : JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
 
 /**
  * Asks a weather service over HTTP for the next three days.
@@ -56,7 +92,9 @@ const patience = 8000;
 export function outlookFrom(service: {
   address: string;
   standIn: boolean;
-  fetch(input: string, init: { signal: AbortSignal }): Promise<Response>;
+  fetch(input: string, init: { signal: AbortSignal; redirect: 'manual' }): Promise<Response>;
+  /** ms that an answer may take; the usual where left out. */
+  patience?: number;
 }): OutlookService {
   const source = new URL(service.address).host;
   return async ({ latitude, longitude, elevation }) => {
@@ -64,14 +102,20 @@ export function outlookFrom(service: {
     for (const [name, value] of Object.entries({ latitude, longitude, elevation, hours: 72 }))
       url.searchParams.set(name, String(value));
     const fail = (why: string) => new ServiceSilent(source, why);
+    const signal = AbortSignal.timeout(service.patience ?? patience);
     let answer: Response;
     try {
-      answer = await service.fetch(url.href, { signal: AbortSignal.timeout(patience) });
+      answer = await service.fetch(url.href, { signal, redirect: 'manual' });
     } catch {
       throw fail('does not answer');
     }
+    // Its address is the one that was asked for: what is behind another may be anybody's.
+    if (answer.type === 'opaqueredirect' || (answer.status >= 300 && answer.status < 400))
+      throw fail('sends elsewhere');
     if (!answer.ok) throw fail(`answered ${answer.status}`);
-    const parsed = forecastSchema.safeParse(await answer.json().catch(() => undefined));
+    const text = await textOf(answer, signal);
+    if (text === undefined) throw fail('answers without an end');
+    const parsed = forecastSchema.safeParse(parsedJson(text));
     if (!parsed.success) {
       const [issue] = parsed.error.issues;
       throw fail(`sent what cannot be read (${issue?.path.join('.') || 'the whole'}: ${issue?.message ?? ''})`);

@@ -1,6 +1,7 @@
 import type { MiddlewareHandler } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { secureHeaders } from 'hono/secure-headers';
+import { isTooDeep } from './jsonDepth';
 
 const loopback = new Set(['localhost', '127.0.0.1', '[::1]']);
 
@@ -46,8 +47,9 @@ export const headers = secureHeaders({
   strictTransportSecurity: false,
 });
 
+/** Refuses a body that is larger, and JSON that is nested so deep that walking through it would break. */
 export function limitBody(megabytes: number): MiddlewareHandler {
-  return bodyLimit({
+  const limit = bodyLimit({
     maxSize: megabytes * 1024 * 1024,
     onError: (context) =>
       context.json(
@@ -55,4 +57,14 @@ export function limitBody(megabytes: number): MiddlewareHandler {
         413,
       ),
   });
+  return (context, next) =>
+    limit(context, async () => {
+      const isJson = context.req.header('content-type')?.startsWith('application/json');
+      if (isJson && isTooDeep(await context.req.text()))
+        context.res = context.json(
+          { message: 'That has brackets in brackets without an end. Nothing of it was kept.' },
+          422,
+        );
+      else await next();
+    });
 }

@@ -88,7 +88,7 @@ export const benchNow = new Date('2026-11-25T04:30:00Z');
 
 /** The application on a fresh database, called without a port; its stand-in weather too, unless another answers. */
 export async function openBench(
-  options: { weather?: (url: string) => Promise<Response>; address?: string } = {},
+  options: { weather?: (url: string) => Promise<Response>; address?: string; patience?: number } = {},
 ): Promise<Bench> {
   const { url, drop } = await emptyDatabase();
   const database = openDatabase(url);
@@ -102,6 +102,7 @@ export async function openBench(
     weather: {
       address: options.address ?? 'http://localhost:4170/standins/weather',
       standIn: !options.weather,
+      ...(options.patience === undefined ? {} : { patience: options.patience }),
       fetch: (url) => (options.weather ? options.weather(url) : request(url.slice('http://localhost:4170'.length))),
     },
     now: () => benchNow,

@@ -121,7 +121,9 @@ describe('server: the stand-in weather', () => {
 
 describe('server: what the weather will be', () => {
   const outlookWith = async (weather?: (url: string) => Promise<Response>) => {
-    const bench = await openBench(weather ? { weather, address: 'https://weather.invalid/v1?key=abc' } : {});
+    const bench = await openBench(
+      weather ? { weather, address: 'https://weather.invalid/v1?key=abc', patience: 400 } : {},
+    );
     const made = await bench.client.api.jobs.$post({ json: { name: 'Outlook', family: 'harp', units: 'metric' } });
     const { id } = (await made.json()) as { id: string };
     const answer = await bench.request(`/api/jobs/${id}/outlook`);
@@ -162,6 +164,22 @@ describe('server: what the weather will be', () => {
   const silent: [what: string, answer: () => Promise<Response>, words: RegExp][] = [
     ['does not answer', () => Promise.reject(new Error('no route')), /does not answer/],
     ['refuses', async () => new Response('no', { status: 403 }), /answered 403/],
+    [
+      'sends one elsewhere',
+      async () => new Response(null, { status: 302, headers: { location: 'http://127.0.0.1/' } }),
+      /sends elsewhere/,
+    ],
+    [
+      'answers without an end',
+      async () => new Response(new ReadableStream({ pull: (out) => out.enqueue(new Uint8Array(65_536)) })),
+      /without an end/,
+    ],
+    [
+      'begins and says no more',
+      async () => new Response(new ReadableStream({ pull: () => new Promise(() => {}) })),
+      /without an end/,
+    ],
+    ['sends brackets in brackets', async () => new Response('['.repeat(200_000)), /cannot be read/],
     ['sends no JSON', async () => new Response('<html>'), /cannot be read/],
     [
       'sends too little',

@@ -11,7 +11,9 @@ describe('figures: what they cost to work out', () => {
       expect([cost, unpriced]).deep.equal([undefined, []]);
       const dear = evaluateWithCost(open);
       expect(dear.cost).equal(jobShop(open).plan.cost);
-      expect(dear).deep.include(JSON.parse(JSON.stringify(rest)) === rest ? rest : { gain: rest.gain, dryMass: rest.dryMass });
+      expect(dear).deep.include(
+        JSON.parse(JSON.stringify(rest)) === rest ? rest : { gain: rest.gain, dryMass: rest.dryMass },
+      );
       expect(evaluateJob(open.job).cost).equal(dear.cost);
     });
 });

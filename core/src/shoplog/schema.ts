@@ -97,7 +97,9 @@ const happened = [
 const stamp = {
   /** Made by the device that it happened on: sent twice, it is there once. */
   id,
-  at: z.iso.datetime('a time is written like 2026-05-01T12:00:00Z'),
+  at: z.iso
+    .datetime('a time is written like 2026-05-01T12:00:00Z')
+    .refine((text) => Date.parse(text) >= 0, 'a time is since 1970'),
   /** ms, by which events are in order: the device's clock, or one more than the highest that it has heard of. Left out by older devices. */
   clock: z.int().min(0).max(Number.MAX_SAFE_INTEGER).optional(),
   device: z.string().min(1).max(80),

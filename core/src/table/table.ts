@@ -123,6 +123,28 @@ function withoutUnclosed(text: string, delimiter: string): { text: string; unclo
   return { text: unclosed.size > 0 ? lines.join('\n') : text, unclosed };
 }
 
+/** Cells that a line is read with at most: one that is wider is refused by its number like any that is too wide, and fills no memory. */
+const mostCells = 500;
+
+/** The text with every line cut off behind so many cells. */
+function withoutEndlessLines(text: string, delimiter: string): string {
+  let cells = 0;
+  let from = 0;
+  let kept = '';
+  for (let at = 0; at < text.length; at += 1) {
+    const sign = text[at];
+    if (sign === '\n') cells = 0;
+    else if (sign === delimiter) cells += 1;
+    if (cells <= mostCells) continue;
+    const end = text.indexOf('\n', at);
+    kept += text.slice(from, at);
+    from = end < 0 ? text.length : end;
+    at = from - 1;
+    cells = 0;
+  }
+  return from === 0 ? text : kept + text.slice(from);
+}
+
 /**
  * Parts a text into a table: finds the sign between cells, talk above the headings and a row of units below them.
  * Undefined when nothing in it looks like a table.
@@ -136,7 +158,7 @@ export function readTable(text: string, most = Number.POSITIVE_INFINITY): Table 
   if (written.length === 0) return undefined;
   const delimiter = delimiterOf(written);
   const whole = most === Number.POSITIVE_INFINITY ? body : head.join('\n');
-  const { text: closed, unclosed } = withoutUnclosed(whole, delimiter);
+  const { text: closed, unclosed } = withoutUnclosed(withoutEndlessLines(whole, delimiter), delimiter);
   const all = dsvFormat(delimiter).parseRows(closed);
   const wide = commonWidth(all.slice(0, mostPreamble + 10).map((cells) => cells.length)).cells;
   const isWords = (cells: readonly string[] | undefined) =>

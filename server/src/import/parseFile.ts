@@ -8,6 +8,9 @@ const worker = new URL(import.meta.url.endsWith('.ts') ? './parseWorker.mjs' : '
 
 let pool: Piscina | undefined;
 
+/** MB that reading one file may take: a million rows take half of it. A file that needs more ends its worker and nothing else. */
+const memory = 1500;
+
 /**
  * Reads a file of readings in a worker: a large one takes seconds, and everybody else would wait for it. One at a time; others queue.
  *
@@ -17,7 +20,13 @@ export async function parseFile(
   task: Omit<ParseTask, 'port'>,
   options: { onProgress?: (share: number) => void; signal?: AbortSignal } = {},
 ): Promise<ReadFile> {
-  pool ??= new Piscina({ filename: worker.href, minThreads: 0, maxThreads: 1, idleTimeout: 10_000 });
+  pool ??= new Piscina({
+    filename: worker.href,
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: 10_000,
+    resourceLimits: { maxOldGenerationSizeMb: memory },
+  });
   const { port1, port2 } = new MessageChannel();
   port1.on('message', (share: number) => options.onProgress?.(share));
   port1.unref();

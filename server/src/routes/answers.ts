@@ -1,5 +1,5 @@
 import { zValidator } from '@hono/zod-validator';
-import type * as z from 'zod';
+import * as z from 'zod';
 import { unkeepable } from '../text';
 
 /** What is wrong with a request, field by field. */
@@ -7,6 +7,9 @@ export function fieldErrors(error: { issues: readonly { path: readonly PropertyK
   const errors = error.issues.map(({ path, message }) => ({ path: path.map(String).join('.'), message }));
   return { message: 'The request is not in order.', errors };
 }
+
+/** Serial numbers of the database. */
+export const serial = z.coerce.number().int().min(1).max(2_147_483_647);
 
 /** Checks a request body against a schema; what is wrong is named field by field. */
 export function body<S extends z.ZodType>(schema: S) {

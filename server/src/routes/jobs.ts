@@ -26,7 +26,7 @@ import {
 } from '../db/jobs';
 import { continues, saveChanges } from '../db/saves';
 import { limitBody } from '../security';
-import { asked, body, noJob, olderCopy } from './answers';
+import { asked, body, noJob, olderCopy, serial } from './answers';
 
 /** A step of a path: a name, or a place in a list. */
 const step = z.union([z.string().max(120), z.int().min(0).max(100_000)]);
@@ -93,15 +93,16 @@ const hadQuery = z.strictObject({
 });
 const shelfQuery = z.strictObject({
   away: z.enum(['yes', 'no']).optional(),
-  before: z.iso.datetime().optional(),
+  before: z.iso
+    .datetime()
+    .refine((text) => Date.parse(text) > 0, 'a time since 1970')
+    .optional(),
   beforeId: z.string().max(80).optional(),
 });
-/** Serial numbers of the database. */
-const serial = z.int().min(1).max(2_147_483_647);
 /** A copy of the job as it stands, or of one of its revisions. */
-const copyBody = z.strictObject({ name: jobName, revision: serial.optional() });
+const copyBody = z.strictObject({ name: jobName, revision: z.int().min(1).max(2_147_483_647).optional() });
 const buildBody = z.strictObject({
-  revisionId: serial,
+  revisionId: z.int().min(1).max(2_147_483_647),
   installedFrom: z.iso
     .datetime('a time is written like 2026-05-01T12:00:00Z')
     .refine((text) => Date.parse(text) >= readingEra.from && Date.parse(text) < readingEra.to, {
@@ -258,7 +259,7 @@ export function jobRoutes(database: Database) {
     })
     .get('/:id/revisions/:number', async (context) => {
       const { id, number } = context.req.param();
-      const wanted = serial.safeParse(Number(number));
+      const wanted = serial.safeParse(number);
       const found = wanted.success ? await findRevision(database, id, wanted.data) : undefined;
       if (!found) return context.json({ message: 'There is no such revision here any more.' }, 404);
       const { parsed, keptAt, ...line } = found;
@@ -276,7 +277,7 @@ export function jobRoutes(database: Database) {
     })
     .delete('/:id/revisions/:number', async (context) => {
       const { id, number } = context.req.param();
-      const wanted = serial.safeParse(Number(number));
+      const wanted = serial.safeParse(number);
       const result = wanted.success ? await removeRevision(database, id, wanted.data) : 'unknown';
       if (result === 'unknown') return context.json({ message: 'There is no such revision here any more.' }, 404);
       if (result === 'built')
@@ -285,7 +286,7 @@ export function jobRoutes(database: Database) {
     })
     .delete('/:id/builds/:build', async (context) => {
       const { id, build } = context.req.param();
-      const wanted = serial.safeParse(Number(build));
+      const wanted = serial.safeParse(build);
       const gone = wanted.success && (await removeBuild(database, id, wanted.data));
       return gone ? context.json({ removed: 1 }, 200) : context.json({ message: 'That is taken back already.' }, 404);
     })

@@ -7,13 +7,12 @@ import { findJob } from '../db/jobs';
 import { dropWeather, keepWeather, listWeather, weatherBytes } from '../db/weather';
 import { type Outlook, type OutlookService, ServiceSilent } from '../outlook';
 import { limitBody } from '../security';
-import { fieldErrors, noJob } from './answers';
+import { fieldErrors, noJob, serial } from './answers';
 
 const seriesForm = z.object({
   name: z.string().trim().min(1, 'Name the weather.').max(120, 'A name has at most 120 characters.'),
   series: z.instanceof(File, { message: 'The series is missing.' }),
 });
-const weatherId = z.coerce.number().int().min(1);
 
 const noWeather = (id: string) => ({ message: `This job has no weather “${id}”.` });
 
@@ -56,7 +55,7 @@ export function weatherRoutes(database: Database, outlook: OutlookService) {
     )
     .get('/:id/weather/:weather', async (context) => {
       const { id, weather } = context.req.param();
-      const number = weatherId.safeParse(weather);
+      const number = serial.safeParse(weather);
       const bytes = number.success ? await weatherBytes(database, id, number.data) : undefined;
       if (!bytes) return context.json(noWeather(weather), 404);
       // A series never changes under its id.
@@ -67,7 +66,7 @@ export function weatherRoutes(database: Database, outlook: OutlookService) {
     })
     .delete('/:id/weather/:weather', async (context) => {
       const { id, weather } = context.req.param();
-      const number = weatherId.safeParse(weather);
+      const number = serial.safeParse(weather);
       const outcome = number.success ? await dropWeather(database, id, number.data) : 'unknown';
       if (outcome === 'unknown') return context.json(noWeather(weather), 404);
       if (outcome === 'in use')

@@ -80,6 +80,25 @@ describe('server: readings', () => {
     expect(((await asked.json()) as { readings: Reading[]; count: number }[])[0]).deep.include({ count: 7 });
     expect((await bench.request(`/api/jobs/${id}/readings?before=yesterday`)).status).equal(422);
   });
+  it('knows how many there are without counting them, also of a file, of one taken out and of what was there before', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Counted' });
+    const all = Array.from({ length: 50 }, (_, hour): Reading => ({ ...one, time: one.time + hour * 3_600_000 }));
+    const write = (list: Reading[]) =>
+      writeReadings(bench.database, { jobId: id, source: 'shed', sensors, readings: list, dryRun: false });
+    const told = async () => (await sourcesWithReadings(bench.database, id, 3))[0]?.count;
+    await write(all.slice(0, 30));
+    await write(all);
+    expect(await told()).equal(50);
+    const from = all[10]?.time;
+    await bench.request(`/api/jobs/${id}/readings?source=shed&from=${from}&to=${all[14]?.time}`, { method: 'DELETE' });
+    expect(await told()).equal(45);
+    const { rows } = await bench.database.pool.query(
+      `select count(*)::int n from readings join channels c on c.id = channel_id join sources s on s.id = c.source_id
+       where s.job_id = $1 and c.quantity = 'inlet'`,
+      [id],
+    );
+    expect(rows[0].n).equal(45);
+  });
   it('keeps one by hand, word for the sky and all, and gives it back', async () => {
     expect((await post(one)).status).equal(201);
     const found = (await (

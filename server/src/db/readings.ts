@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { columnNames, type Reading, type Sensors, skyWords } from '@north-pane/core/proof';
-import { and, count, eq, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { PoolClient } from 'pg';
 import { from as copyFrom } from 'pg-copy-streams';
 import type { Database } from './database';
@@ -39,12 +39,9 @@ export async function sourcesWithReadings(
   before?: number,
 ): Promise<SourceWithReadings[]> {
   const rows = await database.orm
-    .select({ id: sources.id, name: sources.name, sensors: sources.sensors, count: count(readings.time) })
+    .select({ id: sources.id, name: sources.name, sensors: sources.sensors, count: sources.count })
     .from(sources)
-    .leftJoin(channels, and(eq(channels.sourceId, sources.id), eq(channels.quantity, 'inlet')))
-    .leftJoin(readings, eq(readings.channelId, channels.id))
     .where(eq(sources.jobId, jobId))
-    .groupBy(sources.id)
     .orderBy(sources.name, sources.id);
   const byName = new Map<string, typeof rows>();
   for (const row of rows) byName.set(row.name, [...(byName.get(row.name) ?? []), row]);
@@ -69,21 +66,26 @@ export async function sourcesWithReadings(
   );
 }
 
-/** Readings of one source, the newest `limit` of them, in order of time. */
+/** Readings of one source, the newest `limit` of them, in order of time: no more of its history is read than the page. */
 async function sourceReadings({ orm }: Database, sourceId: number, limit: number, before?: number): Promise<Reading[]> {
+  const until = before === undefined ? sql`` : sql` and ${readings.time} < ${new Date(before)}`;
   const rows = await orm.execute<{ time: Date } & Record<Quantity, number | null>>(sql`
-    select * from (
-      select ${readings.time} as time, ${sql.join(
-        quantities.map(
-          (name) =>
-            sql`max(${readings.value}) filter (where ${channels.quantity} = ${name}) as ${sql.identifier(name)}`,
-        ),
-        sql`, `,
-      )}
-      from ${readings} join ${channels} on ${channels.id} = ${readings.channelId}
-      where ${channels.sourceId} = ${sourceId}${before === undefined ? sql`` : sql` and ${readings.time} < ${new Date(before)}`}
-      group by ${readings.time} order by ${readings.time} desc limit ${limit}
-    ) newest order by time`);
+    with page as (
+      select ${readings.time} as time from ${readings}
+      where ${readings.channelId} = (
+        select ${channels.id} from ${channels} where ${channels.sourceId} = ${sourceId} and ${channels.quantity} = 'inlet'
+      )${until}
+      order by ${readings.time} desc limit ${limit}
+    )
+    select ${readings.time} as time, ${sql.join(
+      quantities.map(
+        (name) => sql`max(${readings.value}) filter (where ${channels.quantity} = ${name}) as ${sql.identifier(name)}`,
+      ),
+      sql`, `,
+    )}
+    from ${channels} join ${readings} on ${channels.id} = ${readings.channelId}
+    where ${channels.sourceId} = ${sourceId} and ${readings.time} >= (select min(time) from page)${until}
+    group by ${readings.time} order by ${readings.time}`);
   return rows.rows.flatMap((row): Reading[] => {
     const { inlet, outlet, air, flow, irradiance, wind } = row;
     if (inlet === null || outlet === null || air === null || flow === null) return [];

@@ -116,6 +116,8 @@ export const sources = pgTable(
       .references(() => jobs.id, { onDelete: 'cascade' }),
     name: text('name').notNull(),
     sensors: jsonb('sensors').$type<Sensors>().notNull(),
+    /** Its readings: kept up by triggers on their table, so that nobody counts them. */
+    count: integer('count').notNull().default(0),
   },
   // The same name with other instruments is a source of its own: what a reading was taken with is never written over.
   (table) => [unique().on(table.jobId, table.name, table.sensors)],

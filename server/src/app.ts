@@ -1,6 +1,8 @@
+import { issueWords } from '@north-pane/core/care';
 import { Hono } from 'hono';
 import { compress } from 'hono/compress';
 import { HTTPException } from 'hono/http-exception';
+import * as z from 'zod';
 import { type Database, isAnswering } from './db/database';
 import type { Listener } from './db/listener';
 import { failureOf } from './failure';
@@ -23,6 +25,9 @@ export interface Dependencies {
   weather: Parameters<typeof outlookFrom>[0];
   now(): Date;
 }
+
+// What a schema does not say in words of its own is said in a builder's.
+z.config({ customError: issueWords });
 
 /** The application without a port or a pool of its own. */
 export function createApp({ database, listener, report, weather, now }: Dependencies) {

@@ -3,3 +3,4 @@
 export { errorWords, isProgramFault } from './fault';
 export type { Finding, Wording, Words } from './finding';
 export { gravestFirst, isClash, mendsOf, sayIn, UnworthyFinding, wordFinding } from './finding';
+export { issueWords } from './issueWords';

@@ -1,4 +1,5 @@
 import type * as z from 'zod';
+import { issueWords } from '../care';
 import { parseEvents, type ShopEvent } from '../shoplog';
 import { asBuilt } from './asBuilt';
 import { fromVersion1 } from './fromVersion1';
@@ -75,7 +76,7 @@ export function readDocument(input: unknown): ReadDocument {
     events.push(...(migrated.events ?? []));
     version += 1;
   }
-  const parsed = jobSchema.safeParse(document);
+  const parsed = jobSchema.safeParse(document, { error: issueWords });
   if (!parsed.success) return { ok: false, errors: issuesOf(parsed.error) };
   const trouble = builtTrouble(parsed.data);
   if (trouble) return { ok: false, errors: [trouble] };
@@ -107,7 +108,7 @@ function builtTrouble(job: Job): { path: string; message: string } | undefined {
   if (Object.keys(job.asBuilt).length === 0) return undefined;
   const words = (why: string) => ({ path: 'asBuilt', message: `laid over the design it makes no job: ${why}` });
   try {
-    const built = jobSchema.safeParse(asBuilt(job));
+    const built = jobSchema.safeParse(asBuilt(job), { error: issueWords });
     if (built.success) return undefined;
     const [first] = issuesOf(built.error);
     return words(`${first?.path ?? ''} ${first?.message ?? ''}`.trim());

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Finding, Words } from '../care';
+import { type Finding, issueWords, type Words } from '../care';
 import { fieldMeta, type Range, type SolderAlloy } from '../catalogue';
 import type { Drawing, Point } from '../draw';
 import type { WindOnPane } from '../glazings';
@@ -258,7 +258,7 @@ export function fieldsOf(schema: z.ZodObject, prefix: string, values: Record<str
 
 /** Problems of one set of parameters by its schema. */
 export function problemsOf(schema: z.ZodObject, path: string[], values: unknown): HeaterProblem[] {
-  const parsed = schema.safeParse(values);
+  const parsed = schema.safeParse(values, { error: issueWords });
   if (parsed.success) return [];
   return parsed.error.issues.map((issue) => ({
     path: [...path, ...issue.path.map((step) => (typeof step === 'symbol' ? String(step) : step))],

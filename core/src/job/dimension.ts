@@ -21,6 +21,14 @@ export function editableDimensions(open: OpenJob, index: number): Editable[] {
     });
 }
 
+/** A dimension of a panel by its id, on whichever of its drawings: two of them may set the same field. */
+export function findDimension(open: OpenJob, index: number, id: string): Editable | undefined {
+  for (const view of Object.values(open.panels[index]?.design.drawings ?? {}))
+    for (const dimension of view.draw().dimensions)
+      if (dimension.id === id && dimension.edit) return { ...dimension, edit: dimension.edit };
+  return undefined;
+}
+
 /** What stands in the field of a dimension at a size, without the dust of reckoning. */
 export function fieldValue(edit: Edit, size: number): number {
   return Math.round((size * edit.scale + edit.offset) * 1e7) / 1e7;

@@ -10,7 +10,15 @@ export {
   tiltOf,
 } from './conditions';
 export { cutDecisions, type JobShop, jobShop, overruleList, shopNow } from './cutList';
-export { type Editable, editableDimensions, fieldValue, openWith, pathOf, withDimension } from './dimension';
+export {
+  type Editable,
+  editableDimensions,
+  fieldValue,
+  findDimension,
+  openWith,
+  pathOf,
+  withDimension,
+} from './dimension';
 export { jobParts } from './jobParts';
 export { mountFindings, mountOf, mountWords, paneWindFindings, sideOf, windOf } from './mount';
 export { heaterPath, type JobInShop, type OpenHeater, type OpenJob, openJob } from './open';

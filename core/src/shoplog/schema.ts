@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { issueWords } from '../care';
 
 /** Events in one message: a device sends no more at once, and a server takes no more. */
 export const mostEventsSent = 500;
@@ -121,7 +122,7 @@ export type ParsedEvents =
 
 /** Reads events from anything; each that is none is named with what is wrong. */
 export function parseEvents(input: unknown): ParsedEvents {
-  const parsed = z.array(eventSchema).safeParse(input);
+  const parsed = z.array(eventSchema).safeParse(input, { error: issueWords });
   if (parsed.success) return { ok: true, events: parsed.data as ShopEvent[] };
   return {
     ok: false,
@@ -145,7 +146,7 @@ export function sortEvents(input: readonly unknown[]): { taken: ShopEvent[]; ref
   input.forEach((one, index) => {
     const named = (one as { id?: unknown } | null)?.id;
     const id = typeof named === 'string' ? named.slice(0, 200) : '';
-    const parsed = eventSchema.safeParse(one);
+    const parsed = eventSchema.safeParse(one, { error: issueWords });
     const [issue] = parsed.error?.issues ?? [];
     if (issue) refused.push({ id, index, path: issue.path.map(String).join('.'), message: issue.message });
     else if (JSON.stringify(one).length > longestEvent)

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { errorWords } from '@north-pane/core/care';
 import { useEffect, useState } from 'react';
 import { Choose } from '../parts/Choose';
 import { answered, api, queries } from '../state/api';
@@ -51,7 +52,7 @@ function OtherCopy() {
     try {
       await answered(api.api.jobs.$post({ json: { document } }));
     } catch (error) {
-      setTrouble(error instanceof Error ? error.message : String(error));
+      setTrouble(errorWords(error));
       return;
     }
     void queries.invalidateQueries({ queryKey: ['jobs'] });

@@ -1,10 +1,11 @@
 import { Box, Heading, Text } from '@chakra-ui/react';
+import { errorWords } from '@north-pane/core/care';
 import { Link, useRouteError } from 'react-router';
 
 /** Where an address leads nowhere, or a screen broke: what happened and the way back. */
 export function Lost() {
   const error = useRouteError();
-  const broke = error instanceof Error ? error.message : undefined;
+  const broke = error instanceof Error ? errorWords(error) : undefined;
   return (
     <Box as="main" maxW="34rem" mx="auto" mt="20vh" px="6">
       <Heading as="h1" fontSize="28px" mb="3">

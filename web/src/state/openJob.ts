@@ -1,3 +1,4 @@
+import { errorWords } from '@north-pane/core/care';
 import { useEffect, useState } from 'react';
 import { useJob } from './job';
 import { type Driver, driveJob } from './sync/driver';
@@ -33,7 +34,7 @@ export function useOpened(id: string): string | undefined {
         void driver.laid().then(tidyUp);
       },
       (error: unknown) => {
-        if (!left) setFailed({ id, words: error instanceof Error ? error.message : String(error) });
+        if (!left) setFailed({ id, words: errorWords(error) });
       },
     );
     return () => {

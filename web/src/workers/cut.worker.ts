@@ -8,7 +8,7 @@ import latinExtFont from '@fontsource/source-sans-3/files/source-sans-3-latin-ex
 import vietnameseFont from '@fontsource/source-sans-3/files/source-sans-3-vietnamese-400-normal.woff?url';
 import { shrinkToSave, stretchToStock, sweepTogether, wasteFreePoints } from '@north-pane/core/cutting';
 import { type LetterSet, letterSetsOf } from '@north-pane/core/draw';
-import { editableDimensions, type JobInShop, openJob } from '@north-pane/core/job';
+import { findDimension, type JobInShop, openJob } from '@north-pane/core/job';
 import { type PaperKind, type PrintContext, paperLetters, printJob } from '@north-pane/core/papers';
 import type { Habit } from '@north-pane/core/quantity';
 import { loadSolver, type MaterialPlan, proveMaterial, type ShopPlan, type Solver } from '@north-pane/core/shop';
@@ -34,9 +34,17 @@ function solver(): Promise<Solver> {
 }
 
 function dimensionOf({ job, state }: JobInShop, index: number, id: string) {
-  const found = editableDimensions(openJob(job, state), index).find((one) => one.id === id);
-  if (!found) throw new RangeError(`no dimension ${id}`);
+  const found = findDimension(openJob(job, state), index, id);
+  if (!found) throw new NoDimension();
   return found;
+}
+
+/** Thrown where the size in hand is on no drawing any more. */
+class NoDimension extends Error {
+  override readonly name = 'NoDimension';
+  constructor() {
+    super('The size in hand is gone from the drawing: choose another one');
+  }
 }
 
 async function bytesOf(address: string): Promise<Uint8Array> {

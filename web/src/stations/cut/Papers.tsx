@@ -1,5 +1,6 @@
 import { Box, Button, Dialog, Flex, Text } from '@chakra-ui/react';
 import { jobTools } from '@north-pane/core/building';
+import { errorWords } from '@north-pane/core/care';
 import { type PaperSize, paperSizes, writeDxf, writeSvg } from '@north-pane/core/draw';
 import { buyListCsv, cutListCsv, type PaperKind } from '@north-pane/core/papers';
 import { layoutDrawings, type ShopPlan } from '@north-pane/core/shop';
@@ -87,7 +88,7 @@ function PapersDialog({ plan, onClose }: { plan: ShopPlan; onClose(): void }) {
         setMaking(undefined);
       },
       (error: unknown) => {
-        setTrouble(String(error));
+        setTrouble(errorWords(error));
         setMaking(undefined);
       },
     );

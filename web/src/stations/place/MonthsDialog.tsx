@@ -1,5 +1,6 @@
 import { Button, Dialog, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { issueWords } from '@north-pane/core/care';
 import type { Habit, QuantityKind } from '@north-pane/core/quantity';
 import { type MonthlyClimate, monthlySchema, monthNames } from '@north-pane/core/sky';
 import { Controller, type FieldPath, useForm } from 'react-hook-form';
@@ -49,7 +50,7 @@ export function MonthsDialog(props: {
                 habit={habit}
                 onValue={(value) => {
                   const next = getValues()[name].map((old, index) => (index === row.index ? value / scale : old));
-                  const parsed = monthlySchema.safeParse({ ...getValues(), [name]: next });
+                  const parsed = monthlySchema.safeParse({ ...getValues(), [name]: next }, { error: issueWords });
                   if (!parsed.success) return `This must be ${parsed.error.issues[0]?.message ?? 'something else'}.`;
                   field.onChange(value / scale);
                   return undefined;

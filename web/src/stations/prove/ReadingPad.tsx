@@ -1,5 +1,5 @@
 import { Box, Button, Dialog, SimpleGrid, Stack, Text } from '@chakra-ui/react';
-import type { Finding } from '@north-pane/core/care';
+import { type Finding, issueWords } from '@north-pane/core/care';
 import { sayFinding } from '@north-pane/core/cautions';
 import type { Job } from '@north-pane/core/document';
 import {
@@ -97,7 +97,7 @@ export function ReadingPad({
   const typed = useWatch({ control }) as Half;
   useEffect(() => leave(typed), [typed, leave]);
   const filled: Half = { ...typed, air: typed.air ?? last?.air, flow: typed.flow ?? last?.flow };
-  const parsed = form.safeParse(filled);
+  const parsed = form.safeParse(filled, { error: issueWords });
   const reading: Omit<Reading, 'time'> | undefined = parsed.success
     ? { ...parsed.data, wind: windWords[parsed.data.wind] }
     : undefined;
@@ -157,7 +157,7 @@ export function ReadingPad({
                     habit={habit}
                     {...(name === 'flow' ? { digits: 2, parse: parseFlow } : {})}
                     onValue={(value) => {
-                      const checked = form.shape[name].safeParse(value);
+                      const checked = form.shape[name].safeParse(value, { error: issueWords });
                       if (!checked.success) return checked.error.issues[0]?.message;
                       field.onChange(value);
                       return undefined;

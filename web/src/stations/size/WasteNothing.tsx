@@ -1,4 +1,5 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
+import { errorWords } from '@north-pane/core/care';
 import { type StockFit, sayFit, sayPointFully, type WasteFreePoint } from '@north-pane/core/cutting';
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { memo, useEffect, useRef, useState } from 'react';
@@ -48,7 +49,7 @@ export function WasteNothing() {
         setWork(undefined);
       },
       (error: unknown) => {
-        setFailed(String(error));
+        setFailed(errorWords(error));
         setWork(undefined);
       },
     );

@@ -9,7 +9,7 @@ import type { SectionSource } from '../readout';
 import type { Part, Purchase, Template } from '../shop';
 import type { Step } from '../steps';
 import type { Boundary, ThermalModel, ThermalState } from '../thermal';
-import type { Salvage, Taken } from './salvage';
+import type { LeftOut, Salvage, Taken } from './salvage';
 
 /** A choice of a shared thing (absorber, box, glazing) in the job document. */
 export interface Chosen {
@@ -192,6 +192,8 @@ export const usualStanding: Standing = { tilt: 45 };
 export interface Salvaged {
   panel: HeaterDocument;
   taken: Taken[];
+  /** What was tried and does not go; things that it has no use for are not named. */
+  left?: LeftOut[];
 }
 
 /** How a kind is drawn round what is on hand; things that it has no use for are passed over. */

@@ -19,5 +19,5 @@ export { chosenProblems, fieldsOf, stackShortfall, usualStanding } from './famil
 export { lifters } from './kit/steps';
 export { standardChoice } from './plateFamily';
 export { families } from './registry';
-export { type Salvage, saySalvage, type Taken } from './salvage';
+export { type LeftOut, type Salvage, saySalvage, type Taken, tankVolume, usualTank } from './salvage';
 export { whyNotOn } from './stands';

@@ -1,3 +1,4 @@
+import type { Finding } from '../care';
 import { entryName } from '../catalogue';
 import { measured, sized } from '../quantity';
 
@@ -18,6 +19,29 @@ export interface Taken {
   alike: number;
 }
 
+/** A thing that a kind does not use, and why. */
+export interface LeftOut {
+  id: string;
+  /** What would not fit, where it was tried. */
+  finding?: Finding;
+  /** Degrees of tilt at which it would go, where the tilt is what stands in the way. */
+  fitsAt?: number;
+}
+
+/** Length of a bare tank over its width, as those of old water heaters have it; for one of which only the volume is known. */
+const tankSlenderness = 2.7;
+
+/** m. Outside of a tank that holds so many m³, as tanks of its size usually are: to the centimetre, for somebody who cannot measure it yet. */
+export function usualTank(volume: number): { diameter: number; length: number } {
+  const diameter = Math.round(100 * Math.cbrt((4 * volume) / (Math.PI * tankSlenderness))) / 100;
+  return { diameter, length: Math.round((100 * volume) / ((Math.PI / 4) * diameter ** 2)) / 100 };
+}
+
+/** m³ that a tank of that outside holds, its ends taken for flat and its wall for thin. */
+export function tankVolume({ diameter, length }: { diameter: number; length: number }): number {
+  return (Math.PI / 4) * diameter ** 2 * length;
+}
+
 /** A thing as a person reads it. */
 export function saySalvage(thing: Salvage): string {
   const several = (count: number, one: string, many: string) => (count === 1 ? one : `${count} ${many}`);
@@ -25,7 +49,7 @@ export function saySalvage(thing: Salvage): string {
     case 'pane':
       return `${several(thing.count, 'a pane', 'panes')} ${sized(Math.max(thing.width, thing.height))} × ${sized(Math.min(thing.width, thing.height))}`;
     case 'tank':
-      return `${several(thing.count, 'a tank', 'tanks')} ${sized(thing.diameter)} across, ${sized(thing.length)} long`;
+      return `${several(thing.count, 'a tank', 'tanks')} of ${measured('volume', tankVolume(thing))}, ${sized(thing.diameter)} across, ${sized(thing.length)} long`;
     case 'hose':
       return `${measured('height', thing.length, 1)} of ${entryName(thing.item) ?? thing.item}`;
     case 'bottles':

@@ -3,7 +3,7 @@ import type { Finding } from '../care';
 import type { Tool } from '../catalogue';
 import { boilsHere, jobFindings, runsEmpty, timeToFreeze } from '../cautions';
 import { familyIds, heatersOf, type Job } from '../document';
-import { type Family, families, type Taken } from '../families';
+import { type Family, families, type LeftOut, type Taken } from '../families';
 import { evaluateOpen } from '../figures';
 import {
   type FrostYear,
@@ -43,6 +43,8 @@ export interface KindCase {
   meaning: string;
   job: Job;
   taken: Taken[];
+  /** Things on hand that it does not use. */
+  left: LeftOut[];
   /** What is cut from bars and sheets of the shed, in words. */
   shed: string[];
   /** Lines of the buy list that are left to buy. */
@@ -187,7 +189,7 @@ function neverBoils({ job, panels }: OpenJob): boolean {
 /** One kind here. Throws what the model of a kind throws where it cannot be worked out. */
 export function kindCase(job: Job, familyId: string, here: HereWeather): KindCase {
   const family: Family = families[familyId as keyof typeof families];
-  const { job: made, taken } = pickKind(job, familyId);
+  const { job: made, taken, left } = pickKind(job, familyId);
   const open = openJob(made);
   const { plan } = jobShop(open);
   const figures = evaluateOpen(open, {}, plan);
@@ -206,6 +208,7 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
     meaning: family.meaning,
     job: made,
     taken,
+    left,
     shed: own.map(({ name, quantity }) => `${quantity} of ${name} out of the shed`),
     toBuy: plan.buy.length - own.length - plan.buy.filter((line) => line.have).length,
     count: heatersOf(made)[0]?.count ?? 1,

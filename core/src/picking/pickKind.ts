@@ -1,7 +1,15 @@
 import { isClash } from '../care';
 import { findEntry, memberOf } from '../catalogue';
 import { byId, heatersOf, type Job, mainTilt, onHandOf, same, standardPlant, thingsOnHand } from '../document';
-import { changeKind, type Family, families, type HeaterDocument, type Standing, type Taken } from '../families';
+import {
+  changeKind,
+  type Family,
+  families,
+  type HeaterDocument,
+  type LeftOut,
+  type Standing,
+  type Taken,
+} from '../families';
 import { type JobInShop, openJob } from '../job';
 import { shelfOf } from '../shoplog';
 
@@ -17,6 +25,8 @@ const nearly = 0.15;
 export interface PickedKind {
   job: Job;
   taken: Taken[];
+  /** Things on hand that it does not use, with why where they were tried. */
+  left: LeftOut[];
 }
 
 /** A job with what lies on its shelf now in the place of what was counted: what was cut since is gone, and offcuts are there. */
@@ -91,9 +101,12 @@ export function pickKind(job: Job, familyId: string): PickedKind {
   const standing = mainTilt(job.site);
   const drawn = withShed(family, drawnFrom(job, family), job);
   const things = thingsOnHand(job.shop);
-  const { panel, taken } = family.salvage?.(drawn, things, standing) ?? { panel: drawn, taken: [] };
+  const { panel, taken, left: tried = [] } = family.salvage?.(drawn, things, standing) ?? { panel: drawn, taken: [] };
+  const left = things.flatMap(({ id }): LeftOut[] =>
+    taken.some((one) => one.id === id) ? [] : [tried.find((one) => one.id === id) ?? { id }],
+  );
   // What somebody has drawn already stays as it is, but where what is on hand asks for another.
-  if (before.family === familyId && !asBegun(job, family, before) && same(panel, before)) return { job, taken };
+  if (before.family === familyId && !asBegun(job, family, before) && same(panel, before)) return { job, taken, left };
   const here = standingFit(family, panel, standing);
   // What is on hand is not drawn more often than it is there.
   const enough = Math.min(mostAlike, ...taken.map(({ alike }) => alike));
@@ -108,9 +121,9 @@ export function pickKind(job: Job, familyId: string): PickedKind {
     const had = taken.reduce((sum, { covers }) => sum + (covers[role] ?? 0), 0);
     return had > 0 && had >= line.quantity * count - 1e-9 ? [line.id] : [];
   });
-  if (covered.length === 0) return { job: made, taken };
+  if (covered.length === 0) return { job: made, taken, left };
   const have = { ...made.shop.have, ...Object.fromEntries(covered.map((one) => [one, true as const])) };
-  return { job: { ...made, shop: { ...made.shop, have } }, taken };
+  return { job: { ...made, shop: { ...made.shop, have } }, taken, left };
 }
 
 /** Whether water runs through a job's heaters by its loop: a film needs a pump and an open way back, what is its own store is fed or filled. */

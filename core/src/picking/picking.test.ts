@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { beginJob, defaultJob, familyIds, heatersOf, type Job, parseJob } from '../document';
+import { beginJob, defaultJob, familyIds, heatersOf, type Job, parseJob, setFields } from '../document';
+import { tankVolume, usualTank } from '../families';
 import { evaluateJob } from '../figures';
 import {
   frostYear,
@@ -230,6 +231,40 @@ describe('picking: what is on hand', () => {
     expect(box.taken.map(({ id }) => id)).include('thing-4');
     expect(heatersOf(box.job)[0]?.parameters).include({ tankKind: 'used', tankDiameter: 0.36, tankLength: 0.98 });
   });
+  it('puts a tank of which only the volume is known under a pane, lying or leaning, and says at which tilt where it does not go', () => {
+    const tank = { kind: 'tank', ...usualTank(0.15), count: 1 } as const;
+    expect(tankVolume(tank)).closeTo(0.15, 0.002);
+    const things = { 'thing-1': { kind: 'pane', width: 1.8, height: 0.8, count: 1 } as const, 'thing-2': tank };
+    const tilted = (tilt: number) => {
+      const job = begin({ shop: { things } });
+      return setFields(job, [{ path: ['site', 'standing', 'tilts'], value: [{ tilt }] }]).document;
+    };
+    const flat = pickKind(tilted(35), 'batch-box');
+    expect(flat.taken.map(({ id }) => id)).deep.equal(['thing-1', 'thing-2']);
+    expect(flat.left).deep.equal([]);
+    expect(heatersOf(flat.job)[0]?.parameters).include({ paneLength: 1.8, paneWidth: 0.8, stand: 'upright', tanks: 1 });
+    const steep = pickKind(tilted(50), 'batch-box');
+    expect(steep.taken.map(({ id }) => id)).deep.equal(['thing-2']);
+    expect(steep.left.map(({ id, fitsAt }) => [id, fitsAt])).deep.equal([['thing-1', 40]]);
+    const reasons = reasonsOf(tilted(50), of(cases(tilted(50)), 'batch-box'), 'metric').against.join(' ');
+    expect(reasons).match(/Does not use a pane .*1\.8.*: the tanks .*With the pane at 40° or flatter it goes/);
+  });
+  it('says of every thing on hand that a kind does not use it, or takes it', () => {
+    for (const one of salvaged) {
+      const named = [...one.taken, ...one.left].map(({ id }) => id).sort();
+      expect(named, one.name).deep.equal(['thing-1', 'thing-2', 'thing-3', 'thing-4']);
+      const { against } = reasonsOf(job, one, 'metric');
+      expect(against.filter((words) => words.startsWith('Does not use')).length, one.name).equal(one.left.length);
+    }
+  });
+  it('says so where hose on hand makes a smaller coil than the usual one, and not where it makes as large a one', () => {
+    const wound = (length: number) => {
+      const owned = begin({ shop: { things: { 'thing-1': { kind: 'hose', item: 'pe-25x2.3', length } } } });
+      return of(cases(owned), 'spiral').taken[0]?.words ?? '';
+    };
+    expect(wound(30)).match(/smaller coil than the usual one of .*buy .* more/);
+    expect(wound(400)).not.match(/smaller/);
+  });
   it('leaves a kind as it was where nothing fits it: a sliver of glass', () => {
     const sliver = begin({ shop: { things: { 'thing-1': { kind: 'pane', width: 0.1, height: 0.2, count: 1 } } } });
     for (const one of cases(sliver)) expect(one.taken, one.name).deep.equal([]);
@@ -275,7 +310,7 @@ describe('picking: one kind taken', () => {
         'panel-a': { ...panel, count: 2, parameters: { ...panel.parameters, riserCount: 9, pitch: 0.1 } },
       },
     };
-    expect(pickKind(drawn, 'harp')).deep.equal({ job: drawn, taken: [] });
+    expect(pickKind(drawn, 'harp')).deep.equal({ job: drawn, taken: [], left: [] });
     // Another kind is drawn for the need.
     expect(heatersOf(pickKind(drawn, 'lattice').job)[0]?.count).equal(1);
   });

@@ -1,5 +1,6 @@
 import { sayFinding } from '../cautions';
-import type { Job } from '../document';
+import { type Job, thingsOnHand } from '../document';
+import { type LeftOut, saySalvage } from '../families';
 import { formatIn, formatMoney, formatNumber, type Habit, measured } from '../quantity';
 import type { KindCase } from './compareKinds';
 import { kilowattHours, sayHeat } from './energy';
@@ -76,6 +77,7 @@ export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
   const takes = [...one.taken.map(({ words }) => words), ...one.shed];
   if (takes.length > 0)
     good.push(`Takes ${takes.join(', ')}; ${plural(one.toBuy, 'line is', 'lines are')} left to buy.`);
+  for (const left of one.left) bad.push(leftOutWords(job, one, left, habit));
   for (const caution of one.cautions)
     if (!frostCodes.has(caution.code)) bad.push(`Mind: ${sayFinding(caution, habit).headline}.`);
   for (const stop of one.stops) bad.push(`Stop: ${sayFinding(stop, habit).headline}.`);
@@ -84,6 +86,17 @@ export function reasonsOf(job: Job, one: KindCase, habit: Habit): Reasons {
       `${plural(one.clashes, 'thing does', 'things do')} not fit yet as it stands here; Size says what mends it.`,
     );
   return { for: good, against: bad };
+}
+
+/** Why a thing on hand is not in it. */
+function leftOutWords(job: Job, { name }: KindCase, { id, finding, fitsAt }: LeftOut, habit: Habit): string {
+  const thing = thingsOnHand(job.shop).find((one) => one.id === id);
+  const what = thing ? saySalvage(thing) : 'what is on hand';
+  if (!finding) return `Does not use ${what}: no ${name.toLowerCase()} is made of it.`;
+  const why = `Does not use ${what}: ${sayFinding(finding, habit).headline}.`;
+  return fitsAt === undefined
+    ? why
+    : `${why} With the pane at ${fitsAt}° or flatter it goes: the tilt is set on Place.`;
 }
 
 function frostReasons({ frost }: KindCase, good: string[], bad: string[]): void {

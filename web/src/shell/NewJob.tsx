@@ -195,7 +195,7 @@ export function NewJob({ onClose }: { onClose(): void }) {
         )}
         <Flex gap="2">
           <Button variant="outline" type="button" onClick={onClose}>
-            Not now
+            Cancel
           </Button>
           <Button variant="solid" type="submit" disabled={begin.isPending}>
             Begin

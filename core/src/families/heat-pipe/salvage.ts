@@ -1,3 +1,4 @@
+import { type Finding, isClash } from '../../care';
 import type { Family, SalvageFit } from '../family';
 import { thingsOf } from '../salvage';
 import { fieldRange } from './parameters';
@@ -12,6 +13,7 @@ export function fitBottleSalvage(family: Pick<Family, 'problems' | 'open'>): Sal
   return (panel, things) => {
     const [thing] = thingsOf(things, 'bottles').sort((a, b) => b.count - a.count);
     if (!thing) return { panel, taken: [] };
+    let clash: Finding | undefined;
     const each = Number(panel.parameters.bottles);
     const { low, high } = fieldRange('tubes');
     const down = (metres: number) => Math.floor(metres * 1000 + 1e-6) / 1000;
@@ -33,7 +35,9 @@ export function fitBottleSalvage(family: Pick<Family, 'problems' | 'open'>): Sal
         },
       };
       if (family.problems(drawn).length > 0) continue;
-      if (family.open(drawn, 'heaters.any').findings.some(({ severity }) => severity === 'clash')) continue;
+      const found = family.open(drawn, 'heaters.any').findings.find(isClash);
+      clash ??= found;
+      if (found) continue;
       return {
         panel: drawn,
         taken: [
@@ -46,6 +50,6 @@ export function fitBottleSalvage(family: Pick<Family, 'problems' | 'open'>): Sal
         ],
       };
     }
-    return { panel, taken: [] };
+    return { panel, taken: [], left: [{ id: thing.id, ...(clash ? { finding: clash } : {}) }] };
   };
 }

@@ -1,3 +1,4 @@
+import { type Finding, isClash } from '../../care';
 import { sized } from '../../quantity';
 import { isPane } from '../../shop';
 import type { Family, SalvageFit } from '../family';
@@ -12,6 +13,7 @@ export function fitPlateSalvage(family: Pick<Family, 'fit' | 'problems' | 'open'
     const pane = largestPane(things);
     const { glazing } = panel;
     if (!pane || !glazing || !('length' in glazing.parameters) || !family.fit) return { panel, taken: [] };
+    let clash: Finding | undefined;
     for (const [length, width] of [
       [pane.long, pane.short],
       [pane.short, pane.long],
@@ -21,7 +23,9 @@ export function fitPlateSalvage(family: Pick<Family, 'fit' | 'problems' | 'open'
       const fitted = family.fit(drawn, standing);
       if (family.problems(fitted).length > 0) continue;
       const { findings, purchases } = family.open(fitted, 'heaters.any', standing);
-      if (findings.some(({ severity }) => severity === 'clash')) continue;
+      const found = findings.find(isClash);
+      clash ??= found;
+      if (found) continue;
       const line = purchases.find(isPane);
       if (!line) continue;
       return {
@@ -36,6 +40,6 @@ export function fitPlateSalvage(family: Pick<Family, 'fit' | 'problems' | 'open'
         ],
       };
     }
-    return { panel, taken: [] };
+    return { panel, taken: [], left: [{ id: pane.id, ...(clash ? { finding: clash } : {}) }] };
   };
 }

@@ -2,7 +2,7 @@ import { Box, Button, Flex, SimpleGrid, Text } from '@chakra-ui/react';
 import { entries, entryName } from '@north-pane/core/catalogue';
 import { freeId, putOnShelf, recountShelf } from '@north-pane/core/cutting';
 import { type Job, onHandOf, thingsOnHand } from '@north-pane/core/document';
-import { type Salvage, saySalvage } from '@north-pane/core/families';
+import { type Salvage, saySalvage, tankVolume, usualTank } from '@north-pane/core/families';
 import { formatLength, type Habit, sayWords } from '@north-pane/core/quantity';
 import { shelfOf } from '@north-pane/core/shoplog';
 import { Plus, X } from 'lucide-react';
@@ -29,8 +29,10 @@ type Listed = 'hose' | 'tube' | 'sheet';
 interface Field {
   name: string;
   label: string;
-  kind: 'length' | 'height' | 'number';
+  kind: 'length' | 'height' | 'number' | 'volume';
   first: number;
+  /** Follows from the others and sets them; it is not kept. */
+  follows?: boolean;
 }
 const count: Field = { name: 'count', label: 'How many', kind: 'number', first: 1 };
 /** Fields of each, in the order in which they are measured. */
@@ -41,6 +43,13 @@ const fields: Readonly<Record<Kind, readonly Field[]>> = {
     count,
   ],
   tank: [
+    {
+      name: 'volume',
+      label: 'Holds',
+      kind: 'volume',
+      first: tankVolume({ diameter: 0.36, length: 0.98 }),
+      follows: true,
+    },
     { name: 'diameter', label: 'Across', kind: 'length', first: 0.36 },
     { name: 'length', label: 'Long', kind: 'length', first: 0.98 },
     count,
@@ -64,11 +73,18 @@ const fields: Readonly<Record<Kind, readonly Field[]>> = {
 
 /** Words of a refusal at the place where it is typed. */
 function refused(field: Field, value: number): string | undefined {
+  if (field.kind === 'volume') return value > 0.01 && value <= 2 ? undefined : 'A tank holds 10 to 2 000 litres.';
   if (field.kind === 'number')
     return Number.isInteger(value) && value >= 1 && value <= 999 ? undefined : 'A whole number, 1 to 999.';
   return value > 0 && value <= (field.kind === 'height' ? 1000 : 100)
     ? undefined
     : 'Above nothing, and not longer than a hall.';
+}
+
+/** The tank as it is typed so far. */
+function tankTyped(typed: Record<string, number>): { diameter: number; length: number } {
+  const of = (name: string) => typed[`tank ${name}`] ?? fields.tank.find((one) => one.name === name)?.first ?? 0;
+  return { diameter: of('diameter'), length: of('length') };
 }
 
 function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void }) {
@@ -85,7 +101,9 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
   const itemOf = (list: Listed) => item[list] ?? lists[list][0]?.value ?? '';
   const shown = fields[kind];
   const add = () => {
-    const values = Object.fromEntries(shown.map(({ name, first }) => [name, typed[`${kind} ${name}`] ?? first]));
+    const values = Object.fromEntries(
+      shown.flatMap(({ name, first, follows }) => (follows ? [] : [[name, typed[`${kind} ${name}`] ?? first]])),
+    );
     const { count: many = 1, ...size } = values;
     const outcome =
       kind === 'tube' || kind === 'sheet'
@@ -109,23 +127,32 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
           onValue={(value) => setItem({ ...item, [kind]: value })}
         />
       )}
-      <SimpleGrid columns={shown.length} gap="2" mt="1">
+      <SimpleGrid columns={Math.min(shown.length, 2 + (shown.length % 2))} gap="2" mt="1">
         {shown.map((field) => (
           <Entry
             key={`${kind} ${field.name}`}
             label={field.label}
-            value={typed[`${kind} ${field.name}`] ?? field.first}
+            value={field.follows ? tankVolume(tankTyped(typed)) : (typed[`${kind} ${field.name}`] ?? field.first)}
             kind={field.kind}
             {...(field.kind === 'number' ? { digits: 0 } : {})}
             habit={habit}
             onValue={(value) => {
               const message = refused(field, value);
-              if (!message) setTyped({ ...typed, [`${kind} ${field.name}`]: value });
-              return message;
+              if (message) return message;
+              if (field.follows) {
+                const { diameter, length } = usualTank(value);
+                setTyped({ ...typed, 'tank diameter': diameter, 'tank length': length });
+              } else setTyped({ ...typed, [`${kind} ${field.name}`]: value });
+              return undefined;
             }}
           />
         ))}
       </SimpleGrid>
+      {kind === 'tank' && (
+        <Text fontSize="13px" color="soft" mt="1">
+          Only the volume is known? Type it: sizes are set as tanks of that volume usually are. Measure before you cut.
+        </Text>
+      )}
       {trouble && (
         <Text role="alert" color="brickText" fontSize="13px" mt="1">
           {trouble}
@@ -136,7 +163,7 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
           I have it
         </Button>
         <Button size="sm" variant="outline" onClick={onDone}>
-          Not now
+          Cancel
         </Button>
       </Flex>
     </Box>

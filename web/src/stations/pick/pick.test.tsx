@@ -31,7 +31,7 @@ describe('web: Pick', () => {
     expect(textIn(screen.getAllByRole('alert')[0] as Element)).not.equal('');
     await type(user, field('How many'), '2.5');
     expect(pageText()).include('A whole number, 1 to 999.');
-    await press(user, 'Not now');
+    await press(user, 'Cancel');
     const before = documentNow();
     await type(user, field('A day'), 'lots');
     expect(textIn(screen.getByRole('alert'))).not.equal('');

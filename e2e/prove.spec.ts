@@ -24,6 +24,8 @@ test('a panel that does what was drawn is told so, one that does not is told how
   await page.getByRole('button', { name: 'Keep the 12 good rows' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText('Is this what you built?');
+  await page.getByRole('button', { name: 'I built this design' }).click();
   await expect(verdict).toContainText('It does what it should');
   await takeIn(page, 'bad.csv', file(3.1));
   await page.getByRole('button', { name: 'Keep the 12 good rows' }).click();

@@ -26,6 +26,7 @@ const names: readonly [path: string, name: string][] = [
   ['site.declination', 'Declination'],
   ['site.hottest', 'Hottest hour'],
   ['site', 'Place'],
+  ['need.pool', 'The pool'],
   ['need.months', 'Months that matter most'],
   ['need.hours', 'The day by the hour'],
   ['need.heats', 'What heats it now'],

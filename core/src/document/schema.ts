@@ -206,6 +206,13 @@ export const jobSchema = z.strictObject({
     target: celsius,
     drinking: z.boolean(),
     frost: z.boolean(),
+    /** The water of a pool, m² and m, from which its need of a day follows; left out for everything else. */
+    pool: z
+      .strictObject({
+        area: z.number().gt(0, 'a pool has an area').max(2000, 'at most 2 000 m²'),
+        depth: z.number().gt(0, 'a pool has a depth').max(5, 'at most 5 m'),
+      })
+      .optional(),
     /** Months, 1 to 12, in which the water is wanted most; all year when left out. */
     months: monthList.optional(),
     /** Parts of the day's volume by the hour from midnight, in any measure; by what it is for when left out. */

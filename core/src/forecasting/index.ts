@@ -2,6 +2,7 @@
 
 export { dailyDraws, needByHour, volumeByHour, withHour } from './dayNeed';
 export { type FrostYear, frostMatters, frostYear, type NightMinima, nightMinima } from './frost';
+export { poolCooling, poolNeed, poolTarget, poolVolumePerDay } from './pool';
 export { type StoreDay, storeDays } from './storeDay';
 export { type DayKind, dayKinds, type WeatherDay, weatherDay } from './weatherDay';
 export { type HourOfYear, weatherYear, yearInsolation } from './weatherYear';

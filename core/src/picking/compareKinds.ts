@@ -56,6 +56,8 @@ export interface KindCase {
   winter: number;
   summer: number;
   year: { low: number; likely: number; high: number };
+  /** J in the months in which the water is wanted most; of the whole year where none are. */
+  wanted: number;
   /** J. What the need takes in a year, and the share of it that is met. */
   needed: number;
   share: number;
@@ -163,14 +165,16 @@ export function screenYear(
   open: OpenJob,
   here: HereWeather,
   frost = frostHere(open, here),
-): { given: number; needed: number; shut: number } {
+): { given: number; months: Float64Array; needed: number; shut: number } {
   const works = daysInMonth.map((_, month) => worked(frost.answer, frost.months[month] ?? 0));
   const needed = daysInMonth.reduce(
     (sum, days, month) => sum + days * neededHeat(open.job, here.mains[month] ?? 10),
     0,
   );
+  const months = screenHours(open, here.year, here.mains, works);
   return {
-    given: screenHours(open, here.year, here.mains, works),
+    given: months.reduce((sum, one) => sum + one, 0),
+    months,
     needed,
     shut: works.filter((runs) => !runs).length,
   };
@@ -220,6 +224,7 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
       likely: year.given,
       high: Math.min(year.needed, (1 + spread) * year.given),
     },
+    wanted: (made.need.months ?? []).reduce((sum, month) => sum + (year.months[month - 1] ?? 0), 0) || year.given,
     needed: year.needed,
     share: year.needed > 0 ? year.given / year.needed : 0,
     hottest: figures.stagnationTemperature,

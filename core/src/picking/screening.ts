@@ -138,7 +138,7 @@ export function screenDay(open: OpenJob, weather: WeatherDay, mains: number): Sc
 }
 
 /**
- * J that a job's heaters give in a year over the mains, hour by hour, with one mixed store or as their own.
+ * J that a job's heaters give over the mains in each month of a year, hour by hour, with one mixed store or as their own.
  *
  * @param year hours of the place
  * @param mains °C by month
@@ -149,11 +149,11 @@ export function screenHours(
   year: readonly HourOfYear[],
   mains: readonly number[],
   works: readonly boolean[],
-): number {
+): Float64Array {
   const store = mixedStore(open);
   const shares = needByHour(open.job.need);
   let water = (mains[0] ?? room) + begins;
-  let given = 0;
+  const given = new Float64Array(12);
   for (const { month, hour: at, boundary } of year) {
     const cold = mains[month] ?? room;
     if (!works[month]) {
@@ -162,7 +162,7 @@ export function screenHours(
     }
     const after = store.drawn(store.warmed(water, store.gathers(boundary)), shares[at] ?? 0, cold);
     water = after.water;
-    given += after.taken;
+    given[month] = (given[month] ?? 0) + after.taken;
   }
   return given;
 }

@@ -1,7 +1,7 @@
-import { beginJob, familyIds, type Job, readDocument } from '@north-pane/core/document';
+import { beginJob, familyIds, type Job, readDocument, setFields } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
 import { blankSummary } from '@north-pane/core/figures';
-import { frostMatters, nightMinima } from '@north-pane/core/forecasting';
+import { frostMatters, nightMinima, poolNeed } from '@north-pane/core/forecasting';
 import { openJob } from '@north-pane/core/job';
 import { readingEra } from '@north-pane/core/proof';
 import { broadClimateIds } from '@north-pane/core/sky';
@@ -67,6 +67,13 @@ const newJobBody = z.union([
         volumePerDay: z.number().gt(0, 'Say how much water a day.').max(100, 'At most 100 m³ a day.'),
         target: z.number().min(10, 'Warm water is 10 to 95 °C.').max(95, 'Warm water is 10 to 95 °C.'),
         drinking: z.boolean(),
+        /** m² and m: the water of a day follows. */
+        pool: z
+          .strictObject({
+            area: z.number().gt(0, 'Say how large the pool is.').max(2000, 'At most 2 000 m².'),
+            depth: z.number().gt(0, 'Say how deep it is.').max(5, 'At most 5 m.'),
+          })
+          .optional(),
       })
       .optional(),
   }),
@@ -75,7 +82,10 @@ const newJobBody = z.union([
 /** A new job; where its need was asked for, frost follows from its place. */
 function begun({ family, ...wanted }: Exclude<z.infer<typeof newJobBody>, { document: unknown }>): Job {
   const job = beginJob(family, wanted);
-  return wanted.need ? { ...job, need: { ...job.need, frost: frostMatters(nightMinima(job.site)) } } : job;
+  if (!wanted.need) return job;
+  const needed = { ...job, need: { ...job.need, frost: frostMatters(nightMinima(job.site)) } };
+  const { pool } = wanted.need;
+  return pool ? setFields(needed, poolNeed(needed, pool)).document : needed;
 }
 
 /** A revision is kept of the version that was looked at. */

@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { errorWords } from '@north-pane/core/care';
-import { Suspense, useEffect, useRef } from 'react';
-import { Link, useParams } from 'react-router';
+import { Suspense, useEffect, useRef, useState } from 'react';
+import { Link, useLocation, useParams } from 'react-router';
 import { Boundary } from '../parts/Boundary';
 import { beginWork } from '../state/busy';
 import { useJob } from '../state/job';
@@ -69,6 +69,7 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
         </Box>
       )}
       <Contested />
+      <BuiltAlready station={station.id} jobId={jobId} />
       <Flex flex="1" minH="0" direction={{ base: 'column-reverse', md: 'row' }}>
         <Rail current={station.id} jobId={jobId} />
         <Box
@@ -103,6 +104,40 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
         <Proving />
       </Boundary>
       <KeepAgain />
+    </Flex>
+  );
+}
+
+/** The way of somebody whose heater stands already: its sizes, then a reading. */
+function BuiltAlready({ station, jobId }: { station: string; jobId: string }) {
+  const { state } = useLocation();
+  const [away, setAway] = useState(false);
+  if ((state as { built?: boolean } | null)?.built !== true || station !== 'size' || away) return null;
+  return (
+    <Flex
+      role="status"
+      bg="card"
+      borderBottomWidth="1px"
+      borderLeftWidth="5px"
+      borderColor="paneFill"
+      px="4"
+      py="2"
+      gap="3"
+      align="center"
+      wrap="wrap"
+      className="no-print"
+    >
+      <Text flex="1 1 300px">
+        Set the sizes as your heater has them: tap a dimension and type. Then say that it is built, and note a reading.
+      </Text>
+      <Link to={`/jobs/${jobId}/prove`}>
+        <Text as="span" color="paneText" fontWeight="600">
+          Next: the first reading
+        </Text>
+      </Link>
+      <Button size="sm" variant="outline" onClick={() => setAway(true)}>
+        Close
+      </Button>
     </Flex>
   );
 }

@@ -1,5 +1,6 @@
 import { Box, Button, Dialog, Flex, Grid, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { families } from '@north-pane/core/families';
 import { formatPlace, type Habit, parsePlace, parseQuantity } from '@north-pane/core/quantity';
 import { type BroadClimateId, broadClimateIds, broadClimates } from '@north-pane/core/sky';
 import { useMutation } from '@tanstack/react-query';
@@ -26,15 +27,27 @@ const form = z
     place: z.string(),
     climate: z.enum(broadClimateIds),
     half: z.enum(halves),
+    family: z.string(),
     use: z.enum(['showers', 'washing', 'growing', 'pool', 'other']),
     volume: z.string(),
+    area: z.string(),
+    depth: z.string(),
     target: z.string(),
     drinking: z.boolean(),
   })
-  .superRefine(({ how, place, volume, target, units }, context) => {
+  .superRefine(({ how, place, use, volume, area, depth, target, units }, context) => {
     const complain = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
     const water = parseQuantity('volume', volume, units);
-    if (!water.ok) complain('volume', water.message);
+    if (use === 'pool') {
+      for (const [name, kind, text, most] of [
+        ['area', 'area', area, 2000],
+        ['depth', 'height', depth, 5],
+      ] as const) {
+        const read = parseQuantity(kind, text, units);
+        if (!read.ok) complain(name, read.message);
+        else if (read.value <= 0 || read.value > most) complain(name, 'More than nothing, and no lake.');
+      }
+    } else if (!water.ok) complain('volume', water.message);
     else if (water.value <= 0 || water.value > 100) complain('volume', 'More than nothing, and at most 100 m³ a day.');
     const heat = parseQuantity('temperature', target, units);
     if (!heat.ok) complain('target', heat.message);
@@ -53,17 +66,24 @@ const form = z
   });
 type Values = z.infer<typeof form>;
 
+const kinds = Object.values(families).map(({ id, name, meaning }) => ({ id, name, meaning }));
+
 /** A household's showers, in the reader's unit. */
 const usualNeed = {
-  metric: { volume: '150 L', target: '45 °C' },
-  imperial: { volume: '40 gal', target: '115 °F' },
+  metric: { volume: '150 L', target: '45 °C', pool: '28 °C', area: '32 m²', depth: '1.4 m' },
+  imperial: { volume: '40 gal', target: '115 °F', pool: '82 °F', area: '340 ft²', depth: '4.5 ft' },
 } as const;
 
 /** The need of a filled form, as the server takes it. */
-function needOf({ use, volume, target, drinking, units }: Values) {
+function needOf({ use, volume, area, depth, target, drinking, units }: Values) {
   const [water, heat] = [parseQuantity('volume', volume, units), parseQuantity('temperature', target, units)];
-  if (!water.ok || !heat.ok) return undefined;
-  return { kind: use, volumePerDay: water.value, target: heat.value, drinking };
+  if (!heat.ok) return undefined;
+  const [wide, deep] = [parseQuantity('area', area, units), parseQuantity('height', depth, units)];
+  const pool = use === 'pool' && wide.ok && deep.ok ? { area: wide.value, depth: deep.value } : undefined;
+  if (!pool && !water.ok) return undefined;
+  // What a pool takes a day follows from its size.
+  const volumePerDay = !pool && water.ok ? water.value : 1;
+  return { kind: use, volumePerDay, target: heat.value, drinking, ...(pool ? { pool } : {}) };
 }
 
 /** The place of a filled form, as the server takes it. */
@@ -76,8 +96,11 @@ function whereOf({ how, place, climate, half }: Values) {
   return { latitude, longitude, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
 }
 
-/** Begins a job: what it is called, the tape, the place and the need; which kind of heater it becomes is settled on Pick. */
-export function NewJob({ onClose }: { onClose(): void }) {
+/**
+ * Begins a job: what it is called, the tape, the place and the need; which kind of heater it becomes is settled on Pick. One that stands already
+ * is of a kind, and goes straight to its sizes.
+ */
+export function NewJob({ built = false, onClose }: { built?: boolean; onClose(): void }) {
   const navigate = useNavigate();
   const habit = useView((view) => view.habit);
   const fields = useForm<Values>({
@@ -90,37 +113,56 @@ export function NewJob({ onClose }: { onClose(): void }) {
       place: '',
       climate: 'maritime',
       half: halves[0],
+      family: kinds[0]?.id ?? '',
       use: 'showers',
-      ...usualNeed[habit ?? 'metric'],
+      volume: usualNeed[habit ?? 'metric'].volume,
+      area: usualNeed[habit ?? 'metric'].area,
+      depth: usualNeed[habit ?? 'metric'].depth,
+      target: usualNeed[habit ?? 'metric'].target,
       drinking: false,
     },
   });
   const { register, handleSubmit, formState, control, setValue, getValues } = fields;
   const drinking = useWatch({ control, name: 'drinking' });
+  const pool = useWatch({ control, name: 'use' }) === 'pool';
+  const family = useWatch({ control, name: 'family' });
   const begin = useMutation({
     mutationFn: (values: Values) => {
       const where = whereOf(values);
       const need = needOf(values);
-      const { name, currency } = values;
+      const { name, currency, family } = values;
       return answered(
         api.api.jobs.$post({
-          json: { name, units: values.units, currency, ...(where ? { where } : {}), ...(need ? { need } : {}) },
+          json: {
+            name,
+            units: values.units,
+            currency,
+            ...(built ? { family } : {}),
+            ...(where ? { where } : {}),
+            ...(need ? { need } : {}),
+          },
         }),
       );
     },
     onSuccess: async ({ id }) => {
       await queries.invalidateQueries({ queryKey: ['jobs'] });
-      await navigate(`/jobs/${id}/pick`);
+      await (built ? navigate(`/jobs/${id}/size`, { state: { built: true } }) : navigate(`/jobs/${id}/pick`));
     },
   });
   const { errors, dirtyFields } = formState;
   /** What nobody has typed yet stands in the unit of the tape. */
   const usualIn = (tape: Habit) => {
-    if (!dirtyFields.volume) setValue('volume', usualNeed[tape].volume);
-    if (!dirtyFields.target) setValue('target', usualNeed[tape].target);
+    for (const name of ['volume', 'area', 'depth'] as const)
+      if (!dirtyFields[name]) setValue(name, usualNeed[tape][name]);
+    if (!dirtyFields.target) setValue('target', usualNeed[tape][getValues('use') === 'pool' ? 'pool' : 'target']);
   };
   return (
-    <Frame title="Begin a job" wide onClose={onClose} onSubmit={handleSubmit((values) => begin.mutate(values))}>
+    <Frame
+      title={built ? 'A heater that stands already' : 'Begin a job'}
+      wide
+      onClose={onClose}
+      onSubmit={handleSubmit((values) => begin.mutate(values))}
+    >
       <Dialog.Body>
         <Field label="What do you call it" trouble={errors.name?.message}>
           {(field) => <Input {...field} autoFocus placeholder="Wash-house roof" {...register('name')} />}
@@ -150,13 +192,29 @@ export function NewJob({ onClose }: { onClose(): void }) {
             )}
           </Field>
         </Grid>
+        {built && (
+          <Field label="What kind it is" hint={kinds.find(({ id }) => id === family)?.meaning ?? ''}>
+            {(field) => (
+              <NativeSelect.Root>
+                <NativeSelect.Field {...field} {...register('family')}>
+                  {kinds.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </NativeSelect.Field>
+                <NativeSelect.Indicator />
+              </NativeSelect.Root>
+            )}
+          </Field>
+        )}
         <Where fields={fields} />
         <Box as="fieldset" mt="1" border="0">
           <Grid templateColumns={{ base: '1fr', sm: '1fr 1fr 1fr' }} gap="3">
             <Field label="Water for">
               {(field) => (
                 <NativeSelect.Root>
-                  <NativeSelect.Field {...field} {...register('use')}>
+                  <NativeSelect.Field {...field} {...register('use', { onChange: () => usualIn(getValues('units')) })}>
                     {uses.map(({ value, words }) => (
                       <option key={value} value={value}>
                         {words}
@@ -167,9 +225,20 @@ export function NewJob({ onClose }: { onClose(): void }) {
                 </NativeSelect.Root>
               )}
             </Field>
-            <Field label="How much a day" trouble={errors.volume?.message}>
-              {(field) => <Input {...field} autoComplete="off" {...register('volume')} />}
-            </Field>
+            {pool ? (
+              <Grid templateColumns="1fr 1fr" gap="2">
+                <Field label="Pool area" trouble={errors.area?.message}>
+                  {(field) => <Input {...field} autoComplete="off" {...register('area')} />}
+                </Field>
+                <Field label="Depth" trouble={errors.depth?.message}>
+                  {(field) => <Input {...field} autoComplete="off" {...register('depth')} />}
+                </Field>
+              </Grid>
+            ) : (
+              <Field label="How much a day" trouble={errors.volume?.message}>
+                {(field) => <Input {...field} autoComplete="off" {...register('volume')} />}
+              </Field>
+            )}
             <Field label="How hot" trouble={errors.target?.message}>
               {(field) => <Input {...field} autoComplete="off" {...register('target')} />}
             </Field>
@@ -184,7 +253,9 @@ export function NewJob({ onClose }: { onClose(): void }) {
           </Flex>
         </Box>
         <Text mt="4" color="soft">
-          Next: every kind of heater side by side, each as it would be there for that water.
+          {built
+            ? 'Next: its sizes, as they are. Then the first reading.'
+            : 'Next: every kind of heater side by side, each as it would be there for that water.'}
         </Text>
       </Dialog.Body>
       <Dialog.Footer flexWrap="wrap">

@@ -45,7 +45,7 @@ export function Shelf() {
     },
   });
   const cards = jobs.data?.pages.flatMap((page) => page.jobs);
-  const [beginning, setBeginning] = useState(false);
+  const [beginning, setBeginning] = useState<'new' | 'built' | undefined>(undefined);
   useSingleKeys('u', () => useView.getState().flipHabit('metric'));
   useEffect(() => followJobs(), []);
   useEffect(() => {
@@ -97,7 +97,10 @@ export function Shelf() {
             <Button variant="outline" size="md" onClick={() => setAway(!away)}>
               {away ? 'Back to the shelf' : 'What is put away'}
             </Button>
-            <Button variant="solid" size="md" onClick={() => setBeginning(true)}>
+            <Button variant="outline" size="md" onClick={() => setBeginning('built')}>
+              I have already built one
+            </Button>
+            <Button variant="solid" size="md" onClick={() => setBeginning('new')}>
               <Plus size={18} aria-hidden /> Begin a job
             </Button>
           </Flex>
@@ -136,7 +139,7 @@ export function Shelf() {
       <KeysDialog job={false} />
       {beginning && (
         <Suspense fallback={null}>
-          <NewJob onClose={() => setBeginning(false)} />
+          <NewJob built={beginning === 'built'} onClose={() => setBeginning(undefined)} />
         </Suspense>
       )}
     </Flex>

@@ -1,4 +1,4 @@
-import type { defaultJob } from '@north-pane/core/document';
+import { defaultJob } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
 import { act } from '@testing-library/react';
 import { expect } from 'chai';
@@ -9,7 +9,19 @@ import { sendOrphans } from '../state/sync/orphans';
 import { unsaved } from '../state/sync/state';
 import { tabName } from '../state/sync/tab';
 import { goTo, KeptJob, openPage, reloads, saved } from './page.fixture';
-import { button, leaveStation, pageText, press, refusal, rest, serve, soon } from './station.fixture';
+import {
+  button,
+  choose,
+  field,
+  leaveStation,
+  pageText,
+  press,
+  refusal,
+  rest,
+  serve,
+  soon,
+  type,
+} from './station.fixture';
 
 const set = async (path: string, value: unknown) => {
   await act(async () => {
@@ -213,5 +225,30 @@ describe('web: a dialog', () => {
     });
     await soon(() => expect(document.querySelector('[role=dialog]')).equal(null));
     expect(button(/^Begin/)).not.equal(null);
+  });
+});
+
+describe('web: somebody who has built one already', () => {
+  afterEach(leaveStation);
+  it('goes from the shelf to its kind, its sizes and a reading', async () => {
+    const kept = new KeptJob(defaultJob('spiral'));
+    const begun: unknown[] = [];
+    const jobs = ({ method, body }: { method: string; body: unknown }) => {
+      if (method !== 'POST') return { jobs: [], more: false };
+      begun.push(body);
+      return { id: 'shed', version: 1 };
+    };
+    const user = await openPage('/', kept, { '/api/jobs': jobs });
+    await press(user, /^I have already built one/);
+    await user.keyboard('Old coil');
+    await type(user, field('Latitude, longitude'), '52.3 N, 1.9 W');
+    await choose('What kind it is', 'Spiral');
+    await press(user, 'Begin');
+    await soon(() => expect(pageText()).match(/Set the sizes as your heater has them/));
+    expect(begun[0]).include({ name: 'Old coil', family: 'spiral' });
+    await user.click(
+      [...document.querySelectorAll('a')].find((one) => /first reading/.test(one.textContent ?? '')) as Element,
+    );
+    await soon(() => expect(pageText()).match(/Keep this reading/));
   });
 });

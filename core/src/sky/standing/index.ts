@@ -36,4 +36,4 @@ export {
   sharesOf,
   studyStanding,
 } from './study';
-export { monthNames, sayMonths, sayStanding } from './words';
+export { monthNames, monthsOfSeason, type Season, sayMonths, sayStanding, seasons } from './words';

@@ -18,11 +18,13 @@ import {
   equatorward,
   meansOf,
   monthsOf,
+  monthsOfSeason,
   monthsOnPane,
   type SkyYear,
   sayMonths,
   sayStanding,
   seasonMonths,
+  seasons,
   sharesOf,
   skyYear,
   standingGrid,
@@ -262,6 +264,13 @@ describe('sky: how a pane may stand', () => {
   it('has seasons by the hemisphere and says months in words', () => {
     expect(seasonMonths(52).winter).deep.equal([11, 12, 1]);
     expect(seasonMonths(-41).winter).deep.equal([5, 6, 7]);
+    expect(monthsOfSeason('spring', 52)).deep.equal([3, 4, 5]);
+    expect(monthsOfSeason('spring', -41)).deep.equal([9, 10, 11]);
+    expect(monthsOfSeason('winter', 52)).deep.equal([1, 2, 12]);
+    expect(monthsOfSeason('winter', -41)).deep.equal([6, 7, 8]);
+    expect(seasons.flatMap((season) => monthsOfSeason(season, -41)).sort((a, b) => a - b)).deep.equal(
+      Array.from({ length: 12 }, (_, month) => month + 1),
+    );
     expect(sayMonths([10, 11, 12, 1, 2])).equal('Oct to Feb');
     expect(sayMonths([6])).equal('Jun');
     expect(sayMonths([1, 3])).equal('Jan, Mar');

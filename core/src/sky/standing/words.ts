@@ -50,3 +50,14 @@ export function sayMonths(months: readonly number[]): string {
   const short = (month: number) => monthNames[month - 1]?.slice(0, 3) ?? '';
   return runs.map(([from, to]) => (from === to ? short(from) : `${short(from)} to ${short(to)}`)).join(', ');
 }
+
+/** Seasons of three months, as they fall north of the equator; half a year later south of it. */
+const northern = { spring: [3, 4, 5], summer: [6, 7, 8], autumn: [9, 10, 11], winter: [12, 1, 2] } as const;
+export const seasons = ['spring', 'summer', 'autumn', 'winter'] as const;
+export type Season = (typeof seasons)[number];
+
+/** Months of a season at a latitude, 1 to 12 ascending. */
+export function monthsOfSeason(season: Season, latitude: number): number[] {
+  const months = northern[season].map((month) => (latitude >= 0 ? month : ((month + 5) % 12) + 1));
+  return months.sort((a, b) => a - b);
+}

@@ -1,7 +1,10 @@
 import { Box, Flex, SimpleGrid, Text } from '@chakra-ui/react';
-import { heatSources, type Job } from '@north-pane/core/document';
-import { formatRough, type Habit } from '@north-pane/core/quantity';
+import { heatSources, type Job, same } from '@north-pane/core/document';
+import { poolCooling, poolNeed } from '@north-pane/core/forecasting';
+import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
+import { monthsOfSeason, type Season, seasons } from '@north-pane/core/sky';
 import { useJob } from '../../state/job';
+import { Chips } from '../Chips';
 import { Choice } from '../Choice';
 import { ChooseAt } from '../Choose';
 import { Entry } from '../Entry';
@@ -30,24 +33,69 @@ function Tick({ on, words, onTick }: { on: boolean; words: string; onTick(): voi
 
 /** What the water is for: how much, how hot, when in the day, drunk or not, frost, and what heats it now. */
 function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
-  const change = useJob((state) => state.change);
+  const { change, changeAll } = useJob.getState();
   const { need, currency } = job;
   const set = (path: string) => (value: unknown) => {
     const outcome = change(path, value);
     return outcome.ok ? undefined : outcome.message;
   };
+  const taken = (changes: Parameters<typeof changeAll>[0]) => {
+    const outcome = changeAll(changes);
+    return outcome.ok ? undefined : outcome.message;
+  };
+  const setPool = (pool: Parameters<typeof poolNeed>[1]) => taken(poolNeed(job, pool));
+  const setVolume = (volume: number) =>
+    volume > 0 ? set('need.volumePerDay')(volume) : 'How much water a day? More than nothing.';
+  const setTarget = (target: number) => {
+    if (target < leastTarget)
+      return `Warm water is ${formatQuantity('temperature', leastTarget, habit, 0).text} or more.`;
+    return need.pool ? setPool({ target }) : set('need.target')(target);
+  };
+  const season = seasons.find((one) => same(monthsOfSeason(one, job.site.latitude), need.months ?? []));
   return (
     <Section title="The need" aside={`${formatRough('volume', need.volumePerDay, habit).text} a day`}>
       <SimpleGrid columns={2} gap="2">
-        <Choice label="Water for" value={need.kind} choices={uses} onValue={set('need.kind')} />
-        <Entry label="A day" value={need.volumePerDay} kind="volume" habit={habit} onValue={set('need.volumePerDay')} />
+        <Choice
+          label="Water for"
+          value={need.kind}
+          choices={uses}
+          onValue={(kind) =>
+            kind === 'pool'
+              ? setPool({})
+              : changeAll([
+                  { path: 'need.kind', value: kind },
+                  { path: 'need.pool', value: undefined },
+                ])
+          }
+        />
+        {need.pool ? (
+          <Entry
+            label="Pool area"
+            value={need.pool.area}
+            kind="area"
+            habit={habit}
+            onValue={(area) => setPool({ area })}
+          />
+        ) : (
+          <Entry label="A day" value={need.volumePerDay} kind="volume" habit={habit} onValue={setVolume} />
+        )}
+        {need.pool && (
+          <Entry
+            label="Pool depth"
+            value={need.pool.depth}
+            kind="height"
+            digits={1}
+            habit={habit}
+            onValue={(depth) => setPool({ depth })}
+          />
+        )}
         <Entry
           label="How hot"
           value={need.target}
           kind="temperature"
           digits={0}
           habit={habit}
-          onValue={set('need.target')}
+          onValue={(target) => setTarget(target)}
         />
         <Choice
           label="Heated now by"
@@ -66,6 +114,22 @@ function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
           onValue={set('need.heats.price')}
         />
       )}
+      {need.pool && (
+        <Text fontSize="13px" color="soft" mt="1">
+          {`A pool in the open cools some ${formatQuantity('temperatureDifference', poolCooling, habit, 0).text} in a day: as much heat as ${formatRough('volume', need.volumePerDay, habit).text} a day from the mains.`}
+        </Text>
+      )}
+      <Box mt="2">
+        <Chips<Season | 'all year' | 'other months'>
+          label="Wanted most in"
+          value={season ?? (need.months ? 'other months' : 'all year')}
+          choices={['all year', ...seasons, ...(need.months && !season ? (['other months'] as const) : [])]}
+          onValue={(value) => {
+            if (value === 'other months') return;
+            set('need.months')(value === 'all year' ? undefined : monthsOfSeason(value, job.site.latitude));
+          }}
+        />
+      </Box>
       <ChooseAt path={['need', 'volumePerDay']} />
       <ChooseAt path={['need', 'target']} />
       <Box mt="2">
@@ -89,4 +153,7 @@ function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
   );
 }
 
-export const Need = memoOn(NeedDrawn, ({ job, habit }) => [job.need, job.currency, habit]);
+export const Need = memoOn(NeedDrawn, ({ job, habit }) => [job.need, job.site, job.currency, habit]);
+
+/** °C. What is colder is no warm water. */
+const leastTarget = 10;

@@ -3,6 +3,7 @@ import type { Job } from '@north-pane/core/document';
 import { openJob } from '@north-pane/core/job';
 import { type KindCase, sayHeat } from '@north-pane/core/picking';
 import { formatMoney, formatNumber, formatQuantity, type Habit } from '@north-pane/core/quantity';
+import { sayMonths } from '@north-pane/core/sky';
 import { Check, Minus } from 'lucide-react';
 import { memo, useId, useMemo } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
@@ -51,6 +52,8 @@ export function LineUpTable(props: {
       most((one) => Math.max(one.summer, one.winter)),
       most((one) => one.hottest ?? 0),
     ];
+    const wanted = most((one) => one.wanted);
+    const { months } = job.need;
     const [cost, hours] = [most((one) => one.cost ?? 0), most((one) => one.hours.likely)];
     return [
       {
@@ -93,6 +96,19 @@ export function LineUpTable(props: {
           />
         ),
       },
+      ...(months
+        ? [
+            {
+              id: 'wanted',
+              header: sayMonths(months),
+              accessorFn: sortValue.wanted,
+              sortDescFirst: true,
+              cell: ({ row: { original: one } }) => (
+                <Bar words={sayHeat(one.wanted)} share={one.wanted / wanted} tone="copper" />
+              ),
+            } satisfies ColumnDef<KindCase, number>,
+          ]
+        : []),
       {
         id: 'summer',
         header: 'summer day',
@@ -168,7 +184,7 @@ export function LineUpTable(props: {
         ),
       },
     ];
-  }, [kinds, habit, job.currency, chosen, onChoose, group]);
+  }, [kinds, habit, job.currency, job.need, chosen, onChoose, group]);
   return (
     <DataTable
       label="Kinds of heater"

@@ -48,6 +48,7 @@ export function leftOut(filters: readonly FilterId[], one: KindCase, have: Reado
 /** What the columns of the line-up are sorted by; what cannot be worked out comes last. */
 export const sortValue = {
   year: ({ year }: KindCase) => year.likely,
+  wanted: ({ wanted }: KindCase) => wanted,
   winter: ({ winter }: KindCase) => winter,
   summer: ({ summer }: KindCase) => summer,
   hottest: ({ hottest }: KindCase) => hottest ?? 0,

@@ -1,4 +1,4 @@
-import { Box, Button, Dialog, SimpleGrid, Stack, Text } from '@chakra-ui/react';
+import { Box, Button, Dialog, Flex, Input, SimpleGrid, Stack, Text } from '@chakra-ui/react';
 import { type Finding, issueWords } from '@north-pane/core/care';
 import { sayFinding } from '@north-pane/core/cautions';
 import type { Job } from '@north-pane/core/document';
@@ -12,10 +12,11 @@ import {
   windWords,
 } from '@north-pane/core/proof';
 import { compareJob, jobDoubts } from '@north-pane/core/proving';
-import type { Habit, QuantityKind } from '@north-pane/core/quantity';
+import { formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
+import { zoneClock } from '@north-pane/core/time';
 import { useMutation } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
-import { Controller, type FieldPath, useForm, useWatch } from 'react-hook-form';
+import { useEffect, useId, useMemo, useState } from 'react';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod';
 import { Chips } from '../../parts/Chips';
 import { Entry } from '../../parts/Entry';
@@ -23,7 +24,7 @@ import { Frame } from '../../parts/Frame';
 import { Section } from '../../parts/Section';
 import { answered, api } from '../../state/api';
 import { saveNow, useJob } from '../../state/job';
-import { refreshSources } from '../../state/readings';
+import { refreshSources, useTakeOutReadings } from '../../state/readings';
 import { useRemembered } from '../../state/remembered';
 
 const winds = Object.keys(windWords) as [WindWord, ...WindWord[]];
@@ -43,7 +44,12 @@ const form = z.object({
   wind: z.enum(winds),
 });
 /** As it is while it is being filled: what is half filled is found again. */
-const half = form.partial();
+const half = form.partial().extend({
+  /** The moment by the clock of the site, as a field of date and time writes it; now where it is empty. */
+  when: z.string().optional(),
+  /** ms since 1970 of the reading that is being mended. */
+  mends: z.number().optional(),
+});
 type Half = z.infer<typeof half>;
 
 /** What the fields of water are called where the water stands in its heater. */
@@ -54,7 +60,7 @@ const standing = {
 } as const;
 
 interface PadField {
-  name: FieldPath<Half> & ('inlet' | 'outlet' | 'air' | 'flow');
+  name: 'inlet' | 'outlet' | 'air' | 'flow';
   label: string;
   kind: QuantityKind;
   what: string;
@@ -82,6 +88,8 @@ export function ReadingPad({
   habit,
   sensors,
   last,
+  known,
+  kept,
 }: {
   built: Job;
   /** Its water stands: a reading says something together with the last. */
@@ -89,6 +97,10 @@ export function ReadingPad({
   habit: Habit;
   sensors: Sensors;
   last: Reading | undefined;
+  /** Somebody has said that this was built: what is read is judged. */
+  known: boolean;
+  /** What was read by hand so far, in order of time. */
+  kept: readonly Reading[];
 }) {
   const id = useJob((state) => state.id) ?? '';
   const [left, leave] = useRemembered('reading', half, { wind: 'leaves stir' });
@@ -109,27 +121,46 @@ export function ReadingPad({
     const compared = compareJob(built, stands && last ? [last, now] : [now], { ...sensors, sun: 'words' });
     return compared.rows.length === 0 ? undefined : sayVerdict(compared.verdict, habit);
   }, [key, built, stands, last, sensors, habit]);
+  const zone = built.site.zone;
+  const [told, say] = useState('');
+  const takeOut = useTakeOutReadings();
+  /** The moment that is meant; undefined where it is none. */
+  const moment = () => (typed.when ? momentOf(typed.when, zone) : Date.now());
   const [doubted, setDoubted] = useState<{ reading: Reading; doubts: Finding[] } | undefined>(undefined);
   const keep = useMutation({
     networkMode: 'always',
     mutationFn: async (one: Reading) => {
       // It is held against the design as it is saved.
       await saveNow();
-      return answered(
+      const { mends } = typed;
+      const kept = await answered(
         api.api.jobs[':id'].readings.$post({
           param: { id },
           json: { reading: one, sensors: { ...sensors, sun: 'words' } },
         }),
       );
+      // What it mends goes once it is there itself: nothing is lost where the server does not answer between.
+      if (mends !== undefined) await takeOut.mutateAsync({ source: 'by hand', from: mends, to: mends });
+      return kept;
     },
-    onSuccess: async () => {
-      reset({ wind: typed.wind, air: typed.air, flow: typed.flow });
+    onSuccess: async (_, one) => {
+      say(`Kept: ${sayReading(one, zone, habit)}.`);
+      // The next one is of the same day: its moment stays to be moved on.
+      reset({ wind: typed.wind, air: typed.air, flow: typed.flow, ...(typed.when ? { when: typed.when } : {}) });
       await refreshSources(id);
     },
   });
+  const [whenTrouble, setWhenTrouble] = useState<string | undefined>(undefined);
   const ask = () => {
     if (!reading) return;
-    const now: Reading = { ...reading, time: Date.now() };
+    const time = moment();
+    if (time === undefined || time > Date.now() + ahead) {
+      setWhenTrouble('A date and a time that have been.');
+      return;
+    }
+    setWhenTrouble(undefined);
+    // One moment has one reading: the mended one stands beside the other until that is taken out.
+    const now: Reading = { ...reading, time: time === typed.mends ? time + 1 : time };
     const doubts = jobDoubts(built, now);
     if (doubts.length > 0) setDoubted({ reading: now, doubts });
     else keep.mutate(now);
@@ -169,9 +200,22 @@ export function ReadingPad({
           </SimpleGrid>
           <Chips label="Sky" value={typed.sky} choices={skyWords} onValue={(word) => setValue('sky', word)} />
           <Chips label="Wind" value={typed.wind} choices={winds} onValue={(word) => setValue('wind', word)} />
+          <When
+            value={typed.when ?? ''}
+            trouble={whenTrouble}
+            onValue={(when) => setValue('when', when === '' ? undefined : when)}
+          />
           <Button type="submit" variant="solid" size="lg" disabled={!reading || keep.isPending}>
-            Keep this reading
+            {typed.mends === undefined ? 'Keep this reading' : 'Keep it mended'}
           </Button>
+          {typed.mends !== undefined && (
+            <Button variant="outline" size="sm" onClick={() => reset({ wind: typed.wind })}>
+              Leave it as it was
+            </Button>
+          )}
+          <Text role="status" fontSize="14px" color="paneText">
+            {told}
+          </Text>
           {missing.length > 0 && missing.length < 5 && (
             <Text fontSize="14px" color="soft">
               Still to say: {missing.join(', ')}.
@@ -187,11 +231,20 @@ export function ReadingPad({
               <Text fontFamily="heading" fontWeight="600" fontSize="20px">
                 {said.headline}
               </Text>
-              <Text>{said.judgement}</Text>
+              {known && <Text>{said.judgement}</Text>}
             </Box>
           )}
         </Stack>
       </form>
+      <Kept
+        readings={kept}
+        zone={zone}
+        habit={habit}
+        onMend={({ time, inlet, outlet, air, flow, sky }) => {
+          say('');
+          reset({ inlet, outlet, air, flow, sky, wind: typed.wind, when: wallText(time, zone), mends: time });
+        }}
+      />
       {doubted && (
         <Doubts
           doubts={doubted.doubts}
@@ -204,6 +257,83 @@ export function ReadingPad({
         />
       )}
     </Section>
+  );
+}
+
+/** ms by which the clock of a device may be behind the site's. */
+const ahead = 300_000;
+/** Readings that are shown to be mended; the others stand among what is looked through. */
+const shown = 4;
+
+/** A moment as a field of date and time writes it, by the clock of the site. */
+function wallText(time: number, zone: string): string {
+  return new Date(time + zoneClock(zone).offsetAt(time)).toISOString().slice(0, 16);
+}
+
+/** The moment that such a field says; undefined where it says none. */
+function momentOf(text: string, zone: string): number | undefined {
+  const wall = Date.parse(`${text}Z`);
+  return Number.isFinite(wall) ? zoneClock(zone).utcOf(wall) : undefined;
+}
+
+function sayReading({ time, inlet, outlet }: Reading, zone: string, habit: Habit): string {
+  const warm = (value: number) => formatQuantity('temperature', value, habit, 1).text;
+  return `${wallText(time, zone).replace('T', ' ')}, ${warm(inlet)} in, ${warm(outlet)} out`;
+}
+
+/** When it was read: now, or a date and a time by the clock of the site. */
+function When(props: { value: string; trouble: string | undefined; onValue(value: string): void }) {
+  const { value, trouble, onValue } = props;
+  const id = useId();
+  return (
+    <Box>
+      <label htmlFor={id}>
+        <Text as="span" fontSize="14px" color="soft">
+          Read when; empty is now
+        </Text>
+      </label>
+      <Input
+        id={id}
+        type="datetime-local"
+        size="md"
+        bg="card"
+        borderColor={trouble ? 'brick' : 'edge'}
+        value={value}
+        aria-invalid={trouble !== undefined}
+        onChange={(event) => onValue(event.currentTarget.value)}
+      />
+      {trouble && (
+        <Text role="alert" fontSize="13px" color="brickText">
+          {trouble}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
+/** The last readings by hand, each to be mended. */
+function Kept(props: { readings: readonly Reading[]; zone: string; habit: Habit; onMend(reading: Reading): void }) {
+  const { readings, zone, habit, onMend } = props;
+  if (readings.length === 0) return null;
+  return (
+    <Box mt="3" aria-label="Read by hand" as="section">
+      {readings
+        .slice(-shown)
+        .reverse()
+        .map((one) => (
+          <Flex key={one.time} justify="space-between" align="center" gap="2" fontSize="14px">
+            <Text>{sayReading(one, zone, habit)}</Text>
+            <Button
+              size="xs"
+              variant="plain"
+              aria-label={`Mend: ${sayReading(one, zone, habit)}`}
+              onClick={() => onMend(one)}
+            >
+              mend
+            </Button>
+          </Flex>
+        ))}
+    </Box>
   );
 }
 

@@ -1,3 +1,4 @@
+import { defaultJob, type Job } from '@north-pane/core/document';
 import { type Reading, type ReadingMapping, readReadings, type Sensors } from '@north-pane/core/proof';
 import type { Answers, Asked } from '../../shell/station.fixture';
 import type { Source } from '../../state/readings';
@@ -30,10 +31,18 @@ export function readingsOf(text: string): Reading[] {
   return readReadings(text, loggerMapping, 'UTC').readings;
 }
 
+function buildOf(document: Job) {
+  const installedFrom = '2020-01-01T12:00:00Z';
+  return { id: 1, revisionId: 1, number: 1, note: 'as built', installedFrom, takenBack: null, document };
+}
+
 /** A desk where readings lie: what the server keeps of a job, and what it was asked. */
 export class Desk {
   readonly asked: Asked[] = [];
   sources: Source[] = [];
+
+  /** @param built what stands there since long ago; nobody has said that anything was built where it is null */
+  constructor(private readonly built: Job | null = defaultJob('harp')) {}
 
   /** Lays readings down under a name. */
   lay(name: string, readings: readonly Reading[], sensors: Sensors = metered): this {
@@ -53,6 +62,7 @@ export class Desk {
     return {
       '/readings/import': heard((asked) => this.#file(asked)),
       '/readings': heard((asked) => this.#one(asked)),
+      '/builds': () => (this.built ? [buildOf(this.built)] : []),
       ...more,
     };
   }

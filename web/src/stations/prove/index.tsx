@@ -58,6 +58,8 @@ export default function Prove() {
           habit={habit}
           sensors={handSensors}
           last={byHand?.readings[byHand.readings.length - 1] ?? newest}
+          known={built.revision !== undefined}
+          kept={byHand?.readings ?? []}
         />
         <Section title="Taken with">
           <SimpleGrid columns={2} gap="3">
@@ -196,16 +198,20 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
         </Box>
       </Box>
       <Box w={{ base: '100%', xl: '280px' }} flexShrink={0}>
-        <Box borderLeftWidth="6px" borderColor={colour} bg="card" p="4" mb="5" data-testid="verdict">
-          <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="24px" lineHeight="1.2" mb="2">
-            {words.headline}
-          </Text>
-          <Text mb="2">{words.judgement}</Text>
-          {words.hidden && <Text mb="2">{words.hidden}</Text>}
-          <Text fontSize="14px" color="soft">
-            {words.basis}
-          </Text>
-        </Box>
+        {built.revision ? (
+          <Box borderLeftWidth="6px" borderColor={colour} bg="card" p="4" mb="5" data-testid="verdict">
+            <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="24px" lineHeight="1.2" mb="2">
+              {words.headline}
+            </Text>
+            <Text mb="2">{words.judgement}</Text>
+            {words.hidden && <Text mb="2">{words.hidden}</Text>}
+            <Text fontSize="14px" color="soft">
+              {words.basis}
+            </Text>
+          </Box>
+        ) : (
+          <NotBuilt firstReading={source.readings[0]?.time} />
+        )}
         {draws.length > 0 && <Draws draws={draws} zone={zone} habit={habit} />}
         <Section title="Measured" aside={formatCount(source.count, 'reading')}>
           {all.length > 1 && (
@@ -246,20 +252,20 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
               {built.builds.length > 1 && ' Older readings against what stood at their time.'}
             </Text>
           ) : (
-            <Text fontSize="14px">Nobody has said what was built, so it is the design as drawn now.</Text>
+            <Text fontSize="14px">Nobody has said what was built: the curves are of the design as drawn now.</Text>
           )}
           <Flex gap="2" mt="2" wrap="wrap">
-            <Button
-              size="xs"
-              variant="outline"
-              disabled={sayBuilt.isPending}
-              // The first time it stood from the first reading on; a change stands from now.
-              onClick={() =>
-                sayBuilt.mutate(new Date(built.revision ? Date.now() : (source.readings[0]?.time ?? Date.now())))
-              }
-            >
-              It was built as drawn now
-            </Button>
+            {built.revision && (
+              <Button
+                size="xs"
+                variant="outline"
+                disabled={sayBuilt.isPending}
+                // A change stands from now.
+                onClick={() => sayBuilt.mutate(new Date())}
+              >
+                I rebuilt it as drawn now
+              </Button>
+            )}
             {built.revision && (
               <Button size="xs" variant="outline" onClick={() => setBuilds(true)}>
                 Builds and revisions
@@ -283,6 +289,36 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
         </Text>
       </Box>
     </Flex>
+  );
+}
+
+/** In the place of a verdict on a heater that nobody said was built. */
+function NotBuilt({ firstReading }: { firstReading: number | undefined }) {
+  const sayBuilt = useSayBuilt();
+  return (
+    <Box borderLeftWidth="6px" borderColor="ochre" bg="card" p="4" mb="5" data-testid="verdict">
+      <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="22px" lineHeight="1.2" mb="2">
+        Is this what you built?
+      </Text>
+      <Text mb="3">
+        The readings are kept. They are judged once you say that the heater on the roof is the one that is drawn here.
+        Set its sizes on Size first, as they are.
+      </Text>
+      <Button
+        variant="solid"
+        size="md"
+        disabled={sayBuilt.isPending}
+        // It stood from the first reading on.
+        onClick={() => sayBuilt.mutate(new Date(firstReading ?? Date.now()))}
+      >
+        I built this design
+      </Button>
+      {sayBuilt.isError && (
+        <Text role="alert" color="brickText" mt="2">
+          {sayBuilt.error.message}
+        </Text>
+      )}
+    </Box>
   );
 }
 

@@ -1,4 +1,6 @@
-import { beginJob, defaultJob } from '@north-pane/core/document';
+import { beginJob, defaultJob, type Job } from '@north-pane/core/document';
+import type { Sensors } from '@north-pane/core/proof';
+import { fireEvent } from '@testing-library/react';
 import { expect } from 'chai';
 import {
   button,
@@ -79,10 +81,10 @@ describe('web: Prove, a reading by hand', () => {
     expect(radio('clear').checked).equal(false);
   });
   it('asks about what can hardly have been before it is kept', async () => {
-    const desk = new Desk();
     // Nothing is known of the night of a job that nobody has placed.
     const where = { latitude: 52.3, longitude: -1.9 };
     const job = beginJob('harp', { units: 'metric', name: 'By night', where });
+    const desk = new Desk(job);
     const user = await openStation('prove', job, { answers: desk.answers() });
     const posted = () => desk.asked.filter(({ method }) => method === 'POST').length;
     for (const [label, value] of [
@@ -135,7 +137,7 @@ describe('web: Prove, a reading by hand', () => {
     expect(JSON.parse(kept ?? '{}')).include({ inlet: 21.5, sky: 'thin cloud' });
   });
   it('takes two readings of water that stands for one rise', async () => {
-    const desk = new Desk();
+    const desk = new Desk(defaultJob('batch-box'));
     const morning = new Date('2027-06-21T09:00:00Z').getTime();
     desk.lay('by hand', [{ time: morning, inlet: 15, outlet: 15.5, air: 15, flow: 0, sky: 'clear' }], {
       thermometers: 'two digital',
@@ -155,9 +157,77 @@ describe('web: Prove, a reading by hand', () => {
   });
 });
 
+describe('web: Prove, readings of another time', () => {
+  after(leaveStation);
+  const fill = async (user: Awaited<ReturnType<typeof openStation>>, warm: string) => {
+    for (const [label, value] of [
+      ['Water in', '18'],
+      ['Water out', warm],
+      ['Air', '20'],
+      ['Flow, or 9 L in 3:51', '2.5'],
+    ] as const)
+      await type(user, field(label), value);
+    await user.click(radio('clear'));
+    await rest();
+  };
+  const when = (text: string) => fireEvent.change(field('Read when; empty is now'), { target: { value: text } });
+  const read = (desk: Desk) =>
+    desk.sources.flatMap(({ readings }) => readings.map(({ time, outlet }) => [new Date(time).toISOString(), outlet]));
+
+  it('are kept at their own moment, several in a row, and said to be kept', async () => {
+    const desk = new Desk();
+    const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
+    for (const [moment, warm] of [
+      ['2026-06-20T12:00', '24'],
+      ['2026-06-20T12:30', '25'],
+      ['2026-06-21T11:45', '26'],
+    ] as const) {
+      await fill(user, warm);
+      when(moment);
+      await rest();
+      await press(user, 'Keep this reading');
+      await soon(() => expect(pageText()).include(`Kept: ${moment.replace('T', ' ')}`));
+    }
+    expect(read(desk)).deep.equal([
+      ['2026-06-20T12:00:00.000Z', 24],
+      ['2026-06-20T12:30:00.000Z', 25],
+      ['2026-06-21T11:45:00.000Z', 26],
+    ]);
+  });
+  it('are refused where they have not been yet', async () => {
+    const desk = new Desk();
+    const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
+    await fill(user, '24');
+    when('2199-06-20T12:00');
+    await rest();
+    await press(user, 'Keep this reading');
+    expect(textIn(screen.getByRole('alert'))).include('A date and a time that have been.');
+    expect(desk.sources).deep.equal([]);
+  });
+  it('are mended: the other goes once the mended one is kept, and nothing goes where that is refused', async () => {
+    const at = Date.parse('2026-06-20T12:00:00Z');
+    const words: Sensors = { thermometers: 'two digital', flow: 'marked bucket', sun: 'words' };
+    const desk = new Desk().lay(
+      'by hand',
+      [{ time: at, inlet: 18, outlet: 42, air: 20, flow: 4e-5, sky: 'clear' }],
+      words,
+    );
+    const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
+    await soon(() => button(/^Mend:/));
+    await user.click(button(/^Mend:/));
+    await rest();
+    expect((field('Water out') as HTMLInputElement).value).match(/^42/);
+    await type(user, field('Water out'), '24');
+    await press(user, 'Keep it mended');
+    await soon(() => expect(desk.sources.flatMap(({ readings }) => readings)).length(1));
+    expect(read(desk)).deep.equal([['2026-06-20T12:00:00.001Z', 24]]);
+  });
+});
+
 describe('web: Prove, the verdict', () => {
   after(leaveStation);
-  const logged = (rise: number) => new Desk().lay('logger', readingsOf(loggerFile(rise)));
+  const logged = (rise: number, built: Job | null = defaultJob('harp')) =>
+    new Desk(built).lay('logger', readingsOf(loggerFile(rise)));
 
   it('tells a panel that does what was drawn from one that does not', async () => {
     await openStation('prove', defaultJob('harp'), { answers: logged(6.7).answers() });
@@ -194,7 +264,8 @@ describe('web: Prove, the verdict', () => {
     expect(JSON.parse(window.sessionStorage.getItem('north-pane-desk shed day') ?? '""')).equal('2026-06-22');
   });
   it('says the same in feet and Fahrenheit', async () => {
-    await openStation('prove', defaultJob('harp', { units: 'imperial' }), { answers: logged(6.7).answers() });
+    const job = defaultJob('harp', { units: 'imperial' });
+    await openStation('prove', job, { answers: logged(6.7, job).answers() });
     await soon(() => expect(verdict()).match(/12\.1 °F/));
   });
   it('reads older pages when they are asked for, and judges all that was read', async () => {
@@ -250,14 +321,27 @@ describe('web: Prove, the verdict', () => {
     await rest();
     expect(documentNow().heaters['panel-a']?.parameters.riserCount).equal(8);
     await soon(() => expect(verdict()).equal(before));
-    // With nobody having said what was built, it is the design as drawn now.
-    await openStation('prove', documentNow(), { answers: logged(6.7).answers() });
-    await soon(() => expect(verdict()).not.equal(before));
+  });
+  it('is given on no heater that nobody said was built; what was measured is kept and shown', async () => {
+    const desk = logged(3.1, null);
+    const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
+    await soon(() => expect(verdict()).include('Is this what you built?'));
+    expect(verdict()).not.match(/should|Colder/);
     expect(textIn(region('Held against'))).include('Nobody has said what was built');
+    expect(pageText()).include('12 readings');
+    await type(user, field('Water in'), '18');
+    await type(user, field('Water out'), '19');
+    await type(user, field('Air'), '20');
+    await type(user, field('Flow, or 9 L in 3:51'), '2.5');
+    await user.click(radio('clear'));
+    await rest();
+    expect(pageText())
+      .match(/K of|no gain|gain/i)
+      .and.not.match(/Colder than the panel should be/);
   });
   it('notes that it was built as drawn now: saved first, then a revision, then from when it stands', async () => {
     const told: string[] = [];
-    const desk = logged(6.7);
+    const desk = logged(6.7, null);
     const user = await openStation('prove', defaultJob('harp'), {
       answers: desk.answers({
         '/revisions': ({ method, body }: { method: string; body: { version: number; note: string } }) => {
@@ -271,7 +355,7 @@ describe('web: Prove, the verdict', () => {
       }),
     });
     await soon(() => expect(verdict()).not.equal(''));
-    await press(user, 'It was built as drawn now');
+    await press(user, 'I built this design');
     const [first] = readingsOf(loggerFile(6.7));
     await soon(() =>
       expect(told).deep.equal([

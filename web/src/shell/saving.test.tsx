@@ -240,10 +240,11 @@ describe('web: somebody who has built one already', () => {
     };
     const user = await openPage('/', kept, { '/api/jobs': jobs });
     await press(user, /^I have already built one/);
+    await soon(() => expect((document.activeElement as HTMLInputElement).name).equal('name'));
     await user.keyboard('Old coil');
-    await type(user, field('Latitude, longitude'), '52.3 N, 1.9 W');
     await choose('What kind it is', 'Spiral');
-    await press(user, 'Begin');
+    // Enter in the last field begins it.
+    await type(user, field('Latitude, longitude'), '52.3 N, 1.9 W');
     await soon(() => expect(pageText()).match(/Set the sizes as your heater has them/));
     expect(begun[0]).include({ name: 'Old coil', family: 'spiral' });
     await user.click(

@@ -10,7 +10,10 @@ modules._compile = function (content, ...more) {
   const [file] = more;
   const ours = typeof file === 'string' && file.includes('/web/src/');
   const required = ours
-    ? content.replaceAll(/\bimport\(("[^"]+")\)/g, 'Promise.resolve().then(()=>require($1))')
+    ? content
+        // A list of data is the default of its module.
+        .replaceAll(/\bimport\(("[^"]+\.json")\)/g, 'Promise.resolve().then(()=>({default:require($1)}))')
+        .replaceAll(/\bimport\(("[^"]+")\)/g, 'Promise.resolve().then(()=>require($1))')
     : content;
   return compile.call(this, required, ...more);
 };

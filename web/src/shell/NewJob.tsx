@@ -12,6 +12,7 @@ import { Chips } from '../parts/Chips';
 import { Frame } from '../parts/Frame';
 import { uses } from '../parts/need/uses';
 import { TickBox } from '../parts/TickBox';
+import { TownSearch } from '../parts/TownSearch';
 import { answered, api, queries } from '../state/api';
 import { useView } from '../state/view';
 
@@ -25,6 +26,8 @@ const form = z
     currency: z.string().trim().min(1, 'Say what money is called here.').max(4, 'Four letters at most, as $ or NZ$.'),
     how: z.enum(places),
     place: z.string(),
+    /** The clock of a town that was found; of the device where it is empty. */
+    zone: z.string(),
     climate: z.enum(broadClimateIds),
     half: z.enum(halves),
     family: z.string(),
@@ -87,13 +90,13 @@ function needOf({ use, volume, area, depth, target, drinking, units }: Values) {
 }
 
 /** The place of a filled form, as the server takes it. */
-function whereOf({ how, place, climate, half }: Values) {
+function whereOf({ how, place, zone, climate, half }: Values) {
   if (how === 'somewhere like this')
     return { climate, half: half === halves[1] ? ('south' as const) : ('north' as const) };
   const read = parsePlace(place);
   if (!read.ok) return undefined;
   const { latitude, longitude } = read;
-  return { latitude, longitude, zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+  return { latitude, longitude, zone: zone || Intl.DateTimeFormat().resolvedOptions().timeZone };
 }
 
 /**
@@ -111,6 +114,7 @@ export function NewJob({ built = false, onClose }: { built?: boolean; onClose():
       currency: '$',
       how: places[0],
       place: '',
+      zone: '',
       climate: 'maritime',
       half: halves[0],
       family: kinds[0]?.id ?? '',
@@ -293,17 +297,32 @@ function Where({ fields }: { fields: UseFormReturn<Values> }) {
       />
       <Box mt="2">
         {known ? (
-          <Field
-            label="Latitude, longitude"
-            trouble={formState.errors.place?.message}
-            hint={
-              read.ok
-                ? `Read as ${formatPlace(read.latitude, read.longitude)}.`
-                : 'As a map or a phone gives it: 52.3 N, 1.9 W; -40.9, 172.9; 36°36′N 105°48′W.'
-            }
-          >
-            {(field) => <Input {...field} autoComplete="off" placeholder="52.3 N, 1.9 W" {...register('place')} />}
-          </Field>
+          <>
+            <TownSearch
+              onPlace={({ latitude, longitude, zone }) => {
+                setValue('place', formatPlace(latitude, longitude), { shouldValidate: true });
+                setValue('zone', zone ?? '');
+              }}
+            />
+            <Field
+              label="Latitude, longitude"
+              trouble={formState.errors.place?.message}
+              hint={
+                read.ok
+                  ? `Read as ${formatPlace(read.latitude, read.longitude)}.`
+                  : 'As a map or a phone gives it: 52.3 N, 1.9 W; -40.9, 172.9; 36°36′N 105°48′W.'
+              }
+            >
+              {(field) => (
+                <Input
+                  {...field}
+                  autoComplete="off"
+                  placeholder="52.3 N, 1.9 W"
+                  {...register('place', { onChange: () => setValue('zone', '') })}
+                />
+              )}
+            </Field>
+          </>
         ) : (
           <Grid templateColumns={{ base: '1fr', sm: '2fr 1fr' }} gap="3">
             <Field

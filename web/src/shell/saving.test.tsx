@@ -1,6 +1,6 @@
 import { defaultJob } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
-import { act } from '@testing-library/react';
+import { act, fireEvent } from '@testing-library/react';
 import { expect } from 'chai';
 import { record, useJob } from '../state/job';
 import { allLaidBy, layBy } from '../state/sync/laidBy';
@@ -9,19 +9,7 @@ import { sendOrphans } from '../state/sync/orphans';
 import { unsaved } from '../state/sync/state';
 import { tabName } from '../state/sync/tab';
 import { goTo, KeptJob, openPage, reloads, saved } from './page.fixture';
-import {
-  button,
-  choose,
-  field,
-  leaveStation,
-  pageText,
-  press,
-  refusal,
-  rest,
-  serve,
-  soon,
-  type,
-} from './station.fixture';
+import { button, choose, field, leaveStation, pageText, press, refusal, rest, serve, soon } from './station.fixture';
 
 const set = async (path: string, value: unknown) => {
   await act(async () => {
@@ -140,7 +128,7 @@ describe('web: what a window has of a job', () => {
     try {
       // It is not said of a server that is only started again.
       expect(pageText()).not.match(/not heard/);
-      await act(() => new Promise((resolve) => setTimeout(resolve, 4100)));
+      await act(() => new Promise((resolve) => setTimeout(resolve, 120)));
       expect(pageText()).match(/other screens do is not heard/);
     } finally {
       await act(async () => useLine.setState({ open: true }));
@@ -243,10 +231,15 @@ describe('web: somebody who has built one already', () => {
     await soon(() => expect((document.activeElement as HTMLInputElement).name).equal('name'));
     await user.keyboard('Old coil');
     await choose('What kind it is', 'Spiral');
-    // Enter in the last field begins it.
-    await type(user, field('Latitude, longitude'), '52.3 N, 1.9 W');
+    // Enter in the search takes the first town, and in the last field begins the job.
+    fireEvent.change(field('Nearest town'), { target: { value: 'wellington, new z' } });
+    await soon(() => button(/^Wellington/));
+    await press(user, /^Wellington/);
+    expect((field('Latitude, longitude') as HTMLInputElement).value).match(/41\.3\d*° S/);
+    await press(user, 'Begin');
     await soon(() => expect(pageText()).match(/Set the sizes as your heater has them/));
     expect(begun[0]).include({ name: 'Old coil', family: 'spiral' });
+    expect((begun[0] as { where: object }).where).include({ zone: 'Pacific/Auckland' });
     await user.click(
       [...document.querySelectorAll('a')].find((one) => /first reading/.test(one.textContent ?? '')) as Element,
     );

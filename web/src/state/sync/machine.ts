@@ -299,7 +299,8 @@ function chosen(state: Sync, { stored, seq }: OtherCopy, choice: 'yours' | 'thei
   delete begun.mark;
   // All that was done in the shop is sent again: the server takes each once.
   if (choice === 'yours') return { ...begun, outbox: state.log.map(({ id }) => id) };
-  return { ...begun, document: begun.base.document, past: [], future: [], log: [], outbox: [], notice: undefined };
+  const { document } = begun.base;
+  return { ...begun, document, dragFrom: undefined, past: [], future: [], log: [], outbox: [], notice: undefined };
 }
 
 /** The first events that wait, as many as fit into one message. */
@@ -468,7 +469,7 @@ function rebased(state: Sync, theirs: Stored, since: Job, rules: Rules): Sync {
     behind: { ...state.behind, version: Math.max(state.behind.version, stored.version) },
     document: sharing(state.document, shown),
     contested: contested.length === 0 && state.contested.length === 0 ? state.contested : contested,
-    ...draggedOn(state, stored, since, contested),
+    ...draggedOn(state, stored, since, fields),
   };
 }
 
@@ -489,7 +490,7 @@ function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
   };
 }
 
-/** A drag goes on from what it found, on what is there now: what is contested was not its doing. */
+/** A drag goes on from what it found, on what is there now: what has just become contested was not its doing. */
 function draggedOn(state: Sync, stored: Stored, since: Job, contested: readonly Contested[]): Partial<Sync> {
   if (!state.dragFrom) return {};
   const mine = without(changesBetween(since, state.dragFrom), contested);
@@ -502,7 +503,7 @@ function refused(state: Sync, sent: Sent, why: string, rules: Rules): Sync {
   const next = rebased({ ...state, sent: undefined }, state.base, since, rules);
   // A field that was set again since is asked about by its later value.
   const contested = [...next.contested, ...without(askedAbout(sent.changes, state.base.document, why), next.contested)];
-  return { ...next, contested, ...draggedOn(state, state.base, since, contested) };
+  return { ...next, contested, ...draggedOn(state, state.base, since, without(contested, state.contested)) };
 }
 
 function settled(state: Sync, path: readonly (string | number)[], choice: 'yours' | 'theirs', rules: Rules): Sync {

@@ -8,6 +8,7 @@ import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { memoOn } from '../../parts/memoOn';
 import { TextEntry } from '../../parts/TextEntry';
+import { TownSearch } from '../../parts/TownSearch';
 import { useJob } from '../../state/job';
 import { ClimateChoice } from './ClimateChoice';
 
@@ -20,7 +21,7 @@ function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
   return (
     <Grid
       gap="3"
-      templateColumns={{ base: '1fr 1fr', lg: '1.1fr 1.35fr 0.6fr 1.1fr 1.3fr' }}
+      templateColumns={{ base: '1fr 1fr', lg: '1fr 1.2fr 1.1fr 0.6fr 1fr 1.2fr' }}
       alignItems="start"
       role="region"
       aria-label="Where it stands"
@@ -43,6 +44,11 @@ function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
           if (!place.ok) return place;
           return changeAll(namePlace(site, place, Intl.DateTimeFormat().resolvedOptions().timeZone));
         }}
+      />
+      <TownSearch
+        onPlace={({ latitude, longitude, zone }) =>
+          changeAll(namePlace(site, { latitude, longitude }, zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone))
+        }
       />
       <Entry
         label="Height"

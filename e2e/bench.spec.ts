@@ -51,7 +51,7 @@ test('keys keep a revision, list themselves, and stay quiet while typing', async
   await page.keyboard.press('Escape');
   await page.keyboard.press('1');
   await expect(page).toHaveURL(/\/place$/);
-  const name = page.getByLabel('Job', { exact: true });
+  const name = page.getByLabel('Project name', { exact: true });
   await name.fill('k4u8');
   await expect(page).toHaveURL(/\/place$/);
   await name.press('Enter');

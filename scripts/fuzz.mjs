@@ -24,7 +24,7 @@ const table = {
     files: testsBelow('core/src/families/closure'),
   },
   sync: {
-    what: 'schedules of two windows and a server that fails',
+    what: 'schedules of two to seven windows, clocks that are wrong, and a server that fails or is put back',
     usual: '5 000',
     count: 500_000,
     files: ['web/src/state/sync/machine.test.ts'],

@@ -1,8 +1,9 @@
 import type { OpenJob } from '../job';
 import { designConditions } from '../job';
 import type { Readout, Section, SectionSource } from '../readout';
+import type { ThermalState } from '../thermal';
 import { efficiencyCurve } from './bandCurves';
-import type { Figures } from './evaluate';
+import type { Figures, HeaterFigures } from './evaluate';
 import { heaterReadouts } from './readouts';
 import { stillReadouts } from './still';
 
@@ -12,14 +13,44 @@ export interface Assessment {
   sections: SectionSource[];
 }
 
+/** Steps of halving in which the moment of an exposure is found: to a thousandth of its rise. */
+const halvings = 10;
+/** kg/s per m² at which water is as good as held at its temperature. */
+const holding = 1;
+
+/**
+ * A heater that stands, at the moment of its exposure at which it gathers what it gathers in the mean: at rest it would gather nothing, and
+ * all of its sun would be lost.
+ */
+function stateInMean(
+  open: OpenJob,
+  { inlet, gain, usefulHeat, work }: HeaterFigures,
+  index: number,
+): ThermalState | undefined {
+  const thermal = open.panels[index]?.design.thermal;
+  if (!thermal || !work || gain === undefined || usefulHeat === undefined) return undefined;
+  const at = (water: number) =>
+    thermal.state({ ...work.boundary, inlet: water, massFlow: holding * thermal.apertureArea });
+  let [cold, hot] = [inlet, inlet + gain];
+  for (let step = 0; step < halvings; step += 1) {
+    const middle = (cold + hot) / 2;
+    if (at(middle).usefulHeat > usefulHeat) cold = middle;
+    else hot = middle;
+  }
+  return at((cold + hot) / 2);
+}
+
 /** Where the sun on the aperture goes. */
-function balanceOf(figures: Figures, index: number): SectionSource {
+function balanceOf(open: OpenJob, figures: Figures, index: number): SectionSource {
   return {
     id: 'paths',
     title: 'Where the sun goes',
     make: () => {
-      const work = figures.perHeater[index]?.work;
-      return work && { kind: 'balance', irradiance: figures.conditions.irradiance, paths: work.state.paths };
+      const heater = figures.perHeater[index];
+      if (!heater?.work) return undefined;
+      const stands = heater.massFlow === 0 && heater.gain !== undefined;
+      const state = (stands && stateInMean(open, heater, index)) || heater.work.state;
+      return { kind: 'balance', irradiance: figures.conditions.irradiance, paths: state.paths };
     },
   };
 }
@@ -61,7 +92,7 @@ export function heaterSections(open: OpenJob, figures: Figures, index: number): 
   const heater = figures.perHeater[index];
   if (!design || !heater) throw new RangeError(`no heater ${index}`);
   return [
-    balanceOf(figures, index),
+    balanceOf(open, figures, index),
     stillOf(open, figures, index),
     ...(heater.work ? (design.sections?.(heater.work) ?? []) : []),
     curveOf(open, figures, index),

@@ -62,7 +62,7 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
           size="sm"
           bg="card"
           autoComplete="off"
-          placeholder="Springfield, Oregon"
+          placeholder="name"
           value={text}
           aria-describedby={`${id}-found`}
           onChange={(event) => setText(event.currentTarget.value)}

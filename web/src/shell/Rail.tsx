@@ -68,12 +68,14 @@ const rail = {
   display: 'flex',
   flexDirection: 'column',
   overflow: 'hidden',
-  '@media (max-width: 47.99em)': {
+  // Each of a window's own: which of two comes last in the sheet is not said.
+  '@media (max-width: 39.99em) and (min-height: 480.01px)': {
     display: 'grid',
     gridTemplateColumns: 'repeat(4, minmax(0, 1fr))',
     '& > a': { gridColumn: 'var(--in-four)', gridRow: 'var(--row)' },
   },
-  '@media (min-width: 40em) and (max-width: 47.99em), (max-height: 480px) and (max-width: 47.99em)': {
+  '@media (min-width: 40em) and (max-width: 47.99em), (max-height: 480px) and (max-width: 39.99em)': {
+    display: 'grid',
     gridTemplateColumns: 'repeat(8, minmax(0, 1fr))',
     '& > a': { gridColumn: 'var(--number)', gridRow: '1' },
   },

@@ -109,14 +109,21 @@ export function LineUpTable(props: {
             } satisfies ColumnDef<KindCase, number>,
           ]
         : []),
-      {
-        id: 'summer',
-        header: 'summer day',
-        accessorFn: sortValue.summer,
-        sortDescFirst: true,
-        meta: { wide: true },
-        cell: ({ row: { original: one } }) => <Bar words={sayHeat(one.summer)} share={one.summer / day} tone="ochre" />,
-      },
+      // The months that are wanted say more than a day of one of them.
+      ...(months
+        ? []
+        : [
+            {
+              id: 'summer',
+              header: 'summer day',
+              accessorFn: sortValue.summer,
+              sortDescFirst: true,
+              meta: { wide: true },
+              cell: ({ row: { original: one } }) => (
+                <Bar words={sayHeat(one.summer)} share={one.summer / day} tone="ochre" />
+              ),
+            } satisfies ColumnDef<KindCase, number>,
+          ]),
       {
         id: 'winter',
         header: 'winter day',

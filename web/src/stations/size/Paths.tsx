@@ -16,12 +16,15 @@ const fills: readonly { fill: string; text: string }[] = [
 /** Where the sun on the pane goes, as a strip of shares; small ones are named below it. */
 export function Paths({ paths, sun }: { paths: HeatPaths; sun: string }) {
   const total = paths.reduce((sum, { watts }) => sum + watts, 0);
-  const shares = paths.map(({ id, words, watts }, index) => ({
-    id,
-    words,
-    percent: (100 * watts) / total,
-    ...(fills[index % fills.length] ?? { fill: ink('wool'), text: ink('ink') }),
-  }));
+  // What is no share to speak of is not drawn; a balance may close on a hair below nothing.
+  const shares = paths
+    .filter(({ id, watts }) => id === 'water' || watts / total > 0.005)
+    .map(({ id, words, watts }, index) => ({
+      id,
+      words,
+      percent: (100 * watts) / total,
+      ...(fills[index % fills.length] ?? { fill: ink('wool'), text: ink('ink') }),
+    }));
   const inside = (percent: number) => percent > 35;
   const named = ({ words, percent }: (typeof shares)[number]) => `${words} ${formatNumber(percent)} %`;
   return (

@@ -190,7 +190,7 @@ function HeldTape() {
       high={edit.high}
       lowReason={edit.lowReason}
       highReason={edit.highReason}
-      note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} in the sun`}
+      note={`${panel.design.runs.count} ${panel.design.runs.words}, ${formatQuantity('area', mine.absorberArea, habit).text} of absorber`}
       onBegin={beginDrag}
       onValue={(value) => setDimension(at, dimension, value, habit)}
       onEnd={endDrag}

@@ -4,7 +4,7 @@ import { brotliCompressSync, brotliDecompressSync, constants } from 'node:zlib';
 import { jobSteps } from '@north-pane/core/building';
 import { jobFindings, sayFinding } from '@north-pane/core/cautions';
 import type { Job } from '@north-pane/core/document';
-import { evaluateBands, evaluateOpen, heaterDerivations } from '@north-pane/core/figures';
+import { evaluateBands, evaluateOpen, evaluateWithCost, heaterDerivations } from '@north-pane/core/figures';
 import { jobParts, jobShop, openJob } from '@north-pane/core/job';
 import type { ShopPlan } from '@north-pane/core/shop';
 
@@ -32,7 +32,7 @@ export function resultsOf(job: Job): Record<string, unknown> {
   const open = openJob(job);
   const list = attempt(() => jobParts(open));
   return {
-    figures: attempt(() => evaluateOpen(open)),
+    figures: attempt(() => evaluateWithCost(open)),
     bands: attempt(() => evaluateBands(job, {}, { samples: 16, seed: 1 })),
     derivations: attempt(() => {
       const figures = evaluateOpen(open);

@@ -21,6 +21,12 @@ const failures: readonly { codes: RegExp; status: 404 | 413 | 503 | 507; message
     message: 'The database has no room for more just now. Nothing of this was kept; try once more in a minute.',
   },
   {
+    codes: /^(40P01|40001)$/,
+    status: 503,
+    message:
+      'Somebody else wrote to the same job at this moment. Nothing of this was kept; it is tried again by itself.',
+  },
+  {
     codes: /^57014$/,
     status: 503,
     message: 'The database took too long over this and was stopped. Nothing of it was kept.',
@@ -35,10 +41,32 @@ const failures: readonly { codes: RegExp; status: 404 | 413 | 503 | 507; message
 const lostConnection =
   /connection terminated|timeout exceeded when trying to connect|not queryable|client has encountered a connection error/i;
 
+/** The code that the database or the network gave a failure; empty where it has none. */
+function codeOf(error: unknown): string {
+  const root = rootOf(error);
+  return root instanceof Error && 'code' in root ? String(root.code) : '';
+}
+
 /** Whether a failure is the database's refusal of a row that is there already. */
 export function isDuplicate(error: unknown): boolean {
-  const root = rootOf(error);
-  return root instanceof Error && 'code' in root && root.code === '23505';
+  return codeOf(error) === '23505';
+}
+
+/** Times that a write is tried when others write at the same moment. */
+const mostTries = 4;
+
+/**
+ * Writes once more where others have written at the same moment: a row that was not there is, or two of them waited for each other and this one
+ * was ended for it. The write is one statement or one transaction: nothing of it stands then.
+ */
+export async function againAfterOthers<T>(write: () => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await write();
+    } catch (error) {
+      if (tries >= mostTries || !/^(23505|40P01|40001)$/.test(codeOf(error))) throw error;
+    }
+  }
 }
 
 /** The error that began it: query builders wrap what the database said. */

@@ -23,7 +23,7 @@ describe('job: the place', () => {
     const whole = full.reduce((document, [path, value]) => set(path, value, document), job);
     expect(parseJob(JSON.parse(JSON.stringify(whole)))).deep.equal({ ok: true, job: whole });
     const wrong: [path: string, value: unknown, at: string, words: RegExp][] = [
-      ['site.climate', { kind: 'broad', type: 'lunar' }, 'site.climate.type', /expected/],
+      ['site.climate', { kind: 'broad', type: 'lunar' }, 'site.climate.type', /must be one of/],
       [
         'site.climate',
         { kind: 'months', months: { ...months, air: [1, 2] } },

@@ -123,10 +123,7 @@ function withoutUnclosed(text: string, delimiter: string): { text: string; unclo
   return { text: unclosed.size > 0 ? lines.join('\n') : text, unclosed };
 }
 
-/** Cells that a line is read with at most: one that is wider is refused by its number like any that is too wide, and fills no memory. */
-const mostCells = 500;
-
-/** The text with every line cut off behind so many cells. */
+/** The text with every line cut off that has more cells than any table: it is refused by its number like any that is too wide, and fills no memory. */
 function withoutEndlessLines(text: string, delimiter: string): string {
   let cells = 0;
   let from = 0;
@@ -135,7 +132,7 @@ function withoutEndlessLines(text: string, delimiter: string): string {
     const sign = text[at];
     if (sign === '\n') cells = 0;
     else if (sign === delimiter) cells += 1;
-    if (cells <= mostCells) continue;
+    if (cells <= mostColumns) continue;
     const end = text.indexOf('\n', at);
     kept += text.slice(from, at);
     from = end < 0 ? text.length : end;

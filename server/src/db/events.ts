@@ -1,5 +1,6 @@
 import { foldEvents, parseEvents, type ShopEvent, type ShopState } from '@north-pane/core/shoplog';
 import { and, asc, desc, eq, gt, lte, sql } from 'drizzle-orm';
+import { againAfterOthers } from '../failure';
 import type { Database, Transaction } from './database';
 import { events, jobs } from './schema';
 
@@ -85,14 +86,16 @@ export async function announce(tx: Pick<Transaction, 'execute'>, jobId: string):
  * @param key of the job that they were done for: a new job of the same name takes none of them
  */
 export async function recordEvents({ orm }: Database, jobId: string, list: readonly ShopEvent[], key?: string) {
-  return orm.transaction(async (tx): Promise<{ added: number; seq: number } | undefined> => {
-    // Held, so that it is not deleted meanwhile.
-    const [job] = await tx.select({ key: jobs.key }).from(jobs).where(eq(jobs.id, jobId)).for('key share');
-    if (!job || (key !== undefined && key !== job.key)) return undefined;
-    const added = await appendEvents(tx, jobId, list);
-    if (added > 0) await announce(tx, jobId);
-    return { added, seq: await lastSeq({ orm: tx }, jobId) };
-  });
+  return againAfterOthers(() =>
+    orm.transaction(async (tx): Promise<{ added: number; seq: number } | undefined> => {
+      // Held, so that it is not deleted meanwhile.
+      const [job] = await tx.select({ key: jobs.key }).from(jobs).where(eq(jobs.id, jobId)).for('key share');
+      if (!job || (key !== undefined && key !== job.key)) return undefined;
+      const added = await appendEvents(tx, jobId, list);
+      if (added > 0) await announce(tx, jobId);
+      return { added, seq: await lastSeq({ orm: tx }, jobId) };
+    }),
+  );
 }
 
 /** Where a job stands: which one it is, at which version, and how far its log goes. */

@@ -1,6 +1,7 @@
 import { type Job, type ParsedJob, parseJob } from '@north-pane/core/document';
 import { foldEvents, type ShopEvent } from '@north-pane/core/shoplog';
 import { and, desc, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
+import { againAfterOthers } from '../failure';
 import type { Database } from './database';
 import { announce, appendEvents } from './events';
 import { builds, type CardSummary, jobs, revisions, saves } from './schema';
@@ -146,14 +147,16 @@ export async function deleteJob(
   name: string,
 ): Promise<'deleted' | 'unknown' | 'other name'> {
   if (!isJobId(id)) return 'unknown';
-  return orm.transaction(async (tx) => {
-    const [found] = await tx.select({ document: jobs.document }).from(jobs).where(eq(jobs.id, id)).for('update');
-    if (!found) return 'unknown';
-    if (nameIn(found.document) !== name.trim()) return 'other name';
-    await tx.delete(jobs).where(eq(jobs.id, id));
-    await announce(tx, id);
-    return 'deleted';
-  });
+  return againAfterOthers(() =>
+    orm.transaction(async (tx) => {
+      const [found] = await tx.select({ document: jobs.document }).from(jobs).where(eq(jobs.id, id)).for('update');
+      if (!found) return 'unknown';
+      if (nameIn(found.document) !== name.trim()) return 'other name';
+      await tx.delete(jobs).where(eq(jobs.id, id));
+      await announce(tx, id);
+      return 'deleted';
+    }),
+  );
 }
 
 /** A job beside another with the same design, and nothing done of it yet. */

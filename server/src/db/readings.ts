@@ -4,6 +4,7 @@ import { columnNames, type Reading, type Sensors, skyWords } from '@north-pane/c
 import { eq, sql } from 'drizzle-orm';
 import type { PoolClient } from 'pg';
 import { from as copyFrom } from 'pg-copy-streams';
+import { againAfterOthers } from '../failure';
 import type { Database } from './database';
 import { channels, readings, sources } from './schema';
 
@@ -210,20 +211,6 @@ export async function writeReadings(
 ): Promise<WriteReport> {
   return againAfterOthers(() => writeOnce(database, query, options));
 }
-
-/**
- * Writes, and once more where somebody else wrote the same moments between the look and the write: they stand now, and are laid beside.
- */
-async function againAfterOthers<T>(write: () => Promise<T>): Promise<T> {
-  try {
-    return await write();
-  } catch (error) {
-    if (error instanceof Error && 'code' in error && error.code === uniqueViolation) return write();
-    throw error;
-  }
-}
-
-const uniqueViolation = '23505';
 
 interface WriteOptions {
   onProgress?(share: number): void;

@@ -1,6 +1,6 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { errorWords } from '@north-pane/core/care';
-import { Suspense, useEffect, useRef, useState } from 'react';
+import { type RefObject, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { Boundary } from '../parts/Boundary';
 import { beginWork } from '../state/busy';
@@ -61,6 +61,7 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
   const { Screen } = station;
   return (
     <Flex direction="column" h="100dvh" overflow="hidden" className="shell">
+      <SkipLink main={main} />
       <PaperHead station={station.name} />
       <Slate />
       {trouble && (
@@ -105,6 +106,25 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
       </Boundary>
       <KeepAgain />
     </Flex>
+  );
+}
+
+/** The first stop of the Tab key: past slate and rail, to the station. */
+function SkipLink({ main }: { main: RefObject<HTMLElement | null> }) {
+  return (
+    <Button
+      className="no-print"
+      variant="solid"
+      size="sm"
+      position="absolute"
+      top="2"
+      left="2"
+      zIndex="10"
+      css={{ '&:not(:focus)': { clipPath: 'inset(50%)', width: '1px', height: '1px', overflow: 'hidden' } }}
+      onClick={() => main.current?.focus()}
+    >
+      To the station
+    </Button>
   );
 }
 

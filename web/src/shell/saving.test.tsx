@@ -235,7 +235,7 @@ describe('web: somebody who has built one already', () => {
     fireEvent.change(field('Nearest town'), { target: { value: 'wellington, new z' } });
     await soon(() => button(/^Wellington/));
     await press(user, /^Wellington/);
-    expect((field('Latitude, longitude') as HTMLInputElement).value).match(/41\.3\d*° S/);
+    expect((field('Latitude, longitude') as HTMLInputElement).value).match(/41\.3\d*°\sS/);
     await press(user, 'Begin');
     await soon(() => expect(pageText()).match(/Set the sizes as your heater has them/));
     expect(begun[0]).include({ name: 'Old coil', family: 'spiral' });

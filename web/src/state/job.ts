@@ -123,6 +123,14 @@ export function record(happened: readonly Happened[]): void {
   if (events.length > 0) useJob.getState().give({ kind: 'record', events });
 }
 
+/** A cut that was counted as another one was a second bar after all: it is written down once more, with a number of its own. */
+export function recordSecondCut(id: string): void {
+  const event = useJob.getState().sync?.log.find((one) => one.id === id);
+  if (event?.kind !== 'bar-cut' && event?.kind !== 'sheet-cut') return;
+  const { id: _, at: __, clock: ___, device: ____, ...happened } = event;
+  record([{ kind: 'taken-back', event: id }, happened as Happened]);
+}
+
 /** Changes plans and log together, as one thing that was done. */
 export function carryOut({ changes, events }: Done): Outcome {
   const { changeAll } = useJob.getState();

@@ -104,4 +104,16 @@ describe('web: Build', () => {
     await rest();
     expect(shopOf().steps['panel-a/step/cut']).equal(true);
   });
+  it('has every step in full for paper, each once', async () => {
+    await openStation('build');
+    const paper = screen.getByTestId('paper-steps');
+    const names = [...paper.querySelectorAll('h2')].map((one) => (one.textContent ?? '').replace(/^[☐☑]\s*/, ''));
+    const run = [...document.querySelectorAll('ol [aria-current], ol button')].length;
+    expect(run).above(5);
+    expect(new Set(names).size).equal(names.length);
+    const card = document.querySelector('article[tabindex="-1"]')?.getAttribute('aria-label') ?? '';
+    expect(names).not.include(card);
+    expect(names.length).above(5);
+    expect(textIn(paper)).include('Good when:').and.include('At hand:');
+  });
 });

@@ -67,7 +67,36 @@ export default function Build() {
         </Section>
         <Spent />
       </Box>
+      <PaperSteps steps={steps.filter((step) => step !== shown)} done={done} />
     </Flex>
+  );
+}
+
+/** On paper every step stands in full, and not only the one at hand. */
+function PaperSteps({ steps, done }: { steps: readonly Step[]; done(step: Step): boolean }) {
+  return (
+    <div className="on-paper" data-testid="paper-steps" aria-hidden>
+      {steps.map((step) => (
+        <div key={step.id} className="keep-together">
+          <h2 style={{ fontWeight: 600, marginTop: '4mm' }}>
+            {done(step) ? '☑' : '☐'} {step.name}
+          </h2>
+          {step.beware.map((words) => (
+            <p key={words} style={{ fontWeight: 600 }}>
+              Beware: {words}
+            </p>
+          ))}
+          <ol style={{ paddingLeft: '6mm', listStyleType: 'decimal' }}>
+            {step.does.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ol>
+          {step.checks.length > 0 && <p>Good when: {step.checks.map(({ words }) => words).join('; ')}.</p>}
+          {step.needs.length > 0 && <p>At hand: {step.needs.join(', ')}.</p>}
+          {step.waits !== undefined && <p>Then {waitWords(step.waits)} to wait.</p>}
+        </div>
+      ))}
+    </div>
   );
 }
 

@@ -14,7 +14,7 @@ import { Section } from '../../parts/Section';
 import { TextButton } from '../../parts/TextButton';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
-import { carryOut, inShopNow, jobNow, useJob } from '../../state/job';
+import { carryOut, inShopNow, jobNow, recordSecondCut, useJob } from '../../state/job';
 
 type Stuff = ReturnType<typeof stuffOf>;
 const stuffs: readonly { stuff: Stuff; words: string }[] = [
@@ -328,6 +328,16 @@ function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[];
           <Entry label="length" value={undefined} kind="length" habit={habit} width="92px" onValue={add} />
         </Flex>
       )}
+      {state.doubled.map(({ id, at, item: thing }) => (
+        <Box key={id} role="status" mt="2" p="2" bg="well" borderLeftWidth="5px" borderColor="ochre" fontSize="14px">
+          <Text>
+            {entryName(thing) ?? thing} was cut alike on two screens, {at.slice(0, 10)}: it counts as one.
+          </Text>
+          <Button size="xs" variant="outline" mt="1" onClick={() => recordSecondCut(id)}>
+            There were two
+          </Button>
+        </Box>
+      ))}
       {ledger.length > 0 && (
         <Box mt="3" fontSize="14px" color="soft">
           {ledger.slice(-6).map(({ id, at, what, item: thing, ...size }) => (

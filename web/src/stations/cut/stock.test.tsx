@@ -9,12 +9,14 @@ import {
   pageText,
   press,
   region,
+  rest,
   screen,
   shopOf,
   textIn,
   type,
   undo,
 } from '../../shell/station.fixture';
+import { useJob } from '../../state/job';
 
 const options = (label: string) =>
   [...(field(label, region('Saw')) as HTMLSelectElement).options].map(({ text }) => text);
@@ -99,5 +101,20 @@ describe('web: Cut, the shed', () => {
     expect(shopOf().ledger.length).above(0);
     expect(textIn(shed())).match(/\d{4}-\d{2}-\d{2}: /);
     expect(pageText()).include('In your shed');
+  });
+  it('says of a bar that was locked on two screens that it counts once, and counts two where there were two', async () => {
+    const user = await openStation('cut');
+    await press(user, /^Lock as cut: .*bar 1/);
+    const [own] = useJob.getState().sync?.log ?? [];
+    if (own?.kind !== 'bar-cut') throw new Error('no bar was cut');
+    const cuts = shopOf().cuts.length;
+    const made = { ...shopOf().made };
+    useJob.getState().give({ kind: 'record', events: [{ ...own, id: 'theirs', device: 'tablet' }] });
+    await rest();
+    expect([shopOf().cuts.length, shopOf().made]).deep.equal([cuts, made]);
+    expect(textIn(shed())).include('was cut alike on two screens');
+    await press(user, 'There were two');
+    expect(shopOf().cuts.length).equal(cuts + 1);
+    expect(textIn(shed())).not.include('was cut alike on two screens');
   });
 });

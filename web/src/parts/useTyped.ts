@@ -33,11 +33,10 @@ export function useTyped(shown: string, read: (text: string) => Taken): Typed {
     pending.current = undefined;
     if (text !== undefined && text !== shown) read(text);
   };
-  // Before whatever listens to the page being left: what is read here is laid by there.
   useEffect(() => {
     const onHide = () => leave.current();
-    window.addEventListener('pagehide', onHide, true);
-    return () => window.removeEventListener('pagehide', onHide, true);
+    window.addEventListener('pagehide', onHide);
+    return () => window.removeEventListener('pagehide', onHide);
   }, []);
   // Before the job is closed, which is an effect that comes later.
   useLayoutEffect(() => () => leave.current(), []);

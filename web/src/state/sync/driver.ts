@@ -46,6 +46,7 @@ export function driveJob(
   const lay = (state: Sync) => {
     const idle = newest === undefined;
     newest = state;
+    if (hiding) leave();
     if (!idle) return;
     laying = laying.then(async () => {
       // What was set is painted first: copying the whole state takes its time.
@@ -102,15 +103,25 @@ export function driveJob(
   const online = () => tell({ kind: 'due' });
   window.addEventListener('online', online);
 
-  const onHide = () => {
-    // What is on its way to the browser's store may not get there.
+  /** Writes at once what is not in the browser's store yet: a page that goes waits for nothing. */
+  const leave = () => {
     if (!newest) return;
     const { base, document, log, outbox } = newest;
     const waiting = new Set(outbox);
     const events = log.filter((event) => waiting.has(event.id));
     leaveLastWords(job, tab, { changes: changesBetween(base.document, document), events });
   };
+  // A field may be read after this: listeners of one page are called in the order in which they came.
+  let hiding = false;
+  const onHide = () => {
+    hiding = true;
+    leave();
+  };
+  const onShow = () => {
+    hiding = false;
+  };
   window.addEventListener('pagehide', onHide);
+  window.addEventListener('pageshow', onShow);
 
   /** What the other windows were told of while the server did not answer. */
   let told: { document: Job; log: readonly ShopEvent[] } | undefined;
@@ -237,6 +248,7 @@ export function driveJob(
       window.clearTimeout(timer);
       window.removeEventListener('online', online);
       window.removeEventListener('pagehide', onHide);
+      window.removeEventListener('pageshow', onShow);
       stopListening();
     },
   };

@@ -188,3 +188,31 @@ test('a job that cannot be read stands on the shelf with its reason, and can be 
   await expect(card.getByRole('link', { name: 'Save it out' })).toHaveAttribute('href', '/api/jobs/torn/document.json');
   await expect(page.getByRole('heading', { name: 'Whole' })).toBeVisible();
 });
+
+test('eight windows of one browser open, hear each other and outlive the first; what is typed and not left is kept on reload', async ({
+  page,
+  context,
+}) => {
+  const id = await beginJob(page, 'Many windows', 'place');
+  const others = [];
+  for (let count = 1; count < 8; count += 1) {
+    const one = await context.newPage();
+    await one.goto(`/jobs/${id}/place`);
+    await expect(one.getByLabel('Project name')).toBeVisible();
+    others.push(one);
+  }
+  const name = (one: Page) => one.getByLabel('Project name');
+  await name(page).fill('Renamed');
+  await name(page).press('Enter');
+  for (const one of others) await expect(name(one)).toHaveValue('Renamed');
+  const [second, last] = [others[0], others[6]];
+  if (!second || !last) throw new Error('no windows');
+  // The first window holds the line to the server: another takes its place.
+  await page.goto('about:blank');
+  await name(second).fill('After the first');
+  await name(second).press('Enter');
+  await expect(name(last)).toHaveValue('After the first');
+  await name(second).fill('Typed only');
+  await second.reload();
+  await expect(name(second)).toHaveValue('Typed only');
+});

@@ -14,6 +14,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import pg from 'pg';
+import { clusterFolder, create, run } from './lib/cluster.mjs';
 import { diskWords } from './lib/say.mjs';
 
 const root = join(import.meta.dirname, '..');
@@ -178,6 +179,23 @@ describe('npm start', () => {
     expect(now.earlier).equal(undefined);
     expect((await jobs(port)).map((job) => job.name)).include('Gannet Reach showers');
     await interrupt(run);
+  });
+
+  it('takes another port for its database where somebody has taken the one that it found free', async () => {
+    const taken = await freePort();
+    const squatter = createServer();
+    await new Promise<void>((listens) => squatter.listen(taken, '127.0.0.1', listens));
+    const folder = clusterFolder();
+    try {
+      create(join(folder, 'cluster'), 'password', ['--no-sync']);
+      const running = await run(join(folder, 'cluster'), { fsync: 'off' }, async () => taken);
+      expect(running.port).not.equal(taken);
+      expect(running.isUp()).equal(true);
+      running.stop();
+    } finally {
+      squatter.close();
+      rmSync(folder, { recursive: true, force: true });
+    }
   });
 
   it('says in a sentence what a folder or disk refuses', async () => {

@@ -370,10 +370,16 @@ export async function openCluster(folder) {
   };
 }
 
-/** A cluster for one run of tests, thrown away after it. Nothing is flushed to disk: it need not outlive a crash. */
-export async function throwAwayCluster() {
+/** A new folder for a cluster that is thrown away, which the user of the database can reach. */
+export function clusterFolder() {
   const folder = mkdtempSync(join(tmpdir(), 'north-pane-test-'));
   own(folder);
+  return folder;
+}
+
+/** A cluster for one run of tests, thrown away after it. Nothing is flushed to disk: it need not outlive a crash. */
+export async function throwAwayCluster() {
+  const folder = clusterFolder();
   const place = join(folder, 'cluster');
   const password = randomBytes(12).toString('base64url');
   create(place, password, ['--no-sync']);

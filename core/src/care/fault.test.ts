@@ -28,7 +28,7 @@ describe('care: faults of the program', () => {
     ],
   ];
   for (const [what, work] of faults)
-    it(`are told from what a design cannot do: ${what}`, () => {
+    it(`are distinguished from what a design cannot do: ${what}`, () => {
       const error = thrownBy(work);
       expect(isProgramFault(error)).equal(true);
       // What the program says of itself is no builder's word.

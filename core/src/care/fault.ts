@@ -10,5 +10,5 @@ export function isProgramFault(error: unknown): boolean {
 
 /** Why something could not be worked out, for whoever asked for it. What a program says of itself is left to its log. */
 export function errorWords(error: unknown): string {
-  return isProgramFault(error) ? 'North Pane has a fault here, which is none of your design' : (error as Error).message;
+  return isProgramFault(error) ? 'North Pane has a fault here; your design is not the cause' : (error as Error).message;
 }

@@ -9,15 +9,15 @@ describe('care: what is wrong with a value, in words', () => {
     ['a number over its most', z.number().max(9), 10, 'must be at most 9'],
     ['words where a number should be', z.number(), 'x', 'must be a number'],
     ['no number', z.number(), Number.NaN, 'must be a number'],
-    ['nothing', z.string(), undefined, 'must be words'],
+    ['nothing', z.string(), undefined, 'must be text'],
     ['empty words', z.string().min(1), '', 'must not be empty'],
     ['too many words', z.string().max(3), 'four', 'has at most 3 characters'],
     ['an empty list', z.array(z.number()).min(2), [1], 'needs at least 2'],
     ['what is none of some', z.enum(['a', 'b']), 'c', 'must be one of a, b'],
     ['what is not the one', z.literal('a'), 'b', 'must be a'],
     ['a field of its own making', z.strictObject({}), { x: 1 }, 'there is no field “x” here'],
-    ['a time that is none', z.iso.datetime(), 'noon', 'is not written as it should be'],
-    ['none of several', z.union([z.number(), z.boolean()]), 'x', 'is not what can stand here'],
+    ['a time that is none', z.iso.datetime(), 'noon', 'is not in the right form'],
+    ['none of several', z.union([z.number(), z.boolean()]), 'x', 'is not allowed here'],
   ];
   for (const [what, schema, value, words] of rows)
     it(`${what}: ${words}`, () => {

@@ -15,7 +15,7 @@ interface Issue {
 const expectedWords: Record<string, string> = {
   number: 'must be a number',
   int: 'must be a whole number',
-  string: 'must be words',
+  string: 'must be text',
   boolean: 'must be yes or no',
   array: 'must be a list',
   object: 'must be a set of fields',
@@ -39,7 +39,7 @@ export const issueWords: z.core.$ZodErrorMap = (raw) => {
       if (origin === 'array' || origin === 'set') return `has at most ${maximum}`;
       return `must be ${inclusive ? 'at most' : 'below'} ${maximum}`;
     case 'invalid_type':
-      return expectedWords[issue.expected ?? ''] ?? 'is not what can stand here';
+      return expectedWords[issue.expected ?? ''] ?? 'is not allowed here';
     case 'invalid_value':
       return `must be ${(issue.values ?? []).length > 1 ? 'one of' : ''} ${(issue.values ?? []).join(', ')}`.replace(
         '  ',
@@ -48,8 +48,8 @@ export const issueWords: z.core.$ZodErrorMap = (raw) => {
     case 'unrecognized_keys':
       return `there is no field “${(issue.keys ?? []).join('”, “')}” here`;
     case 'invalid_format':
-      return 'is not written as it should be';
+      return 'is not in the right form';
     default:
-      return 'is not what can stand here';
+      return 'is not allowed here';
   }
 };

@@ -41,7 +41,7 @@ export const absentWords: Record<string, Words> = {
   }),
   'program-fault': (values) => ({
     headline: `${nameOf(values.text('what'))}: North Pane has a fault here`,
-    detail: 'The program broke over it. It is none of your design, and all else here still holds.',
+    detail: 'The program failed on it. Your design is not the cause, and all other figures still hold.',
     remedy:
       'Undo the last change, or choose another size near it. The job can be saved out from the shelf and looked at.',
   }),

@@ -4,6 +4,7 @@ export {
   type DateOrder,
   dayMilliseconds,
   isZone,
+  readTime,
   readWritten,
   standardOffset,
   wallTime,

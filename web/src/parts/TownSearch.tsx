@@ -7,7 +7,6 @@ export interface FoundPlace {
   latitude: number;
   longitude: number;
   zone?: string;
-  words: string;
 }
 
 /** ms of quiet before what is typed is looked for. */
@@ -44,7 +43,7 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
       return;
     }
     navigator.geolocation.getCurrentPosition(
-      ({ coords }) => take({ latitude: coords.latitude, longitude: coords.longitude, words: 'where this device is' }),
+      ({ coords }) => take({ latitude: coords.latitude, longitude: coords.longitude }),
       () => setTrouble('The device does not say where it is: allow it in the browser, or type a town.'),
       { timeout: 10_000, maximumAge: 600_000 },
     );
@@ -71,11 +70,11 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
             if (event.key !== 'Enter') return;
             // In a form it takes the town, and does not send the form off.
             event.preventDefault();
-            if (first) take({ ...first, words: first.name });
+            if (first) take(first);
           }}
         />
         <Button size="sm" variant="outline" type="button" onClick={here}>
-          Here
+          My location
         </Button>
       </Flex>
       <Box id={`${id}-found`} aria-live="polite" fontSize="14px">
@@ -91,7 +90,7 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
             w="100%"
             justifyContent="start"
             minH={{ base: '44px', md: '30px' }}
-            onClick={() => take({ ...town, words: town.name })}
+            onClick={() => take(town)}
           >
             {town.name}, {town.of}
           </Button>

@@ -72,18 +72,18 @@ function OtherCopy() {
       className="no-print"
     >
       <Text mb="2">
-        The server has an older copy of this job than this window: it was put back from a backup, or saved by another
-        program. Nothing more is saved until you choose which copy stands.
+        The server has an older copy of this job than this window, as after a backup was restored. Nothing more is saved
+        until you choose which copy to use.
       </Text>
       <Flex gap="2" wrap="wrap">
         <Button size="sm" variant="solid" onClick={() => give({ kind: 'choose copy', choice: 'yours' })}>
-          This window’s copy
+          Use this window’s copy
         </Button>
         <Button size="sm" variant="outline" onClick={() => give({ kind: 'choose copy', choice: 'theirs' })}>
-          The server’s copy
+          Use the server’s copy
         </Button>
         <Button size="sm" variant="outline" onClick={both}>
-          The server’s, and this one as a new job
+          Use the server’s, and save this one as a new job
         </Button>
       </Flex>
       {trouble && <Text color="brickText">{trouble}</Text>}
@@ -109,7 +109,7 @@ function Unheard() {
   if (open || !late) return null;
   return (
     <Text role="status" bg="card" borderBottomWidth="1px" borderColor="line" px="4" py="2" className="no-print">
-      What other screens do is not heard just now; it is tried again. What you do here is saved.
+      Changes from other screens do not arrive just now; trying again. What you do here is saved.
     </Text>
   );
 }

@@ -123,7 +123,7 @@ function SkipLink({ main }: { main: RefObject<HTMLElement | null> }) {
       css={{ '&:not(:focus)': { clipPath: 'inset(50%)', width: '1px', height: '1px', overflow: 'hidden' } }}
       onClick={() => main.current?.focus()}
     >
-      To the station
+      Skip to the content
     </Button>
   );
 }

@@ -29,7 +29,7 @@ describe('web: a family that breaks', () => {
         useJob.getState().change('heaters.panel-a.parameters.riserCount', 11);
       });
       expect(pageText()).match(/This station cannot be shown/);
-      expect(pageText()).match(/fault here, which is none of your design/);
+      expect(pageText()).match(/fault here; your design is not the cause/);
       expect(pageText()).not.match(/is not a function|undefined/);
       expect(textIn(document.querySelector('header') as Element)).match(/no figures/);
       expect([...document.querySelectorAll('nav a')]).length(7);
@@ -44,7 +44,7 @@ describe('web: a family that breaks', () => {
 });
 
 describe('web: a worker', () => {
-  /** A worker that dies as often as it is told to, and then answers. */
+  /** A worker that dies a set number of times, and then answers. */
   class Frail extends window.EventTarget {
     static made = 0;
     static deaths = 0;

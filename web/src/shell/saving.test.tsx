@@ -45,6 +45,18 @@ class Locks {
   }
 }
 
+/** A page with nine risers saved, loaded again after the server was put back to the copy from before. */
+async function putBack() {
+  const kept = new KeptJob();
+  const user = await openPage('/jobs/shed/size', kept);
+  await set(count, 9);
+  await saved();
+  const older = new KeptJob();
+  older.key = kept.key;
+  await reloads(older);
+  return { user, older };
+}
+
 describe('web: what a window has of a job', () => {
   afterEach(leaveStation);
 
@@ -67,32 +79,20 @@ describe('web: what a window has of a job', () => {
     expect([second.version, second.events.length]).deep.equal([1, 0]);
   });
   it('is asked about where the server was put back to an older copy, and this window’s goes on when that is chosen', async () => {
-    const kept = new KeptJob();
-    const user = await openPage('/jobs/shed/size', kept);
-    await set(count, 9);
-    await saved();
-    const older = new KeptJob();
-    older.key = kept.key;
-    await reloads(older);
+    const { user, older } = await putBack();
     expect(pageText()).match(/older copy of this job/);
     expect(risers()).equal(9);
     await set('heaters.panel-a.parameters.pitch', 0.1);
     await rest();
     expect(older.count('POST', '/changes')).equal(0);
-    await press(user, /^This window’s copy/);
+    await press(user, /^Use this window’s copy/);
     await saved();
     expect(risers(older.document)).equal(9);
     expect(older.document.heaters['panel-a']?.parameters.pitch).equal(0.1);
     expect(pageText()).not.match(/older copy/);
   });
   it('gives way to the server’s older copy when that is chosen, and can stay as a job of its own', async () => {
-    const kept = new KeptJob();
-    const user = await openPage('/jobs/shed/size', kept);
-    await set(count, 9);
-    await saved();
-    const older = new KeptJob();
-    older.key = kept.key;
-    await reloads(older);
+    const { user, older } = await putBack();
     const made: unknown[] = [];
     serve(
       older.answers({
@@ -102,7 +102,7 @@ describe('web: what a window has of a job', () => {
         },
       }),
     );
-    await press(user, /^The server’s, and this one as a new job/);
+    await press(user, /^Use the server’s, and save this one as a new job/);
     await soon(() => expect(risers()).equal(12));
     expect(made).length(1);
     expect(risers((made[0] as { document: ReturnType<typeof defaultJob> }).document)).equal(9);
@@ -123,17 +123,17 @@ describe('web: what a window has of a job', () => {
   });
   it('is said to be saved while other screens are not heard, and not that they are', async () => {
     await openPage('/jobs/shed/size');
-    expect(pageText()).not.match(/not heard/);
+    expect(pageText()).not.match(/do not arrive/);
     await act(async () => useLine.setState({ open: false }));
     try {
       // It is not said of a server that is only started again.
-      expect(pageText()).not.match(/not heard/);
+      expect(pageText()).not.match(/do not arrive/);
       await act(() => new Promise((resolve) => setTimeout(resolve, 120)));
-      expect(pageText()).match(/other screens do is not heard/);
+      expect(pageText()).match(/other screens do not arrive/);
     } finally {
       await act(async () => useLine.setState({ open: true }));
     }
-    expect(pageText()).not.match(/not heard/);
+    expect(pageText()).not.match(/do not arrive/);
   });
   it('is sent after the window is closed, though its job is open nowhere; what somebody must choose about waits', async () => {
     const locks = new Locks();

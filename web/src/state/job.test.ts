@@ -3,7 +3,7 @@ import type { ShopEvent } from '@north-pane/core/shoplog';
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { NotSaved, record, saveNow, savingOf, useJob } from './job';
-import type { Effect, Input } from './sync/machine';
+import type { Effect, Input } from './sync/messages';
 import { openSync } from './sync/state';
 
 const state = () => useJob.getState();

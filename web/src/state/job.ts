@@ -13,7 +13,8 @@ import {
 import { create } from 'zustand';
 import { deviceName } from './device';
 import { rules } from './rules';
-import { type Effect, type Input, type Step, step } from './sync/machine';
+import { step } from './sync/machine';
+import type { Effect, Input, Step } from './sync/messages';
 import { type Sync, unsaved } from './sync/state';
 
 /** What came of a change: nothing is set when it does not make a sound job. */

@@ -3,7 +3,7 @@ import { parseEvents, type RefusedEvent, type ShopEvent } from '@north-pane/core
 import { answered, api, queries, Refusal } from '../api';
 import { type JobRef, layBy, leaveLastWords, readStored } from './laidBy';
 import { listen, say } from './line';
-import type { Effect, Had, Input } from './machine';
+import type { Effect, Had, Input } from './messages';
 import type { OtherCopy, Stored, Sync } from './state';
 
 /** Carries out what the machine of a job asks for, and tells it what came of it. */

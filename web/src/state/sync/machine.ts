@@ -10,7 +10,8 @@ import {
   valueAtPath,
   withValueAt,
 } from '@north-pane/core/document';
-import { longestMessage, mostEventsSent, type RefusedEvent, type ShopEvent } from '@north-pane/core/shoplog';
+import type { Effect, Had, Input, Step } from './messages';
+import { answered, firstMessage, heard, heardUpTo, logged, overheard, short, unheard, withEvents } from './shopLog';
 import {
   type Contested,
   type OtherCopy,
@@ -23,57 +24,6 @@ import {
   waitingChanges,
 } from './state';
 import { dragEnded, remembered, takenBack } from './undo';
-
-export type Input =
-  | { kind: 'edit'; fields: readonly { path: FieldPath; value: unknown }[] }
-  | { kind: 'begin drag' }
-  | { kind: 'end drag' }
-  | { kind: 'undo' }
-  | { kind: 'redo' }
-  | { kind: 'record'; events: readonly ShopEvent[] }
-  | { kind: 'settle'; path: readonly (string | number)[]; choice: 'yours' | 'theirs' }
-  /** The wait is over, or it is not to be waited for. */
-  | { kind: 'due' }
-  | { kind: 'saved'; save: string; stored: Stored }
-  | { kind: 'clashed'; save: string; stored: Stored }
-  | { kind: 'refused'; save: string; why: string }
-  | { kind: 'unanswered'; what: 'save' | 'log' | 'fetch' | 'hear' }
-  /** `seq`: how far the log goes with them. */
-  | { kind: 'logged'; ids: readonly string[]; seq: number; refused?: readonly RefusedEvent[] }
-  /** What another window of this browser has done while the server does not answer: it is that window's to take back. */
-  | { kind: 'overheard'; events: readonly ShopEvent[]; changes: readonly Change[] }
-  | { kind: 'stands'; version: number; stamp?: string; seq: number; mark?: string }
-  | { kind: 'fetched'; ask: number; stored: Stored }
-  | { kind: 'heard'; ask: number; events: readonly ShopEvent[]; seq: number; mark?: string; more: boolean }
-  /** The server's copy does not go on from what this window last had. */
-  | { kind: 'parted'; copy: OtherCopy }
-  | { kind: 'choose copy'; choice: 'yours' | 'theirs' }
-  /** What another window of this browser laid by and can send no more. */
-  | { kind: 'adopt'; orphan: Sync };
-
-export type Effect =
-  | { kind: 'send'; sent: Sent }
-  /** `after`, `mark`: how far the log was heard. */
-  | { kind: 'log'; events: readonly ShopEvent[]; after: number; mark?: string }
-  | { kind: 'fetch'; ask: number; had: Had }
-  | { kind: 'hear'; ask: number; after: number; mark?: string }
-  /** Lays the state by in the browser, before anything is sent. */
-  | { kind: 'lay by' }
-  /** `due` after so many ms. */
-  | { kind: 'wait'; ms: number };
-
-/** What a window last had of a job: the server says whether its copy goes on from that. */
-export interface Had {
-  version: number;
-  stamp?: string;
-  seq: number;
-  mark?: string;
-}
-
-export interface Step {
-  state: Sync;
-  effects: Effect[];
-}
 
 /** ms of quiet before an edit is sent. */
 const quiet = 250;
@@ -122,12 +72,8 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
       return takenBack(state, 'past', rules);
     case 'redo':
       return takenBack(state, 'future', rules);
-    case 'record': {
-      const fresh = unheard(state, input.events);
-      return fresh.length === 0
-        ? state
-        : { ...state, log: [...state.log, ...fresh], outbox: [...state.outbox, ...fresh.map(({ id }) => id)] };
-    }
+    case 'record':
+      return withEvents(state, input.events);
     case 'settle':
       return settled(state, input.path, input.choice, rules);
     case 'due':
@@ -151,21 +97,8 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
         ...(input.what === 'fetch' ? { fetching: 0 } : {}),
         ...(input.what === 'hear' ? { hearing: 0 } : {}),
       };
-    case 'logged': {
-      const gone = new Set(input.ids);
-      const refused = input.refused ?? [];
-      const no = new Set(refused.map(({ id }) => id));
-      return answered({
-        ...state,
-        logging: false,
-        outbox: state.outbox.filter((id) => !gone.has(id)),
-        acknowledged: [...state.acknowledged, ...state.outbox.filter((id) => gone.has(id) && !no.has(id))],
-        behind: { ...state.behind, seq: Math.max(state.behind.seq, input.seq) },
-        ...(no.size === 0
-          ? {}
-          : { log: state.log.filter(({ id }) => !no.has(id)), notice: notTaken(state.log, refused) }),
-      });
-    }
+    case 'logged':
+      return logged(state, input);
     case 'overheard':
       return overheard(state, input.events, input.changes, rules);
     case 'stands':
@@ -203,75 +136,6 @@ function moved(state: Sync, input: Input, rules: Rules): Sync {
   }
 }
 
-/** What is said of things done in the shop that the server did not take. */
-function notTaken(log: readonly ShopEvent[], refused: readonly RefusedEvent[]): string {
-  const [first] = refused;
-  const event = log.find(({ id }) => id === first?.id);
-  const what = event ? doneWords[event.kind] : 'something done in the shop';
-  const rest = refused.length > 1 ? ` and ${refused.length - 1} more` : '';
-  return `The server did not take ${what}${rest}: ${first?.message ?? ''}. It was taken off again; all else was saved.`;
-}
-
-const doneWords: Record<ShopEvent['kind'], string> = {
-  made: 'a piece that was ticked',
-  step: 'a step that was ticked',
-  'bar-cut': 'a bar that was cut',
-  'sheet-cut': 'a sheet that was cut',
-  shelf: 'what came to the shelf or left it',
-  checked: 'a check that was ticked',
-  acknowledged: 'an answer to a danger',
-  spent: 'money spent',
-  worked: 'hours worked',
-  'taken-back': 'what was taken back',
-};
-
-/** What another window has done, as far as it goes with what is set here. Whichever of the two reaches the server first has it sent. */
-function overheard(state: Sync, events: readonly ShopEvent[], changes: readonly Change[], rules: Rules): Sync {
-  const fresh = unheard(state, events);
-  const { document, laid } = layEdits(state.document, changes);
-  const takes = laid.length > 0 && !state.dragFrom && rules.trouble(document) === undefined;
-  if (fresh.length === 0 && !takes) return state;
-  return {
-    ...state,
-    log: fresh.length > 0 ? [...state.log, ...fresh] : state.log,
-    outbox: fresh.length > 0 ? [...state.outbox, ...fresh.map(({ id }) => id)] : state.outbox,
-    document: takes ? sharing(state.document, document) : state.document,
-  };
-}
-
-/** Times that the server is asked for what it said it had, before it is believed that it has it no more. */
-const mostAsked = 3;
-
-/** An answer that falls short of what was heard of. */
-function short(state: Sync, there: Sync['behind'], tries: number): Sync {
-  return tries + 1 < mostAsked ? { ...state, tries: tries + 1 } : { ...state, behind: there };
-}
-
-/** More of the log. What the server had acknowledged and does not have any more is sent again. */
-function heard(state: Sync, input: Extract<Input, { kind: 'heard' }>): Sync {
-  if (input.ask !== state.hearing) return state;
-  const fresh = unheard(state, input.events);
-  const there = new Set(input.events.map(({ id }) => id));
-  const seq = Math.max(state.seq, input.seq);
-  const rest = (ids: readonly string[]) => (ids.some((id) => there.has(id)) ? ids.filter((id) => !there.has(id)) : ids);
-  const missing = input.more ? [] : rest(state.expected);
-  const gone = new Set(missing);
-  const behind = { ...state.behind, seq: Math.max(state.behind.seq, input.more ? input.seq + 1 : input.seq) };
-  const done = answered({
-    ...state,
-    hearing: 0,
-    seq,
-    ...(seq === input.seq && input.mark !== undefined ? { mark: input.mark } : {}),
-    behind,
-    log: fresh.length > 0 ? [...state.log, ...fresh] : state.log,
-    outbox: missing.length > 0 ? [...rest(state.outbox), ...missing] : rest(state.outbox),
-    acknowledged:
-      missing.length > 0 ? rest(state.acknowledged).filter((id) => !gone.has(id)) : rest(state.acknowledged),
-    expected: input.more ? rest(state.expected) : [],
-  });
-  return !input.more && behind.seq > seq ? short(done, { version: behind.version, seq }, state.tries) : done;
-}
-
 /** Whether the server was heard to be at an older state than this window has, or at another one of the same number. */
 function olderThan(stands: Extract<Input, { kind: 'stands' }>, { base, seq, mark }: Sync): boolean {
   const other = (theirs: string | undefined, mine: string | undefined) =>
@@ -301,26 +165,6 @@ function chosen(state: Sync, { stored, seq }: OtherCopy, choice: 'yours' | 'thei
   if (choice === 'yours') return { ...begun, outbox: state.log.map(({ id }) => id) };
   const { document } = begun.base;
   return { ...begun, document, dragFrom: undefined, past: [], future: [], log: [], outbox: [], notice: undefined };
-}
-
-/** The first events that wait, as many as fit into one message. */
-function firstMessage({ outbox, log }: Sync): ShopEvent[] {
-  const pending = new Set(outbox);
-  const events: ShopEvent[] = [];
-  // Room is left for what stands about them.
-  let room = longestMessage * 900_000;
-  for (const event of log) {
-    if (!pending.has(event.id)) continue;
-    room -= new TextEncoder().encode(JSON.stringify(event)).length;
-    if (events.length > 0 && (room < 0 || events.length >= mostEventsSent)) break;
-    events.push(event);
-  }
-  return events;
-}
-
-/** The server answered. */
-function answered(state: Sync): Sync {
-  return state.link === 'open' && state.tries === 0 ? state : { ...state, link: 'open', tries: 0 };
 }
 
 /** What is to be done in a state: at most one thing of each kind is under way at a time. */
@@ -375,12 +219,7 @@ function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean 
     // Those of an earlier page of the same hearing are waited for still.
     const expected = input.kind === 'heard' && input.more ? next.expected : next.acknowledged;
     next = { ...next, asks: next.asks + 1, hearing: next.asks + 1, expected };
-    effects.push({
-      kind: 'hear',
-      ask: next.hearing,
-      after: next.seq,
-      ...(next.mark === undefined ? {} : { mark: next.mark }),
-    });
+    effects.push({ kind: 'hear', ask: next.hearing, ...heardUpTo(next) });
   }
   return { state: next, effects, lays };
 }
@@ -388,10 +227,6 @@ function drive(state: Sync, input: Input, rules: Rules): Step & { lays: boolean 
 export function hadOf({ base, seq, mark }: Sync): Had {
   const stamp = base.stamp === undefined ? {} : { stamp: base.stamp };
   return { version: base.version, ...stamp, seq, ...(mark === undefined ? {} : { mark }) };
-}
-
-function heardUpTo({ seq, mark }: Sync): { after: number; mark?: string } {
-  return { after: seq, ...(mark === undefined ? {} : { mark }) };
 }
 
 function retryAfter(tries: number): number {
@@ -428,12 +263,6 @@ function askedAbout(changes: readonly Change[], theirs: Job, why?: string): Cont
     theirs: valueAtPath(theirs, path),
     ...(why === undefined ? {} : { why }),
   }));
-}
-
-/** Events that are not in the log yet. */
-function unheard({ log }: Sync, events: readonly ShopEvent[]): ShopEvent[] {
-  const known = new Set(log.map(({ id }) => id));
-  return events.filter(({ id }) => !known.has(id));
 }
 
 /**

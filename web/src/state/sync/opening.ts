@@ -3,7 +3,8 @@ import { Refusal } from '../api';
 import { rules } from '../rules';
 import { fetchStored, otherCopy, refusalIn, wholeLog } from './driver';
 import { allLaidBy, bringOver, type JobRef, type LaidBy, type LastWords, takeLastWords, throwAway } from './laidBy';
-import { hadOf, type Input } from './machine';
+import { hadOf } from './machine';
+import type { Input } from './messages';
 import { openSync, revive, type Sync } from './state';
 import { closedTabs, tabName } from './tab';
 

@@ -1,6 +1,7 @@
 import { type Change, changesBetween, type Job, mergeChanges, same, valueAtPath } from '@north-pane/core/document';
 import { foldEvents, nextClock, type ShopEvent } from '@north-pane/core/shoplog';
-import { type Effect, type Had, hadOf, type Input, step } from './machine';
+import { hadOf, step } from './machine';
+import type { Effect, Had, Input } from './messages';
 import { type Entry, openSync, type Rules, revive, type Stored, type Sync, unsaved } from './state';
 
 /**

@@ -331,7 +331,7 @@ function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[];
       {state.doubled.map(({ id, at, item: thing }) => (
         <Box key={id} role="status" mt="2" p="2" bg="well" borderLeftWidth="5px" borderColor="ochre" fontSize="14px">
           <Text>
-            {entryName(thing) ?? thing} was cut alike on two screens, {at.slice(0, 10)}: it counts as one.
+            {entryName(thing) ?? thing} was noted as the same cut on two screens, {at.slice(0, 10)}. It counts once.
           </Text>
           <Button size="xs" variant="outline" mt="1" onClick={() => recordSecondCut(id)}>
             There were two

@@ -112,9 +112,9 @@ describe('web: Cut, the shed', () => {
     useJob.getState().give({ kind: 'record', events: [{ ...own, id: 'theirs', device: 'tablet' }] });
     await rest();
     expect([shopOf().cuts.length, shopOf().made]).deep.equal([cuts, made]);
-    expect(textIn(shed())).include('was cut alike on two screens');
+    expect(textIn(shed())).include('was noted as the same cut on two screens');
     await press(user, 'There were two');
     expect(shopOf().cuts.length).equal(cuts + 1);
-    expect(textIn(shed())).not.include('was cut alike on two screens');
+    expect(textIn(shed())).not.include('was noted as the same cut on two screens');
   });
 });

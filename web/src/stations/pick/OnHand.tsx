@@ -127,7 +127,7 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
           onValue={(value) => setItem({ ...item, [kind]: value })}
         />
       )}
-      <SimpleGrid columns={Math.min(shown.length, 2 + (shown.length % 2))} gap="2" mt="1">
+      <SimpleGrid columns={shown.length === 4 ? 2 : shown.length} gap="2" mt="1">
         {shown.map((field) => (
           <Entry
             key={`${kind} ${field.name}`}

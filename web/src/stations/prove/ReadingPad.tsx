@@ -1,4 +1,5 @@
 import { Box, Button, Dialog, Flex, Input, SimpleGrid, Stack, Text } from '@chakra-ui/react';
+import { tz } from '@date-fns/tz';
 import { type Finding, issueWords } from '@north-pane/core/care';
 import { sayFinding } from '@north-pane/core/cautions';
 import type { Job } from '@north-pane/core/document';
@@ -13,8 +14,9 @@ import {
 } from '@north-pane/core/proof';
 import { compareJob, jobDoubts } from '@north-pane/core/proving';
 import { formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
-import { zoneClock } from '@north-pane/core/time';
+import { readTime } from '@north-pane/core/time';
 import { useMutation } from '@tanstack/react-query';
+import { format } from 'date-fns';
 import { useEffect, useId, useMemo, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod';
@@ -125,7 +127,7 @@ export function ReadingPad({
   const [told, say] = useState('');
   const takeOut = useTakeOutReadings();
   /** The moment that is meant; undefined where it is none. */
-  const moment = () => (typed.when ? momentOf(typed.when, zone) : Date.now());
+  const moment = () => (typed.when ? readTime(typed.when, zone) : Date.now());
   const [doubted, setDoubted] = useState<{ reading: Reading; doubts: Finding[] } | undefined>(undefined);
   const keep = useMutation({
     networkMode: 'always',
@@ -206,11 +208,11 @@ export function ReadingPad({
             onValue={(when) => setValue('when', when === '' ? undefined : when)}
           />
           <Button type="submit" variant="solid" size="lg" disabled={!reading || keep.isPending}>
-            {typed.mends === undefined ? 'Keep this reading' : 'Keep it mended'}
+            {typed.mends === undefined ? 'Keep this reading' : 'Save the correction'}
           </Button>
           {typed.mends !== undefined && (
             <Button variant="outline" size="sm" onClick={() => reset({ wind: typed.wind })}>
-              Leave it as it was
+              Cancel
             </Button>
           )}
           <Text role="status" fontSize="14px" color="paneText">
@@ -267,13 +269,7 @@ const shown = 4;
 
 /** A moment as a field of date and time writes it, by the clock of the site. */
 function wallText(time: number, zone: string): string {
-  return new Date(time + zoneClock(zone).offsetAt(time)).toISOString().slice(0, 16);
-}
-
-/** The moment that such a field says; undefined where it says none. */
-function momentOf(text: string, zone: string): number | undefined {
-  const wall = Date.parse(`${text}Z`);
-  return Number.isFinite(wall) ? zoneClock(zone).utcOf(wall) : undefined;
+  return format(tz(zone)(new Date(time)), "yyyy-MM-dd'T'HH:mm");
 }
 
 function sayReading({ time, inlet, outlet }: Reading, zone: string, habit: Habit): string {
@@ -289,7 +285,7 @@ function When(props: { value: string; trouble: string | undefined; onValue(value
     <Box>
       <label htmlFor={id}>
         <Text as="span" fontSize="14px" color="soft">
-          Read when; empty is now
+          Date and time (empty: now)
         </Text>
       </label>
       <Input
@@ -326,10 +322,10 @@ function Kept(props: { readings: readonly Reading[]; zone: string; habit: Habit;
             <Button
               size="xs"
               variant="plain"
-              aria-label={`Mend: ${sayReading(one, zone, habit)}`}
+              aria-label={`Correct: ${sayReading(one, zone, habit)}`}
               onClick={() => onMend(one)}
             >
-              mend
+              correct
             </Button>
           </Flex>
         ))}

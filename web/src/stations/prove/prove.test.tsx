@@ -19,6 +19,7 @@ import {
   soon,
   textIn,
   type,
+  type User,
 } from '../../shell/station.fixture';
 import { useJob } from '../../state/job';
 import { Desk, loggerFile, readingsOf } from './desk.fixture';
@@ -37,6 +38,19 @@ async function at<T>(moment: string, work: () => Promise<T>): Promise<T> {
   } finally {
     Date.now = own;
   }
+}
+
+/** Types a reading and taps a clear sky. */
+async function fill(user: User, [inlet, outlet, air, flow]: readonly [string, string, string, string]): Promise<void> {
+  for (const [label, value] of [
+    ['Water in', inlet],
+    ['Water out', outlet],
+    ['Air', air],
+    ['Flow, or 9 L in 3:51', flow],
+  ] as const)
+    await type(user, field(label), value);
+  await user.click(radio('clear'));
+  await rest();
 }
 
 describe('web: Prove, a reading by hand', () => {
@@ -87,15 +101,7 @@ describe('web: Prove, a reading by hand', () => {
     const desk = new Desk(job);
     const user = await openStation('prove', job, { answers: desk.answers() });
     const posted = () => desk.asked.filter(({ method }) => method === 'POST').length;
-    for (const [label, value] of [
-      ['Water in', '12'],
-      ['Water out', '19'],
-      ['Air', '2'],
-      ['Flow, or 9 L in 3:51', '2.4'],
-    ] as const)
-      await type(user, field(label), value);
-    await user.click(radio('clear'));
-    await rest();
+    await fill(user, ['12', '19', '2', '2.4']);
     const keepAtNight = async () => {
       await at('2027-12-21T00:30:00Z', () => user.click(button('Keep this reading')));
     };
@@ -115,15 +121,7 @@ describe('web: Prove, a reading by hand', () => {
         method === 'POST' ? refusal(503, 'The database does not answer just now.') : [],
     };
     const user = await openStation('prove', defaultJob('harp'), { answers });
-    for (const [label, value] of [
-      ['Water in', '18'],
-      ['Water out', '23'],
-      ['Air', '20'],
-      ['Flow, or 9 L in 3:51', '2.5'],
-    ] as const)
-      await type(user, field(label), value);
-    await user.click(radio('clear'));
-    await rest();
+    await fill(user, ['18', '23', '20', '2.5']);
     await at('2027-06-21T11:30:00Z', () => user.click(button('Keep this reading')));
     await soon(() => expect(textIn(screen.getByRole('alert'))).include('does not answer just now'));
     expect((field('Water out') as HTMLInputElement).value).match(/^23/);
@@ -159,18 +157,7 @@ describe('web: Prove, a reading by hand', () => {
 
 describe('web: Prove, readings of another time', () => {
   after(leaveStation);
-  const fill = async (user: Awaited<ReturnType<typeof openStation>>, warm: string) => {
-    for (const [label, value] of [
-      ['Water in', '18'],
-      ['Water out', warm],
-      ['Air', '20'],
-      ['Flow, or 9 L in 3:51', '2.5'],
-    ] as const)
-      await type(user, field(label), value);
-    await user.click(radio('clear'));
-    await rest();
-  };
-  const when = (text: string) => fireEvent.change(field('Read when; empty is now'), { target: { value: text } });
+  const when = (text: string) => fireEvent.change(field('Date and time (empty: now)'), { target: { value: text } });
   const read = (desk: Desk) =>
     desk.sources.flatMap(({ readings }) => readings.map(({ time, outlet }) => [new Date(time).toISOString(), outlet]));
 
@@ -182,7 +169,7 @@ describe('web: Prove, readings of another time', () => {
       ['2026-06-20T12:30', '25'],
       ['2026-06-21T11:45', '26'],
     ] as const) {
-      await fill(user, warm);
+      await fill(user, ['18', warm, '20', '2.5']);
       when(moment);
       await rest();
       await press(user, 'Keep this reading');
@@ -197,7 +184,7 @@ describe('web: Prove, readings of another time', () => {
   it('are refused where they have not been yet', async () => {
     const desk = new Desk();
     const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
-    await fill(user, '24');
+    await fill(user, ['18', '24', '20', '2.5']);
     when('2199-06-20T12:00');
     await rest();
     await press(user, 'Keep this reading');
@@ -213,12 +200,12 @@ describe('web: Prove, readings of another time', () => {
       words,
     );
     const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
-    await soon(() => button(/^Mend:/));
-    await user.click(button(/^Mend:/));
+    await soon(() => button(/^Correct:/));
+    await user.click(button(/^Correct:/));
     await rest();
     expect((field('Water out') as HTMLInputElement).value).match(/^42/);
     await type(user, field('Water out'), '24');
-    await press(user, 'Keep it mended');
+    await press(user, 'Save the correction');
     await soon(() => expect(desk.sources.flatMap(({ readings }) => readings)).length(1));
     expect(read(desk)).deep.equal([['2026-06-20T12:00:00.001Z', 24]]);
   });
@@ -329,12 +316,7 @@ describe('web: Prove, the verdict', () => {
     expect(verdict()).not.match(/should|Colder/);
     expect(textIn(region('Held against'))).include('Nobody has said what was built');
     expect(pageText()).include('12 readings');
-    await type(user, field('Water in'), '18');
-    await type(user, field('Water out'), '19');
-    await type(user, field('Air'), '20');
-    await type(user, field('Flow, or 9 L in 3:51'), '2.5');
-    await user.click(radio('clear'));
-    await rest();
+    await fill(user, ['18', '19', '20', '2.5']);
     expect(pageText())
       .match(/K of|no gain|gain/i)
       .and.not.match(/Colder than the panel should be/);

@@ -5,7 +5,7 @@ import { expect } from 'chai';
 import { record, useJob } from '../state/job';
 import { allLaidBy, layBy } from '../state/sync/laidBy';
 import { useLine } from '../state/sync/line';
-import { sendOrphans } from '../state/sync/orphans';
+import { sendLeft, sendOrphans } from '../state/sync/orphans';
 import { unsaved } from '../state/sync/state';
 import { tabName } from '../state/sync/tab';
 import { goTo, KeptJob, openPage, reloads, saved } from './page.fixture';
@@ -162,6 +162,28 @@ describe('web: what a window has of a job', () => {
       if (own) Object.defineProperty(window.navigator, 'locks', own);
       else delete (window.navigator as { locks?: unknown }).locks;
     }
+  });
+});
+
+describe('web: what a window left unsent at a job', () => {
+  afterEach(leaveStation);
+  it('is sent while it looks at the shelf, once the server answers; a job that is looked at sends for itself', async () => {
+    const kept = new KeptJob();
+    await openPage('/jobs/shed/size', kept);
+    serve({ ...kept.answers(), '/jobs/shed/changes': () => refusal(503, 'silent') });
+    await set(count, 9);
+    await soon(() => expect(useJob.getState().sync?.link).equal('lost'));
+    await sendLeft();
+    expect(risers(kept.document)).not.equal(9);
+    leaveStation();
+    serve(kept.answers());
+    await soon(async () => {
+      await sendLeft();
+      expect(risers(kept.document)).equal(9);
+    });
+    // It can be undone still when the job is opened again.
+    await reloads(kept, '/jobs/shed/size');
+    expect(useJob.getState().sync?.past.length).above(0);
   });
 });
 

@@ -38,6 +38,7 @@ export function say(message: Message): void {
 
 function hearHere(message: Message): void {
   if (message.kind === 'line') useLine.setState({ open: message.open });
+  if (message.kind === 'missed') choreOfAll();
   for (const hear of hearers) hear(message);
 }
 
@@ -49,9 +50,15 @@ function sayToAll(message: Message): void {
 
 /** What the window that listens to the server has to do besides, each time the line opens and now and then. */
 let chore: () => void = () => {};
+/** What every window has to do then. */
+let choreOfAll: () => void = () => {};
 
 export function whileListening(work: () => void): void {
   chore = work;
+}
+
+export function eachRound(work: () => void): void {
+  choreOfAll = work;
 }
 
 /** ms between two rounds of that. */
@@ -64,6 +71,7 @@ function begin(): void {
     channel = new BroadcastChannel('north-pane');
     channel.onmessage = ({ data }: MessageEvent<Message>) => hearHere(data);
   }
+  window.setInterval(() => choreOfAll(), round);
   const keep = () => {
     keepLine();
     window.setInterval(chore, round);

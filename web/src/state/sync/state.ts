@@ -163,3 +163,22 @@ export function waitingChanges(state: Sync): readonly Change[] {
 export function unsaved(state: Sync): number {
   return waitingChanges(state).length + (state.sent?.changes.length ?? 0) + state.outbox.length;
 }
+
+/** Whether a state has something that the server has not answered for, and that nobody has to choose about first. */
+export function waits(state: Sync): boolean {
+  return unsaved(state) > 0 && !needsChoice(state);
+}
+
+/** Whether all of a state is on the server and came back from it: nothing waits, nothing is to be chosen, every event was heard again. */
+export function isSettled(state: Sync): boolean {
+  return unsaved(state) === 0 && !needsChoice(state) && state.acknowledged.length === 0 && state.hearing === 0;
+}
+
+/** Whether the machine of a state can go on by itself: something of it is not settled, and nobody has to choose first. */
+export function goesOn(state: Sync): boolean {
+  return !isSettled(state) && !needsChoice(state);
+}
+
+function needsChoice({ contested, otherCopy }: Sync): boolean {
+  return contested.length > 0 || otherCopy !== undefined;
+}

@@ -2,12 +2,24 @@ import { type Change, changesBetween, type Job, mergeChanges, same, valueAtPath 
 import { foldEvents, nextClock, type ShopEvent } from '@north-pane/core/shoplog';
 import { hadOf, step } from './machine';
 import type { Effect, Had, Input } from './messages';
-import { type Entry, openSync, type Rules, revive, type Stored, type Sync, unsaved } from './state';
+import {
+  type Entry,
+  goesOn,
+  isSettled,
+  openSync,
+  type Rules,
+  revive,
+  type Stored,
+  type Sync,
+  unsaved,
+  waits,
+} from './state';
 
 /**
- * Two to seven windows of two browsers, with clocks that are wrong, and a server that loses, delays, doubles and reorders what goes between
- * them, that dies between a write and its answer, that is put back to an older copy, and on which the job is deleted and begun again under
- * the same name. Windows are closed and opened again at any moment. A schedule is a list of numbers: each says what happens next.
+ * Two to seven windows of two browsers, with clocks that are wrong, and a server with two jobs that loses, delays, doubles and reorders what
+ * goes between them, that dies between a write and its answer, that is put back to an older copy, and on which a job is deleted and begun
+ * again under the same name. Windows are closed and opened again at any moment, and go from one job to the other; what one leaves unsent is
+ * sent by the window itself or, once it is closed, by another. A schedule is a list of numbers: each says what happens next.
  */
 
 /** Fields of the small document that is edited: two of them must not both be large. */
@@ -45,12 +57,19 @@ interface Message {
   /** Of the job that it is meant for. */
   key: number;
   effect: Effect;
+  /** The window left that job, or was closed, since. */
+  unheard?: boolean;
   /** The answer, once the server has worked on it; `gone` where that job is no more. */
   answer?: Input | 'gone';
 }
 
+/** A window at one of the jobs: it has two of these, and looks at one. */
 interface Client {
   name: string;
+  /** Of the window. */
+  window: number;
+  /** Of the job's name. */
+  slot: number;
   browser: number;
   /** ms by which its clock is wrong. */
   skew: number;
@@ -61,6 +80,12 @@ interface Client {
   /** What the browser has laid by: all that is left when the window is closed. */
   laidBy: Sync;
   open: boolean;
+  /** It is open to send what was left, and looked at by nobody. */
+  background: boolean;
+  /** The window has looked at this job at some time. */
+  visited: boolean;
+  /** All of it was sent while its window was closed: nothing is laid by any more. */
+  thrownAway?: boolean;
   timer: boolean;
   edits: number;
   /** Values that were set here, by path, in order. */
@@ -73,17 +98,19 @@ interface Client {
 const add = <T>(map: Map<string, T[]>, key: string, value: T) => map.set(key, [...(map.get(key) ?? []), value]);
 
 export class World {
-  readonly server: Server;
+  readonly servers: [Server, Server];
   readonly clients: Client[];
+  /** Which job each window looks at. */
+  private readonly at: number[];
   private messages: Message[] = [];
   private events = 0;
   private saves = 0;
   /** What was found to be wrong, in words. */
   readonly wrong: string[] = [];
-  counts = { conflicts: 0, refusals: 0, undone: 0, crashes: 0, lost: 0, parted: 0, overheard: 0 };
+  counts = { conflicts: 0, refusals: 0, undone: 0, crashes: 0, lost: 0, parted: 0, overheard: 0, moves: 0, drained: 0 };
   private wasPutBack = false;
   /** A copy of the server that it may be put back to. */
-  private backup: Server | undefined;
+  private backup: [Server, Server] | undefined;
   /** Values that another window of the browser may have sent, and overwritten since: its writer is asked about them. */
   private readonly shared = new Set<unknown>();
   /** Values that a window of the same browser was shown and set anew. */
@@ -92,14 +119,26 @@ export class World {
   private readonly ofDeleted = new Set<unknown>();
 
   constructor(windows = 2) {
-    this.server = this.freshJob(1);
-    this.clients = ['a', 'b', 'c', 'd', 'e', 'f', 'g'].slice(0, windows).map((name, index) => ({
-      name,
-      browser: index % 2,
-      skew: (index % 3) * 86_400_000,
-      edits: 0,
-      ...this.opened(),
-    }));
+    this.servers = [this.freshJob(1), this.freshJob(1001)];
+    this.at = Array.from({ length: windows }, () => 0);
+    this.clients = ['abcdefg', 'ABCDEFG'].flatMap((names, slot) =>
+      [...names.slice(0, windows)].map((name, window) => ({
+        name,
+        window,
+        slot,
+        browser: window % 2,
+        skew: (window % 3) * 86_400_000,
+        edits: 0,
+        ...this.opened(slot),
+        open: slot === 0,
+        visited: slot === 0,
+        background: false,
+      })),
+    );
+  }
+
+  private serverOf({ slot }: { slot: number }): Server {
+    return this.servers[slot] as Server;
   }
 
   private freshJob(key: number): Server {
@@ -118,9 +157,9 @@ export class World {
   }
 
   /** What a window has that opens the job for the first time. */
-  private opened() {
-    const { key, stored, log } = this.server;
-    const state = openSync(stored, { events: [...log], seq: log.length, mark: this.markAt(log.length) });
+  private opened(slot: number) {
+    const { key, stored, log } = this.serverOf({ slot });
+    const state = openSync(stored, { events: [...log], seq: log.length, mark: markAt(log, log.length) });
     return {
       key,
       state,
@@ -165,6 +204,47 @@ export class World {
       else this.messages.push({ from: index, key: client.key, effect });
     }
     this.tellWindows(client);
+    if (!client.background || (goesOn(client.state) && (client.state.link === 'open' || input.kind === 'due'))) return;
+    // It has sent what there was, or cannot: what is left stays laid by.
+    this.stop(client);
+    if (this.windowIsOpen(client) || !isSettled(client.state)) return;
+    client.thrownAway = this.continues(this.serverOf(client), hadOf(client.state));
+  }
+
+  private windowIsOpen({ window }: Client): boolean {
+    return this.clients.some((one) => one.window === window && one.open && !one.background);
+  }
+
+  /** What is under way for a client reaches the server or not; its answer reaches nobody. */
+  private stop(client: Client): void {
+    client.open = false;
+    client.background = false;
+    client.timer = false;
+    const index = this.clients.indexOf(client);
+    for (const message of this.messages) if (message.from === index) message.unheard = true;
+  }
+
+  /** What a window left at a job that it does not look at now is sent, by itself or in its place. */
+  private drain(window: number): void {
+    const index = this.clients.findIndex((one) => one.window === window && !one.open && one.visited);
+    const client = this.clients[index];
+    if (!client || !waits(client.laidBy) || client.thrownAway) return;
+    this.counts.drained += 1;
+    Object.assign(client, { open: true, background: true, told: undefined, state: revive(client.laidBy) });
+    this.give(index, { kind: 'due' });
+  }
+
+  /** A window goes from the job that it looks at to the other one. */
+  private goToOther(window: number): void {
+    const slot = this.at[window] as number;
+    const from = this.clients.find((one) => one.window === window && one.slot === slot) as Client;
+    if (!from.open || from.background) return;
+    this.counts.moves += 1;
+    // What has just been set goes off at once.
+    this.give(this.clients.indexOf(from), { kind: 'due' });
+    this.stop(from);
+    this.at[window] = 1 - slot;
+    this.reopen(this.clients.findIndex((one) => one.window === window && one.slot === 1 - slot));
   }
 
   /** As the driver does: while the server does not answer, the windows of a browser tell each other what they do. */
@@ -191,22 +271,10 @@ export class World {
   }
 
   /** Whether the server goes on from what a window last had, as the real one tells. */
-  private continues({ version, stamp, seq = 0, mark }: Partial<Had> & { version: number }): boolean {
-    const { stored, stamps, log } = this.server;
+  private continues(server: Server, { version, stamp, seq = 0, mark }: Partial<Had> & { version: number }): boolean {
+    const { stored, stamps, log } = server;
     if (version > stored.version || (stamp !== undefined && stamps.get(version) !== stamp)) return false;
-    return seq === 0 || (log.length >= seq && (mark === undefined || this.markAt(seq) === mark));
-  }
-
-  /** The server's mark of its log up to a number. */
-  private markAt(seq: number): string {
-    return this.server.log
-      .slice(0, seq)
-      .map(({ id }) => id)
-      .join();
-  }
-
-  private otherCopy(): Input {
-    return { kind: 'parted', copy: { stored: this.server.stored, seq: this.server.log.length } };
+    return seq === 0 || (log.length >= seq && (mark === undefined || markAt(log, seq) === mark));
   }
 
   /** Undo and redo touch only what this client set, or nobody yet. */
@@ -226,7 +294,7 @@ export class World {
   /** Nobody is asked about what the server has taken already: it was overwritten by a later edit, and that is all there is to it. */
   private lookAtAsking(client: Client, field: string, yours: unknown): void {
     const wrote = (client.wrote.get(field) ?? []).filter((value) => same(value, yours)).length;
-    const taken = (this.server.history.get(field) ?? []).some((value) => same(value, yours));
+    const taken = (this.serverOf(client).history.get(field) ?? []).some((value) => same(value, yours));
     if (wrote === 1 && taken && author(yours) === client.name && !this.shared.has(yours))
       this.wrong.push(`${client.name} is asked about ${String(yours)}, which was taken`);
   }
@@ -234,7 +302,7 @@ export class World {
   /** The server works on a message; true when it has an answer. */
   private work(message: Message): void {
     const { effect, key } = message;
-    const { server } = this;
+    const server = this.serverOf(this.clients[message.from] as Client);
     if (key !== server.key) {
       message.answer = 'gone';
       return;
@@ -250,8 +318,8 @@ export class World {
           message.answer = { kind: 'clashed', save, stored: server.stored };
           return;
         }
-        if (!this.continues({ version: base, ...(stamp === undefined ? {} : { stamp }) })) {
-          message.answer = this.otherCopy();
+        if (!this.continues(server, { version: base, ...(stamp === undefined ? {} : { stamp }) })) {
+          message.answer = otherCopy(server);
           return;
         }
         const merge = mergeChanges(server.stored.document, changes);
@@ -278,8 +346,8 @@ export class World {
       }
       case 'log': {
         const { after, mark } = effect;
-        if (!this.continues({ version: 1, seq: after, ...(mark === undefined ? {} : { mark }) })) {
-          message.answer = this.otherCopy();
+        if (!this.continues(server, { version: 1, seq: after, ...(mark === undefined ? {} : { mark }) })) {
+          message.answer = otherCopy(server);
           return;
         }
         const known = new Set(server.log.map(({ id }) => id));
@@ -288,20 +356,20 @@ export class World {
         return;
       }
       case 'fetch':
-        message.answer = this.continues(effect.had)
+        message.answer = this.continues(server, effect.had)
           ? { kind: 'fetched', ask: effect.ask, stored: server.stored }
-          : this.otherCopy();
+          : otherCopy(server);
         return;
       case 'hear': {
         const { ask, after, mark } = effect;
-        if (!this.continues({ version: 1, seq: after, ...(mark === undefined ? {} : { mark }) })) {
-          message.answer = this.otherCopy();
+        if (!this.continues(server, { version: 1, seq: after, ...(mark === undefined ? {} : { mark }) })) {
+          message.answer = otherCopy(server);
           return;
         }
         const page = server.log.slice(after, after + 3);
         const seq = after + page.length;
         const more = seq < server.log.length;
-        message.answer = { kind: 'heard', ask, events: page, seq, mark: this.markAt(seq), more };
+        message.answer = { kind: 'heard', ask, events: page, seq, mark: markAt(server.log, seq), more };
         return;
       }
       default:
@@ -310,22 +378,21 @@ export class World {
   }
 
   /** An answer reaches the window that asked, if that is about the same job still. */
-  private arrive({ from, key, answer }: Message): void {
+  private arrive({ from, key, answer, unheard }: Message): void {
     const client = this.clients[from] as Client;
-    if (client.key !== key) return;
+    if (client.key !== key || unheard) return;
     if (answer === 'gone') this.leave(client);
     else if (answer) this.give(from, answer);
   }
 
   /** A window whose job is deleted says so, and is left. What it set is nobody's. */
   private leave(client: Client): void {
-    client.open = false;
-    client.timer = false;
+    this.stop(client);
   }
 
-  private lose({ from, key, effect }: Message): void {
+  private lose({ from, key, effect, unheard }: Message): void {
     this.counts.lost += 1;
-    if (this.clients[from]?.key !== key) return;
+    if (this.clients[from]?.key !== key || unheard) return;
     const what = ({ send: 'save', log: 'log', fetch: 'fetch', hear: 'hear' } as const)[
       effect.kind as 'send' | 'log' | 'fetch' | 'hear'
     ];
@@ -341,15 +408,17 @@ export class World {
 
   /** One thing happens: which one, to whom and with what is told by three numbers. */
   happen(what: number, who: number, which: number): void {
-    const index = who % this.clients.length;
+    const window = who % this.at.length;
+    const index = (this.at[window] as number) * this.at.length + window;
     const client = this.clients[index] as Client;
+    const looked = client.open && !client.background;
     const at = this.messages.length > 0 ? which % this.messages.length : -1;
     const message = this.messages[at];
-    switch (what % 18) {
+    switch (what % 20) {
       case 0:
       case 1:
       case 2: {
-        if (!client.open) return;
+        if (!looked) return;
         client.edits += 1;
         const field = fields[which % fields.length] as string;
         const value = `${client.name}${client.edits}`;
@@ -363,13 +432,13 @@ export class World {
         return;
       }
       case 3:
-        this.give(index, { kind: which % 3 === 0 ? 'redo' : 'undo' });
+        if (looked) this.give(index, { kind: which % 3 === 0 ? 'redo' : 'undo' });
         return;
       case 4:
-        this.give(index, { kind: client.state.dragFrom ? 'end drag' : 'begin drag' });
+        if (looked) this.give(index, { kind: client.state.dragFrom ? 'end drag' : 'begin drag' });
         return;
       case 5: {
-        if (!client.open) return;
+        if (!looked) return;
         this.events += 1;
         const id = `${client.name}-${this.events}`;
         client.recorded.push(id);
@@ -420,9 +489,8 @@ export class World {
             if (!answer && which % 8 === 0) this.work({ from, key, effect });
             return false;
           });
-          client.open = false;
-          client.timer = false;
-        } else if (!client.open) this.reopen(index);
+          this.stop(client);
+        } else if (!looked) this.reopen(index);
         else if (which % 4 === 1) {
           const [one] = client.state.contested;
           if (client.state.otherCopy) this.choose(index, which % 8 === 1 ? 'yours' : 'theirs');
@@ -435,9 +503,15 @@ export class World {
         return;
       case 16:
         // Once in a while a copy is kept, or the server is put back to the one that was.
-        if (which < 8) this.backup = this.copyOfServer();
-        else if (which < 12 && this.backup?.key === this.server.key) this.putBack(this.backup);
-        else if (which === 23) this.begunAnew();
+        if (which < 8) this.backup = [copyOfServer(this.servers[0]), copyOfServer(this.servers[1])];
+        else if (which < 12) this.putBack();
+        else if (which === 23) this.begunAnew(client.slot);
+        return;
+      case 18:
+        if (which < 8) this.goToOther(window);
+        return;
+      case 19:
+        this.drain(window);
         return;
       default:
         // What the others did is told, to those who hear it.
@@ -449,53 +523,42 @@ export class World {
   /** A window hears where the job stands that has its name. */
   private hearWhere(index: number): void {
     const client = this.clients[index] as Client;
-    const { key, stored, log } = this.server;
+    const { key, stored, log } = this.serverOf(client);
     if (client.key === key)
       this.give(index, {
         kind: 'stands',
         version: stored.version,
         ...stampOf(stored),
         seq: log.length,
-        mark: this.markAt(log.length),
+        mark: markAt(log, log.length),
       });
     else this.leave(client);
   }
 
-  private copyOfServer(): Server {
-    const { key, stored, saves, stamps, turnedAway, log } = this.server;
-    return {
-      key,
-      stored,
-      saves: new Map(saves),
-      stamps: new Map(stamps),
-      turnedAway: new Set(turnedAway),
-      history: this.server.history,
-      log: [...log],
-    };
-  }
-
-  /** The server as it was; what it had taken since was taken, and those who know of it are asked. */
-  private putBack(copy: Server): void {
+  /** The server as it was, with both jobs; what it had taken since was taken, and those who know of it are asked. */
+  private putBack(): void {
+    const { backup } = this;
+    if (!backup?.every(({ key }, slot) => key === this.servers[slot]?.key)) return;
     // It was stopped for that: what was on its way is nobody's.
     for (const message of this.messages.splice(0)) this.lose(message);
     this.wasPutBack = true;
-    const { history } = this.server;
-    Object.assign(this.server, {
-      ...copy,
-      saves: new Map(copy.saves),
-      stamps: new Map(copy.stamps),
-      log: [...copy.log],
+    // What no browser has any more went with the newer copy.
+    for (const client of this.clients) if (client.thrownAway) client.recorded = [];
+    backup.forEach((copy, slot) => {
+      const server = this.serverOf({ slot });
+      // What was ever set is remembered, whatever stands now.
+      Object.assign(server, { ...copyOfServer(copy), history: server.history });
     });
-    this.server.turnedAway = new Set(copy.turnedAway);
-    this.server.history = history;
   }
 
-  /** The job is deleted, and another one begun under its name. */
-  private begunAnew(): void {
+  /** A job is deleted, and another one begun under its name. */
+  private begunAnew(slot: number): void {
     for (const client of this.clients)
-      for (const values of client.wrote.values()) for (const value of values) this.ofDeleted.add(value);
+      if (client.slot === slot)
+        for (const values of client.wrote.values()) for (const value of values) this.ofDeleted.add(value);
     this.ofDeleted.delete('0');
-    Object.assign(this.server, this.freshJob(this.server.key + 1));
+    const server = this.serverOf({ slot });
+    Object.assign(server, this.freshJob(server.key + 1));
   }
 
   private choose(index: number, choice: 'yours' | 'theirs'): void {
@@ -510,26 +573,35 @@ export class World {
 
   private reopen(index: number): void {
     const client = this.clients[index] as Client;
+    const server = this.serverOf(client);
+    this.stop(client);
     // What was laid by for a job that is gone is left alone.
-    if (client.key !== this.server.key) {
-      Object.assign(client, this.opened());
+    if (client.key !== server.key || !client.visited) {
+      Object.assign(client, this.opened(client.slot), { visited: true, thrownAway: false });
       return;
     }
     client.open = true;
-    client.timer = false;
     client.told = undefined;
+    if (client.thrownAway) {
+      const { state } = this.opened(client.slot);
+      Object.assign(client, { state, laidBy: state, thrownAway: false });
+      return;
+    }
     client.state = revive(client.laidBy);
-    if (this.continues(hadOf(client.state))) this.give(index, { kind: 'fetched', ask: 0, stored: this.server.stored });
-    else this.give(index, this.otherCopy());
+    if (this.continues(server, hadOf(client.state)))
+      this.give(index, { kind: 'fetched', ask: 0, stored: server.stored });
+    else this.give(index, otherCopy(server));
     this.give(index, { kind: 'due' });
     this.hearWhere(index);
   }
 
   /** Everything works again, and nobody does anything any more: what waits is carried out until nothing is under way. */
   comeToRest(): void {
+    // Every job that a window has looked at is opened once more in a window of its own.
     this.clients.forEach((client, index) => {
-      if (client.open) this.hearWhere(index);
-      if (!client.open) this.reopen(index);
+      if (!client.visited) return;
+      if (client.open && !client.background) this.hearWhere(index);
+      if (!client.open || client.background) this.reopen(index);
       if (client.state.dragFrom) this.give(index, { kind: 'end drag' });
     });
     for (let round = 0; round < 1500; round += 1) {
@@ -551,17 +623,20 @@ export class World {
         this.give(index, { kind: 'due' });
       });
       if (moved || this.messages.length > 0) continue;
-      const { stored, log } = this.server;
-      const behind = this.clients.some(
-        ({ state }) =>
-          state.base.version !== stored.version ||
-          state.base.stamp !== stored.stamp ||
-          state.seq !== log.length ||
-          (state.mark ?? '') !== this.markAt(log.length),
-      );
+      const behind = this.clients.some((client) => {
+        const { stored, log } = this.serverOf(client);
+        const { base, seq, mark } = client.state;
+        return (
+          client.visited &&
+          (base.version !== stored.version ||
+            base.stamp !== stored.stamp ||
+            seq !== log.length ||
+            (mark ?? '') !== markAt(log, log.length))
+        );
+      });
       if (!behind) return;
-      this.clients.forEach((_, index) => {
-        this.hearWhere(index);
+      this.clients.forEach((client, index) => {
+        if (client.visited) this.hearWhere(index);
       });
     }
     this.wrong.push('it never comes to rest');
@@ -569,9 +644,11 @@ export class World {
 
   /** What must hold once all is at rest. */
   look(): string[] {
-    const { wrong, server } = this;
+    const { wrong } = this;
     for (const client of this.clients) {
+      if (!client.visited) continue;
       const { state, name } = client;
+      const server = this.serverOf(client);
       if (unsaved(state) > 0 || state.sent) wrong.push(`something of ${name} waits for ever`);
       if (!same(state.document, server.stored.document))
         wrong.push(`${name} shows another document than the server has`);
@@ -594,17 +671,48 @@ export class World {
       }
     }
     // Nothing of a job that was deleted comes into the one that has its name now.
-    for (const field of fields)
-      if (this.ofDeleted.has(valueAtPath(server.stored.document, pathOf(field))))
-        wrong.push(`${field} is of a deleted job`);
+    for (const { stored, log } of this.servers)
+      for (const field of fields) {
+        const value = valueAtPath(stored.document, pathOf(field));
+        if (this.ofDeleted.has(value)) wrong.push(`${field} is of a deleted job`);
+        // And nothing of one job into the other.
+        const slot = stored === this.servers[0].stored ? 0 : 1;
+        if (value !== '0' && !this.clients.some(({ name, slot: of }) => name === author(value) && of === slot))
+          wrong.push(`${field} is of the other job`);
+        if (log.some(({ device }) => !this.clients.some(({ name, slot: of }) => name === device && of === slot)))
+          wrong.push('an event is of the other job');
+      }
     // Whatever the clocks say, what is ticked last, by somebody who has heard everything, stands.
-    for (const client of this.clients)
+    for (const client of this.clients.filter(({ visited }) => visited))
       for (const done of [true, false]) {
-        const { steps } = foldEvents([...server.log, this.tick(client, 'last', done)]);
+        const { steps } = foldEvents([...this.serverOf(client).log, this.tick(client, 'last', done)]);
         if ((steps.s ?? false) !== done) wrong.push(`${client.name} cannot ${done ? 'tick' : 'untick'} a step`);
       }
     return wrong;
   }
+}
+
+/** The server's mark of its log up to a number. */
+function markAt(log: readonly ShopEvent[], seq: number): string {
+  return log
+    .slice(0, seq)
+    .map(({ id }) => id)
+    .join();
+}
+
+function otherCopy({ stored, log }: Server): Input {
+  return { kind: 'parted', copy: { stored, seq: log.length } };
+}
+
+function copyOfServer(server: Server): Server {
+  const { saves, stamps, turnedAway, log } = server;
+  return {
+    ...server,
+    saves: new Map(saves),
+    stamps: new Map(stamps),
+    turnedAway: new Set(turnedAway),
+    log: [...log],
+  };
 }
 
 function stampOf({ stamp }: Stored): { stamp?: string } {

@@ -65,7 +65,9 @@ describe('document: kept documents of version 1', () => {
       const sold = Object.fromEntries(
         Object.entries(today.shop.sold).filter(([key]) => Object.hasOwn(job.shop.sold, key)),
       );
-      expect(job, id).deep.equal({ ...today, shop: { ...today.shop, prices, sold } });
+      // The better sensor is planned since then; an old heater has the one that was usual.
+      const { hotSensor: _, ...loop } = today.loop;
+      expect(job, id).deep.equal({ ...today, loop, shop: { ...today.shop, prices, sold } });
       expect(Object.keys(prices).length, id).equal(Object.keys(job.shop.prices).length);
     }
   });

@@ -51,13 +51,18 @@ describe('job: what cooks', () => {
     }
     expect(rows.find(({ place }) => place === 'side')?.sees).within(50, 100);
   });
-  it('finds foam that melts and names the field that changes it; generic things stay in the list', () => {
+  it('finds foam that melts and names the field that changes it, and a sensor and cable that are too weak', () => {
     const foam = set(harp(), 'heaters.panel-a.box.parameters.insulation', 'polyiso-50');
     const codes = jobFindings(openJob(foam)).filter(({ code }) => code === 'material-cooks');
     expect(codes).length(1);
     expect(codes[0]?.path).equal('heaters.panel-a.box.parameters.insulation');
-    expect(serviceMargins(openJob(harp())).some(({ margin, path }) => margin < 0 && !path)).equal(true);
     expect(jobFindings(openJob(harp()))).deep.equal([]);
+    const weak = jobFindings(openJob(set(harp(), 'loop.hotSensor', undefined)));
+    expect(weak.map(({ code, values }) => [code, values.name])).deep.equal([
+      ['sensor-overheats', 'digital sensor'],
+      ['sensor-overheats', 'PVC cable'],
+    ]);
+    expect(weak.map(({ fix }) => fix)).deep.equal([true, true]);
   });
   it('is hotter at the site’s own hottest hour', () => {
     const hot = { ...harp(), site: { ...harp().site, hottest: { air: 42, irradiance: 1080 } } };

@@ -75,7 +75,7 @@ describe('np', () => {
     expect(await json('cautions job.json')).deep.equal([]);
   });
   it('says what cooks, what a still panel does and how it shares its water', async () => {
-    expect((await json('cooks job.json'))[0]).keys('panel', 'name', 'place', 'sees', 'high', 'limit', 'margin');
+    expect((await json('cooks job.json'))[0]).include.keys('panel', 'name', 'place', 'sees', 'high', 'limit', 'margin');
     expect((await json('still job.json'))[0]).include({ panel: 'panel-a' });
     expect((await json('still job.json'))[0].boils).within(600, 7200);
     expect((await json('water job.json'))[0].riserFlow).within(1, 3);

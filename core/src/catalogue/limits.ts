@@ -6,6 +6,8 @@ export interface ServiceLimit {
   /** °C for years. */
   limit: number;
   source: string;
+  /** What may be bought in its place for a hot panel. */
+  hotter?: { name: string; limit: number; source: string };
 }
 
 /** What sealants, plastics, sensors and pipes of the loop stand for years. */
@@ -14,8 +16,18 @@ export const serviceLimits = {
   grease: { name: 'thermal grease', limit: 180, source: 'makers of silicone thermal grease: 150 to 200 °C' },
   sealant: { name: 'building silicone', limit: 150, source: 'EN ISO 11600 class F sealants; makers, 120 to 150 °C' },
   gasket: { name: 'EPDM gasket', limit: 130, source: 'EN 12365; makers: 120 °C, 150 °C for hours' },
-  sensor: { name: 'digital sensor', limit: 125, source: 'makers of digital sensors in steel sleeves' },
-  cable: { name: 'PVC cable', limit: 70, source: 'EN 50525-2-31, conductor 70 °C' },
+  sensor: {
+    name: 'digital sensor',
+    limit: 125,
+    source: 'makers of digital sensors in steel sleeves',
+    hotter: { name: 'platinum sensor', limit: 180, source: 'EN IEC 60751; makers of collector sensors: 180 to 250 °C' },
+  },
+  cable: {
+    name: 'PVC cable',
+    limit: 70,
+    source: 'EN 50525-2-31, conductor 70 °C',
+    hotter: { name: 'silicone cable', limit: 180, source: 'EN 50525-2-41, conductor 180 °C' },
+  },
   glycol: {
     name: 'glycol',
     limit: 120,

@@ -27,7 +27,9 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
           values: { name: part.name, size: part.kind === 'length' ? part.length : Math.min(part.width, part.height) },
         }),
       ),
-    ...cooks.filter(({ panel, path }) => panel === index && path).map(overheatedFinding),
+    ...cooks
+      .filter(({ panel, joint }) => panel === index && !joint)
+      .map((one) => (one.hotter ? sensorFinding(one, heater) : overheatedFinding(one, heater))),
     ...cooks
       .filter(({ panel, joint }) => panel === index && joint)
       .map(
@@ -66,16 +68,31 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
     ...paneWindFindings(open),
     ...growthFindings(open, margins),
     ...mountFindings(open),
-    ...loop.map(overheatedFinding),
+    ...loop.map((one) => overheatedFinding(one)),
   ];
 }
 
-/** A material that was chosen and cooks. What every panel has (sensor, cable, gasket) stands in the list of what cooks. */
-function overheatedFinding({ name, place, words, limit, sees, high, path }: ServiceMargin): Finding {
+/** A sensor, or its cable, that is too weak for its place. */
+function sensorFinding({ name, words, limit, sees, high, hotter }: ServiceMargin, heater: string): Finding {
+  return {
+    code: 'sensor-overheats',
+    severity: 'caution',
+    path: 'loop.hotSensor',
+    about: `${heater} ${name}`,
+    values: { name, place: words, limit, sees, high, instead: hotter?.name ?? '', stands: hotter?.limit ?? limit },
+    fix: true,
+  };
+}
+
+/** A material that overheats. */
+function overheatedFinding(
+  { name, place, words, limit, sees, high, path }: ServiceMargin,
+  heater = 'heaters',
+): Finding {
   return {
     code: path === 'loop.glycol' ? 'glycol-cooks' : place === 'loop' ? 'loop-cooks' : 'material-cooks',
     severity: 'caution',
-    path: path ?? 'heaters',
+    path: path ?? heater,
     values: { name, place: words, limit, sees, high },
   };
 }
@@ -107,6 +124,11 @@ const jobWords: Record<string, Words> = {
     headline: `${values.text('name')} cooks`,
     detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy: 'Take a material that stands the heat. A panel left dry in the sun gets this hot on the first day.',
+  }),
+  'sensor-overheats': (values, say) => ({
+    headline: `${values.text('name')} gets too hot`,
+    detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    remedy: `Take a ${values.text('instead')}: it stands ${say.quantity('temperature', values.number('stands'), 0)}.`,
   }),
   'solder-melts': (values, say) => ({
     headline: `${values.text('name')} would melt`,

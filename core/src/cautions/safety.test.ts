@@ -52,6 +52,8 @@ const rows: [code: string, severity: Finding['severity'], kind: string, planted:
     { 'loop.kind': 'pumped-direct', 'loop.check': false },
     { 'loop.kind': 'pumped-direct' },
   ],
+  ['sensor-overheats', 'caution', 'harp', { 'loop.hotSensor': undefined }, {}],
+  ['sensor-overheats', 'caution', 'trickle', { 'loop.hotSensor': false }, { 'loop.hotSensor': true }],
   ['glycol-cooks', 'caution', 'serpentine', {}, { 'heaters.panel-a.glazing': { kind: 'none', parameters: {} } }],
   ['loop-cooks', 'caution', 'harp', { 'stores.tank-a.kind': 'barrel' }, {}],
   ['no-relief', 'stop', 'harp', { 'loop.pressurised': true }, { 'loop.pressurised': true, 'loop.relief': true }],

@@ -1,7 +1,6 @@
 import { loopPipes, type ServiceLimit, type SolderAlloy, serviceLimits, solderHolds } from '../catalogue';
 import { storesOf } from '../document';
-import type { OpenJob } from '../job';
-import { stagnationConditions } from '../job';
+import { type OpenJob, stagnationConditions } from '../job';
 import { type Boundary, bodyTemperature, type Deviates, hottestDeviates, type ThermalModel } from '../thermal';
 import { loopBoils } from './boiling';
 
@@ -25,6 +24,8 @@ export interface ServiceMargin {
   margin: number;
   /** Path in the job of the field that changes it. */
   path?: string;
+  /** What may be planned in its place. */
+  hotter?: { name: string; limit: number };
   /** The solder of a joint, and Pa that a capillary joint of it still holds there; none where no table goes. */
   joint?: { alloy: SolderAlloy; holds: number | undefined };
 }
@@ -54,7 +55,8 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
       sees: Math.max(hottest.sees, bodyTemperature(thermal, likely)),
       high: Math.max(hottest.high, bodyTemperature(thermal, worst)),
     };
-    return materials.flatMap(({ name, place, limit, path, joint }): ServiceMargin[] => {
+    return materials.flatMap(({ place, path, joint, hotter, ...usual }): ServiceMargin[] => {
+      const { name, limit } = job.loop.hotSensor && hotter ? hotter : usual;
       const sees = likely.places[place];
       const order = thermal.places.findIndex(({ id }) => id === place);
       const here = thermal.places[order];
@@ -74,6 +76,7 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
           limit,
           margin: limit - high,
           ...(path ? { path } : {}),
+          ...(hotter && !job.loop.hotSensor ? { hotter } : {}),
           ...(joint ? { joint: { alloy: joint, holds: solderHolds(joint, high) } } : {}),
         },
       ];

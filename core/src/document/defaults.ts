@@ -11,7 +11,7 @@ import { standingAt, zoneAt } from './siteDefaults';
 export const familyIds: string[] = Object.keys(families);
 
 /** Safety that every new job plans for: what is washed in is mixed and heated in a coil, and no pump starts onto a hot plate. */
-const planned = { mixing: true, coil: true, cutout: true, check: true };
+const planned = { mixing: true, coil: true, cutout: true, check: true, hotSensor: true };
 
 /** The loop that a new job of a kind begins with, and its store: none beside a kind that is its own. */
 export function standardPlant(familyId: string): Pick<Job, 'loop' | 'stores'> {

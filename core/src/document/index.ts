@@ -18,6 +18,7 @@ export { inverse, layEdits, setFields } from './edits';
 export { fieldText } from './fieldText';
 export { byId, heatersOf, mainTilt, onHandOf, soldOf, storesOf, thingsOnHand, tiltsOf } from './lists';
 export { type ParsedJob, parseJob, type ReadDocument, readDocument } from './parse';
+export { isPicked, withPick } from './picked';
 export { pointerOf, stepsOf } from './pointer';
 export { sayChanges, sayField } from './sayChanges';
 export { heatSources, type Job, jobJsonSchema, jobVersion, leastSpecificFlow, mostSpecificFlow } from './schema';

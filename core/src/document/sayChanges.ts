@@ -45,6 +45,7 @@ const names: readonly [path: string, name: string][] = [
   ['shop.trims', 'Trim of the ends'],
   ['shop.spares', 'Spare'],
   ['shop', 'Shop'],
+  ['decisions.unpicked', 'Kind of heater picked'],
   ['decisions.ties', 'Pieces from one length'],
   ['decisions', 'Cut plan'],
   ['asBuilt', 'As built'],

@@ -256,6 +256,8 @@ export const jobSchema = z.strictObject({
     cutout: z.boolean().optional(),
     /** A check valve, or a drop of the pipe, that keeps the store from falling into the panel by night. */
     check: z.boolean().optional(),
+    /** A platinum sensor on silicone cable in the heater, in place of a digital one on PVC. */
+    hotSensor: z.boolean().optional(),
   }),
   shop: z.strictObject({
     prices: z.record(thing, money),
@@ -296,6 +298,8 @@ export const jobSchema = z.strictObject({
   }),
   /** The builder's plans over the planner's head; what was done is no plan and stands in the log of the shop. */
   decisions: z.strictObject({
+    /** Set while nobody has picked a kind of heater: the one that stands here is an example to work with. */
+    unpicked: z.literal(true).optional(),
     /** Bars laid out by hand. */
     overrules: keyed(z.strictObject({ item: thing, stock: thing, pieces: partIds }), { most: 200 }).optional(),
     /** Pieces that come off one bar, by part id: those of one word together. */

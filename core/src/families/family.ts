@@ -78,6 +78,8 @@ export interface MaterialInPanel {
   place: string;
   /** °C. */
   limit: number;
+  /** What the job may plan in its place for a hot panel. */
+  hotter?: { name: string; limit: number };
   /** Soft-soldered joints, by their solder: what pressure they hold is asked too. */
   joint?: SolderAlloy;
   /** Path in the job of the field that changes it; left out where nothing drawn does. */

@@ -1,6 +1,6 @@
 import { isClash } from '../care';
 import type { Job } from '../document';
-import { heatersOf } from '../document';
+import { heatersOf, isPicked } from '../document';
 import type { ShopState } from '../shoplog';
 import { workOut } from './workOut';
 
@@ -11,7 +11,7 @@ export interface JobSummary {
   currency: string;
   latitude: number;
   longitude: number;
-  /** Heaters of all groups. */
+  /** Heaters of all groups; none while nobody has picked a kind. */
   panels: number;
   apertureArea: number | undefined;
   gain: number | undefined;
@@ -52,8 +52,10 @@ export function jobSummary(job: Job, state?: ShopState): JobSummary {
     currency: job.currency,
     latitude: job.site.latitude,
     longitude: job.site.longitude,
-    panels: heatersOf(job).reduce((sum, panel) => sum + (panel.count || 1), 0),
+    panels: isPicked(job) ? heatersOf(job).reduce((sum, panel) => sum + (panel.count || 1), 0) : 0,
   };
+  if (!isPicked(job))
+    return { ...plain, apertureArea: undefined, gain: undefined, cost: undefined, clashes: 0, trouble: undefined };
   try {
     const { figures, findings } = workOut(job, state);
     const { apertureArea, gain, cost } = figures;

@@ -46,7 +46,8 @@ const changesBody = z.strictObject({
 const newJobBody = z.union([
   z.strictObject({
     name: z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.'),
-    family: z.enum(familyIds as [string, ...string[]]).default(familyIds[0] ?? ''),
+    /** Left out where the kind is not picked yet: an example stands in its place. */
+    family: z.enum(familyIds as [string, ...string[]]).optional(),
     units: z.enum(['metric', 'imperial']),
     currency: z.string().trim().min(1, 'Say what money is called.').max(4, 'Money has at most 4 letters.').optional(),
     /** The place itself, or a climate like its own on one half of the earth. */
@@ -81,7 +82,8 @@ const newJobBody = z.union([
 ]);
 /** A new job; where its need was asked for, frost follows from its place. */
 function begun({ family, ...wanted }: Exclude<z.infer<typeof newJobBody>, { document: unknown }>): Job {
-  const job = beginJob(family, wanted);
+  const example = beginJob(family ?? familyIds[0] ?? '', wanted);
+  const job: Job = family ? example : { ...example, decisions: { ...example.decisions, unpicked: true } };
   if (!wanted.need) return job;
   const needed = { ...job, need: { ...job.need, frost: frostMatters(nightMinima(job.site)) } };
   const { pool } = wanted.need;

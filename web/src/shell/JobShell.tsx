@@ -1,10 +1,12 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { errorWords } from '@north-pane/core/care';
-import { type RefObject, Suspense, useEffect, useRef, useState } from 'react';
+import { heatersOf, isPicked, type Job } from '@north-pane/core/document';
+import { type Family, families } from '@north-pane/core/families';
+import { type ReactNode, type RefObject, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { Boundary } from '../parts/Boundary';
 import { beginWork } from '../state/busy';
-import { useJob } from '../state/job';
+import { useDocument, useJob } from '../state/job';
 import { useOpened } from '../state/openJob';
 import { useProving } from '../state/proofs';
 import { Announcer } from './Announcer';
@@ -94,7 +96,9 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
             }
           >
             <Boundary of={station.id} fallback={(error, again) => <Broken error={error} again={again} />}>
-              <Screen />
+              <NeedsHeater station={station}>
+                <Screen />
+              </NeedsHeater>
             </Boundary>
           </Suspense>
         </Box>
@@ -107,6 +111,40 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
       <KeepAgain />
     </Flex>
   );
+}
+
+/** A station that is about the heater; before one is picked, what to do. */
+function NeedsHeater({ station, children }: { station: Station; children: ReactNode }) {
+  const job = useDocument();
+  const change = useJob((state) => state.change);
+  if (!station.needsHeater || isPicked(job)) return children;
+  const kind = kindOf(job);
+  return (
+    <Box p={{ base: '4', md: '6' }} maxW="40rem">
+      <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="22px" mb="2">
+        Pick a kind of heater first
+      </Text>
+      <Text mb="4">
+        Pick lines up every kind for this place, with what each gives, costs and asks of you. Or begin with the usual
+        one and change it later.
+      </Text>
+      <Flex gap="2" wrap="wrap">
+        <Button asChild size="lg" variant="solid">
+          <Link to="../pick" relative="path">
+            Go to Pick
+          </Link>
+        </Button>
+        <Button size="lg" variant="outline" onClick={() => change(['decisions', 'unpicked'], undefined)}>
+          Begin with a {kind.toLowerCase()}
+        </Button>
+      </Flex>
+    </Box>
+  );
+}
+
+function kindOf(job: Job): string {
+  const family = heatersOf(job)[0]?.family ?? '';
+  return Object.values<Family>(families).find(({ id }) => id === family)?.name ?? family;
 }
 
 /** The first stop of the Tab key: past slate and rail, to the station. */

@@ -165,6 +165,11 @@ interface Card {
   updatedAt: string;
 }
 
+function panelWords(panels: number): string {
+  if (panels === 0) return 'no heater picked yet';
+  return panels === 1 ? 'one panel' : `${panels} panels`;
+}
+
 function JobCard({ job }: { job: Card }) {
   const habit = useView((view) => view.habit) ?? job.units;
   const quantity = (kind: 'area' | 'temperatureDifference', value: number | undefined) =>
@@ -185,23 +190,25 @@ function JobCard({ job }: { job: Card }) {
       overflow="hidden"
       _hover={{ borderColor: 'pane' }}
     >
-      <Link to={`/jobs/${job.id}/size`}>
+      <Link to={`/jobs/${job.id}/${job.panels > 0 ? 'size' : 'pick'}`}>
         <Flex bg="well" h="170px" align="center" justify="center" p="4">
-          <Image
-            src={`/api/jobs/${job.id}/plan.svg?v=${job.version}`}
-            alt=""
-            maxH="100%"
-            maxW="100%"
-            w="100%"
-            objectFit="contain"
-          />
+          {job.panels > 0 && (
+            <Image
+              src={`/api/jobs/${job.id}/plan.svg?v=${job.version}`}
+              alt=""
+              maxH="100%"
+              maxW="100%"
+              w="100%"
+              objectFit="contain"
+            />
+          )}
         </Flex>
         <Box p="4">
           <Heading as="h3" fontSize="19px">
             {job.name}
           </Heading>
           <Text color="soft" fontSize="14px" mb="3">
-            {job.panels === 1 ? 'one panel' : `${job.panels} panels`}, last worked on{' '}
+            {panelWords(job.panels)}, last worked on{' '}
             {new Date(job.updatedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}
           </Text>
           {job.trouble && (
@@ -210,16 +217,17 @@ function JobCard({ job }: { job: Card }) {
             </Text>
           )}
           <Flex gap="6">
-            {figures.map(([label, value]) => (
-              <Box key={label}>
-                <Text fontSize="13px" color="soft">
-                  {label}
-                </Text>
-                <Text fontFamily="heading" fontWeight="600" fontSize="19px">
-                  {value}
-                </Text>
-              </Box>
-            ))}
+            {job.panels > 0 &&
+              figures.map(([label, value]) => (
+                <Box key={label}>
+                  <Text fontSize="13px" color="soft">
+                    {label}
+                  </Text>
+                  <Text fontFamily="heading" fontWeight="600" fontSize="19px">
+                    {value}
+                  </Text>
+                </Box>
+              ))}
             {job.clashes > 0 && (
               <Box>
                 <Text fontSize="13px" color="soft">

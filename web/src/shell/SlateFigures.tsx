@@ -1,5 +1,5 @@
 import { isClash } from '@north-pane/core/care';
-import type { Job } from '@north-pane/core/document';
+import { isPicked, type Job } from '@north-pane/core/document';
 import { vitals } from '@north-pane/core/figures';
 import { formatChange, formatMoney, type Habit, sayWords, signed } from '@north-pane/core/quantity';
 import { sayReadout } from '@north-pane/core/readout';
@@ -70,8 +70,22 @@ function cells(
   ];
 }
 
-/** What the job comes to, beside what the kept revision came to. */
+/** What the job comes to, beside what the kept revision came to; nothing before a kind of heater is picked. */
 export function SlateFigures({ kept }: { kept: Job | undefined }) {
+  const job = useDocument();
+  const id = useJob((state) => state.id) ?? '';
+  if (isPicked(job)) return <Figures kept={kept} />;
+  return (
+    <p style={{ padding: '12px 16px', lineHeight: 1.35 }}>
+      No heater picked yet: no figures.{' '}
+      <Link to={`/jobs/${id}/pick`} style={{ textDecoration: 'underline', textUnderlineOffset: 3, fontWeight: 600 }}>
+        Pick a kind
+      </Link>
+    </p>
+  );
+}
+
+function Figures({ kept }: { kept: Job | undefined }) {
   const { currency } = useDocument();
   const derived = useDerived();
   const plan = useProvedPlan();

@@ -1,3 +1,4 @@
+import { isPicked } from '@north-pane/core/document';
 import { isPlaced } from '@north-pane/core/site';
 import { useDerived } from '../state/derived';
 import { useDocument } from '../state/job';
@@ -19,6 +20,7 @@ export function useMarks(): Record<string, Mark> {
   const done = parts.reduce((sum, part) => sum + Math.min(part.count, made[part.id] ?? 0), 0);
   const begun = Object.keys(steps).length;
   const read = sources.data?.reduce((sum, source) => sum + source.count, 0) ?? 0;
+  if (!isPicked(document)) return { place: { state: placed ? 'settled' : 'untouched' } };
   return {
     place: { state: placed ? 'settled' : 'untouched' },
     pick: { state: document.need.hours || document.need.heats || document.shop.things ? 'settled' : 'untouched' },

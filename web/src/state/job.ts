@@ -1,5 +1,5 @@
 import type { Done } from '@north-pane/core/cutting';
-import { type FieldPath, type Job, parseJob, sharing } from '@north-pane/core/document';
+import { type FieldPath, type Job, parseJob, sharing, withPick } from '@north-pane/core/document';
 import type { JobInShop } from '@north-pane/core/job';
 import {
   foldEvents,
@@ -68,7 +68,7 @@ export const useJob = create<JobState>()((set, get) => ({
   changeAll: (fields) => {
     const { sync } = get();
     if (!sync) return { ok: false, message: 'No job is open.' };
-    const next = step(sync, { kind: 'edit', fields }, rules);
+    const next = step(sync, { kind: 'edit', fields: withPick(sync.document, fields) }, rules);
     if (next.state.document === sync.document) return { ok: true };
     const parsed = parseJob(next.state.document);
     if (!parsed.ok) return { ok: false, message: sentence(parsed.errors[0]?.message ?? 'That does not go.') };

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { heatersOf, type Job } from '@north-pane/core/document';
+import { heatersOf, isPicked, type Job } from '@north-pane/core/document';
 import { asShelved, bestKinds, type KindCase, pickKind } from '@north-pane/core/picking';
 import { formatNumber, formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import { useCallback, useMemo, useState } from 'react';
@@ -107,7 +107,7 @@ export default function Pick() {
               one={inHand}
               job={job}
               habit={habit}
-              taken={inHand.family === now}
+              taken={isPicked(job) && inHand.family === now}
               onTake={() => take(inHand.family)}
               onSize={() => navigate('../size', { relative: 'path' })}
             />

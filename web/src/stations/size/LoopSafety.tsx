@@ -36,6 +36,7 @@ const ticks: { path: string; words: string | ((habit: Habit) => string) }[] = [
     words: (habit) => `pump never starts above ${formatQuantity('temperature', hottestStart, habit, 0).text}`,
   },
   { path: 'loop.check', words: 'check valve against the night planned' },
+  { path: 'loop.hotSensor', words: 'platinum sensor on silicone cable planned' },
 ];
 
 function ticked(need: Need, loop: Loop, path: string): boolean {

@@ -151,9 +151,15 @@ describe('web: Size, what is worked out', () => {
     expect(textIn(screen.getByTestId('tape-value'))).include('plate to pane');
   });
   it('tells what overheats at the layers: a loop of PVC and a foam that melts are cautions', async () => {
-    await openStation('size');
+    const plain = defaultJob('harp', { units: 'metric' });
+    const user = await openStation('size', { ...plain, loop: { ...plain.loop, hotSensor: false } });
     const cooks = region('What cooks, dry in full sun');
     expect(textIn(cooks)).match(/digital sensor.*125 max/);
+    // One touch plans the better ones.
+    const weak = finding('sensor-overheats');
+    if (!weak) throw new Error('no warning of the sensor');
+    await press(user, /^Do that/, weak as HTMLElement);
+    expect(finding('sensor-overheats')).equal(null);
     await choose('Insulation', 'polyiso-50');
     expect(finding('material-cooks')?.textContent).include('polyisocyanurate');
   });

@@ -1,4 +1,5 @@
 import { area, line } from 'd3';
+import { useId } from 'react';
 import { ink } from '../theme/ink';
 import type { Scales } from './Chart';
 
@@ -10,7 +11,7 @@ export interface BandPoint {
 }
 
 /**
- * What is expected: the likely line and the span that nine in ten lie in. Gaps part it.
+ * What is expected: the likely line and the span that nine in ten lie in. Gaps part it; what lies beyond the axes is not drawn.
  *
  * @param props.aside one that stands behind another: grey and dashed
  */
@@ -25,7 +26,8 @@ export function Band({
   broken?: number;
   aside?: boolean;
 }) {
-  const { x, y } = scales;
+  const { x, y, width, height } = scales;
+  const room = useId();
   const runs: BandPoint[][] = [];
   for (const point of points) {
     const run = runs[runs.length - 1];
@@ -40,16 +42,23 @@ export function Band({
   const middle = line<BandPoint>()
     .x((point) => x(point.x))
     .y((point) => y(point.likely));
-  return runs.map((run) => (
-    <g key={run[0]?.x}>
-      <path d={span(run) ?? ''} fill={ink(aside ? 'soft' : 'copper')} opacity={aside ? 0.16 : 0.24} />
-      <path
-        d={middle(run) ?? ''}
-        fill="none"
-        stroke={ink(aside ? 'soft' : 'copperText')}
-        strokeWidth={aside ? 1.5 : 2}
-        strokeDasharray={aside ? '6 4' : undefined}
-      />
+  return (
+    <g clipPath={`url(#${room})`}>
+      <clipPath id={room}>
+        <rect width={width} height={height} />
+      </clipPath>
+      {runs.map((run) => (
+        <g key={run[0]?.x}>
+          <path d={span(run) ?? ''} fill={ink(aside ? 'soft' : 'copper')} opacity={aside ? 0.16 : 0.24} />
+          <path
+            d={middle(run) ?? ''}
+            fill="none"
+            stroke={ink(aside ? 'soft' : 'copperText')}
+            strokeWidth={aside ? 1.5 : 2}
+            strokeDasharray={aside ? '6 4' : undefined}
+          />
+        </g>
+      ))}
     </g>
-  ));
+  );
 }

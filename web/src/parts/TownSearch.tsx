@@ -9,6 +9,10 @@ export interface FoundPlace {
   zone?: string;
 }
 
+function wordsOf({ name, of }: Town): string {
+  return `${name}, ${of}`;
+}
+
 /** ms of quiet before what is typed is looked for. */
 const quiet = 150;
 
@@ -31,9 +35,12 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
       window.clearTimeout(timer);
     };
   }, [text]);
-  const take = (place: FoundPlace) => {
+  /** What the place that was taken is called. */
+  const [taken, setTaken] = useState<string | undefined>(undefined);
+  const take = (place: FoundPlace, name: string) => {
     setTrouble(undefined);
     setText('');
+    setTaken(name);
     setTowns(undefined);
     onPlace(place);
   };
@@ -43,7 +50,7 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
       return;
     }
     navigator.geolocation.getCurrentPosition(
-      ({ coords }) => take({ latitude: coords.latitude, longitude: coords.longitude }),
+      ({ coords }) => take({ latitude: coords.latitude, longitude: coords.longitude }, 'where this device is'),
       () => setTrouble('The device does not say where it is: allow it in the browser, or type a town.'),
       { timeout: 10_000, maximumAge: 600_000 },
     );
@@ -70,7 +77,7 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
             if (event.key !== 'Enter') return;
             // In a form it takes the town, and does not send the form off.
             event.preventDefault();
-            if (first) take(first);
+            if (first) take(first, wordsOf(first));
           }}
         />
         <Button size="sm" variant="outline" type="button" onClick={here}>
@@ -78,6 +85,7 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
         </Button>
       </Flex>
       <Box id={`${id}-found`} aria-live="polite" fontSize="14px">
+        {taken && text === '' && <Text color="soft">Taken: {taken}.</Text>}
         {towns?.length === 0 && (
           <Text color="soft">No town of that name is on the list: type the next larger one.</Text>
         )}
@@ -90,9 +98,9 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
             w="100%"
             justifyContent="start"
             minH={{ base: '44px', md: '30px' }}
-            onClick={() => take(town)}
+            onClick={() => take(town, wordsOf(town))}
           >
-            {town.name}, {town.of}
+            {wordsOf(town)}
           </Button>
         ))}
         {trouble && (

@@ -234,6 +234,7 @@ function Broken({ error, again }: { error: unknown; again(): void }) {
 function PaperHead({ station }: { station: string }) {
   return (
     <p className="on-paper" aria-hidden>
+      <span className="still-working">Not all of this was worked out when it was printed: print it again. </span>
       North Pane, {station},{' '}
       {new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}
     </p>

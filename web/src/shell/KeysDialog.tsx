@@ -44,6 +44,7 @@ const inJob: Row[] = [
   [', and .', 'nudge the chosen dimension by one tape mark; with Shift by ten'],
   ['Ctrl Z', 'undo (on a Mac Cmd instead of Ctrl, here and below)'],
   ['Shift Ctrl Z, Ctrl Y', 'redo'],
+  ['Ctrl P', 'print this station, once all of it is worked out'],
   ['k', 'keep a revision'],
 ];
 

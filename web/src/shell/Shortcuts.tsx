@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 import { useChord, useSingleKeys } from '../parts/keys';
 import { jobNow, useJob } from '../state/job';
 import { useAskToKeep } from '../state/kept';
+import { printWhenReady } from '../state/printing';
 import { useView } from '../state/view';
 import { KeysDialog } from './KeysDialog';
 import { stations } from './stations';
@@ -18,6 +19,7 @@ export function Shortcuts({ jobId }: { jobId: string }) {
   useSingleKeys('k', ask);
   useChord('z', () => useJob.getState().undo());
   useChord('z', () => useJob.getState().redo(), { shift: true });
+  useChord('p', () => void printWhenReady());
   useChord('y', () => useJob.getState().redo());
   return <KeysDialog job />;
 }

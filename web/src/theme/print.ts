@@ -17,7 +17,7 @@ export const printRules = {
     },
     '.shell > header.slate': {
       display: 'block !important',
-      background: 'white',
+      background: 'white !important',
       color: 'black',
       contain: 'none',
       borderBottom: '2px solid black',
@@ -27,6 +27,11 @@ export const printRules = {
       '& .slate-cells > *': { display: 'block !important' },
     },
     '.on-paper': { display: 'block !important' },
+    // From the browser's own menu, where nothing can wait.
+    'html:not([data-busy]) .still-working': { display: 'none' },
+    // Bars print, whatever the browser is told of backgrounds; words can be read on whatever prints behind them.
+    'main *': { printColorAdjust: 'exact', color: 'black !important', textShadow: '0 0 1.5px white, 0 0 1.5px white' },
+    'main svg text': { fill: 'black !important', paintOrder: 'stroke', stroke: 'white', strokeWidth: '2.5px' },
     // Rooms that a drawing fills on the screen are as high as the drawing.
     '[data-testid="plan"], [data-testid="section"]': { flex: 'none !important', height: 'auto !important' },
     'main :has(> [data-room])': { height: 'auto !important', breakInside: 'avoid' },
@@ -37,7 +42,7 @@ export const printRules = {
     },
     '.chakra-native-select__indicator': { display: 'none' },
     main: { padding: '0 !important' },
-    'main *': { contain: 'none !important', overflow: 'visible !important' },
+    'main *, main': { contain: 'none !important', overflow: 'visible !important' },
     'main [style*="position: sticky"], main [class]': { position: 'static' },
     figure: { height: 'auto !important', breakInside: 'avoid' },
     'main svg': { maxWidth: '100% !important', height: 'auto !important', breakInside: 'avoid' },

@@ -85,5 +85,9 @@ test('a job is begun from the shelf, and not without a name', async ({ page }) =
   await page.getByLabel('Latitude, longitude').fill('36.6 N, 105.8 W');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page).toHaveURL(/\/jobs\/goat-dairy\/pick$/);
+  // Nothing is shown of a heater before one is picked.
+  await expect(page.locator('header.slate')).toContainText('No heater picked yet');
+  await page.getByRole('link', { name: /^3 Size, not begun/ }).click();
+  await page.getByRole('button', { name: 'Begin with a harp' }).click();
   await expect(slate(page, 'pane area')).toContainText('ft²');
 });

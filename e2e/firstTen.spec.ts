@@ -18,7 +18,9 @@ test('a job begins at its place, in its money, and looks the right way', async (
   await accessible(page);
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page).toHaveURL(/\/jobs\/boat-shed(-\d+)?\/pick$/);
+  await page.getByRole('button', { name: 'Build this: harp' }).click();
   await expect(slate(page, /^so far/)).toContainText('NZ$');
+  await page.getByRole('link', { name: /^2 Pick/ }).click();
   const { document } = await stored(page, new URL(page.url()).pathname.split('/')[2] ?? '');
   expect(document.site).toMatchObject({
     latitude: -40.9,

@@ -62,11 +62,13 @@ export function TownSearch({ onPlace }: { onPlace(place: FoundPlace): void }) {
           Nearest town
         </Text>
       </label>
-      <Flex gap="2">
+      <Flex gap="2" wrap="wrap">
         <Input
           id={id}
           size="sm"
           bg="card"
+          flex="1 1 60px"
+          w="auto"
           autoComplete="off"
           placeholder="name"
           value={text}

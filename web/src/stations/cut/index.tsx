@@ -59,7 +59,7 @@ export default function Cut() {
           ),
         )}
         <Flex gap="8" wrap="wrap">
-          <Box flex="1 1 420px" maxW="640px">
+          <Box flex="1 1 420px" minW="0" maxW="640px">
             <Section title="Buy" aside="prices yours to set">
               <BuyList plan={plan} habit={habit} currency={currency} />
             </Section>

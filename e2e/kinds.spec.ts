@@ -28,7 +28,7 @@ test('a harp becomes a serpentine and says what stays behind; up the slope it do
   await dialog.getByRole('button', { name: 'Make it that kind' }).click();
   await expect(dialog).toBeHidden();
   await expect(slate(page, /^clashes/)).toHaveText(/^0/);
-  await page.getByLabel('Tubes lie').selectOption('up');
+  await page.getByRole('checkbox', { name: 'Tubes lie across the slope' }).click();
   await expect(page.locator('#finding-panel-holds-water')).toContainText('it freezes there');
   await saved(page);
   expect((await stored(page, id)).document.heaters['panel-a']).toMatchObject({ family: 'serpentine', turned: false });

@@ -11,6 +11,7 @@ const coreRooms = [
   'table',
   'time',
   'catalogue',
+  'field',
   'statics',
   'care',
   'steps',

@@ -56,18 +56,40 @@ describe('server: which job, and which copy of it', () => {
       `update jobs set document = k.document, version = k.version, stamp = k.stamp from kept_jobs k where k.id = jobs.id;
        delete from saves where job_id = '${id}'; insert into saves select * from kept_saves where job_id = '${id}'`,
     );
-    const had = `?version=2&stamp=ahead`;
+    const had = `?version=2&stamp=${ahead.stamp}`;
     expect(await fetchJob(id, had)).include({ version: 1, parted: true });
     const other = await saveChanges(bench.database, id, { version: 1, stamp }, rename(document, 'Other'), 'other');
     expect(other).include({ kind: 'saved', version: 2 });
     expect((await fetchJob(id, had)).parted).equal(true);
-    expect((await fetchJob(id, '?version=2&stamp=other')).parted).equal(false);
+    if (other.kind !== 'saved') throw new Error('not saved');
+    expect((await fetchJob(id, `?version=2&stamp=${other.stamp}`)).parted).equal(false);
     expect((await fetchJob(id, `?version=1&stamp=${stamp}`)).parted).equal(false);
-    const late = { base: 2, stamp: 'ahead', save: 'late', changes: rename(ahead.document, 'Late') };
+    const late = { base: 2, stamp: ahead.stamp, save: 'late', changes: rename(ahead.document, 'Late') };
     const answer = await send(`/api/jobs/${id}/changes`, late);
     expect(answer.status).equal(409);
-    expect((await answer.json()) as Had).include({ parted: true, version: 2, stamp: 'other' });
+    expect((await answer.json()) as Had).include({ parted: true, version: 2, stamp: other.stamp });
     expect((await fetchJob(id)).document.name).equal('Other');
+  });
+  it('notices it also where the same save makes a version of the same number, after another one', async () => {
+    const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Again' });
+    const { document, stamp } = await fetchJob(id);
+    const priced = (price: string) => changesBetween(document, { ...document, currency: price });
+    const save = (changes: ReturnType<typeof rename>, name: string) =>
+      saveChanges(bench.database, id, { version: 1, stamp }, changes, name);
+    await save(rename(document, 'First'), 'first');
+    const before = await save(priced('€'), 'money');
+    await bench.database.pool.query(`update jobs set document = $2, version = 1, stamp = $3 where id = $1`, [
+      id,
+      JSON.stringify(document),
+      stamp,
+    ]);
+    await bench.database.pool.query(`delete from saves where job_id = $1 and version > 1`, [id]);
+    await save(rename(document, 'Second'), 'second');
+    const after = await save(priced('€'), 'money');
+    if (before.kind !== 'saved' || after.kind !== 'saved') throw new Error('not saved');
+    expect(after.version).equal(before.version);
+    expect((await fetchJob(id, `?version=${before.version}&stamp=${before.stamp}`)).parted).equal(true);
+    expect((await fetchJob(id, `?version=${after.version}&stamp=${after.stamp}`)).parted).equal(false);
   });
   it('notices a log that is not the one that was heard', async () => {
     const { id } = await createJob(bench.database, { ...defaultJob('harp'), name: 'Logged' }, [

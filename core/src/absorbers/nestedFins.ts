@@ -1,16 +1,7 @@
 import * as z from 'zod';
 import type { Words } from '../care';
-import {
-  choiceField,
-  defineMember,
-  entry,
-  entryField,
-  materials,
-  type Range,
-  range,
-  serviceLimits,
-  type Tube,
-} from '../catalogue';
+import { defineMember, entry, materials, type Range, range, serviceLimits, type Tube } from '../catalogue';
+import { choiceField, entryField } from '../field';
 import { sized } from '../quantity';
 import type { FinStep } from '../thermal';
 import type { AbsorberDesign } from './absorber';

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { defineMember, entry, entryField, materials, range, sheetMass } from '../catalogue';
+import { defineMember, entry, materials, range, sheetMass } from '../catalogue';
+import { entryField } from '../field';
 import { sized } from '../quantity';
 import type { AbsorberDesign } from './absorber';
 

@@ -1,15 +1,7 @@
 import * as z from 'zod';
 import type { Words } from '../care';
-import {
-  choiceField,
-  defineMember,
-  entry,
-  entryField,
-  materials,
-  type Range,
-  range,
-  serviceLimits,
-} from '../catalogue';
+import { defineMember, entry, materials, type Range, range, serviceLimits } from '../catalogue';
+import { choiceField, entryField } from '../field';
 import { sized } from '../quantity';
 import type { Part } from '../shop';
 import { type AbsorberDesign, evenPlate } from './absorber';

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { choiceField, defineMember, entry, entryField, materials, type Range, range, sheetMass } from '../catalogue';
+import { defineMember, entry, materials, type Range, range, sheetMass } from '../catalogue';
+import { choiceField, entryField } from '../field';
 import { measured, sized } from '../quantity';
 import { type AbsorberDesign, evenPlate } from './absorber';
 

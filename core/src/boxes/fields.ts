@@ -1,4 +1,5 @@
-import { choiceField, countField, entry, entryField, lengthField } from '../catalogue';
+import { entry } from '../catalogue';
+import { choiceField, countField, entryField, lengthField } from '../field';
 import { type Habit, inch } from '../quantity';
 
 /**

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { choiceField, defineMember, entry, entryField, lengthField } from '../catalogue';
+import { defineMember, entry } from '../catalogue';
+import { choiceField, entryField, lengthField } from '../field';
 import type { BoxMember } from './box';
 import { timberFields, timberStandard } from './fields';
 import { openTimber, timberBox } from './timberBox';

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { defineMember, entry, entryField } from '../catalogue';
+import { defineMember, entry } from '../catalogue';
+import { entryField } from '../field';
 import type { BoxMember } from './box';
 import { lidFields, lidStandard, timberFields, timberStandard } from './fields';
 import { lidOf, openTimber, timberBox } from './timberBox';

@@ -4,21 +4,9 @@ export type { Bar } from './bars';
 export { barMass } from './bars';
 export type { Sheet, Timber } from './boards';
 export { sheetMass } from './boards';
-export { entries, entry, entryName, findEntry, insteadOf, UnknownEntry } from './catalogue';
+export { type CatalogueKind, entries, entry, entryName, findEntry, insteadOf, UnknownEntry } from './catalogue';
 export { drillFor } from './drills';
 export { elbowFor } from './elbows';
-export type { FieldMeta } from './field';
-export {
-  asBought,
-  choiceField,
-  countField,
-  entryField,
-  fieldMeta,
-  lengthField,
-  massField,
-  meansSame,
-  rangesOf,
-} from './field';
 export type { Pane } from './glazing';
 export { dirt, rimSpread } from './glazing';
 export { type Hose, hoseBore, pressureDerating } from './hoses';

@@ -14,12 +14,15 @@ export {
   withValueAt,
 } from './changes';
 export { beginJob, defaultJob, familyIds, standardPlant } from './defaults';
+export { describeChange, describeChanges } from './describeChanges';
+export { type DocumentField, documentFields, fieldAt, fieldTable, resultKey } from './documentFields';
 export { inverse, layEdits, setFields } from './edits';
-export { fieldText } from './fieldText';
 export { byId, heatersOf, mainTilt, onHandOf, soldOf, storesOf, thingsOnHand, tiltsOf } from './lists';
+export { leastSpecificFlow, mostSpecificFlow } from './loopFields';
+export { needSchema } from './needFields';
 export { type ParsedJob, parseJob, type ReadDocument, readDocument } from './parse';
 export { isPicked, withPick } from './picked';
 export { pointerOf, stepsOf } from './pointer';
-export { sayChanges, sayField } from './sayChanges';
-export { heatSources, type Job, jobJsonSchema, jobVersion, leastSpecificFlow, mostSpecificFlow } from './schema';
+export { type Job, jobJsonSchema, jobSchema, jobVersion } from './schema';
 export { standingAt, zoneAt } from './siteDefaults';
+export { siteSchema } from './siteFields';

@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { type Finding, issueWords, type Words } from '../care';
-import { fieldMeta, type Range, type SolderAlloy } from '../catalogue';
+import type { Range, SolderAlloy } from '../catalogue';
 import type { Drawing, Point } from '../draw';
+import { fieldMeta } from '../field';
 import type { WindOnPane } from '../glazings';
 import type { HydraulicModel, WaterAt, WaterState } from '../hydraulic';
 import type { Habit } from '../quantity';

@@ -2,7 +2,8 @@ import type * as z from 'zod';
 import { type AbsorberDesign, absorbers, absorberWords } from '../absorbers';
 import { type BoxMember, boxes, boxWords } from '../boxes';
 import type { Words } from '../care';
-import { type FieldMeta, type Member, memberOf } from '../catalogue';
+import { type Member, memberOf } from '../catalogue';
+import type { FieldMeta } from '../field';
 import { type GlazingDesign, glazings, glazingWords } from '../glazings';
 import type { Habit } from '../quantity';
 import {

@@ -1,14 +1,6 @@
 import * as z from 'zod';
-import {
-  countField,
-  defineMember,
-  entry,
-  entryField,
-  lengthField,
-  type Member,
-  materials,
-  type Pane,
-} from '../catalogue';
+import { defineMember, entry, type Member, materials, type Pane } from '../catalogue';
+import { countField, entryField, lengthField } from '../field';
 import { sized } from '../quantity';
 import type { Purchase } from '../shop';
 import type { GlazingDesign, PaneKind } from './glazing';

@@ -1,7 +1,8 @@
 import { isClash, isProgramFault, mendsOf } from '../care';
 import type { Job } from '../document';
-import { fieldText, heatersOf, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
+import { heatersOf, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
 import { type Family, type Field, families, type HeaterDocument } from '../families';
+import { fieldText } from '../field';
 import { formatLength, type Habit } from '../quantity';
 import { type Editable, editableDimensions, fieldValue, pathOf } from './dimension';
 import { heaterPath, openJob } from './open';

@@ -23,11 +23,16 @@ function problems(path: string, value: unknown): string {
 
 describe('job: what was settled of the shop, in the document', () => {
   const bad: [what: string, path: string, value: unknown, words: RegExp][] = [
-    ['a kerf as wide as a finger', 'shop.kerfs.timber', 0.02, /shop\.kerfs\.timber: a kerf is 0 to 10 mm/],
-    ['a kerf below zero', 'shop.kerfs.tube', -0.001, /a kerf is 0 to 10 mm/],
-    ['a trim as long as a hand', 'shop.trims', { tube: 0.2 }, /shop\.trims\.tube: a trim is 0 to 100 mm/],
+    [
+      'a kerf as wide as a finger',
+      'shop.kerfs.timber',
+      0.02,
+      /shop\.kerfs\.timber: Saw cut of boards is 0\smm \(0″\) to 10\smm \(3\/8″\): no saw is as thick/,
+    ],
+    ['a kerf below zero', 'shop.kerfs.tube', -0.001, /Saw cut of tube is 0.* to 10\smm/],
+    ['a trim as long as a hand', 'shop.trims', { tube: 0.2 }, /shop\.trims\.tube: Trim of tube is 0.* to 100\smm/],
     ['a trim of something else', 'shop.trims', { glass: 0.01 }, /shop\.trims/],
-    ['an offcut to keep that no bar has', 'shop.keep', 6, /shop\.keep: at most 5 m/],
+    ['an offcut to keep that no bar has', 'shop.keep', 6, /shop\.keep: .* to 5.000\smm/],
     [
       'a bar laid out with nothing on it',
       'decisions.overrules',

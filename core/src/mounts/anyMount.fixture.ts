@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { fieldMeta } from '../catalogue';
+import { fieldMeta } from '../field';
 import { mounts } from '.';
 
 /** Parameters of a mount, each anywhere in its range. */

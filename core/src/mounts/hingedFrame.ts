@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { defineMember, entry, lengthField, type Timber } from '../catalogue';
+import { defineMember, entry, type Timber } from '../catalogue';
+import { lengthField } from '../field';
 import { sized } from '../quantity';
 import type { HoleSchedule } from '../shop';
 import type { MountDesign, MountedPanel, MountMember } from './mount';

@@ -1,4 +1,5 @@
-import { choiceField, entry, entryField, type Timber } from '../catalogue';
+import { entry, type Timber } from '../catalogue';
+import { choiceField, entryField } from '../field';
 import { type Purchase, timberPiece } from '../shop';
 
 /** A field for the timber that a mount is made of: stout enough for a bolt. */

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { countField, defineMember, entry, lengthField, type Timber } from '../catalogue';
+import { defineMember, entry, type Timber } from '../catalogue';
+import { countField, lengthField } from '../field';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { fixings, piece, timberField } from './piece';
 import { bar, panelPoints, panelSide } from './side';

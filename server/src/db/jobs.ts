@@ -123,7 +123,9 @@ export async function createJob({ orm }: Database, document: Job, events: readon
         .onConflictDoNothing()
         .returning({ id: jobs.id, version: jobs.version, stamp: jobs.stamp });
       if (!made) continue;
-      await tx.insert(saves).values({ jobId: id, id: made.stamp, taken: true, version: made.version });
+      await tx
+        .insert(saves)
+        .values({ jobId: id, id: made.stamp, taken: true, version: made.version, stamp: made.stamp });
       await appendEvents(tx, id, events);
       return { ...made, document };
     }

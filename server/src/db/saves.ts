@@ -1,4 +1,4 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import {
   type Change,
   type Conflict,
@@ -17,7 +17,7 @@ import { isJobId } from './jobs';
 import { jobs, saves } from './schema';
 import { refreshCard } from './summaries';
 
-/** A document as it stands, with the id of the save that made it. */
+/** A document as it stands, with the digest of the saves that made it. */
 interface Standing {
   version: number;
   stamp: string;
@@ -35,7 +35,7 @@ type SaveResult =
 /** What a sender last had of a job. */
 export interface Base {
   version: number;
-  /** Id of the save that made that version; left out by a sender that does not know it. */
+  /** Digest of the saves that made that version; left out by a sender that does not know it. */
   stamp?: string | undefined;
   /** Of the job that was meant: another one of the same name takes nothing. */
   key?: string | undefined;
@@ -43,18 +43,18 @@ export interface Base {
 
 /**
  * Whether a job goes on from what its sender last had. It does not where the database was put back to an older copy: then that version is
- * still to come, or was made by another save.
+ * still to come, or was made by other saves.
  */
 export async function continues({ orm }: Pick<Database, 'orm'>, id: string, now: Base, had: Base): Promise<boolean> {
   if (had.version > now.version) return false;
   if (had.stamp === undefined) return true;
   if (had.version === now.version) return had.stamp === now.stamp;
   const [made] = await orm
-    .select({ id: saves.id })
+    .select({ stamp: sql<string>`coalesce(${saves.stamp}, ${saves.id})` })
     .from(saves)
     .where(and(eq(saves.jobId, id), eq(saves.version, had.version)));
   // What was saved before versions were written down is taken on trust.
-  return made === undefined || made.id === had.stamp;
+  return made === undefined || made.stamp === had.stamp;
 }
 
 /**
@@ -104,8 +104,9 @@ export async function saveChanges(
         : { kind: 'refused', errors: judged.errors };
     }
     const version = row.version + 1;
-    const stamp = save ?? randomUUID();
-    const written = await writeSave(database, { id, from: row, document: judged.job, stamp }).catch(
+    const made = save ?? randomUUID();
+    const stamp = stampAfter(row.stamp, made);
+    const written = await writeSave(database, { id, from: row, document: judged.job, save: made, stamp }).catch(
       (error: unknown) => {
         // The same save was answered at this very moment: its answer is read.
         if (isDuplicate(error)) return false;
@@ -141,6 +142,11 @@ function parsedAt(database: Database, id: string, row: { version: number; docume
   return parseJob(row.document);
 }
 
+/** The stamp of a version by the one before it and the save that made it: the same save after other ones has another. */
+function stampAfter(before: string, save: string): string {
+  return createHash('sha256').update(`${before} ${save}`).digest('base64url').slice(0, 24);
+}
+
 /** Remembers that a save was answered with a conflict or a refusal: a copy of it that comes later has the same answer. */
 async function turnAway({ orm }: Database, id: string, save: string | undefined): Promise<void> {
   if (save === undefined) return;
@@ -154,17 +160,17 @@ async function turnAway({ orm }: Database, id: string, save: string | undefined)
  */
 async function writeSave(
   { orm }: Database,
-  { id, from, document, stamp }: { id: string; from: Base; document: Job; stamp: string },
+  { id, from, document, save, stamp }: { id: string; from: Base; document: Job; save: string; stamp: string },
 ): Promise<boolean> {
   const { rowCount } = await orm.execute(sql`
     with written as (
       update ${jobs} set document = ${JSON.stringify(document)}::jsonb, version = ${from.version + 1}, stamp = ${stamp}, updated_at = now()
       where id = ${id} and stamp = ${from.stamp} and version = ${from.version}
-        and not exists (select from ${saves} where job_id = ${id} and ${saves.id} = ${stamp})
+        and not exists (select from ${saves} where job_id = ${id} and ${saves.id} = ${save})
       returning id, version
     ), told as (select pg_notify(${jobChannel}, id) from written),
     remembered as (
-      insert into ${saves} (job_id, id, taken, version) select id, ${stamp}, true, version from written returning job_id
+      insert into ${saves} (job_id, id, taken, version, stamp) select id, ${save}, true, version, ${stamp} from written returning job_id
     ) select remembered.job_id from remembered, told`);
   return (rowCount ?? 0) > 0;
 }

@@ -30,7 +30,10 @@ export const jobs = pgTable('jobs', {
   /** As it was written, by whichever version of the program: parsed and migrated wherever it is read. */
   document: jsonb('document').$type<unknown>().notNull(),
   version: integer('version').notNull(),
-  /** Id of the save that made this version: tells two versions of one number apart, of which one was made after an older copy was put back. */
+  /**
+   * Digest of all saves that made this version, in their order: tells two versions of one number apart, of which one was made after an older
+   * copy was put back, also where both were made by the same save.
+   */
   stamp: text('stamp').notNull().default(sql`gen_random_uuid()::text`),
   /** What the shelf says of it, with the version that it is of: the shelf works nothing out. */
   summary: jsonb('summary').$type<CardSummary>(),
@@ -52,6 +55,8 @@ export const saves = pgTable(
     taken: boolean('taken').notNull(),
     /** The version that it made; none where it was turned away, or was taken before versions were written down. */
     version: integer('version'),
+    /** Of that version; the save's own id where it was taken before stamps were digests. */
+    stamp: text('stamp'),
     at: moment('at').notNull().defaultNow(),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.id] }), unique().on(table.jobId, table.version)],

@@ -1,4 +1,12 @@
-import { beginJob, familyIds, type Job, readDocument, setFields } from '@north-pane/core/document';
+import {
+  beginJob,
+  familyIds,
+  type Job,
+  needSchema,
+  readDocument,
+  setFields,
+  siteSchema,
+} from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
 import { blankSummary } from '@north-pane/core/figures';
 import { frostMatters, nightMinima, poolNeed } from '@north-pane/core/forecasting';
@@ -54,8 +62,7 @@ const newJobBody = z.union([
     where: z
       .union([
         z.strictObject({
-          latitude: z.number().min(-90).max(90),
-          longitude: z.number().min(-180).max(180),
+          ...siteSchema.pick({ latitude: true, longitude: true }).shape,
           zone: z.string().max(64).optional(),
         }),
         z.strictObject({ climate: z.enum(broadClimateIds), half: z.enum(['north', 'south']) }),
@@ -64,17 +71,10 @@ const newJobBody = z.union([
     /** What the water is for; whether it freezes is told by the place. */
     need: z
       .strictObject({
-        kind: z.enum(['showers', 'washing', 'growing', 'pool', 'other']),
-        volumePerDay: z.number().gt(0, 'Say how much water a day.').max(100, 'At most 100 m³ a day.'),
-        target: z.number().min(10, 'Warm water is 10 to 95 °C.').max(95, 'Warm water is 10 to 95 °C.'),
-        drinking: z.boolean(),
-        /** m² and m: the water of a day follows. */
-        pool: z
-          .strictObject({
-            area: z.number().gt(0, 'Say how large the pool is.').max(2000, 'At most 2 000 m².'),
-            depth: z.number().gt(0, 'Say how deep it is.').max(5, 'At most 5 m.'),
-          })
-          .optional(),
+        ...needSchema.pick({ kind: true, drinking: true, pool: true }).shape,
+        // What is begun is asked for in earnest: some water, and warm.
+        volumePerDay: needSchema.shape.volumePerDay.gt(0, 'Say how much water a day.'),
+        target: needSchema.shape.target.min(10, 'Warm water is 10 to 95 °C.').max(95, 'Warm water is 10 to 95 °C.'),
       })
       .optional(),
   }),

@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { sayField } from '@north-pane/core/document';
+import { describeChange } from '@north-pane/core/document';
 import { useHabit } from '../state/habit';
 import { useDocument, useJob } from '../state/job';
 import type { Contested } from '../state/sync/state';
@@ -22,7 +22,7 @@ export function Choose({ field }: { field: Contested }) {
   const document = useDocument();
   const give = useJob((state) => state.give);
   const { path, yours, theirs, why } = field;
-  const said = sayField(document, { path, before: yours, after: theirs }, habit);
+  const said = describeChange(document, { path, before: yours, after: theirs }, habit);
   const settle = (choice: 'yours' | 'theirs') => () => give({ kind: 'settle', path, choice });
   return (
     <Flex align="center" gap="3" rowGap="1" wrap="wrap" py="1">

@@ -1,5 +1,5 @@
 import { Box, Button, Dialog, Text } from '@chakra-ui/react';
-import { changesBetween, type Job, sayField } from '@north-pane/core/document';
+import { changesBetween, describeChange, type Job } from '@north-pane/core/document';
 import { formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
@@ -198,7 +198,7 @@ function Compared({ number, kept, onClose }: { number: number; kept: Job; onClos
       </Text>
       <Box as="ul" pl="5" listStyleType="disc" maxH="200px" overflowY="auto">
         {changes.slice(0, mostTold).map((change) => {
-          const { name, before, after } = sayField(document, change, habit);
+          const { name, before, after } = describeChange(document, change, habit);
           return (
             <li key={JSON.stringify(change.path)}>
               {name}: {before} then, {after} now

@@ -1,4 +1,4 @@
-import { type Job, sayChanges } from '@north-pane/core/document';
+import { describeChanges, type Job } from '@north-pane/core/document';
 import { useEffect, useState } from 'react';
 import { unseen } from '../parts/unseen';
 import { useJob } from '../state/job';
@@ -27,7 +27,7 @@ export function Announcer() {
         const { id, document } = useJob.getState();
         if (!document || !told.document || id !== told.id) return;
         const habit = useView.getState().habit ?? document.units;
-        const changed = sayChanges(told.document, document, habit);
+        const changed = describeChanges(told.document, document, habit);
         told = { id, document };
         // The same words again are told again only when they differ: a space makes them so.
         if (changed) setWords((before) => (before === changed ? `${changed}\u00a0` : changed));

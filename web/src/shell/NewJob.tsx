@@ -1,6 +1,8 @@
 import { Box, Button, Dialog, Flex, Grid, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
+import { needSchema } from '@north-pane/core/document';
 import { families } from '@north-pane/core/families';
+import { fieldMeta } from '@north-pane/core/field';
 import { formatPlace, type Habit, parsePlace, parseQuantity } from '@north-pane/core/quantity';
 import { type BroadClimateId, broadClimateIds, broadClimates } from '@north-pane/core/sky';
 import { useMutation } from '@tanstack/react-query';
@@ -10,7 +12,6 @@ import { useNavigate } from 'react-router';
 import * as z from 'zod';
 import { Chips } from '../parts/Chips';
 import { Frame } from '../parts/Frame';
-import { uses } from '../parts/need/uses';
 import { TickBox } from '../parts/TickBox';
 import { TownSearch } from '../parts/TownSearch';
 import { answered, api, queries } from '../state/api';
@@ -31,7 +32,7 @@ const form = z
     climate: z.enum(broadClimateIds),
     half: z.enum(halves),
     family: z.string(),
-    use: z.enum(['showers', 'washing', 'growing', 'pool', 'other']),
+    use: needSchema.shape.kind,
     volume: z.string(),
     area: z.string(),
     depth: z.string(),
@@ -219,7 +220,7 @@ export function NewJob({ built = false, onClose }: { built?: boolean; onClose():
               {(field) => (
                 <NativeSelect.Root>
                   <NativeSelect.Field {...field} {...register('use', { onChange: () => usualIn(getValues('units')) })}>
-                    {uses.map(({ value, words }) => (
+                    {(fieldMeta(needSchema.shape.kind)?.choices ?? []).map(({ value, words }) => (
                       <option key={value} value={value}>
                         {words}
                       </option>

@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { errorWords } from '@north-pane/core/care';
-import { type Change, inverse, sayField } from '@north-pane/core/document';
+import { type Change, describeChange, inverse } from '@north-pane/core/document';
 import type { Habit } from '@north-pane/core/quantity';
 import { Redo2, Undo2 } from 'lucide-react';
 import { lazy, memo, Suspense, useCallback, useDeferredValue, useState } from 'react';
@@ -193,7 +193,7 @@ function entryWords(what: string, edits: readonly Change[] | undefined, keys: st
   if (!edits || !document) return `${what} (${keys})`;
   const habit = useView.getState().habit ?? document.units;
   const said = edits.slice(0, mostNamed).map((edit) => {
-    const { name, before, after } = sayField(document, edit, habit);
+    const { name, before, after } = describeChange(document, edit, habit);
     return `${name}, ${before} to ${after}`;
   });
   const more = edits.length - mostNamed;

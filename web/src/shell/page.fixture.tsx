@@ -35,7 +35,7 @@ class NoEvents extends EventTarget {
 export class KeptJob {
   key = crypto.randomUUID() as string;
   version = 1;
-  /** The save that made each version. */
+  /** The saves that made each version. */
   stamps = new Map([[1, 'begun']]);
   events: ShopEvent[] = [];
   revisions: { id: number; number: number; note: string; keptAt: string; document: Job }[] = [];
@@ -104,10 +104,11 @@ export class KeptJob {
     const { changes, save } = body as { changes: Change[]; save: string };
     const merged = mergeChanges(this.document, changes);
     if (!merged.ok) return refusal(409, 'Another hand has changed this.');
+    const stamp = `${this.stamps.get(this.version)} ${save}`;
     this.version += 1;
-    this.stamps.set(this.version, save);
+    this.stamps.set(this.version, stamp);
     this.document = merged.document;
-    return { version: this.version, stamp: save, document: this.document };
+    return { version: this.version, stamp, document: this.document };
   }
   #events({ method, body, query }: Asked): unknown {
     if (method === 'POST') {

@@ -34,7 +34,7 @@ describe('web: the job document in hand', () => {
   it('refuses one that does not, in a sentence, and sets nothing', () => {
     const before = state().document;
     expect(state().change(path, 2.5)).deep.equal({ ok: false, message: 'Risers must be a whole number.' });
-    expect(state().change('site.latitude', 95)).deep.equal({ ok: false, message: 'Latitude is -90 to 90.' });
+    expect(state().change('site.latitude', 95)).deep.equal({ ok: false, message: 'Latitude is −90 to 90: the pole.' });
     expect(state().document).equal(before);
     expect(state().sync?.past).deep.equal([]);
   });

@@ -1,3 +1,4 @@
+import { resultKey } from '@north-pane/core/document';
 import { type PaneSun, type SkySource, skySourceOf } from '@north-pane/core/site';
 import { type StandingShares, type StandingStudy, sharesOf } from '@north-pane/core/sky';
 import { useQuery } from '@tanstack/react-query';
@@ -38,10 +39,11 @@ export function useSky(): {
   const job = useDocument();
   const { open } = useDerived();
   const { bytes, waiting } = useSeries();
-  const { latitude, longitude, elevation, zone, climate, standing, horizon, exposure } = job.site;
-  const key = JSON.stringify([latitude, longitude, elevation, zone, climate, waiting, bytes?.byteLength]);
+  const key = `${resultKey(job, ['weather'])} ${waiting} ${bytes?.byteLength}`;
+  // A row in front is as large as the panels themselves: their sizes, and not all that they are made of.
   const outsides = open.panels.map(({ design, document }) => [design.outside, document.count, document.turned]);
-  const stands = JSON.stringify([key, standing, horizon, exposure.albedo, job.need.months, standing.front && outsides]);
+  const { heaters: _, ...around } = job;
+  const stands = `${key} ${resultKey(around as typeof job, ['sun'])} ${JSON.stringify(job.site.standing.front && outsides)}`;
   const { value: sun, fresh: sunFresh } = useHeavy(`pane ${stands}`, (heavy) => heavy.pane(key, job, bytes));
   const { value: study, fresh } = useHeavy(`study ${stands}`, (heavy) => heavy.study(key, job, bytes));
   const both = fresh && sunFresh && sun && study;

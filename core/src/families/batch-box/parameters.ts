@@ -1,14 +1,6 @@
 import * as z from 'zod';
-import {
-  asBought,
-  choiceField,
-  countField,
-  entry,
-  entryField,
-  lengthField,
-  meansSame,
-  rangesOf,
-} from '../../catalogue';
+import { entry } from '../../catalogue';
+import { asBought, choiceField, countField, entryField, lengthField, meansSame, rangesOf } from '../../field';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows from them and the tilt: the side profile, studs and their bevels, rails, cradle, insulation, lid. */

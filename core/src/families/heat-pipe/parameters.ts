@@ -1,15 +1,15 @@
 import * as z from 'zod';
+import { entry } from '../../catalogue';
 import {
   asBought,
   choiceField,
   countField,
-  entry,
   entryField,
   lengthField,
   massField,
   meansSame,
   rangesOf,
-} from '../../catalogue';
+} from '../../field';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: pipe and manifold lengths, volume, charge, holes of the rails, bottles and their cuts. */

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { choiceField, countField, entry, entryField, lengthField, meansSame, rangesOf } from '../../catalogue';
+import { entry } from '../../catalogue';
+import { choiceField, countField, entryField, lengthField, meansSame, rangesOf } from '../../field';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: water held, weight on the rack, saddles and their seats, minutes of shower, what the plastic bears hot. */

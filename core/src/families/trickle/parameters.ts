@@ -1,14 +1,6 @@
 import * as z from 'zod';
-import {
-  choiceField,
-  countField,
-  entry,
-  entryField,
-  findEntry,
-  lengthField,
-  meansSame,
-  rangesOf,
-} from '../../catalogue';
+import { entry, findEntry } from '../../catalogue';
+import { choiceField, countField, entryField, lengthField, meansSame, rangesOf } from '../../field';
 import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: the flat of a can, strip length, cans, tape, battens, feeds, area, what steams away. */

@@ -1,35 +1,15 @@
 import { Box, Flex, SimpleGrid, Text } from '@chakra-ui/react';
-import { heatSources, type Job, same } from '@north-pane/core/document';
+import { type Job, same } from '@north-pane/core/document';
 import { poolCooling, poolNeed } from '@north-pane/core/forecasting';
 import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import { monthsOfSeason, type Season, seasons } from '@north-pane/core/sky';
 import { useJob } from '../../state/job';
 import { Chips } from '../Chips';
-import { Choice } from '../Choice';
-import { ChooseAt } from '../Choose';
-import { Entry } from '../Entry';
+import { FieldAt } from '../FieldAt';
 import { memoOn } from '../memoOn';
 import { Section } from '../Section';
 import { TextButton } from '../TextButton';
-import { TickBox } from '../TickBox';
 import { DayDrawn } from './DayDrawn';
-import { uses } from './uses';
-
-const sources: readonly { value: (typeof heatSources)[number] | 'nothing'; words: string }[] = [
-  { value: 'nothing', words: 'nothing, or not said' },
-  ...heatSources.map((value) => ({ value, words: value })),
-];
-
-function Tick({ on, words, onTick }: { on: boolean; words: string; onTick(): void }) {
-  return (
-    <Flex align="center" gap="2">
-      <TickBox ticked={on} label={words} onTick={onTick} />
-      <Text fontSize="14px" lineHeight="1.2">
-        {words}
-      </Text>
-    </Flex>
-  );
-}
 
 /** What the water is for: how much, how hot, when in the day, drunk or not, frost, and what heats it now. */
 function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
@@ -55,65 +35,33 @@ function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
   return (
     <Section title="The need" aside={`${formatRough('volume', need.volumePerDay, habit).text} a day`}>
       <SimpleGrid columns={2} gap="2">
-        <Choice
-          label="Water for"
-          value={need.kind}
-          choices={uses}
+        <FieldAt
+          path="need.kind"
           onValue={(kind) =>
             kind === 'pool'
               ? setPool({})
-              : changeAll([
+              : taken([
                   { path: 'need.kind', value: kind },
                   { path: 'need.pool', value: undefined },
                 ])
           }
         />
         {need.pool ? (
-          <Entry
-            label="Pool area"
-            value={need.pool.area}
-            kind="area"
-            habit={habit}
-            onValue={(area) => setPool({ area })}
-          />
+          <FieldAt path="need.pool.area" onValue={(area) => setPool({ area: Number(area) })} />
         ) : (
-          <Entry label="A day" value={need.volumePerDay} kind="volume" habit={habit} onValue={setVolume} />
+          <FieldAt path="need.volumePerDay" label="A day" onValue={(volume) => setVolume(Number(volume))} />
         )}
-        {need.pool && (
-          <Entry
-            label="Pool depth"
-            value={need.pool.depth}
-            kind="height"
-            digits={1}
-            habit={habit}
-            onValue={(depth) => setPool({ depth })}
-          />
-        )}
-        <Entry
-          label="How hot"
-          value={need.target}
-          kind="temperature"
-          digits={0}
-          habit={habit}
-          onValue={(target) => setTarget(target)}
-        />
-        <Choice
-          label="Heated now by"
-          value={need.heats?.by ?? 'nothing'}
-          choices={sources}
-          onValue={(by) => set('need.heats')(by === 'nothing' ? undefined : { by, price: need.heats?.price ?? 0.25 })}
+        {need.pool && <FieldAt path="need.pool.depth" onValue={(depth) => setPool({ depth: Number(depth) })} />}
+        <FieldAt path="need.target" onValue={(target) => setTarget(Number(target))} />
+        <FieldAt
+          path="need.heats.by"
+          absent="nothing, or not said"
+          onValue={(by) =>
+            set('need.heats')(by === undefined ? undefined : { by, price: need.heats?.price ?? usualPrice })
+          }
         />
       </SimpleGrid>
-      {need.heats && (
-        <Entry
-          label={`${currency} for a kWh of ${need.heats.by}, as bought`}
-          value={need.heats.price}
-          kind="number"
-          digits={2}
-          habit={habit}
-          onValue={set('need.heats.price')}
-        />
-      )}
+      {need.heats && <FieldAt path="need.heats.price" label={`${currency} for a kWh of ${need.heats.by}, as bought`} />}
       {need.pool && (
         <Text fontSize="13px" color="soft" mt="1">
           {`A pool in the open cools some ${formatQuantity('temperatureDifference', poolCooling, habit, 0).text} in a day: as much heat as ${formatRough('volume', need.volumePerDay, habit).text} a day from the mains.`}
@@ -130,8 +78,6 @@ function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
           }}
         />
       </Box>
-      <ChooseAt path={['need', 'volumePerDay']} />
-      <ChooseAt path={['need', 'target']} />
       <Box mt="2">
         <Flex justify="space-between" align="baseline" gap="2">
           <Text fontSize="14px" color="soft">
@@ -146,8 +92,8 @@ function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
         <DayDrawn need={need} habit={habit} />
       </Box>
       <Flex gap="4" rowGap="2" wrap="wrap" mt="2">
-        <Tick on={need.drinking} words="it is drunk" onTick={() => set('need.drinking')(!need.drinking)} />
-        <Tick on={need.frost} words="it freezes here" onTick={() => set('need.frost')(!need.frost)} />
+        <FieldAt path="need.drinking" />
+        <FieldAt path="need.frost" />
       </Flex>
     </Section>
   );
@@ -155,5 +101,7 @@ function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
 
 export const Need = memoOn(NeedDrawn, ({ job, habit }) => [job.need, job.site, job.currency, habit]);
 
+/** Money for a kWh, until somebody says what it is. */
+const usualPrice = 0.25;
 /** °C. What is colder is no warm water. */
 const leastTarget = 10;

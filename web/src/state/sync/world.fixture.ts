@@ -43,7 +43,7 @@ interface Server {
   stored: Stored;
   /** The version that each save made. */
   saves: Map<string, number>;
-  /** The save that made each version. */
+  /** The saves that made each version, in their order. */
   stamps: Map<number, string>;
   /** Saves that were answered with a conflict or a refusal: a copy that comes later is not taken. */
   turnedAway: Set<string>;
@@ -338,9 +338,11 @@ export class World {
         }
         for (const { path, after } of changes as Change[])
           add(server.history as Map<string, unknown[]>, path[path.length - 1] as string, after);
-        server.stored = { version: server.stored.version + 1, stamp: save, document: merge.document };
+        // By all saves in their order, as the server's digest: the same one after others makes another version.
+        const made = `${server.stored.stamp} ${save}`;
+        server.stored = { version: server.stored.version + 1, stamp: made, document: merge.document };
         server.saves.set(save, server.stored.version);
-        server.stamps.set(server.stored.version, save);
+        server.stamps.set(server.stored.version, made);
         message.answer = { kind: 'saved', save, stored: server.stored };
         return;
       }

@@ -38,7 +38,7 @@ describe('web: Cut', () => {
       return document.getElementById(boards?.htmlFor ?? '') as HTMLInputElement;
     };
     await type(user, kerf(), '20 mm');
-    expect(textIn(region('Saw'))).include('A kerf is 0 to 10 mm.');
+    expect(textIn(region('Saw'))).include('Saw cut of boards is 0');
     await user.type(kerf(), '{Escape}');
     await choose('Boards cut with', 'hand saw', region('Saw'));
     expect(kerf().value).equal('1.5 mm');

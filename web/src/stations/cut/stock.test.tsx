@@ -59,7 +59,7 @@ describe('web: Cut, saws', () => {
     await type(user, boards as HTMLInputElement, '12 mm');
     expect(documentNow().shop.trims).deep.equal({ timber: 0.012 });
     await type(user, boards as HTMLInputElement, '30 cm');
-    expect(textIn(region('Saw'))).include('A trim is 0 to 100 mm.');
+    expect(textIn(region('Saw'))).include('Trim of boards is 0');
     expect(documentNow().shop.trims).deep.equal({ timber: 0.012 });
     await type(user, field('Smallest offcut worth keeping', region('Saw')), '0.45 m');
     expect(documentNow().shop.keep).closeTo(0.45, 1e-12);

@@ -1,4 +1,5 @@
 import { Box, Button, Flex, SimpleGrid, Stack, Text } from '@chakra-ui/react';
+import { resultKey } from '@north-pane/core/document';
 import {
   type BothBands,
   curveSlope,
@@ -21,6 +22,7 @@ import { Chart } from '../../charts/Chart';
 import { DesignPoint, type PointPull } from '../../charts/DesignPoint';
 import { chartUnit } from '../../charts/units';
 import { Entry } from '../../parts/Entry';
+import { FieldAt } from '../../parts/FieldAt';
 import { Matters } from '../../parts/Matters';
 import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
@@ -65,7 +67,7 @@ export function FlowForecast() {
   const { fluid } = now.conditions;
   const changed = (Object.keys(usual) as (keyof Weather)[]).some((name) => weather[name] !== usual[name]);
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
-  const physical = JSON.stringify([document.heaters, document.site, document.loop, weather]);
+  const physical = `${resultKey(document, ['heat'])} ${JSON.stringify(weather)}`;
   const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, span));
   const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather));
 
@@ -171,14 +173,12 @@ export function FlowForecast() {
               digits={habit === 'metric' ? 2 : 3}
               onValue={setFlow}
             />
-            <Entry
-              label="Glycol in the loop, % by mass"
-              value={100 * (document.loop.glycol ?? 0)}
-              kind="number"
-              digits={0}
-              habit={habit}
-              onValue={(percent) => {
-                const outcome = change('loop.glycol', percent === 0 ? undefined : percent / 100);
+            <FieldAt
+              path="loop.glycol"
+              label="Glycol in the loop, by mass"
+              without={0}
+              onValue={(share) => {
+                const outcome = change('loop.glycol', share === 0 ? undefined : share);
                 return outcome.ok ? undefined : outcome.message;
               }}
             />

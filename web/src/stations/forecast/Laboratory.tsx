@@ -1,5 +1,5 @@
 import { Text } from '@chakra-ui/react';
-import type { Job } from '@north-pane/core/document';
+import { type Job, resultKey } from '@north-pane/core/document';
 import { PlainTable } from '../../parts/PlainTable';
 import { FoldingSection } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
@@ -17,7 +17,7 @@ export function Laboratory({ job }: { job: Job }) {
 /** Fitted only once it is looked at. */
 function Tables({ job }: { job: Job }) {
   const habit = useHabit();
-  const key = JSON.stringify([job.heaters, job.site, job.loop]);
+  const key = resultKey(job, ['heat']);
   const { value, trouble } = useHeavy(`characteristics ${key}`, (heavy) => heavy.characteristics(job));
   if (trouble) return <Text color="ochreText">Cannot be worked out: {trouble}. All else still holds.</Text>;
   if (!value) return <Text color="soft">Fitting the equation…</Text>;

@@ -1,5 +1,5 @@
 import { Box, Flex, Stack, Text } from '@chakra-ui/react';
-import type { Job } from '@north-pane/core/document';
+import { type Job, resultKey } from '@north-pane/core/document';
 import { type DayKind, dayKinds, type StoreDay } from '@north-pane/core/forecasting';
 import { formatQuantity, type Habit, sayWords } from '@north-pane/core/quantity';
 import { sayReadout } from '@north-pane/core/readout';
@@ -24,7 +24,7 @@ const usual: z.infer<typeof daySchema> = { month: 8, kind: 'average' };
 export function StoreForecast({ job, index, title }: { job: Job; index: number; title: string | undefined }) {
   const habit = useHabit();
   const [chosen, setChosen] = useRemembered(`day ${index}`, daySchema, usual);
-  const key = JSON.stringify([job.heaters, job.site, job.loop, job.need, index, chosen.month]);
+  const key = `${index} ${chosen.month} ${resultKey(job, ['heat', 'need'])}`;
   const { value, fresh, trouble } = useHeavy(`days ${key}`, (heavy) => heavy.storeDays(job, index, chosen.month));
   const day = value?.[chosen.kind];
   return (

@@ -36,9 +36,9 @@ describe('web: Forecast', () => {
     expect(argument).match(/3 times the flow for \d+ % more heat/);
     const told = () => /(\d[\d ,.]*) k?W of heat/.exec(pageText())?.[1] ?? pageText();
     const before = told();
-    await type(user, field('Glycol in the loop, % by mass'), '70');
+    await type(user, field('Glycol in the loop, by mass, %'), '70');
     expect(textIn(screen.getByRole('alert'))).include('Glycol is 0 to 60 %');
-    await type(user, field('Glycol in the loop, % by mass'), '40');
+    await type(user, field('Glycol in the loop, by mass, %'), '40');
     expect(documentNow().loop.glycol).closeTo(0.4, 1e-12);
     expect(told()).not.equal(before);
   });

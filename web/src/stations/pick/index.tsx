@@ -1,5 +1,5 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { heatersOf, isPicked, type Job } from '@north-pane/core/document';
+import { heatersOf, isPicked, type Job, resultKey } from '@north-pane/core/document';
 import { asShelved, bestKinds, type KindCase, pickKind } from '@north-pane/core/picking';
 import { formatNumber, formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import { useCallback, useMemo, useState } from 'react';
@@ -29,8 +29,7 @@ export default function Pick() {
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const state = useJob((one) => one.shop);
   const shelved = useMemo(() => asShelved({ job, state }), [job, state]);
-  const { site, need, heaters, loop, stores, decisions, units } = job;
-  const key = JSON.stringify([site, need, heaters, loop, stores, decisions, units, shelved.shop]);
+  const key = resultKey(shelved, ['need', 'heat', 'pieces', 'findings']);
   const { value, fresh, trouble: broken } = useHeavy(`kinds ${key}`, (heavy) => heavy.kinds(shelved));
   const schools = useHeavy(`schools ${key}`, (heavy) => heavy.schools(shelved));
   const tools = useMemo(() => toolsAtHand(job), [job]);

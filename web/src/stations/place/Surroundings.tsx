@@ -7,6 +7,7 @@ import { exposures, grounds, hiddenHours, monthNames, parseHorizon, writeHorizon
 import { type ReactNode, useMemo, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
+import { FieldAt } from '../../parts/FieldAt';
 import { showsJob } from '../../parts/keys';
 import { memoOn } from '../../parts/memoOn';
 import { Readout } from '../../parts/Readout';
@@ -288,20 +289,8 @@ function HereSectionDrawn({ job, habit }: { job: Job; habit: Habit }) {
         onAdd={() => set('site.mains', estimate)}
         onRemove={() => set('site.mains', null)}
       >
-        <Entry
-          label="Mains, coldest"
-          value={measured?.coldest}
-          kind="temperature"
-          habit={habit}
-          onValue={(value) => set('site.mains.coldest', value)}
-        />
-        <Entry
-          label="warmest"
-          value={measured?.warmest}
-          kind="temperature"
-          habit={habit}
-          onValue={(value) => set('site.mains.warmest', value)}
-        />
+        <FieldAt path="site.mains.coldest" />
+        <FieldAt path="site.mains.warmest" />
       </Optional>
     </Section>
   );

@@ -1,11 +1,11 @@
 import { Box, Grid, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
-import { formatPlace, type Habit, parsePlace } from '@north-pane/core/quantity';
+import { formatPlace, parsePlace } from '@north-pane/core/quantity';
 import { isPlaced, namePlace } from '@north-pane/core/site';
 import { zoneDoubt } from '@north-pane/core/time';
 import { useMemo } from 'react';
 import { Choice } from '../../parts/Choice';
-import { Entry } from '../../parts/Entry';
+import { FieldAt } from '../../parts/FieldAt';
 import { memoOn } from '../../parts/memoOn';
 import { TextEntry } from '../../parts/TextEntry';
 import { TownSearch } from '../../parts/TownSearch';
@@ -13,7 +13,7 @@ import { useJob } from '../../state/job';
 import { ClimateChoice } from './ClimateChoice';
 
 /** The site on one line: name, place in any form, height, clock, and where its weather comes from. */
-function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
+function WhereDrawn({ job }: { job: Job }) {
   const { change, changeAll } = useJob();
   const { site } = job;
   const zones = useMemo(() => [...new Set([site.zone, 'Etc/UTC', ...Intl.supportedValuesOf('timeZone')])], [site.zone]);
@@ -26,14 +26,7 @@ function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
       role="region"
       aria-label="Where it stands"
     >
-      <TextEntry
-        label="Project name"
-        value={job.name}
-        maxLength={120}
-        onText={(name) =>
-          change('name', name.trim()).ok ? { ok: true } : { ok: false, message: 'Give the job a name.' }
-        }
-      />
+      <FieldAt path="name" onValue={(name) => (change('name', name).ok ? undefined : 'Give the job a name.')} />
       <TextEntry
         label="Latitude, longitude"
         hint="40.9 S, 172.9 E; -40.9, 172.9; 40°54′S 172°54′E: as you have it"
@@ -50,16 +43,7 @@ function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
           changeAll(namePlace(site, { latitude, longitude }, zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone))
         }
       />
-      <Entry
-        label="Height"
-        value={site.elevation}
-        kind="height"
-        habit={habit}
-        onValue={(value) => {
-          const outcome = change('site.elevation', value);
-          return outcome.ok ? undefined : outcome.message;
-        }}
-      />
+      <FieldAt path="site.elevation" label="Height" />
       <Box minW="0">
         <Choice
           label="Time zone"
@@ -81,13 +65,10 @@ function WhereDrawn({ job, habit }: { job: Job; habit: Habit }) {
   );
 }
 
-export const Where = memoOn(WhereDrawn, ({ job, habit }) => [
-  job.name,
+export const Where = memoOn(WhereDrawn, ({ job }) => [
   job.site.latitude,
   job.site.longitude,
   job.site.unnamed,
-  job.site.elevation,
   job.site.zone,
   job.site.climate,
-  habit,
 ]);

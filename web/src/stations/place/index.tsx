@@ -44,7 +44,7 @@ export default function Place() {
   const { tilt, aim } = jobStanding(job);
   return (
     <Box p={{ base: '4', md: '5' }}>
-      <Where job={job} habit={habit} />
+      <Where job={job} />
       <Sentence id="standing-sentence" fresh={fresh}>
         {!isPlaced(site) && (
           <Text as="span" display="block" color="ochreText" fontSize="18px">

@@ -80,7 +80,7 @@ describe('web: Place, what stands about it', () => {
     await type(user, field('Tilt, ° or 6/12'), '12/12');
     expect(Object.values(documentNow().site.standing.tilts)[0]?.tilt).closeTo(45, 1e-6);
     await type(user, field('Tilt, ° or 6/12'), '120');
-    expect(alert()).include('Tilt is 0 to 90.');
+    expect(alert()).include('Tilt is 0° to 90°: it stands upright.');
   });
   it('says when the clock can hardly be that of the longitude', async () => {
     const user = await openStation('place');

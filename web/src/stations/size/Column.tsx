@@ -1,4 +1,5 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
+import { resultKey } from '@north-pane/core/document';
 import { heaterReadouts } from '@north-pane/core/figures';
 import { formatQuantity } from '@north-pane/core/quantity';
 import { lazy, memo, Suspense, useState } from 'react';
@@ -7,7 +8,6 @@ import { Matters } from '../../parts/Matters';
 import { FoldingSection, goToSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useDocument } from '../../state/job';
 import type { Bench } from '../../workers/heavy';
 import { useHeavy } from '../../workers/useHeavy';
 import { Deeper } from './Deeper';
@@ -24,8 +24,8 @@ function useBench(): Bench | undefined {
   const { job: document } = useDerived().open;
   const habit = useHabit();
   const { at } = useBenchPanel();
-  const key = JSON.stringify([document.heaters, document.site, document.loop, at, habit]);
-  return useHeavy(`bench ${key}`, (heavy) => heavy.bench(document, at, habit)).value;
+  const key = resultKey(document, ['heat', 'pieces']);
+  return useHeavy(`bench ${at} ${habit} ${key}`, (heavy) => heavy.bench(document, at, habit)).value;
 }
 
 /** The figures, the clashes, the make-up, and what lies deeper. */
@@ -129,10 +129,9 @@ function MadeOf() {
 }
 
 function Safety() {
-  const { need, loop } = useDocument();
   return (
     <FoldingSection title="Loop and safety" shut>
-      <LoopSafety need={need} loop={loop} habit={useHabit()} />
+      <LoopSafety />
     </FoldingSection>
   );
 }

@@ -16,6 +16,7 @@ import { lazy, memo, Suspense, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { ChooseAt } from '../../parts/Choose';
 import { Entry } from '../../parts/Entry';
+import { FieldAt } from '../../parts/FieldAt';
 import { Stepper } from '../../parts/Stepper';
 import { jobNow, useJob } from '../../state/job';
 
@@ -70,23 +71,6 @@ function FieldEntry({ index, path, value, meta, habit }: RowProps) {
   );
 }
 
-const alike: Field['meta'] = {
-  label: 'Panels alike',
-  meaning: 'How many of this panel.',
-  kind: 'count',
-  low: 1,
-  high: 24,
-};
-const ways: Field['meta'] = {
-  label: 'Tubes lie',
-  meaning: 'Up the slope, or across it.',
-  kind: 'choice',
-  choices: [
-    { value: 'up', words: 'up the slope' },
-    { value: 'across', words: 'across the slope' },
-  ],
-};
-
 /** What the panel is made of: counts, tubes, absorber, box and pane, and the lengths that stand on no drawing. */
 export function MakeUp({
   panel,
@@ -99,12 +83,11 @@ export function MakeUp({
   habit: Habit;
   drawn: ReadonlySet<string>;
 }) {
-  const change = useJob((state) => state.change);
   const family: Family = families[panel.family as keyof typeof families];
   return (
     <div className="print-columns" style={{ display: 'flex', flexDirection: 'column', gap: 12 }}>
       <Kind index={index} family={family} />
-      <Row index={index} path="count" value={panel.count} meta={alike} habit={habit} />
+      <FieldAt path={`${heaterPath(panel.id)}.count`} />
       {family
         .fields(panel)
         .filter(({ path, meta }) => meta.kind !== 'length' || !drawn.has(path))
@@ -113,7 +96,12 @@ export function MakeUp({
         ))}
       <Mount index={index} panel={panel} habit={habit} />
       {family.turns !== false && (
-        <Turned turned={panel.turned} onTurned={(turned) => change(`${heaterPath(panel.id)}.turned`, turned)} />
+        <>
+          <FieldAt path={`${heaterPath(panel.id)}.turned`} />
+          <Text fontSize="13px" color="soft">
+            The up arrow on the plan shows which way the slope rises.
+          </Text>
+        </>
       )}
     </div>
   );
@@ -188,24 +176,4 @@ const Mount = memo(
   },
   (before, after) =>
     before.habit === after.habit && before.index === after.index && before.panel.mount === after.panel.mount,
-);
-
-const Turned = memo(
-  function Turned({ turned, onTurned }: { turned: boolean; onTurned(turned: boolean): void }) {
-    return (
-      <>
-        <Choice
-          label={ways.label}
-          hint={ways.meaning}
-          value={turned ? 'across' : 'up'}
-          choices={ways.choices ?? []}
-          onValue={(value) => onTurned(value === 'across')}
-        />
-        <Text fontSize="13px" color="soft">
-          The up arrow on the plan shows which way the slope rises.
-        </Text>
-      </>
-    );
-  },
-  (before, after) => before.turned === after.turned,
 );

@@ -98,8 +98,8 @@ describe('web: Size, another kind of heater', () => {
   });
   it('of tubes that lie up the slope holds water that freezes, and says so', async () => {
     const job = defaultJob('serpentine');
-    await openStation('size', { ...job, loop: { ...job.loop, kind: 'drain-back' } }, { shallow: true });
-    await choose('Tubes lie', 'up');
+    const user = await openStation('size', { ...job, loop: { ...job.loop, kind: 'drain-back' } }, { shallow: true });
+    await press(user, 'Tubes lie across the slope');
     await soon(() => expect(pageText()).include('it freezes there'));
   });
 });

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import { jobSummary } from '../figures';
-import { defaultJob, isPicked, type Job, setFields, withPick } from '.';
+import { defaultJob, isPicked, type Job, setFields, withPick } from '../document';
+import { jobSummary } from './jobSummary';
 
 describe('job: a kind of heater that nobody has picked', () => {
   const plain = defaultJob('harp');

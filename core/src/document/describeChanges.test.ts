@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { pathSteps, withValueAt } from './changes';
 import { defaultJob, familyIds } from './defaults';
-import { sayChanges } from './sayChanges';
+import { describeChanges } from './describeChanges';
 import type { Job } from './schema';
 
 const job = defaultJob('harp');
@@ -15,8 +15,8 @@ const rows: [changes: [path: string, value: unknown][], words: string][] = [
     [['heaters.panel-a.parameters.joint', 'tees']],
     'Riser joints: drilled headers, risers let in to bought tees with short pieces between',
   ],
-  [[['heaters.panel-a.count', 2]], 'Panels alike: 1 to 2'],
-  [[['heaters.panel-a.turned', true]], 'Tubes lie across the slope'],
+  [[['heaters.panel-a.count', 2]], 'Number of panels: 1 to 2'],
+  [[['heaters.panel-a.turned', true]], 'Tubes lie across the slope: no to yes'],
   [[['site.standing.aim', 170]], 'Aim: 180° to 170°'],
   [[['site.horizon', [{ azimuth: 10, elevation: 4 }]]], 'Skyline changed'],
   [[['loop.glycol', 0.4]], 'Glycol: 40\u00a0%'.replace('\u00a0', ' ')],
@@ -29,14 +29,14 @@ const rows: [changes: [path: string, value: unknown][], words: string][] = [
       ['name', 'Shed'],
       ['currency', '€'],
     ],
-    'Name of the job: New harp to Shed; Money: $ to €; Risers: 12 to 10; 1 more',
+    'Project name: New harp to Shed; Currency: $ to €; Risers: 12 to 10; 1 more',
   ],
 ];
 
 describe('job: what an edit changed, in words', () => {
   for (const [changes, words] of rows)
     it(words || 'nothing for nothing', () => {
-      const said = sayChanges(job, after(...changes), 'metric');
+      const said = describeChanges(job, after(...changes), 'metric');
       if (changes.length < 2 || words === '')
         expect(said).match(new RegExp(`^${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`));
       else {
@@ -46,7 +46,7 @@ describe('job: what an edit changed, in words', () => {
       }
     });
   it('speaks in the reader’s own tape', () => {
-    expect(sayChanges(job, after(['heaters.panel-a.parameters.pitch', 4 * 0.0254]), 'imperial')).match(
+    expect(describeChanges(job, after(['heaters.panel-a.parameters.pitch', 4 * 0.0254]), 'imperial')).match(
       /^Riser pitch: 3 1\/2″ to 4″$/,
     );
   });
@@ -54,7 +54,7 @@ describe('job: what an edit changed, in words', () => {
     for (const family of familyIds) {
       const whole = defaultJob(family);
       const other = { ...defaultJob(family, { units: 'imperial' }), units: whole.units };
-      const said = sayChanges(whole, other, 'metric');
+      const said = describeChanges(whole, other, 'metric');
       expect(said, family).not.match(/undefined|NaN|\[object/);
       expect(said, family).match(/ to /);
     }

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import * as z from 'zod';
-import { choiceField, countField, defineMember, entryField, fieldMeta, lengthField, memberOf, UnknownMember } from '.';
+import { defineMember, memberOf, UnknownMember } from '../catalogue';
+import { choiceField, countField, entryField, fieldMeta, lengthField } from '.';
 
 const schema = z.strictObject({
   gap: lengthField(0.01, 0.1, 0.025, 'Air gap', 'Plate to pane.'),

@@ -1,44 +1,13 @@
 import * as z from 'zod';
+import { type CatalogueKind, entries, findEntry } from '../catalogue';
 import { formatLength, formatQuantity } from '../quantity';
-import { type CatalogueKind, entries, findEntry } from './catalogue';
-
-/** What a face needs to show one parameter: its label, meaning and kind; ranges are read off the schema. */
-export interface FieldMeta {
-  label: string;
-  /** One line: what it is. */
-  meaning: string;
-  kind: 'length' | 'mass' | 'count' | 'choice' | 'entry';
-  /** m, kg or count. */
-  low?: number;
-  high?: number;
-  /** For `choice`: value and words. */
-  choices?: readonly { value: string; words: string }[];
-  /** For `entry`: which list, and which of it. */
-  list?: CatalogueKind;
-  /** Fields of different kinds that mean the same thing say the same here: its value comes along when the kind is changed. */
-  same?: string;
-  /** It is a size of something that is bought or found as it is: no miscut piece is answered by another one. */
-  bought?: true;
-}
-
-/** By schema. Not a Zod registry: that gives a new copy at every look, and faces compare what they are given. */
-const metas = new WeakMap<z.core.$ZodType, FieldMeta>();
-
-function noted<S extends z.core.$ZodType>(schema: S, meta: FieldMeta): S {
-  metas.set(schema, meta);
-  return schema;
-}
-
-/** The meta of one field of a parameter schema. Every field made here has one. */
-export function fieldMeta(field: z.core.$ZodType): FieldMeta | undefined {
-  return metas.get(field) ?? (field instanceof z.ZodDefault ? fieldMeta(field.def.innerType) : undefined);
-}
+import { describeField, type FieldMeta, fieldMeta } from './meta';
 
 function tagged<S extends z.core.$ZodType>(field: S, tag: Partial<FieldMeta>): S {
   const inner = field instanceof z.ZodDefault ? field.def.innerType : field;
   const meta = fieldMeta(inner);
   if (!meta) throw new TypeError('only a field of the catalogue can be tagged');
-  metas.set(inner, { ...meta, ...tag });
+  describeField(inner, { ...meta, ...tag });
   return field;
 }
 
@@ -56,7 +25,7 @@ export function meansSame<S extends z.core.$ZodType>(tag: string, field: S): S {
 export function lengthField(low: number, high: number, standard: number, label: string, meaning: string) {
   const words = (value: number) =>
     `${formatLength(value, 'metric', { decimals: 1 }).text.replace('.0', '')} (${formatLength(value, 'imperial').text})`;
-  return noted(
+  return describeField(
     z
       .number(`${label} must be a number`)
       .min(low, `${label} must be at least ${words(low)}`)
@@ -69,7 +38,7 @@ export function lengthField(low: number, high: number, standard: number, label: 
 export function massField(low: number, high: number, standard: number, label: string, meaning: string) {
   const words = (value: number) =>
     `${formatQuantity('mass', value, 'metric').text} (${formatQuantity('mass', value, 'imperial', 1).text})`;
-  return noted(
+  return describeField(
     z
       .number(`${label} must be a number`)
       .min(low, `${label} must be at least ${words(low)}`)
@@ -80,7 +49,7 @@ export function massField(low: number, high: number, standard: number, label: st
 
 /** A whole number with its range. */
 export function countField(low: number, high: number, standard: number, label: string, meaning: string) {
-  return noted(
+  return describeField(
     z
       .int(`${label} must be a whole number`)
       .min(low, `${label} must be at least ${low}`)
@@ -97,7 +66,7 @@ export function choiceField<const V extends string>(
   meaning: string,
 ) {
   const values = Object.keys(choices) as V[];
-  return noted(z.enum(values as [V, ...V[]], `${label} must be one of: ${values.join(', ')}`), {
+  return describeField(z.enum(values as [V, ...V[]], `${label} must be one of: ${values.join(', ')}`), {
     label,
     meaning,
     kind: 'choice',
@@ -113,7 +82,7 @@ export function entryField(
   meaning: string,
   among: (id: string) => boolean = () => true,
 ) {
-  return noted(
+  return describeField(
     z
       .string(`${label} must be the id of a ${list}`)
       .refine((id) => findEntry(list, id) !== undefined && among(id), `${label}: no such ${list} in the catalogue`),

@@ -265,14 +265,17 @@ export type KindOutcome = KindCase | { family: string; name: string; trouble: st
 /** Every kind here. Some seconds' work on a slow machine: for a worker. */
 export function compareKinds(job: Job): KindOutcome[] {
   const here = hereWeather(job);
-  return familyIds.map((family): KindOutcome => {
-    try {
-      return kindCase(job, family, here);
-    } catch (error) {
-      const { name } = families[family as keyof typeof families];
-      return { family, name, trouble: error instanceof Error ? error.message : String(error) };
-    }
-  });
+  return familyIds.map((family) => kindOutcome(job, family, here));
+}
+
+/** One kind here, or why it cannot be worked out. */
+export function kindOutcome(job: Job, family: string, here: HereWeather): KindOutcome {
+  try {
+    return kindCase(job, family, here);
+  } catch (error) {
+    const { name } = families[family as keyof typeof families];
+    return { family, name, trouble: error instanceof Error ? error.message : String(error) };
+  }
 }
 
 /** J a year for each unit of money; 0 where its price is not known. */

@@ -9,6 +9,7 @@ export {
   type KindCase,
   type KindOutcome,
   kindCase,
+  kindOutcome,
   type Skill,
   skills,
 } from './compareKinds';

@@ -3,7 +3,7 @@ import { type PaneSun, type SkySource, skySourceOf } from '@north-pane/core/site
 import { type StandingShares, type StandingStudy, sharesOf } from '@north-pane/core/sky';
 import { useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
-import { useHeavy } from '../workers/useHeavy';
+import { useWork } from '../workers/useWork';
 import { answered, api, Refusal } from './api';
 import { useDerived } from './derived';
 import { savingOf, useDocument, useJob } from './job';
@@ -44,8 +44,8 @@ export function useSky(): {
   const outsides = open.panels.map(({ design, document }) => [design.outside, document.count, document.turned]);
   const { heaters: _, ...around } = job;
   const stands = `${key} ${resultKey(around as typeof job, ['sun'])} ${JSON.stringify(job.site.standing.front && outsides)}`;
-  const { value: sun, fresh: sunFresh } = useHeavy(`pane ${stands}`, (heavy) => heavy.pane(key, job, bytes));
-  const { value: study, fresh } = useHeavy(`study ${stands}`, (heavy) => heavy.study(key, job, bytes));
+  const { value: sun, fresh: sunFresh } = useWork('pane', stands, (heavy) => heavy.pane(key, job, bytes));
+  const { value: study, fresh } = useWork('study', stands, (heavy) => heavy.study(key, job, bytes));
   const both = fresh && sunFresh && sun && study;
   // Sun of one pane and study of another make no share: until both are there, what was worked out last stands.
   const last = useRef<{ study: StandingStudy; shares: StandingShares } | undefined>(undefined);

@@ -14,7 +14,7 @@ import {
 } from '@north-pane/core/figures';
 import { storeDays } from '@north-pane/core/forecasting';
 import { type OpenJob, openJob } from '@north-pane/core/job';
-import { compareKinds, settleSchools } from '@north-pane/core/picking';
+import { hereWeather, kindOutcome, settleSchools } from '@north-pane/core/picking';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { type BuiltJob, compareBuilt } from '@north-pane/core/proving';
 import type { Habit } from '@north-pane/core/quantity';
@@ -27,6 +27,14 @@ let lastSky: { key: string; sky: SkyYear } | undefined;
 function skyOf(key: string, site: Job['site'], series: Uint8Array | undefined): SkyYear {
   if (lastSky?.key !== key) lastSky = { key, sky: jobSky(site, series ? decodeSeries(series) : undefined) };
   return lastSky.sky;
+}
+
+/** The weather of the place as the screening takes it, worked up last. */
+let lastHere: { key: string; here: ReturnType<typeof hereWeather> } | undefined;
+
+function hereOf(key: string, job: Job): ReturnType<typeof hereWeather> {
+  if (lastHere?.key !== key) lastHere = { key, here: hereWeather(job) };
+  return lastHere.here;
 }
 
 /** Jobs that were opened last, by their content: what one question works out of a heater serves the next. */
@@ -85,8 +93,8 @@ export const heavy = {
   },
   /** A heater that is its own store through each kind of day of a month. */
   storeDays: (job: Job, index: number, month: number) => storeDays(open(job), index, month),
-  /** Every kind of heater at the job's place, for its need, from what is on hand. */
-  kinds: (job: Job) => compareKinds(job),
+  /** One kind of heater at the job's place, for its need, from what is on hand. */
+  kind: (key: string, job: Job, family: string) => kindOutcome(job, family, hereOf(key, job)),
   /** The arguments of builders, settled by number for the job. */
   schools: (job: Job) => settleSchools(job),
   /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */

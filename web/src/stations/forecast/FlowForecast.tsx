@@ -28,7 +28,7 @@ import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
-import { useHeavy } from '../../workers/useHeavy';
+import { useWork } from '../../workers/useWork';
 import { SlowOrFast } from './SlowOrFast';
 
 const weatherSchema = z.strictObject({ irradiance: z.number(), air: z.number(), inlet: z.number(), wind: z.number() });
@@ -68,8 +68,8 @@ export function FlowForecast() {
   const changed = (Object.keys(usual) as (keyof Weather)[]).some((name) => weather[name] !== usual[name]);
   const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
   const physical = `${resultKey(document, ['heat'])} ${JSON.stringify(weather)}`;
-  const overFlow = useHeavy(`flow ${physical}`, (heavy) => heavy.overFlow(document, weather, span));
-  const overInlet = useHeavy(`inlet ${physical}`, (heavy) => heavy.overInlet(document, weather));
+  const overFlow = useWork('flow', `${span} ${physical}`, (heavy) => heavy.overFlow(document, weather, span));
+  const overInlet = useWork('inlet', physical, (heavy) => heavy.overInlet(document, weather));
 
   const text = (kind: QuantityKind, value: number) => formatQuantity(kind, value, habit).text;
   const latest = useRef<number | undefined>(undefined);

@@ -3,7 +3,7 @@ import { type Job, resultKey } from '@north-pane/core/document';
 import { PlainTable } from '../../parts/PlainTable';
 import { FoldingSection } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
-import { useHeavy } from '../../workers/useHeavy';
+import { useWork } from '../../workers/useWork';
 
 /** Every heater as a laboratory prints it: one set of numbers by which kinds and designs are held against each other. */
 export function Laboratory({ job }: { job: Job }) {
@@ -18,7 +18,7 @@ export function Laboratory({ job }: { job: Job }) {
 function Tables({ job }: { job: Job }) {
   const habit = useHabit();
   const key = resultKey(job, ['heat']);
-  const { value, trouble } = useHeavy(`characteristics ${key}`, (heavy) => heavy.characteristics(job));
+  const { value, trouble } = useWork('characteristics', key, (heavy) => heavy.characteristics(job));
   if (trouble) return <Text color="ochreText">Cannot be worked out: {trouble}. All else still holds.</Text>;
   if (!value) return <Text color="soft">Fitting the equation…</Text>;
   return value.map(({ heater, tables }) => (

@@ -13,7 +13,7 @@ import { Section } from '../../parts/Section';
 import { useHabit } from '../../state/habit';
 import { useRemembered } from '../../state/remembered';
 import { ink } from '../../theme/ink';
-import { useHeavy } from '../../workers/useHeavy';
+import { useWork } from '../../workers/useWork';
 import { DrawDay } from './DrawDay';
 
 const daySchema = z.strictObject({ month: z.int().min(0).max(11), kind: z.enum(dayKinds) });
@@ -25,7 +25,7 @@ export function StoreForecast({ job, index, title }: { job: Job; index: number; 
   const habit = useHabit();
   const [chosen, setChosen] = useRemembered(`day ${index}`, daySchema, usual);
   const key = `${index} ${chosen.month} ${resultKey(job, ['heat', 'need'])}`;
-  const { value, fresh, trouble } = useHeavy(`days ${key}`, (heavy) => heavy.storeDays(job, index, chosen.month));
+  const { value, fresh, trouble } = useWork('days', key, (heavy) => heavy.storeDays(job, index, chosen.month));
   const day = value?.[chosen.kind];
   return (
     <Flex direction={{ base: 'column', lg: 'row' }} p="5" gap="6" as="section" aria-label={title ?? 'A day with draws'}>

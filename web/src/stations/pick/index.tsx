@@ -1,6 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
-import { heatersOf, isPicked, type Job, resultKey } from '@north-pane/core/document';
-import { asShelved, bestKinds, type KindCase, pickKind } from '@north-pane/core/picking';
+import { familyIds, heatersOf, isPicked, type Job, resultKey } from '@north-pane/core/document';
+import { families } from '@north-pane/core/families';
+import { asShelved, bestKinds, type KindCase, type KindOutcome, pickKind } from '@north-pane/core/picking';
 import { formatNumber, formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -10,7 +11,7 @@ import { useHabit } from '../../state/habit';
 import { toolsAtHand } from '../../state/have';
 import { inShopNow, useDocument, useJob } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
-import { useHeavy } from '../../workers/useHeavy';
+import { useWork, useWorks } from '../../workers/useWork';
 import { Arguments } from './Arguments';
 import { Chosen } from './Chosen';
 import { type FilterId, filterIds, filterWords, leftOut, pickSchema } from './filters';
@@ -30,12 +31,19 @@ export default function Pick() {
   const state = useJob((one) => one.shop);
   const shelved = useMemo(() => asShelved({ job, state }), [job, state]);
   const key = resultKey(shelved, ['need', 'heat', 'pieces', 'findings']);
-  const { value, fresh, trouble: broken } = useHeavy(`kinds ${key}`, (heavy) => heavy.kinds(shelved));
-  const schools = useHeavy(`schools ${key}`, (heavy) => heavy.schools(shelved));
+  const found = useWorks<KindOutcome>(
+    'kind',
+    key,
+    familyIds.map((id) => ({ id, ask: (heavy) => heavy.kind(key, shelved, id) })),
+  );
+  const fresh = found.every((one) => one.fresh);
+  const broken = found.find((one) => one.trouble)?.trouble;
+  const schools = useWork('schools', key, (heavy) => heavy.schools(shelved));
   const tools = useMemo(() => toolsAtHand(job), [job]);
   const now = heatersOf(job)[0]?.family ?? '';
-  const cases = useMemo(() => (value ?? []).filter((one): one is KindCase => 'job' in one), [value]);
-  const failed = (value ?? []).flatMap((one) => ('trouble' in one ? [one] : []));
+  const outcomes = found.flatMap(({ value }) => (value ? [value] : []));
+  const cases = outcomes.filter((one): one is KindCase => 'job' in one);
+  const failed = outcomes.flatMap((one) => ('trouble' in one ? [one] : []));
   const [shown, out] = useMemo(() => {
     const reasons = cases.map((one) => ({ one, why: leftOut(filters, one, tools) }));
     return [
@@ -64,7 +72,7 @@ export default function Pick() {
   return (
     <Flex direction={{ base: 'column', lg: 'row' }} p={{ base: '4', md: '5' }} gap="6">
       <Box flex="1" minW="0">
-        <Head kinds={cases} fresh={fresh} need={job.need} habit={habit} />
+        <Head kinds={outcomes.length < found.length ? [] : cases} fresh={fresh} need={job.need} habit={habit} />
         <Flex gap="2" rowGap="2" wrap="wrap" mb="3" align="center" role="group" aria-label="Show only kinds">
           <Text fontSize="14px" color="soft">
             Only kinds
@@ -84,6 +92,9 @@ export default function Pick() {
         {broken && <Text color="ochreText">Cannot be worked out: {broken}. All else still holds.</Text>}
         {cases.length > 0 && (
           <LineUpTable kinds={shown} job={job} habit={habit} chosen={inHand?.family ?? ''} onChoose={onChoose} />
+        )}
+        {familyIds.map((id, index) =>
+          found[index]?.value || found[index]?.trouble ? null : <GhostRow key={id} id={id} />,
         )}
         {out.length > 0 && (
           <Text mt="2" fontSize="14px" data-testid="left-out">
@@ -124,6 +135,20 @@ export default function Pick() {
         <Need job={job} habit={habit} />
         <OnHand job={job} habit={habit} />
       </Box>
+    </Flex>
+  );
+}
+
+/** In the place of a kind that is still worked out. */
+function GhostRow({ id }: { id: string }) {
+  const { name } = families[id as keyof typeof families];
+  return (
+    <Flex align="center" gap="3" minH="58px" px="2" borderBottomWidth="1px" borderColor="line" data-ghost>
+      <Box w="78px" h="34px" bg="well" flexShrink={0} />
+      <Text fontFamily="heading" fontWeight="600" fontSize="16px" color="soft" w="120px">
+        {name}
+      </Text>
+      <Box flex="1" h="6px" bg="well" />
     </Flex>
   );
 }

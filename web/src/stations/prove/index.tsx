@@ -14,7 +14,7 @@ import { useBuilt, useSayBuilt } from '../../state/built';
 import { useHabit } from '../../state/habit';
 import { type Source, useSources } from '../../state/readings';
 import { useRemembered } from '../../state/remembered';
-import { useHeavy } from '../../workers/useHeavy';
+import { useWork } from '../../workers/useWork';
 import { ByHand } from './ByHand';
 import { DayChart } from './DayChart';
 import { Draws } from './Draws';
@@ -131,7 +131,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   const { document } = built;
   const zone = document.site.zone;
   const key = `${source.id} ${source.count} ${source.readings.length} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.heaters, job.site, job.loop, job.asBuilt]))}`;
-  const compared = useHeavy(key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
+  const compared = useWork('compare', key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
   const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
   const [looking, setLooking] = useState(false);
   const [builds, setBuilds] = useState(false);

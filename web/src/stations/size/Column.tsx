@@ -9,7 +9,7 @@ import { FoldingSection, goToSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
 import type { Bench } from '../../workers/heavy';
-import { useHeavy } from '../../workers/useHeavy';
+import { useWork } from '../../workers/useWork';
 import { Deeper } from './Deeper';
 import { Figures } from './Figures';
 import { LoopSafety } from './LoopSafety';
@@ -25,7 +25,7 @@ function useBench(): Bench | undefined {
   const habit = useHabit();
   const { at } = useBenchPanel();
   const key = resultKey(document, ['heat', 'pieces']);
-  return useHeavy(`bench ${at} ${habit} ${key}`, (heavy) => heavy.bench(document, at, habit)).value;
+  return useWork('bench', `${at} ${habit} ${key}`, (heavy) => heavy.bench(document, at, habit)).value;
 }
 
 /** The figures, the clashes, the make-up, and what lies deeper. */

@@ -1,9 +1,11 @@
 import { fileURLToPath } from 'node:url';
-import react from '@vitejs/plugin-react';
+import babel from '@rolldown/plugin-babel';
+import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-  plugins: [react()],
+  // Memoisation is the compiler's.
+  plugins: [react(), babel({ presets: [reactCompilerPreset()] })],
   // changeOrigin stays off: the server checks that Host and Origin are the same.
   server: { proxy: { '/api': { target: 'http://127.0.0.1:4170' } } },
   build: { target: 'es2023', sourcemap: false, chunkSizeWarningLimit: 800, manifest: true },

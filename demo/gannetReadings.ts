@@ -59,7 +59,7 @@ export function gannetReadings(job: Job, seed: number): string {
     ...plant,
     groups: plant.groups.map(({ thermal, count }) => {
       const pane = spreadOf(thermal, 'transmittance');
-      return { count, thermal: pane ? thermal.knowing({ transmittance: { ...pane, likely: 0.7 } }) : thermal };
+      return { count, thermal: pane ? thermal.withKnownInputs({ transmittance: { ...pane, likely: 0.7 } }) : thermal };
     }),
   };
   const normal = normals(seed);

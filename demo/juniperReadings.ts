@@ -3,7 +3,7 @@ import { clearOnPane, type Plant, readingConditions } from '@north-pane/core/pro
 import { plantOf } from '@north-pane/core/proving';
 import { fromSI, normals, toSI, unitOf } from '@north-pane/core/quantity';
 import { runStorage } from '@north-pane/core/run';
-import { type Boundary, spreadOf, underLid } from '@north-pane/core/thermal';
+import { type OperatingConditions, spreadOf, underLid } from '@north-pane/core/thermal';
 
 const hour = 3600;
 /** Summer time in October. */
@@ -63,7 +63,7 @@ export function juniperReadings(job: Job, seed: number): string {
   const mirror = group && spreadOf(group.thermal, 'mirror');
   if (!group || !mirror) throw new Error('a box with a lid');
   const storage = group.thermal
-    .knowing({ mirror: { ...mirror, likely: 0.72 } })
+    .withKnownInputs({ mirror: { ...mirror, likely: 0.72 } })
     .characteristic({ tilt: plant.tilt, specificFlow: 0 });
   if (storage.kind !== 'storage') throw new Error('tanks that are their own store');
   const draws = [
@@ -121,7 +121,7 @@ export function juniperReadings(job: Job, seed: number): string {
   return `${['time,cold end °F,hot end °F,air °F,sun on pane W/m²,flow gpm', ...lines].join('\n')}\n`;
 }
 
-function boundaryAt(plant: Plant, second: number): Boundary {
+function boundaryAt(plant: Plant, second: number): OperatingConditions {
   const time = began + second * 1000;
   const { sky, dawn, warm } = days[Math.min(days.length - 1, Math.floor(second / (24 * hour)))] ??
     days[0] ?? { sky: 1, dawn: 0, warm: 0 };

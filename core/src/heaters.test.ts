@@ -5,10 +5,10 @@ import { anyPanel } from './families/anyPanel.fixture';
 import { evenly } from './quantity';
 import { trials } from './quantity/trials.fixture';
 import {
-  type Boundary,
   bodyTemperature,
   type FlowThrough,
   leastFlow,
+  type OperatingConditions,
   type Reference,
   residualOf,
   storageResidual,
@@ -20,7 +20,7 @@ import { beamModifierAt, modifierAt, productShortfall } from './thermal/laborato
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 /** Any weather and water that a heater may meet by day. */
-const boundaries: fc.Arbitrary<Boundary> = fc
+const boundaries: fc.Arbitrary<OperatingConditions> = fc
   .record({
     irradiance: any(0, 1200),
     beamShare: any(0, 1),
@@ -55,7 +55,7 @@ function isRound(thermal: ThermalModel): boolean {
   return !thermal.acceptance.round || ('description' in thermal && 'tubes' in (thermal.description as object));
 }
 
-const at = (thermal: ThermalModel, boundary: Boundary) => ({
+const at = (thermal: ThermalModel, boundary: OperatingConditions) => ({
   ...boundary,
   massFlow: boundary.massFlow * thermal.apertureArea,
 });
@@ -84,7 +84,7 @@ describe('thermal: what every kind of heater keeps', () => {
             const boundary = at(thermal, any);
             const heat = thermal.state(boundary).usefulHeat;
             const slack = 1e-4 * Math.abs(heat) + 0.05;
-            const more = (change: Partial<Boundary>) => thermal.state({ ...boundary, ...change }).usefulHeat;
+            const more = (change: Partial<OperatingConditions>) => thermal.state({ ...boundary, ...change }).usefulHeat;
             expect(more({ irradiance: boundary.irradiance + sun }), 'sun').at.least(heat - slack);
             expect(more({ inlet: Math.max(1, boundary.inlet - colder) }), 'inlet').at.least(heat - slack);
             // Wind takes from what is warmer than the air, and gives to what is colder: a pane under the night sky.
@@ -150,9 +150,9 @@ describe('thermal: what every kind of heater keeps', () => {
           const [worse, better] = [-1, 1].map((deviate) => thermal.state(boundary, { [id]: deviate }).usefulHeat);
           if (low < likely && likely < high) expect(Math.abs((better ?? 0) - (worse ?? 0)), id).above(1e-6);
           const known = { low: likely, likely: low, high: likely, spread: 'normal', kind: 'measured' } as const;
-          const knowing = thermal.knowing({ [id]: known });
-          expect(knowing.inputs.find((one) => one.id === id)).include({ own: true });
-          if (low < likely) expect(Math.abs(knowing.state(boundary).usefulHeat - heat), id).above(1e-7);
+          const withKnownInputs = thermal.withKnownInputs({ [id]: known });
+          expect(withKnownInputs.inputs.find((one) => one.id === id)).include({ own: true });
+          if (low < likely) expect(Math.abs(withKnownInputs.state(boundary).usefulHeat - heat), id).above(1e-7);
         }
       });
       it('refuses a flow that is none', () => {
@@ -189,7 +189,7 @@ describe('thermal: the characteristic of every kind of heater', () => {
   for (const { name, thermal } of standing)
     it(`${name}: within 2 % of useful heat on 600 conditions held back`, () => {
       const reference = { tilt: 45, specificFlow: 0.02 };
-      if (thermal.ownStore) {
+      if (thermal.integralStorage) {
         const storage = thermal.characteristic(reference);
         if (storage.kind !== 'storage') throw new Error('no store');
         const stands = storageResidual(storage, { ...thermal, shutLoss: storage.shutLoss }, { seed: 901, count: 600 });
@@ -208,7 +208,9 @@ describe('thermal: the characteristic of every kind of heater', () => {
       expect(characteristic.residual.rms).within(0.6 * held.rms, 1.6 * held.rms);
     });
 
-  for (const { name, thermal } of standing.filter(({ thermal }) => !thermal.ownStore && !thermal.acceptance.round))
+  for (const { name, thermal } of standing.filter(
+    ({ thermal }) => !thermal.integralStorage && !thermal.acceptance.round,
+  ))
     it(`${name}: K_b by both angles is the model's own, and K_T K_L is not`, () => {
       const { beamModifier } = flowThrough(thermal, { tilt: 45, specificFlow: 0.02 });
       const { beam } = thermal.acceptance;

@@ -178,7 +178,7 @@ describe('job: figures', () => {
         const group = open.groups[0];
         if (!group) throw new Error('no panel');
         // Laboratories test a store by its warm-up, not by its line.
-        if (group.thermal.ownStore || !('working' in group.thermal)) continue;
+        if (group.thermal.integralStorage || !('working' in group.thermal)) continue;
         const flat = flatOf(group.thermal).description;
         // Battens and gutters between strips catch no sun: an envelope on aperture says nothing of them.
         if (flat.absorberArea < 0.9 * flat.apertureArea) continue;

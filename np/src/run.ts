@@ -15,7 +15,7 @@ import {
 import { storeDays } from '@north-pane/core/forecasting';
 import { editableDimensions, jobShop, openJob, sideOf } from '@north-pane/core/job';
 import { cutListCsv, paperKinds, paperLetters, printDrawing, printJob } from '@north-pane/core/papers';
-import { compareKinds, reasonsOf, settleSchools } from '@north-pane/core/picking';
+import { compareDesignRules, compareKinds, reasonsOf } from '@north-pane/core/picking';
 import { proposeMapping, readReadings, type Sensors, sayVerdict } from '@north-pane/core/proof';
 import { compareJob } from '@north-pane/core/proving';
 import { type Habit, sayWords } from '@north-pane/core/quantity';
@@ -62,7 +62,9 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
       throw new Complaint(`--month: “${options.month}” is none; 1 is January, 12 is December`);
     const open = openJob(job);
     const stores = open.panels.flatMap(({ design, document: { id } }, index) =>
-      design.thermal.ownStore ? [{ panel: id, days: inUnits(storeDays(open, index, month - 1), job.units) }] : [],
+      design.thermal.integralStorage
+        ? [{ panel: id, days: inUnits(storeDays(open, index, month - 1), job.units) }]
+        : [],
     );
     if (stores.length === 0)
       throw new Complaint('heaters: none of them holds its own store; np figures says what flows');
@@ -81,7 +83,10 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
         against: said(reasons.against),
       };
     }),
-    arguments: settleSchools(job).map(({ verdict, ...rest }) => ({ ...rest, verdict: sayWords(verdict, job.units) })),
+    arguments: compareDesignRules(job).map(({ verdict, ...rest }) => ({
+      ...rest,
+      verdict: sayWords(verdict, job.units),
+    })),
   }),
   cooks: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
   still: ({ job }) => {

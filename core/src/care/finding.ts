@@ -24,7 +24,7 @@ export interface Finding {
 }
 
 /** All that is set to mend a finding; nothing where no value does. */
-export function mendsOf({ path, fix, also = [] }: Finding): { path: string; value: number | string | boolean }[] {
+export function fixesFor({ path, fix, also = [] }: Finding): { path: string; value: number | string | boolean }[] {
   return fix === undefined ? [] : [{ path, value: fix }, ...also];
 }
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { mendsOf } from '../care';
+import { fixesFor } from '../care';
 import { defaultJob, type Job, pathSteps, withValueAt } from '../document';
 import { standardChoice } from '../families';
 import { openJob } from '../job';
@@ -24,7 +24,7 @@ describe('job: a pane that grows', () => {
   it('is given room and a ledge that still reaches it, in one go', () => {
     const finding = found(long).find(({ code, path }) => code === 'needs-room' && path.includes('glazing'));
     if (!finding) throw new Error('it has the room');
-    const mends = mendsOf(finding);
+    const mends = fixesFor(finding);
     expect(mends.map(({ path }) => path)).deep.equal([
       'heaters.panel-a.glazing.parameters.clearance',
       'heaters.panel-a.box.parameters.ledge',

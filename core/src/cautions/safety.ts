@@ -81,7 +81,7 @@ export function timeToFreeze({ job, panels }: OpenJob, index: number): number {
 
 /** Whether a heater runs empty by itself when the pump stops, and holds nothing that freezes. */
 export function runsEmpty({ hydraulic, thermal }: HeaterDesign, { kind }: Pick<Job['loop'], 'kind'>): boolean {
-  return thermal.runsDry || (kind === 'drain-back' && hydraulic?.drains.empties === true);
+  return thermal.drainsWhenIdle || (kind === 'drain-back' && hydraulic?.drains.empties === true);
 }
 
 /** Mains water stands in it: glycol has no place there, and the store itself is slower than the pipe that feeds it. */
@@ -103,7 +103,7 @@ function frost(open: OpenJob): Finding[] {
   const { job } = open;
   const { need, loop } = job;
   if (!need.frost) return [];
-  const circulated = open.panels.some(({ design }) => !design.thermal.ownStore);
+  const circulated = open.panels.some(({ design }) => !design.thermal.integralStorage);
   const weak =
     loop.glycol && circulated && glycolFreezing(loop.glycol) > hardNight.air
       ? [
@@ -116,7 +116,7 @@ function frost(open: OpenJob): Finding[] {
   return [
     ...weak,
     ...open.panels.flatMap(({ design }, index): Finding[] => {
-      if (design.thermal.ownStore) return [storeFrost(open, index)];
+      if (design.thermal.integralStorage) return [storeFrost(open, index)];
       if (loop.glycol || runsEmpty(design, loop)) return [];
       const air = freezingAir(design.thermal, (one) => nightConditions(job, one));
       return [
@@ -214,10 +214,10 @@ function health(open: OpenJob): Finding[] {
   const { loop, need } = job;
   const direct = !loop.coil;
   const soldered = open.panels.some(({ design }) => design.materials.some(({ joint }) => joint !== undefined));
-  const ownStore = open.panels.some(({ design }) => design.thermal.ownStore);
-  const circulated = open.panels.some(({ design }) => !design.thermal.ownStore);
+  const integralStorage = open.panels.some(({ design }) => design.thermal.integralStorage);
+  const circulated = open.panels.some(({ design }) => !design.thermal.integralStorage);
   return [
-    ...(ownStore && (washed(need) || need.drinking)
+    ...(integralStorage && (washed(need) || need.drinking)
       ? [found({ code: 'tepid-store', severity: 'caution', path: 'need.target' }, { ...growsBetween, disinfects })]
       : []),
     ...(need.kind === 'showers' && direct && circulated && need.target < disinfects

@@ -1,7 +1,13 @@
 import { loopPipes, type ServiceLimit, type SolderAlloy, serviceLimits, solderHolds } from '../catalogue';
 import { storesOf } from '../document';
 import { type OpenJob, stagnationConditions } from '../job';
-import { type Boundary, bodyTemperature, type Deviates, hottestDeviates, type ThermalModel } from '../thermal';
+import {
+  bodyTemperature,
+  hottestNormals,
+  type OperatingConditions,
+  type StandardNormals,
+  type ThermalModel,
+} from '../thermal';
 import { loopBoils } from './boiling';
 
 /** One material and the heat it meets in a dry panel on the hottest clear hour; °C, K. */
@@ -36,9 +42,9 @@ const pipes = { words: 'pipes of the loop, under steam', short: 'loop, steam' };
 const behindAll = 1000;
 
 /** A heater dry in that sun: °C by place, as it is likely and at the upper edge of its band. */
-function dryPlaces(thermal: ThermalModel, boundary: Boundary) {
-  const at = (deviates: Deviates) => thermal.state({ ...boundary, massFlow: 0 }, deviates);
-  return { likely: at({}), worst: at(hottestDeviates(thermal, boundary)) };
+function dryPlaces(thermal: ThermalModel, boundary: OperatingConditions) {
+  const at = (deviates: StandardNormals) => thermal.state({ ...boundary, massFlow: 0 }, deviates);
+  return { likely: at({}), worst: at(hottestNormals(thermal, boundary)) };
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { OpenJob } from '../job';
 import { sized } from '../quantity';
-import { isPane, leftOut, type ShopPlan, stuffOf } from '../shop';
+import { isPane, leftOut, materialClass, type ShopPlan } from '../shop';
 
 /** Something to be sure of before the saw. */
 export interface LookItem {
@@ -101,7 +101,7 @@ function paneOf(parameters: Record<string, unknown> | undefined): { length: numb
 function kerfItems(plan: ShopPlan, ask: (id: string, words: string, value: string) => LookItem): LookItem[] {
   const kerfs = new Map<string, number>();
   for (const material of plan.materials) {
-    if (material.parts.length > 0 && material.kerf > 0) kerfs.set(stuffOf(material), material.kerf);
+    if (material.parts.length > 0 && material.kerf > 0) kerfs.set(materialClass(material), material.kerf);
   }
   return [...kerfs].map(([stuff, kerf]) =>
     ask(

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { trials } from '../quantity/trials.fixture';
-import { defaultJob, inverse, layEdits, mergeChanges, setFields, valueAtPath } from '.';
+import { applyEdits, defaultJob, inverse, mergeChanges, setFields, valueAtPath } from '.';
 
 const job = defaultJob('harp');
 const pitch = ['heaters', 'panel-a', 'parameters', 'pitch'];
@@ -48,7 +48,7 @@ describe('document: edits', () => {
       { path: 'name', value: 'Mine' },
     ]);
     const theirs = setFields(mine.document, [{ path: 'name', value: 'Theirs' }]).document;
-    const back = layEdits(theirs, inverse(mine.edits));
+    const back = applyEdits(theirs, inverse(mine.edits));
     expect(valueAtPath(back.document, pitch)).equal(0.089);
     expect(back.document.name).equal('Theirs');
     expect(back.left.map(({ path }) => path)).deep.equal([['name']]);
@@ -58,7 +58,7 @@ describe('document: edits', () => {
       { path: [...pitch.slice(0, 2), 'mount'], value: { kind: 'ground-stand', parameters: {} } },
     ]);
     const without = setFields(mine.document, [{ path: ['heaters'], value: 7 as never }]).document;
-    expect(layEdits(without, mine.edits)).property('laid').deep.equal([]);
+    expect(applyEdits(without, mine.edits)).property('laid').deep.equal([]);
   });
   it('whatever they are: laid on again they give the same, and their inverse gives back what was', () => {
     const key = fc.constantFrom('a', 'b', 'c');
@@ -88,7 +88,7 @@ describe('document: edits', () => {
         edited += 1;
         const again = mergeChanges(before, result.edits);
         expect(again).deep.equal({ ok: true, document: result.document });
-        const back = layEdits(result.document, inverse(result.edits));
+        const back = applyEdits(result.document, inverse(result.edits));
         expect(back.left).deep.equal([]);
         expect(withoutEmpty(back.document)).deep.equal(withoutEmpty(before));
       }),
@@ -114,11 +114,11 @@ describe('document: a record that comes new with an edit', () => {
 
   it('goes with it when it is taken back, and comes back with it', () => {
     const { document, edits } = setFields(job, [{ path: mount, value: stand }]);
-    const back = layEdits(document, inverse(edits));
+    const back = applyEdits(document, inverse(edits));
     expect(back.left).deep.equal([]);
     expect(back.document).deep.equal(job);
     expect(valueAtPath(back.document, mount)).equal(undefined);
-    const again = layEdits(back.document, edits);
+    const again = applyEdits(back.document, edits);
     expect(again.left).deep.equal([]);
     expect(again.document).deep.equal(document);
   });
@@ -129,14 +129,14 @@ describe('document: a record that comes new with an edit', () => {
     const mine = setFields(job, [{ path: have, value: true }]);
     const theirs = setFields(mine.document, [{ path: ['shop', 'have', 'panel-a/unions'], value: true }]);
     // Undoing mine keeps what the other device has put into the record, and reports no conflict.
-    const back = layEdits(theirs.document, inverse(mine.edits));
+    const back = applyEdits(theirs.document, inverse(mine.edits));
     expect(back.left).deep.equal([]);
     expect(valueAtPath(back.document, ['shop', 'have'])).deep.equal({ 'panel-a/unions': true });
   });
   it('is not undone where another device has changed a field of it, and that field is reported', () => {
     const { document, edits } = setFields(job, [{ path: mount, value: stand }]);
     const changed = setFields(document, [{ path: [...mount, 'parameters', 'low'], value: 0.5 }]).document;
-    const back = layEdits(changed, inverse(edits));
+    const back = applyEdits(changed, inverse(edits));
     expect(back.left.map(({ path }) => path.at(-1))).deep.equal(['low']);
     expect(valueAtPath(back.document, [...mount, 'parameters'])).deep.equal({ low: 0.5 });
   });
@@ -148,10 +148,10 @@ describe('document: an edit that stood already', () => {
     const { document, edits } = setFields(job, [{ path: pitch, value: 0.1 }]);
     // Another device has set it back meanwhile.
     const theirs = setFields(document, [{ path: pitch, value: 0.089 }]).document;
-    const undone = layEdits(theirs, inverse(edits));
+    const undone = applyEdits(theirs, inverse(edits));
     expect(undone).deep.include({ laid: [], left: [] });
     expect(undone.document).equal(theirs);
     // An edit that was not applied is not undone: their value stays.
-    expect(layEdits(undone.document, inverse(undone.laid)).document).equal(theirs);
+    expect(applyEdits(undone.document, inverse(undone.laid)).document).equal(theirs);
   });
 });

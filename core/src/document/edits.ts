@@ -95,7 +95,7 @@ export function inverse(edits: readonly Change[]): Change[] {
  * Applies edits to a document as it is now, wherever a path still has the value from before the edit. A path that already has the new value is
  * listed neither in `laid` nor in `left`; a path that has been changed since keeps its value and is listed in `left`.
  */
-export function layEdits<T>(document: T, edits: readonly Change[]): { document: T; laid: Change[]; left: Change[] } {
+export function applyEdits<T>(document: T, edits: readonly Change[]): { document: T; laid: Change[]; left: Change[] } {
   let now = document;
   const laid: Change[] = [];
   const left: Change[] = [];

@@ -16,7 +16,7 @@ export {
 export { beginJob, defaultJob, familyIds, standardPlant } from './defaults';
 export { describeChange, describeChanges } from './describeChanges';
 export { type DocumentField, documentFields, fieldAt, fieldTable, resultKey } from './documentFields';
-export { inverse, layEdits, setFields } from './edits';
+export { applyEdits, inverse, setFields } from './edits';
 export { byId, heatersOf, mainTilt, onHandOf, soldOf, storesOf, thingsOnHand, tiltsOf } from './lists';
 export { leastSpecificFlow, mostSpecificFlow } from './loopFields';
 export { needSchema } from './needFields';

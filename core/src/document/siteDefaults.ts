@@ -1,8 +1,8 @@
-import type { PaneStanding } from '../sky';
+import type { PaneOrientation } from '../sky';
 import { isZone, zoneDoubt } from '../time';
 
 /** Degrees. A pane that looks to the equator, tilted by the latitude. */
-export function standingAt(latitude: number): PaneStanding {
+export function standingAt(latitude: number): PaneOrientation {
   return { aim: latitude < 0 ? 0 : 180, tilt: Math.round(Math.abs(latitude)) };
 }
 

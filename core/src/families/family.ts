@@ -9,7 +9,7 @@ import type { Habit } from '../quantity';
 import type { SectionSource } from '../readout';
 import type { Part, Purchase, Template } from '../shop';
 import type { Step } from '../steps';
-import type { Boundary, ThermalModel, ThermalState } from '../thermal';
+import type { OperatingConditions, ThermalModel, ThermalState } from '../thermal';
 import type { LeftOut, Salvage, Taken } from './salvage';
 
 /** A choice of a shared thing (absorber, box, glazing) in the job document. */
@@ -104,7 +104,7 @@ export function stackShortfall({ needed, available }: Stack): number {
 
 /** A working point of a heater: what it meets, and what heat and water do there. */
 export interface HeaterAtWork {
-  boundary: Boundary;
+  boundary: OperatingConditions;
   state: ThermalState;
   water?: { at: WaterAt; state: WaterState };
 }
@@ -179,7 +179,7 @@ export interface Field {
 }
 
 /** How a heater stands, as far as its own design follows it. */
-export interface Standing {
+export interface Orientation {
   /** Degrees of its pane from level. */
   tilt: number;
   /** Where the job has it. */
@@ -189,7 +189,7 @@ export interface Standing {
 }
 
 /** Where nothing is said of how a heater stands. */
-export const usualStanding: Standing = { tilt: 45 };
+export const usualOrientation: Orientation = { tilt: 45 };
 
 /** A heater drawn round what is on hand. */
 export interface Salvaged {
@@ -200,7 +200,7 @@ export interface Salvaged {
 }
 
 /** How a kind is drawn round what is on hand; things that it has no use for are passed over. */
-export type SalvageFit = (panel: HeaterDocument, things: readonly Salvage[], standing?: Standing) => Salvaged;
+export type SalvageFit = (panel: HeaterDocument, things: readonly Salvage[], standing?: Orientation) => Salvaged;
 
 /** What is wrong with a panel document: path in the panel, and what to do. */
 export interface HeaterProblem {
@@ -235,7 +235,7 @@ export interface Family {
   /** A complete panel to begin with. */
   standard(habit: Habit): Omit<HeaterDocument, 'id'>;
   /** The pane is given and all else follows: the panel with its tubes and plate filling the box round it. For kinds with a pane. */
-  fit?(panel: HeaterDocument, standing?: Standing): HeaterDocument;
+  fit?(panel: HeaterDocument, standing?: Orientation): HeaterDocument;
   /** The panel drawn round what is on hand. For kinds that can use something of it. */
   salvage?: SalvageFit;
   /** Sides that it stands for in what builders argue about, each as it is called there. */
@@ -248,7 +248,7 @@ export interface Family {
   problems(panel: HeaterDocument): HeaterProblem[];
   fields(panel: HeaterDocument): Field[];
   /** Parses once and returns the bound design. `path` is the panel's own in the job. Throws ZodError, RangeError. */
-  open(panel: HeaterDocument, path: string, standing?: Standing): HeaterDesign;
+  open(panel: HeaterDocument, path: string, standing?: Orientation): HeaterDesign;
   words: Readonly<Record<string, Words>>;
 }
 

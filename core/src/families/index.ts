@@ -11,11 +11,11 @@ export type {
   HeaterAtWork,
   HeaterDesign,
   HeaterDocument,
+  Orientation,
   Port,
   Salvaged,
-  Standing,
 } from './family';
-export { chosenProblems, fieldsOf, stackShortfall, usualStanding } from './family';
+export { chosenProblems, fieldsOf, stackShortfall, usualOrientation } from './family';
 export { lifters } from './kit/steps';
 export { standardChoice } from './plateFamily';
 export { families } from './registry';

@@ -3,7 +3,13 @@ import type { Job } from '../document';
 import { type Conditions, heatConditions, openJob, stagnationConditions } from '../job';
 import { type HeatersState, heatersAtRest, heatersState, hottestOutlet } from '../loop';
 import { normalsOf } from '../quantity';
-import { type Boundary, type Deviates, isFlowing, stagnationTemperature, type Workmanship } from '../thermal';
+import {
+  isFlowing,
+  type OperatingConditions,
+  type StandardNormals,
+  stagnationTemperature,
+  type Workmanship,
+} from '../thermal';
 import { type Figures, workTogether } from './evaluate';
 import { type StandingState, standingTogether, usualExposure } from './standing';
 
@@ -55,14 +61,14 @@ export function evaluateBands(
   const boils = loopBoils(open);
   const samples = Math.max(20, options.samples ?? 200);
   const workmanship = options.workmanship ?? 'well made';
-  const figures = (deviates: Deviates): Partial<Record<BandedFigure, number>> => {
+  const figures = (deviates: StandardNormals): Partial<Record<BandedFigure, number>> => {
     const loop = isFlowing(at) ? heatersState(open.groups, job.loop.connection, at, deviates, workmanship) : undefined;
     const exposure = conditions.exposure ?? usualExposure;
     const standing =
       still.length === 0 ? undefined : standingTogether(still, { ...at, massFlow: 0 }, exposure, deviates, workmanship);
     const boiling = [loop, standing].some((state) => state && outletOf(state) > boils);
     const stagnation = open.groups.map(({ thermal }) =>
-      stagnationTemperature(thermal, dry.get(thermal) as Boundary, deviates, workmanship),
+      stagnationTemperature(thermal, dry.get(thermal) as OperatingConditions, deviates, workmanship),
     );
     return {
       // Water that leaves as steam has no gain.

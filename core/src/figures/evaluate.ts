@@ -14,7 +14,7 @@ import {
   totalAperture,
 } from '../loop';
 import type { ShopPlan } from '../shop';
-import { type Boundary, fluidState, stagnationTemperature, type ThermalState } from '../thermal';
+import { fluidState, type OperatingConditions, stagnationTemperature, type ThermalState } from '../thermal';
 import { type StandingState, standingTogether, usualExposure } from './standing';
 
 /** What a panel or a job does at its working point. Absent together: where one cannot be worked out, none can. */
@@ -42,7 +42,7 @@ export interface HeaterFigures extends Partial<WorkFigures> {
   /** Pa of friction between its ports. Absent for a film that runs down openly. */
   pressureDrop?: number;
   /** Pa by which warm water in it lifts itself: it helps the pump. Absent where nothing warms on a rise. */
-  lift?: number;
+  buoyancyHead?: number;
   /** Share of the flow in each branch, from the inlet; none where all of it goes one way. */
   branches: readonly number[];
   /** What it meets, and what heat and water do; absent where the balance does not settle. */
@@ -62,10 +62,10 @@ export interface Figures extends Partial<WorkFigures> {
   /** Names of what has no price and is not in the cost. */
   unpriced: string[];
   massFlow: number;
-  /** Pa of friction, and of the lift of warm water. Absent where no panel has one. */
+  /** Pa of friction, and of the buoyancy head of warm water. Absent where no panel has one. */
   pressureDrop?: number;
-  lift?: number;
-  conditions: Boundary;
+  buoyancyHead?: number;
+  conditions: OperatingConditions;
   /** s that the heaters stand in the sun, where nothing flows: heat is then a mean, gain and outlet are those at the end. */
   exposure?: number;
   perHeater: HeaterFigures[];
@@ -132,7 +132,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, pla
       dryMass: design.dryMass,
       wetMass: design.dryMass + waterMass,
       ...(work?.water?.state.drop === undefined ? {} : { pressureDrop: work.water.state.drop }),
-      ...(work?.water?.state.lift === undefined ? {} : { lift: work.water.state.lift }),
+      ...(work?.water?.state.buoyancyHead === undefined ? {} : { buoyancyHead: work.water.state.buoyancyHead }),
       branches: work?.water?.state.branches ?? [],
     };
   });
@@ -152,7 +152,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, pla
     unpriced: plan?.unpriced ?? [],
     massFlow: conditions.massFlow,
     ...togetherOf(perHeater, job.loop.connection, 'pressureDrop'),
-    ...togetherOf(perHeater, job.loop.connection, 'lift'),
+    ...togetherOf(perHeater, job.loop.connection, 'buoyancyHead'),
     conditions,
     ...(standing ? { exposure } : {}),
     perHeater,
@@ -166,7 +166,7 @@ export function evaluateOpen(open: OpenJob, given: Partial<Conditions> = {}, pla
  */
 export function workTogether(
   { groups }: Pick<OpenJob, 'groups'>,
-  conditions: Boundary,
+  conditions: OperatingConditions,
   loop: HeatersState | undefined,
   standing: StandingState | undefined,
 ): Partial<WorkFigures> {
@@ -223,7 +223,7 @@ export function workFigures(state: HeatersState | ThermalState | StandingState):
 }
 
 /** What one heater would meet: its share of the flow in parallel, all of it in series. */
-function ownBoundary({ job, groups }: OpenJob, whole: Boundary, index: number): Boundary {
+function ownBoundary({ job, groups }: OpenJob, whole: OperatingConditions, index: number): OperatingConditions {
   const group = groups[index];
   if (!group || standsBeside(group, groups)) return { ...whole, massFlow: 0 };
   const share =
@@ -232,7 +232,7 @@ function ownBoundary({ job, groups }: OpenJob, whole: Boundary, index: number): 
 }
 
 /** The working point of all panels; nothing where the balance does not settle or water would leave a panel as steam. */
-function workingPoint(open: OpenJob, conditions: Boundary, absent: Finding[]): HeatersState | undefined {
+function workingPoint(open: OpenJob, conditions: OperatingConditions, absent: Finding[]): HeatersState | undefined {
   const { job, groups } = open;
   const whole = attempt('gain', 'loop.specificFlow', absent, () =>
     heatersState(groups, job.loop.connection, conditions),
@@ -283,7 +283,7 @@ function workOfHeater(
 const boilMargin = 10;
 
 /** The loop's flow with which no panel's outlet comes near boiling, doubled until it does not; nothing where none does. */
-function coolFlow(open: OpenJob, conditions: Boundary, boils: number): number | undefined {
+function coolFlow(open: OpenJob, conditions: OperatingConditions, boils: number): number | undefined {
   const { job, groups } = open;
   for (let times = 2; job.loop.specificFlow * times <= mostSpecificFlow; times *= 2) {
     const massFlow = conditions.massFlow * times;
@@ -293,11 +293,11 @@ function coolFlow(open: OpenJob, conditions: Boundary, boils: number): number | 
   return undefined;
 }
 
-/** What the panels drop, or lift, together: the most of those side by side, the sum of those in a row. */
+/** Pressure drop, or buoyancy head, of the panels together: the most of those side by side, the sum of those in a row. */
 function togetherOf(
   panels: readonly HeaterFigures[],
   connection: 'parallel' | 'series',
-  figure: 'pressureDrop' | 'lift',
+  figure: 'pressureDrop' | 'buoyancyHead',
 ): Partial<Record<typeof figure, number>> {
   const all = panels.flatMap((panel) => {
     const value = panel[figure];

@@ -32,10 +32,10 @@ export {
   specificFlowFor,
 } from './flowArgument';
 export { blankSummary, type JobSummary, jobSummary } from './jobSummary';
+export { keyFigures, type Vital } from './keyFigures';
 export { type MarkWorth, marksWorth } from './marks';
 export { bandOf, heaterDerivations, heaterReadouts } from './readouts';
 export { type StillFigures, stillFigures } from './still';
 export { type UncertainRow, uncertainRows } from './uncertainty';
-export { type Vital, vitals } from './vitals';
 export { jobWeights } from './weights';
 export { type WorkedOut, withSameParts, workOut } from './workOut';

@@ -53,7 +53,7 @@ export function heaterReadouts(figures: Figures, design: HeaterDesign, index: nu
   const heater = figures.perHeater[index];
   if (!heater) throw new RangeError(`no heater ${index}`);
   const { thermal, hydraulic } = design;
-  const { work, efficiency, stagnationTemperature: dry, pressureDrop, lift, dryMass, wetMass } = heater;
+  const { work, efficiency, stagnationTemperature: dry, pressureDrop, buoyancyHead, dryMass, wetMass } = heater;
   const own = work && thermal.derivations(work.state, work.boundary);
   const water = work?.water;
   const flow = water && hydraulic?.derivations(water.at);
@@ -89,8 +89,16 @@ export function heaterReadouts(figures: Figures, design: HeaterDesign, index: nu
           } as const,
         ]
       : []),
-    ...(lift !== undefined && flow?.lift
-      ? [{ id: 'lift', label: 'Lift of warm water', kind: 'pressure', values: [lift], derivation: flow.lift } as const]
+    ...(buoyancyHead !== undefined && flow?.buoyancyHead
+      ? [
+          {
+            id: 'buoyancyHead',
+            label: 'Lift of warm water',
+            kind: 'pressure',
+            values: [buoyancyHead],
+            derivation: flow.buoyancyHead,
+          } as const,
+        ]
       : []),
     {
       id: 'weight',

@@ -1,5 +1,5 @@
 import type { OpenJob } from '../job';
-import { afterExposure, type Boundary, type Deviates, type Workmanship } from '../thermal';
+import { afterExposure, type OperatingConditions, type StandardNormals, type Workmanship } from '../thermal';
 
 /** s that heaters that stand still lie in the sun when nobody says: four hours. */
 export const usualExposure = 4 * 3600;
@@ -18,12 +18,12 @@ export interface StandingState {
 /** A full heater that stands still from the inlet's temperature on; nothing for one whose water runs off. */
 export function standingState(
   { thermal }: OpenJob['groups'][number],
-  boundary: Boundary,
+  boundary: OperatingConditions,
   seconds: number,
-  deviates: Deviates = {},
+  deviates: StandardNormals = {},
   workmanship: Workmanship = 'well made',
 ): StandingState | undefined {
-  if (thermal.runsDry) return undefined;
+  if (thermal.drainsWhenIdle) return undefined;
   const end = afterExposure(thermal, boundary, { from: boundary.inlet, seconds }, deviates, workmanship);
   const gain = end - boundary.inlet;
   const usefulHeat = (thermal.capacity.water * gain) / seconds;
@@ -34,9 +34,9 @@ export function standingState(
 /** All heaters of a job over an exposure, their water mixed at its end; nothing where one's water runs off. */
 export function standingTogether(
   groups: OpenJob['groups'],
-  boundary: Boundary,
+  boundary: OperatingConditions,
   seconds: number,
-  deviates: Deviates = {},
+  deviates: StandardNormals = {},
   workmanship: Workmanship = 'well made',
 ): (StandingState & { perGroup: StandingState[] }) | undefined {
   const perGroup = groups.flatMap((group) => standingState(group, boundary, seconds, deviates, workmanship) ?? []);

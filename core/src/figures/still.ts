@@ -28,7 +28,7 @@ function atWork(open: OpenJob, figures: Figures, index: number) {
   const { thermal } = panel.design;
   const state = figure.work?.state;
   // A store is warm when its water is what it is wanted at.
-  const body = thermal.ownStore
+  const body = thermal.integralStorage
     ? open.job.need.target
     : state?.outletTemperature === undefined
       ? undefined
@@ -46,7 +46,7 @@ export function stillFigures(open: OpenJob, figures: Figures, index: number): St
     ...(body === undefined
       ? {}
       : { warmUp: timeToReach(thermal, morning, { from: morning.air, to: body, full: true }) }),
-    ...(thermal.runsDry
+    ...(thermal.drainsWhenIdle
       ? {}
       : {
           boils: timeToReach(thermal, full, { from: full.air, to: boiling, full: true }),

@@ -10,7 +10,7 @@ import {
   sunPosition,
   surroundingsTemperature,
 } from '../sky';
-import type { Boundary } from '../thermal';
+import type { OperatingConditions } from '../thermal';
 
 /** Sun, air and sky of a place at one moment, before any pane stands in it. */
 export interface OpenSky {
@@ -31,7 +31,7 @@ export interface OpenSky {
 }
 
 /** What the pane of a job meets under an open sky, the lid open and nothing flowing: skyline, ground and the row in front are in it. */
-export function paneWeather(job: Job): (sky: OpenSky) => Boundary {
+export function paneWeather(job: Job): (sky: OpenSky) => OperatingConditions {
   const { latitude, longitude, elevation, standing, exposure } = job.site;
   const { tilt } = mainTilt(job.site);
   const { aim } = standing;

@@ -7,7 +7,7 @@ import type { Readout } from '../readout';
 import { runStorage, type StorageRun } from '../run';
 import { jobMonths } from '../site';
 import { mainsTemperature } from '../sky';
-import { type Boundary, type Storage, type ThermalModel, underLid } from '../thermal';
+import { type OperatingConditions, type Storage, type ThermalModel, underLid } from '../thermal';
 import { dailyDraws } from './dayNeed';
 import { type DayKind, type WeatherDay, weatherDay } from './weatherDay';
 
@@ -29,7 +29,7 @@ const day = 86_400;
 const hour = 3600;
 
 /** A day is in its rhythm once no part of the water is further from where it began than this, K; it is run so often at the most. */
-const rhythm = { within: 0.1, days: 20 } as const;
+const periodicSteadyState = { within: 0.1, days: 20 } as const;
 
 /** One heater that is its own store through a clear, an average and a bad day of a month (0 to 11). Throws RangeError for another kind. */
 export function storeDays(open: OpenJob, index: number, month: number): Record<DayKind, StoreDay> {
@@ -52,8 +52,8 @@ function dayOf(
   const { job } = open;
   const weather = weatherDay(job, query);
   // Every day of the run has the same hours.
-  const known = new Map<number, Boundary>();
-  const at = (second: number): Boundary => {
+  const known = new Map<number, OperatingConditions>();
+  const at = (second: number): OperatingConditions => {
     const boundary = known.get(second % day) ?? underLid(storage, weather.at(second % day));
     known.set(second % day, boundary);
     return boundary;
@@ -69,7 +69,7 @@ function dayOf(
   const through = (start: number | readonly number[]) =>
     runStorage(storage, { start, seconds: day, at, draws, cold: () => mains });
   let run = through(mains + 10);
-  for (let days = 1; days < rhythm.days && movedBy(run) > rhythm.within; days += 1)
+  for (let days = 1; days < periodicSteadyState.days && movedBy(run) > periodicSteadyState.within; days += 1)
     run = through(run.samples[run.samples.length - 1]?.parts ?? mains + 10);
   const opened = Array.from({ length: 144 }, (_, step) => step * 600).filter((second) => !covered(second));
   const samples = run.samples.map(({ second, parts }) => {

@@ -1,7 +1,7 @@
 import type { Job } from '../document';
 import { jobMonths } from '../site';
 import { clearSky, dayOfYear, splitGlobal, sunPosition, windAtPanel } from '../sky';
-import type { Boundary } from '../thermal';
+import type { OperatingConditions } from '../thermal';
 import { zoneClock } from '../time';
 import { paneWeather } from './paneWeather';
 
@@ -24,7 +24,7 @@ const year = 2027;
 /** Weather of one day of a job's place, by seconds from its midnight. */
 export interface WeatherDay {
   /** What a heater meets at a second, the lid open. */
-  at(second: number): Boundary;
+  at(second: number): OperatingConditions;
   /** J/m² on the pane over the day. Worked out when it is asked for. */
   readonly insolation: number;
 }

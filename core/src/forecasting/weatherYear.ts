@@ -1,7 +1,7 @@
 import type { Job } from '../document';
 import { jobMonths } from '../site';
 import { middleOf, syntheticYear, windAtPanel } from '../sky';
-import type { Boundary } from '../thermal';
+import type { OperatingConditions } from '../thermal';
 import { zoneClock } from '../time';
 import { paneWeather } from './paneWeather';
 
@@ -11,7 +11,7 @@ export interface HourOfYear {
   month: number;
   hour: number;
   /** What a heater meets in the middle of it, the lid open. */
-  boundary: Boundary;
+  boundary: OperatingConditions;
 }
 
 const hourSeconds = 3600;

@@ -21,7 +21,7 @@ export interface WaterState {
   /** Pa that friction and speed take between the ports; absent where nothing presses, in a film. */
   drop?: number;
   /** Pa by which warm water lifts itself: it helps the pump. Absent where nothing warms on a rise. */
-  lift?: number;
+  buoyancyHead?: number;
   /** Share of the flow in each branch, from the inlet; none where all of it goes one way. They add up to 1. */
   branches: readonly number[];
 }
@@ -43,7 +43,7 @@ export interface HydraulicModel {
   /** What only this model can show. */
   readouts(at: WaterAt, state: WaterState): Readout[];
   /** How pressure and lift come about. */
-  derivations(at: WaterAt): { drop: Derivation; lift?: Derivation };
+  derivations(at: WaterAt): { drop: Derivation; buoyancyHead?: Derivation };
 }
 
 /** The flow of a heater as an input of a derivation. */

@@ -112,20 +112,20 @@ describe('flow: the manifold against the slow obvious way', () => {
     expect(manifoldFlow({ ...base, massFlow: 0 })).deep.equal({
       fractions: new Array(8).fill(1 / 8),
       pressureDrop: 0,
-      lift: 0,
+      buoyancyHead: 0,
     });
   });
   it('tells friction and lift apart: friction is what cold water takes, near enough, and never below zero', () => {
     const cold = manifoldFlow(base);
     const warm = manifoldFlow({ ...base, warming: { heat: 90, rise: 1.2 } });
-    expect(cold.lift).equal(0);
-    expect(warm.lift).above(5);
+    expect(cold.buoyancyHead).equal(0);
+    expect(warm.buoyancyHead).above(5);
     expect(warm.pressureDrop / cold.pressureDrop).within(0.8, 1.2);
     // By hand: half of the warming of a riser, 90 W into an eighth of the flow, lifts by Δρ g over 1.2 m of rise.
     const warming = 90 / ((base.massFlow / 8) * 4180);
     const { density } = fluidState('water', base.temperature);
     const perKelvin = density - fluidState('water', base.temperature + 1).density;
-    expect(warm.lift / ((perKelvin * 9.80665 * 1.2 * warming) / 2)).within(0.9, 1.15);
+    expect(warm.buoyancyHead / ((perKelvin * 9.80665 * 1.2 * warming) / 2)).within(0.9, 1.15);
   });
   it('settles for every header that its risers fit into, whatever the flow and the sun, and asks something of the pump', () => {
     const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -138,7 +138,7 @@ describe('flow: the manifold against the slow obvious way', () => {
         any(0.0005, 0.2),
         any(0, 120),
         (headerBore, share, risers, connection, massFlow, heat) => {
-          const { fractions, pressureDrop, lift } = manifoldFlow({
+          const { fractions, pressureDrop, buoyancyHead } = manifoldFlow({
             ...base,
             headerBore,
             riserBore: headerBore * share,
@@ -149,7 +149,7 @@ describe('flow: the manifold against the slow obvious way', () => {
           });
           expect(fractions.reduce((sum, one) => sum + one, 0)).closeTo(1, 1e-9);
           expect(pressureDrop).above(0);
-          expect(lift).at.least(0);
+          expect(buoyancyHead).at.least(0);
         },
       ),
       { numRuns: 300 },

@@ -46,16 +46,20 @@ export interface ManifoldQuery {
  * @returns share of the flow in each riser (they add up to 1); Pa that friction and speed take between the two ports, which a pump
  *   must give; and Pa by which warm water lifts itself, which help it. Throws NotConverged.
  */
-export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; pressureDrop: number; lift: number } {
+export function manifoldFlow(query: ManifoldQuery): {
+  fractions: number[];
+  pressureDrop: number;
+  buoyancyHead: number;
+} {
   const { risers: count, massFlow: total } = query;
   if (count < 1) throw new RangeError('a panel has at least one riser');
-  if (!(total > 0)) return { fractions: new Array<number>(count).fill(1 / count), pressureDrop: 0, lift: 0 };
+  if (!(total > 0)) return { fractions: new Array<number>(count).fill(1 / count), pressureDrop: 0, buoyancyHead: 0 };
   const state = fluidState(query.fluid ?? 'water', query.temperature);
   const drag = resistance(state, query.riserBore, query.riserLength, riserEnds);
-  const lift = query.warming ? liftTimesFlow(query.fluid ?? 'water', query.temperature, query.warming) : 0;
+  const buoyancyHead = query.warming ? liftTimesFlow(query.fluid ?? 'water', query.temperature, query.warming) : 0;
   // Water that hardly moves would boil before it lifted more: the lift is held at that of a twentieth of an even share.
-  const liftOf = (flow: number) => lift / Math.max(flow, total / count / 20);
-  const open = (flow: number) => drag(flow) - liftOf(flow);
+  const buoyancyOf = (flow: number) => buoyancyHead / Math.max(flow, total / count / 20);
+  const open = (flow: number) => drag(flow) - buoyancyOf(flow);
   // A plug lets a millionth by: the network stays whole, and the share is zero to any gauge.
   const plug = (flow: number) => drag(flow * 1e6);
   const riser = (index: number, flow: number) => (index === query.blocked ? plug(flow) : open(flow));
@@ -158,17 +162,17 @@ export function manifoldFlow(query: ManifoldQuery): { fractions: number[]; press
   const fractions = Array.from({ length: count }, (_, index) => flow(index) / total);
   // What the warm water lifts, over all risers by what each carries: friction is the rest, and never below zero.
   const lifted = fractions.reduce(
-    (sum, share, index) => sum + share * (index === query.blocked ? 0 : liftOf(flow(index))),
+    (sum, share, index) => sum + share * (index === query.blocked ? 0 : buoyancyOf(flow(index))),
     0,
   );
-  if (sameSide) return { fractions, pressureDrop: riser(0, flow(0)) + lifted, lift: lifted };
+  if (sameSide) return { fractions, pressureDrop: riser(0, flow(0)) + lifted, buoyancyHead: lifted };
   // From the inlet along the feeding header to the last riser, then through it: the outlet is there.
   let drop = riser(count - 1, flow(count - 1));
   for (let i = 1; i < count; i += 1) {
     const feed = total - (sums[i] ?? 0);
     drop += header(feed) - 0.5 * inertia * ((total - (sums[i - 1] ?? 0)) ** 2 - feed ** 2);
   }
-  return { fractions, pressureDrop: drop + lifted, lift: lifted };
+  return { fractions, pressureDrop: drop + lifted, buoyancyHead: lifted };
 }
 
 /**

@@ -52,8 +52,8 @@ export function manifoldModel(description: ManifoldDescription): ManifoldModel {
     ...(description.weakPoint ? { weakPoint: description.weakPoint } : {}),
     drains: description.drains,
     state: (at) => {
-      const { pressureDrop, lift, fractions } = manifoldFlow(query(at));
-      return { drop: pressureDrop, ...(lift > 0 ? { lift } : {}), branches: fractions };
+      const { pressureDrop, buoyancyHead, fractions } = manifoldFlow(query(at));
+      return { drop: pressureDrop, ...(buoyancyHead > 0 ? { buoyancyHead } : {}), branches: fractions };
     },
     mend: (at) => {
       const fed = headers.choices.find(({ bore }) => {
@@ -92,7 +92,7 @@ export function manifoldModel(description: ManifoldDescription): ManifoldModel {
         source: 'Darcy and Weisbach; Colebrook and White where turbulent',
         inputs: [{ label: 'riser length', value: riserLength, kind: 'length' }, flowInput(at)],
       },
-      lift: {
+      buoyancyHead: {
         name: 'Lift of warm water',
         formula:
           'fall of density by the warming of the risers ÷ 2 × gravity × rise of a riser, mean over the risers by their flow',

@@ -2,7 +2,7 @@ import type { Job } from '../document';
 import { mainTilt } from '../document';
 import { type HeaterGroup, heatersInLoop, totalAperture } from '../loop';
 import { airPressure, clearSkyTemperature, dewPointOf, surroundingsTemperature } from '../sky';
-import { type Boundary, type ThermalModel, worstBeam } from '../thermal';
+import { type OperatingConditions, type ThermalModel, worstBeam } from '../thermal';
 
 /** What figures are asked for at; all may be left out. SI, °C. */
 export interface Conditions {
@@ -74,14 +74,18 @@ export function designFlow(job: Job, groups: readonly HeaterGroup[]): number {
   return job.loop.specificFlow * area;
 }
 
-export function heatConditions(job: Job, groups: readonly HeaterGroup[], given: Partial<Conditions>): Boundary {
+export function heatConditions(
+  job: Job,
+  groups: readonly HeaterGroup[],
+  given: Partial<Conditions>,
+): OperatingConditions {
   const { skyTemperature, massFlow, exposure: _, ...conditions } = { ...designConditions, ...given };
   return {
     ...conditions,
     groundShare,
     surroundings: surroundings(job, conditions.air, skyTemperature),
     // What is its own store stands while it is heated.
-    massFlow: massFlow ?? (groups.every(({ thermal }) => thermal.ownStore) ? 0 : designFlow(job, groups)),
+    massFlow: massFlow ?? (groups.every(({ thermal }) => thermal.integralStorage) ? 0 : designFlow(job, groups)),
     tilt: tiltOf(job),
     ...(job.loop.glycol ? { fluid: { glycol: job.loop.glycol } } : {}),
   };
@@ -91,7 +95,7 @@ export function heatConditions(job: Job, groups: readonly HeaterGroup[], given: 
  * The site's hottest clear hour where it is known, else the usual one, with the sun where the heater gets most of it. Not the caller's
  * conditions.
  */
-export function stagnationConditions(job: Job, model: ThermalModel): Boundary {
+export function stagnationConditions(job: Job, model: ThermalModel): OperatingConditions {
   const { irradiance, air } = job.site.hottest ?? stagnation;
   return worstBeam(model, {
     irradiance,
@@ -108,7 +112,7 @@ export function stagnationConditions(job: Job, model: ThermalModel): Boundary {
 }
 
 /** A clear, still night at an air temperature. */
-export function nightConditions(job: Job, air: number): Boundary {
+export function nightConditions(job: Job, air: number): OperatingConditions {
   return {
     irradiance: 0,
     beamShare: 0,

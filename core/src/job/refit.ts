@@ -1,4 +1,4 @@
-import { isClash, isProgramFault, mendsOf } from '../care';
+import { fixesFor, isClash, isProgramFault } from '../care';
 import type { Job } from '../document';
 import { heatersOf, parseJob, pathSteps, valueAtPath, withValueAt } from '../document';
 import { type Family, type Field, families, type HeaterDocument } from '../families';
@@ -107,7 +107,7 @@ function candidates(
   // What the panel itself says would mend it, but for going back.
   try {
     const fixes = (openJob(moved).panels[index]?.design.findings ?? []).flatMap((finding): [string, unknown][] =>
-      mendsOf(finding).flatMap(({ path, value }): [string, unknown][] => {
+      fixesFor(finding).flatMap(({ path, value }): [string, unknown][] => {
         const field = path.slice(`${heaterPath(panel.id)}.`.length);
         return field === edit.path ? [] : [[field, value]];
       }),

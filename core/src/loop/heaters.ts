@@ -1,8 +1,8 @@
 import {
-  type Boundary,
-  type Deviates,
   fluidState,
   isFlowing,
+  type OperatingConditions,
+  type StandardNormals,
   type ThermalModel,
   type ThermalState,
   type Workmanship,
@@ -24,7 +24,7 @@ export interface HeatersState {
   gain?: number;
   efficiency: number;
   /** The first heater of each group: what it meets, at its own share of the flow and its own inlet, and what it does. */
-  perGroup: { boundary: Boundary; state: ThermalState }[];
+  perGroup: { boundary: OperatingConditions; state: ThermalState }[];
   /** °C of the water as it leaves the last of each group; none where nothing flows. */
   outlets: number[];
 }
@@ -45,7 +45,7 @@ export function totalAperture(groups: readonly HeaterGroup[]): number {
 
 /** Whether a heater stands beside a loop that runs through others: its water is its own store, and no pump moves it. */
 export function standsBeside({ thermal }: HeaterGroup, groups: readonly HeaterGroup[]): boolean {
-  return thermal.ownStore && groups.some((other) => !other.thermal.ownStore);
+  return thermal.integralStorage && groups.some((other) => !other.thermal.integralStorage);
 }
 
 /** The heaters that the water of the loop runs through. */
@@ -54,7 +54,7 @@ export function heatersInLoop(groups: readonly HeaterGroup[]): HeaterGroup[] {
 }
 
 /** The heaters that are heated where they stand: all of them where nothing flows, else those beside the loop. */
-export function heatersAtRest<G extends HeaterGroup>(groups: readonly G[], whole: Boundary): G[] {
+export function heatersAtRest<G extends HeaterGroup>(groups: readonly G[], whole: OperatingConditions): G[] {
   return groups.filter((group) => !isFlowing(whole) || standsBeside(group, groups));
 }
 
@@ -67,8 +67,8 @@ export function heatersAtRest<G extends HeaterGroup>(groups: readonly G[], whole
 export function heatersState(
   groups: readonly HeaterGroup[],
   connection: Connection,
-  whole: Boundary,
-  deviates: Deviates = {},
+  whole: OperatingConditions,
+  deviates: StandardNormals = {},
   workmanship: Workmanship = 'well made',
 ): HeatersState {
   const aperture = totalAperture(heatersInLoop(groups));

@@ -3,7 +3,7 @@ import { jobFindings, sayFinding } from '../cautions';
 import { lastLook } from '../cutting';
 import { type Drawing, drawOn, extent } from '../draw';
 import { type Family, families } from '../families';
-import { evaluateOpen, vitals } from '../figures';
+import { evaluateOpen, keyFigures } from '../figures';
 import { type OpenJob, sideOf, tiltOf } from '../job';
 import { mounts } from '../mounts';
 import { formatMoney, formatNumber, formatQuantity, measured, sayWords } from '../quantity';
@@ -29,7 +29,7 @@ export function coverPages(print: Print, open: OpenJob, plan: ShopPlan): void {
   );
   pictures(print, open);
   factLines(print, [
-    ...vitals(figures)
+    ...keyFigures(figures)
       .filter(({ values }) => values[0] !== undefined)
       .map((vital): [string, string] => [sayWords(vital.label, habit), sayReadout(vital, habit)]),
     ...(figures.usefulHeat === undefined

@@ -132,7 +132,7 @@ function remembered(day: WeatherDay): WeatherDay {
 export function frostAnswer(open: OpenJob): { answer: FrostAnswer; seconds?: number } {
   const { loop } = open.job;
   if (loop.glycol) return { answer: 'glycol' };
-  if (open.groups.some(({ thermal }) => thermal.ownStore)) {
+  if (open.groups.some(({ thermal }) => thermal.integralStorage)) {
     const seconds = Math.min(...open.panels.map((_, index) => timeToFreeze(open, index)));
     return { answer: seconds > 2 * night ? 'slow' : 'holds', seconds };
   }

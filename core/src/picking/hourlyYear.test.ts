@@ -16,7 +16,7 @@ import {
   tiltedIrradiance,
   windAtPanel,
 } from '../sky';
-import type { Boundary } from '../thermal';
+import type { OperatingConditions } from '../thermal';
 import { hereWeather, kindCase, storeLoss } from '.';
 
 const hour = 3600;
@@ -37,7 +37,7 @@ function byTheHour(where: { latitude: number; longitude: number }, family: strin
   const { columns } = weather;
   const [tilt] = Object.values(site.standing.tilts).map((one) => one.tilt);
   const { aim } = site.standing;
-  const own = thermal.ownStore;
+  const own = thermal.integralStorage;
   const volume = Object.values(screened.job.stores)[0]?.volume ?? 0;
   const capacity = own ? count * (thermal.capacity.water + thermal.capacity.dry) : volume * 992.2 * 4179;
   const loss = own ? 0 : storeLoss(volume);
@@ -74,7 +74,7 @@ function byTheHour(where: { latitude: number; longitude: number }, family: strin
         hour: clock,
         pressure: 101_325,
       });
-      const boundary: Boundary = {
+      const boundary: OperatingConditions = {
         irradiance: lit ? pane.total : 0,
         beamShare: lit ? Math.min(1, Math.max(0, pane.beam / pane.total)) : 0,
         groundShare: 0.05,

@@ -13,8 +13,8 @@ export {
   type Skill,
   skills,
 } from './compareKinds';
+export { compareDesignRules, type School, type SchoolSide } from './designRules';
 export { sayHeat } from './energy';
 export { asShelved, type PickedKind, pickKind } from './pickKind';
 export { heatShare, type Reasons, reasonsOf, savedBy, yearsToPay } from './reasons';
-export { type School, type SchoolSide, settleSchools } from './schools';
 export { type ScreenedDay, screenDay, storeLoss } from './screening';

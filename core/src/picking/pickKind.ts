@@ -7,7 +7,7 @@ import {
   families,
   type HeaterDocument,
   type LeftOut,
-  type Standing,
+  type Orientation,
   type Taken,
 } from '../families';
 import { type JobInShop, openJob } from '../job';
@@ -70,7 +70,7 @@ function withShed(family: Family, panel: HeaterDocument, { shop }: Job): HeaterD
 }
 
 /** A panel that clashes as it stands here, fitted to its tilt; as it is where nothing clashes or nothing helps. */
-function standingFit(family: Family, panel: HeaterDocument, standing: Standing): HeaterDocument {
+function standingFit(family: Family, panel: HeaterDocument, standing: Orientation): HeaterDocument {
   const clashes = (one: HeaterDocument) => family.open(one, 'heaters.any', standing).findings.filter(isClash).length;
   if (!family.fit || clashes(panel) === 0) return panel;
   const fitted = family.fit(panel, standing);
@@ -86,7 +86,7 @@ function asBegun({ units }: Job, family: Family, { id, ...panel }: HeaterDocumen
 /** How many alike the need takes: by their aperture, or by their own water where they are their own store. */
 function countFor({ need }: Job, family: Family, panel: HeaterDocument, standing: { tilt: number }): number {
   const { thermal, hydraulic } = family.open(panel, 'heaters.any', standing);
-  const each = thermal.ownStore ? (hydraulic?.volume ?? 0.1) : perArea * thermal.apertureArea;
+  const each = thermal.integralStorage ? (hydraulic?.volume ?? 0.1) : perArea * thermal.apertureArea;
   return Math.max(1, Math.min(mostAlike, Math.round(need.volumePerDay / Math.max(1e-3, each))));
 }
 
@@ -130,7 +130,7 @@ export function pickKind(job: Job, familyId: string): PickedKind {
 function suits(job: Job): boolean {
   return openJob(job).panels.every(({ design }) => {
     const { kind } = job.loop;
-    if (design.thermal.ownStore) return kind === 'preheat' || kind === 'fill-and-wait';
+    if (design.thermal.integralStorage) return kind === 'preheat' || kind === 'fill-and-wait';
     if (design.hydraulic?.open) return kind === 'drain-back' || kind === 'pumped-direct' || kind === 'bath';
     return kind !== 'preheat' && kind !== 'fill-and-wait';
   });

@@ -18,6 +18,7 @@ import { jobMonths } from '../site';
 import { syntheticYear } from '../sky';
 import {
   bestKinds,
+  compareDesignRules,
   compareKinds,
   frostAnswer,
   hereWeather,
@@ -27,7 +28,6 @@ import {
   reasonsOf,
   savedBy,
   screenDay,
-  settleSchools,
   storeLoss,
   yearsToPay,
 } from '.';
@@ -398,7 +398,7 @@ describe('picking: reasons and money', () => {
 
 describe('picking: the arguments of builders', () => {
   it('are settled by number, each side with its heat, area and money', () => {
-    const schools = settleSchools(begin());
+    const schools = compareDesignRules(begin());
     expect(schools.map(({ id }) => id)).deep.equal(['glazed', 'copper', 'salvaged', 'behind-glass']);
     for (const { sides, verdict, title } of schools) {
       for (const { year, aperture } of sides) {
@@ -413,7 +413,7 @@ describe('picking: the arguments of builders', () => {
     expect(glazed?.verdict).include('under glass comes first');
   });
   it('calls a tie a tie: old tanks give what new ones do', () => {
-    const salvaged = settleSchools(begin({ where: { latitude: 10, longitude: 0 } })).find(
+    const salvaged = compareDesignRules(begin({ where: { latitude: 10, longitude: 0 } })).find(
       ({ id }) => id === 'salvaged',
     );
     expect(salvaged?.verdict).include('nothing between them');

@@ -2,11 +2,11 @@ import type { Job } from '../document';
 import { type HourOfYear, needByHour, type WeatherDay } from '../forecasting';
 import type { OpenJob } from '../job';
 import {
-  type Boundary,
   type Characteristic,
   fluidState,
   heatByInlet,
   leastFlow,
+  type OperatingConditions,
   storageHeat,
   type ThermalModel,
 } from '../thermal';
@@ -18,7 +18,7 @@ const leastSun = 40;
 const room = 15;
 const boils = 95;
 /** A day is in its rhythm once its water is no further from where it began than this, K; it is run so often at the most. */
-const rhythm = { within: 0.05, days: 40 } as const;
+const periodicSteadyState = { within: 0.05, days: 40 } as const;
 /** K over the mains at which the water of a store begins a run. */
 const begins = 10;
 
@@ -47,14 +47,14 @@ type HeatByTemperature = (water: number) => number;
 const none: HeatByTemperature = () => 0;
 
 /** W that one heater of a job gives its water in some weather. A loop runs only while it gives: what would be taken back is nothing. */
-function heaterHeat(job: Job, thermal: ThermalModel): (boundary: Boundary) => HeatByTemperature {
+function heaterHeat(job: Job, thermal: ThermalModel): (boundary: OperatingConditions) => HeatByTemperature {
   const { glycol, specificFlow } = job.loop;
   const fluid = glycol ? { glycol } : undefined;
   const massFlow = specificFlow * thermal.apertureArea;
   let fitted: Characteristic | undefined;
   return (boundary) => {
     const dark = boundary.irradiance < leastSun;
-    if (dark && !thermal.ownStore) return none;
+    if (dark && !thermal.integralStorage) return none;
     fitted ??= thermal.characteristic({ tilt: boundary.tilt, specificFlow, ...(fluid ? { fluid } : {}) }, 'screening');
     if (fitted.kind === 'storage')
       return storageHeat(fitted, dark && thermal.hasLid ? { ...boundary, covered: true } : boundary);
@@ -67,7 +67,7 @@ function heaterHeat(job: Job, thermal: ThermalModel): (boundary: Boundary) => He
 /** One mixed store of a job, or its heaters where they are their own, hour after hour. */
 interface MixedStore {
   /** What all heaters gather in some weather. */
-  gathers(boundary: Boundary): HeatByTemperature;
+  gathers(boundary: OperatingConditions): HeatByTemperature;
   /** °C of the water after an hour in which all heaters gather so. */
   warmed(water: number, heat: HeatByTemperature): number;
   /** °C of the water after a share of a day's need was drawn at its end, and J that it took over the mains. */
@@ -76,7 +76,7 @@ interface MixedStore {
 
 function mixedStore({ job, groups }: OpenJob): MixedStore {
   const { need } = job;
-  const own = groups.every(({ thermal }) => thermal.ownStore);
+  const own = groups.every(({ thermal }) => thermal.integralStorage);
   const { density, heatCapacity } = fluidState('water', 40);
   const stores = Object.values(job.stores).reduce((sum, { volume }) => sum + volume, 0);
   const capacity = own
@@ -122,7 +122,7 @@ export function screenDay(open: OpenJob, weather: WeatherDay, mains: number): Sc
   const shares = needByHour(open.job.need);
   let water = mains + begins;
   let [given, hottest, coldest] = [0, water, water];
-  for (let days = 0; days < rhythm.days; days += 1) {
+  for (let days = 0; days < periodicSteadyState.days; days += 1) {
     const began = water;
     [given, hottest, coldest] = [0, water, water];
     for (const [at, heat] of hours.entries()) {
@@ -132,7 +132,7 @@ export function screenDay(open: OpenJob, weather: WeatherDay, mains: number): Sc
       hottest = Math.max(hottest, water);
       coldest = Math.min(coldest, water);
     }
-    if (Math.abs(water - began) < rhythm.within) break;
+    if (Math.abs(water - began) < periodicSteadyState.within) break;
   }
   return { needed: neededHeat(open.job, mains), given, hottest, coldest };
 }

@@ -1,4 +1,4 @@
-import type { Boundary, Deviates, Effect } from '../thermal';
+import type { Effect, OperatingConditions, StandardNormals } from '../thermal';
 
 /**
  * K by which each cause moves what is measured against what is predicted, at one standard uncertainty to either side, by its name. The
@@ -22,11 +22,11 @@ export interface InstrumentErrors {
  */
 export function effectsOf(
   inputs: Iterable<string>,
-  conditions: Boundary,
+  conditions: OperatingConditions,
   errors: InstrumentErrors,
-  state: (change: Partial<Boundary>, deviates?: Deviates) => { gain?: number },
+  state: (change: Partial<OperatingConditions>, deviates?: StandardNormals) => { gain?: number },
 ): Effects {
-  const gain = (change: Partial<Boundary>, deviates?: Deviates) => state(change, deviates).gain ?? 0;
+  const gain = (change: Partial<OperatingConditions>, deviates?: StandardNormals) => state(change, deviates).gain ?? 0;
   const likely = gain({});
   const effects: Record<string, Effect> = {};
   for (const input of inputs) {

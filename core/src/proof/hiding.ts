@@ -31,7 +31,7 @@ export function hiddenFaults(
       if (likely === undefined) return { thermal, count };
       const value = likely * factor;
       const known = { low: value, likely: value, high: value, spread: 'normal', kind: 'measured' } as const;
-      return { thermal: thermal.knowing({ [input]: known }), count };
+      return { thermal: thermal.withKnownInputs({ [input]: known }), count };
     });
     return standing ? riseOver(groups, standing) : (heatersState(groups, plant.connection, conditions).gain ?? 0);
   };

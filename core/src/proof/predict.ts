@@ -12,7 +12,14 @@ import {
   sunPosition,
   surroundingsTemperature,
 } from '../sky';
-import { type Boundary, type Deviates, type Fluid, massFlowOf, momentsOf, ninetyDeviate } from '../thermal';
+import {
+  type Fluid,
+  massFlowOf,
+  momentsOf,
+  ninetyDeviate,
+  type OperatingConditions,
+  type StandardNormals,
+} from '../thermal';
 import { type Effects, effectsOf, type InstrumentErrors } from './effects';
 import { type Reading, type Sensors, sensorErrors, skyShares } from './reading';
 
@@ -58,7 +65,13 @@ const humidity = 0.5;
 export function clearOnPane(
   plant: Plant,
   time: number,
-): { total: number; beam: number; ground: number; incidence: number; angles: NonNullable<Boundary['angles']> } {
+): {
+  total: number;
+  beam: number;
+  ground: number;
+  incidence: number;
+  angles: NonNullable<OperatingConditions['angles']>;
+} {
   const at = new Date(time);
   const { latitude, longitude, elevation, tilt, aim, albedo } = plant;
   const sun = sunPosition({ at, latitude, longitude, elevation });
@@ -69,7 +82,7 @@ export function clearOnPane(
 }
 
 /** Conditions of a reading, with the sun worked out where it was said in words. Undefined when no sun is known. */
-export function readingConditions(plant: Plant, reading: Reading): Boundary | undefined {
+export function readingConditions(plant: Plant, reading: Reading): OperatingConditions | undefined {
   const clear = clearOnPane(plant, reading.time);
   const word = reading.sky ? skyShares[reading.sky] : undefined;
   const irradiance = reading.irradiance ?? (word ? word.likely * clear.total : undefined);
@@ -120,7 +133,7 @@ export function instrumentsOf(reading: Reading, sensors: Sensors): InstrumentErr
 /** Shares and K within which two readings are so alike that what errs in one errs in proportion in the other. */
 const alike = { irradiance: 0.1, massFlow: 0.05, inlet: 3, air: 4, incidence: 6, wind: 0.5 };
 
-function alikeAt(a: Boundary, b: Boundary): boolean {
+function alikeAt(a: OperatingConditions, b: OperatingConditions): boolean {
   const near = (x: number, y: number, share: number) => Math.abs(x - y) <= share * Math.max(Math.abs(x), Math.abs(y));
   return (
     near(a.irradiance, b.irradiance, alike.irradiance) &&
@@ -138,7 +151,7 @@ const leastGain = 0.5;
 const mostKnown = 200;
 
 interface Known {
-  conditions: Boundary;
+  conditions: OperatingConditions;
   gain: number;
   effects: Effects;
 }
@@ -160,7 +173,7 @@ export function predictorOf(plant: Plant): Predictor {
     predict(reading, sensors) {
       const conditions = readingConditions(plant, reading);
       if (!conditions || conditions.massFlow < 1e-5 || conditions.irradiance < 1) return undefined;
-      const state = (change: Partial<Boundary>, deviates: Deviates = {}) =>
+      const state = (change: Partial<OperatingConditions>, deviates: StandardNormals = {}) =>
         heatersState(plant.groups, plant.connection, { ...conditions, ...change }, deviates);
       const { gain, outletTemperature: outlet, usefulHeat: heat } = state({});
       if (gain === undefined || outlet === undefined) return undefined;

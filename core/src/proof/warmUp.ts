@@ -1,5 +1,5 @@
 import type { HeaterGroup } from '../loop';
-import { type Boundary, type Deviates, underLid } from '../thermal';
+import { type OperatingConditions, type StandardNormals, underLid } from '../thermal';
 import { plantCapacity } from './drift';
 import { clearOnPane, type Plant, readingConditions } from './predict';
 import { type Reading, skyShares } from './reading';
@@ -12,9 +12,9 @@ export interface StandingInterval {
   /** °C of all the water at the start: mean of its cold and its hot end. */
   start: number;
   /** What it met, every `step` seconds. */
-  met: readonly Boundary[];
+  met: readonly OperatingConditions[];
   /** Of all that, the mean; the angle is that at the end. */
-  mean: Boundary;
+  mean: OperatingConditions;
 }
 
 /** s. Weather between two readings is taken in steps of this. */
@@ -26,7 +26,7 @@ const faint = 20;
 
 /** Whether every heater of a plant is its own store: then its water stands, and its proof is how that warms. */
 export function isStore({ groups }: Pick<Plant, 'groups'>): boolean {
-  return groups.length > 0 && groups.every(({ thermal }) => thermal.ownStore);
+  return groups.length > 0 && groups.every(({ thermal }) => thermal.integralStorage);
 }
 
 /** °C: mean of the cold and the hot end. */
@@ -54,7 +54,7 @@ export function standingInterval(plant: Plant, from: Reading, to: Reading): Stan
   const begin = first ?? known ?? 0;
   const end = last ?? known ?? 0;
   const steps = Math.max(1, Math.round(seconds / step));
-  const met: Boundary[] = [];
+  const met: OperatingConditions[] = [];
   for (let index = 0; index < steps; index += 1) {
     const share = (index + 0.5) / steps;
     const between = (a: number, b: number) => a + share * (b - a);
@@ -72,7 +72,8 @@ export function standingInterval(plant: Plant, from: Reading, to: Reading): Stan
   }
   const closing = met[met.length - 1];
   if (!closing) return undefined;
-  const mean = (of: (boundary: Boundary) => number) => met.reduce((sum, one) => sum + of(one), 0) / met.length;
+  const mean = (of: (boundary: OperatingConditions) => number) =>
+    met.reduce((sum, one) => sum + of(one), 0) / met.length;
   return {
     from,
     to,
@@ -92,7 +93,7 @@ export function riseOver(
   groups: readonly HeaterGroup[],
   { met, seconds, start }: StandingInterval,
   change: { sun?: number } = {},
-  deviates: Deviates = {},
+  deviates: StandardNormals = {},
 ): number {
   const capacity = plantCapacity(groups);
   const each = seconds / met.length;

@@ -19,11 +19,11 @@ function readingsOf(like: Plant, drawn: Plant = like): Reading[] {
 }
 
 /** A plant with one input known for sure. */
-function knowing(plant: Plant, input: string, value: number): Plant {
+function withKnownInputs(plant: Plant, input: string, value: number): Plant {
   const known = { low: value, likely: value, high: value, spread: 'normal', kind: 'measured' } as const;
   return {
     ...plant,
-    groups: plant.groups.map((one) => ({ ...one, thermal: one.thermal.knowing({ [input]: known }) })),
+    groups: plant.groups.map((one) => ({ ...one, thermal: one.thermal.withKnownInputs({ [input]: known }) })),
   };
 }
 
@@ -45,7 +45,8 @@ describe('proving: what could hide behind readings that agree', () => {
         // Readings of a plant with that very fault, held against the drawing, agree still.
         const likely = drawn.groups[0]?.thermal.inputs.find(({ id }) => id === input)?.spread['well made'].likely ?? 1;
         const judged = (value: number) =>
-          compareReadings(stood(drawn), readingsOf(knowing(drawn, input, value), drawn), sensors).verdict.judgement;
+          compareReadings(stood(drawn), readingsOf(withKnownInputs(drawn, input, value), drawn), sensors).verdict
+            .judgement;
         const short = likely + 0.9 * (hidden.value - likely);
         expect(judged(short), `${input} at ${short}`).equal('agrees');
         // Where a worse one would be told, one much worse is.

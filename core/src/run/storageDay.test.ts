@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
-import { type Boundary, type Storage, storageHeat, storeModel } from '../thermal';
+import { type OperatingConditions, type Storage, storageHeat, storeModel } from '../thermal';
 import { fairDay } from '../thermal/plate/collector.fixture';
 import { lowLid, twoTanks } from '../thermal/store/store.fixture';
 import { runStorage } from '.';
@@ -13,8 +13,8 @@ function storageOf(change: Parameters<typeof twoTanks>[0] = {}): Storage {
 
 const lying = storageOf();
 const upright = storageOf({ tanks: { ...twoTanks().tanks, upright: true } });
-const shut: Boundary = { ...fairDay, massFlow: 0, irradiance: 0, covered: true, air: 5 };
-const sunny: Boundary = { ...fairDay, massFlow: 0 };
+const shut: OperatingConditions = { ...fairDay, massFlow: 0, irradiance: 0, covered: true, air: 5 };
+const sunny: OperatingConditions = { ...fairDay, massFlow: 0 };
 
 describe('run: a store through a day', () => {
   it('cools shut by its exponential', () => {

@@ -1,4 +1,4 @@
-import { type Boundary, fluidState, type Storage, storageHeat } from '../thermal';
+import { fluidState, type OperatingConditions, type Storage, storageHeat } from '../thermal';
 
 /** Water drawn at a time of the run: s, m³, and s that it takes. */
 export interface Draw {
@@ -36,7 +36,7 @@ export function runStorage(
   query: {
     start: number | readonly number[];
     seconds: number;
-    at(second: number): Boundary;
+    at(second: number): OperatingConditions;
     draws: readonly Draw[];
     cold(second: number): number;
   },

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { gapOf, leftOut, planShop, type Shop, stuffOf, wasteShare } from '.';
+import { gapOf, leftOut, materialClass, planShop, type Shop, wasteShare } from '.';
 
 const shop: Shop = {
   sold: [{ id: 'b24', item: 'planed-90x19', length: 2.4, price: 10 }],
@@ -67,12 +67,12 @@ describe('shop: what is told of a plan', () => {
     expect(bars('en-1057-15x1')).equal(1);
     expect(bars('pvc-110x4.2')).equal(2);
     expect(bars('pvc-110x4.2', { plastic: 0 })).equal(1);
-    expect(stuffOf(first([tube('pvc-110x4.2')], { sold }))).equal('plastic');
+    expect(materialClass(first([tube('pvc-110x4.2')], { sold }))).equal('plastic');
   });
   it('tells the share left over, and what the stuff is', () => {
     const rails = first([board(1.8, 2)]);
     expect(wasteShare(rails)).closeTo(0.25, 1e-9);
-    expect([stuffOf(rails), stuffOf(first([sheet(1, 1, true)]))]).deep.equal(['timber', 'sheet']);
+    expect([materialClass(rails), materialClass(first([sheet(1, 1, true)]))]).deep.equal(['timber', 'sheet']);
     expect(wasteShare(first([board(3, 1)]))).equal(0);
   });
   it('tells by how much a plan may stand above the least, of the least', () => {

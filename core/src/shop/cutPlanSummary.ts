@@ -1,7 +1,7 @@
 import { type CutStuff, lengthStuff, type MaterialPlan, sheetStuff } from './buying';
 
 /** What a material is cut as: the saw and its kerf hang on it. */
-export function stuffOf(material: MaterialPlan): CutStuff {
+export function materialClass(material: MaterialPlan): CutStuff {
   if (material.kind === 'sheet') return sheetStuff(material.item);
   const part = material.parts.find((one) => one.kind === 'length');
   return part?.kind === 'length' ? lengthStuff(part) : 'tube';

@@ -6,7 +6,7 @@ export type { BuyLine, LengthMaterial, MaterialPlan, SheetMaterial, Shop, ShopPl
 export { kerfOf, planShop, sumShop } from './buying';
 export { buyByCounter, type Counter, counterOf, packsOf } from './counters';
 export { writeCsv } from './csv';
-export { leftOut, stuffOf, wasteShare } from './cutPlanSummary';
+export { leftOut, materialClass, wasteShare } from './cutPlanSummary';
 export type { CutDecisions, Lock, Overrule } from './decided';
 export { cutTolerance, nothingDecided } from './decided';
 export { planLengths } from './exact';

@@ -18,7 +18,7 @@ import {
   monthsOf,
   type Obstruction,
   obstructionOf,
-  type PaneStanding,
+  type PaneOrientation,
   type SkyYear,
   type StandingStudy,
   skyTemperature,
@@ -64,7 +64,7 @@ export function namePlace(
 }
 
 /** How the pane stands: the first tilt, at the aim. */
-export function jobStanding(job: Job): PaneStanding {
+export function jobStanding(job: Job): PaneOrientation {
   return { tilt: tiltOf(job), aim: job.site.standing.aim };
 }
 
@@ -145,7 +145,7 @@ export interface PaneSun {
 }
 
 /** Sun on the pane as it stands, by month and hour. Some tens of milliseconds: for a worker. */
-export function jobPaneSun(open: OpenJob, sky: SkyYear): PaneSun {
+export function planeOfArrayIrradiance(open: OpenJob, sky: SkyYear): PaneSun {
   const pane = jobStanding(open.job);
   const cells = cellsOnPane(sky, jobAround(open, sky), pane);
   const { albedo } = open.job.site.exposure;

@@ -1,6 +1,6 @@
-import type { Deviates, Workmanship } from './contract';
+import type { StandardNormals, Workmanship } from './contract';
 
-function isLikely(deviates: Deviates): boolean {
+function isLikely(deviates: StandardNormals): boolean {
   for (const _ in deviates) return false;
   return true;
 }
@@ -12,10 +12,10 @@ function isLikely(deviates: Deviates): boolean {
  * @param build makes it
  */
 export function builtOnce<B>(
-  build: (deviates: Deviates, workmanship: Workmanship) => B,
-): (deviates?: Deviates, workmanship?: Workmanship) => B {
+  build: (deviates: StandardNormals, workmanship: Workmanship) => B,
+): (deviates?: StandardNormals, workmanship?: Workmanship) => B {
   const likely = new Map<Workmanship, B>();
-  let last: { deviates: Deviates; workmanship: Workmanship; built: B } | undefined;
+  let last: { deviates: StandardNormals; workmanship: Workmanship; built: B } | undefined;
   return (deviates = {}, workmanship = 'well made') => {
     if (isLikely(deviates)) {
       const built = likely.get(workmanship) ?? build(deviates, workmanship);

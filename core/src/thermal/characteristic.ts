@@ -1,5 +1,5 @@
 import { evenly } from '../quantity';
-import type { Boundary, ThermalModel, ThermalState } from './contract';
+import type { OperatingConditions, ThermalModel, ThermalState } from './contract';
 import { fluidState } from './fluids';
 import {
   type BeamModifier,
@@ -91,7 +91,7 @@ const powerOf = [0, 1, 2, 1, 0, 0, 0, 4, 1, 1, 3, 1, 3, 0, 1, 0, 1, 0, 0, 0, 1, 
 
 /** The factor of each term at a boundary, in the same order; W/m² of aperture for a coefficient of 1, over its power of the rise. */
 function factorsAt(
-  { air, wind: speed, surroundings, irradiance }: Omit<Boundary, 'inlet'>,
+  { air, wind: speed, surroundings, irradiance }: Omit<OperatingConditions, 'inlet'>,
   { kept, specificFlow, reference }: TermsAt,
   into: Float64Array,
 ): Float64Array {
@@ -130,7 +130,7 @@ function factorsAt(
 const allNames: readonly Coefficient[] = [...names, ...bentNames];
 
 /** Values of all terms at a mean temperature of the water (ϑm, °C): a row of the fit. */
-function termsAt(boundary: Boundary, at: TermsAt, mean: number): number[] {
+function termsAt(boundary: OperatingConditions, at: TermsAt, mean: number): number[] {
   const rise = mean - boundary.air;
   const size = Math.abs(rise);
   const power = [1, rise, rise * size, rise * rise, size ** 3 * rise];
@@ -160,7 +160,7 @@ const gatheredHere = new Float64Array(powers);
  */
 function equationAt(
   characteristic: Pick<FlowThrough, 'iso' | 'corrections'>,
-  boundary: Omit<Boundary, 'inlet'>,
+  boundary: Omit<OperatingConditions, 'inlet'>,
   at: TermsAt,
 ): (mean: number) => number {
   const coefficients = coefficientsOf(characteristic);
@@ -186,7 +186,7 @@ function equationAt(
 /** W/m²: the sun on the aperture, each part times its modifier. */
 function keptSun(
   { beamModifier, skyModifier, groundModifier }: Pick<FlowThrough, 'beamModifier' | 'skyModifier' | 'groundModifier'>,
-  boundary: Omit<Boundary, 'inlet'>,
+  boundary: Omit<OperatingConditions, 'inlet'>,
 ): number {
   const { irradiance, beamShare, groundShare } = boundary;
   const rest = 1 - beamShare;
@@ -203,7 +203,7 @@ function planeOf(draw: () => number): number {
 }
 
 /** Angles across and along a heater of a beam some degrees from square, in a plane turned by some degrees from across. */
-function anglesIn(incidence: number, plane: number): NonNullable<Boundary['angles']> {
+function anglesIn(incidence: number, plane: number): NonNullable<OperatingConditions['angles']> {
   const radians = Math.PI / 180;
   const lean = Math.tan(incidence * radians);
   const degrees = (tangent: number) => Math.atan(tangent) / radians;
@@ -218,7 +218,7 @@ export function workingConditions(
   thermal: Pick<ThermalModel, 'apertureArea' | 'acceptance'>,
   reference: Reference,
   { seed, count }: { seed: number; count: number },
-): Boundary[] {
+): OperatingConditions[] {
   const draw = evenly(seed);
   const drawPlane = evenly(seed + 2000);
   const between = ([low, high]: readonly [number, number]) => low + (high - low) * draw();
@@ -348,7 +348,7 @@ function solveEquation(
  * (W/m²) and what it gathers (W/m²).
  */
 export function fitStanding(
-  rows: readonly { boundary: Boundary; temperature: number; kept: number; gathered: number }[],
+  rows: readonly { boundary: OperatingConditions; temperature: number; kept: number; gathered: number }[],
   reference: Reference,
   bent = false,
 ): ReturnType<typeof solveEquation> {
@@ -368,7 +368,7 @@ export function fitStanding(
 /** W/m² that the fitted equation gives for a heater that stands, by its temperature (°C), with the sun that is kept (W/m²). */
 export function standingHeat(
   characteristic: Pick<FlowThrough, 'iso' | 'corrections' | 'reference'>,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   kept: number,
 ): (temperature: number) => number {
   const { reference } = characteristic;
@@ -376,7 +376,7 @@ export function standingHeat(
 }
 
 /** Share of useful heat by which a characteristic misses a model at one condition; undefined where there is too little heat to judge by. */
-function missAt(characteristic: FlowThrough, thermal: ThermalModel, boundary: Boundary): number | undefined {
+function missAt(characteristic: FlowThrough, thermal: ThermalModel, boundary: OperatingConditions): number | undefined {
   const { usefulHeat } = thermal.state(boundary);
   if (usefulHeat < leastJudged * thermal.apertureArea) return undefined;
   return Math.abs(characteristicHeat(characteristic, boundary) / usefulHeat - 1);
@@ -402,14 +402,14 @@ export function residualOf(
  * @param boundary with a flow
  * @param rate K/s by which the mean of the water moves; zero when left out (a5)
  */
-export function characteristicHeat(characteristic: FlowThrough, boundary: Boundary, rate = 0): number {
+export function characteristicHeat(characteristic: FlowThrough, boundary: OperatingConditions, rate = 0): number {
   return heatByInlet(characteristic, boundary, rate)(boundary.inlet);
 }
 
 /** The same by the temperature of the water that comes in (°C): what hangs on sun, air and flow alone is worked out once. */
 export function heatByInlet(
   characteristic: FlowThrough,
-  boundary: Omit<Boundary, 'inlet'>,
+  boundary: Omit<OperatingConditions, 'inlet'>,
   rate = 0,
 ): (inlet: number) => number {
   const { apertureArea, iso, reference, oneWay } = characteristic;

@@ -5,7 +5,7 @@ import type { HandTest } from './handTests';
 import type { Characteristic, FitEffort, Reference } from './laboratory';
 
 /** Sun, air and water at one moment: what a heater meets. SI, °C, degrees. */
-export interface Boundary {
+export interface OperatingConditions {
   /** W/m² on the plane of the pane, in all (G). */
   irradiance: number;
   /** Share of it that is beam, 0 to 1; of the rest, `groundShare` comes from the ground. */
@@ -38,7 +38,7 @@ export const workmanships = ['well made', 'home-made'] as const;
 export type Workmanship = (typeof workmanships)[number];
 
 /** A standard normal deviate for uncertain inputs by id; what is left out is at its likely value. */
-export type Deviates = Readonly<Record<string, number>>;
+export type StandardNormals = Readonly<Record<string, number>>;
 
 /** Something about a heater and its day that nobody knows to the digit. A model owns those that move its state, and no others. */
 export interface UncertainInput {
@@ -105,9 +105,9 @@ export interface ThermalModel {
   /** J/K. Metal and a share of the pane; water; the share of insulation and sides that swings with the body. */
   capacity: { dry: number; water: number; box: number };
   /** Whether its water runs off when it stops, so that at rest it is never full. */
-  runsDry: boolean;
+  drainsWhenIdle: boolean;
   /** Whether it is its own store: water stands in it and is heated where it stands, whatever the loop's flow. */
-  ownStore: boolean;
+  integralStorage: boolean;
   /** Whether it has a lid that is shut at night. */
   hasLid: boolean;
   /** What an open lid throws onto the pane for each W/m² of beam square to it, and the share of the beam on the pane that it shades; undefined without a lid. */
@@ -127,27 +127,31 @@ export interface ThermalModel {
    * Steady state. With a flow of 0 (anything under 1e-7 kg/s) it is the state at rest: no outlet, every place where it settles in that sun.
    * Throws RangeError for a flow below 0 or none at all, NotConverged never in range.
    */
-  state(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): ThermalState;
+  state(boundary: OperatingConditions, deviates?: StandardNormals, workmanship?: Workmanship): ThermalState;
   /**
    * W that the still heater gathers, less what it loses, by the temperature (°C) at which all of it is held. Falls as that rises. What hangs
    * on the boundary alone is worked out once: a run or a root asks at many temperatures.
    */
-  stagnantNetHeat(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): (temperature: number) => number;
+  stagnantNetHeat(
+    boundary: OperatingConditions,
+    deviates?: StandardNormals,
+    workmanship?: Workmanship,
+  ): (temperature: number) => number;
   /** What a run needs, fitted to `state` over its working range, with the residual of the fit where it is a whole one. Takes a tenth of a second. */
   characteristic(reference: Reference, effort?: FitEffort): Characteristic;
   /** The same heater with some inputs known: ranges by id stand in the place of its own. */
-  knowing(known: Readonly<Record<string, Range>>): ThermalModel;
+  withKnownInputs(known: Readonly<Record<string, Range>>): ThermalModel;
   /** What only this model can show of a working point, each with its derivation. */
-  readouts(state: ThermalState, boundary: Boundary): Readout[];
+  readouts(state: ThermalState, boundary: OperatingConditions): Readout[];
   /** How the figures that every heater has come about in this one. */
-  derivations(state: ThermalState, boundary: Boundary): { efficiency: Derivation; dry: Derivation };
+  derivations(state: ThermalState, boundary: OperatingConditions): { efficiency: Derivation; dry: Derivation };
 }
 
 /** kg/s. Less flow than this is none: a drop in several minutes. */
 export const leastFlow = 1e-7;
 
 /** Whether water flows at a boundary. Throws RangeError for a flow that is none. */
-export function isFlowing({ massFlow }: Boundary): boolean {
+export function isFlowing({ massFlow }: OperatingConditions): boolean {
   if (!(massFlow >= 0)) throw new RangeError(`no flow: ${massFlow} kg/s`);
   return massFlow >= leastFlow;
 }
@@ -170,7 +174,7 @@ const worstAngles = new WeakMap<ThermalModel, number>();
  *
  * @param boundary with its beam square on the pane
  */
-export function worstBeam(model: ThermalModel, boundary: Boundary): Boundary {
+export function worstBeam(model: ThermalModel, boundary: OperatingConditions): OperatingConditions {
   if (!model.hasLid) return boundary;
   const { beam } = model.acceptance;
   let longitudinal = worstAngles.get(model);
@@ -194,8 +198,8 @@ export function worstBeam(model: ThermalModel, boundary: Boundary): Boundary {
 /** °C of a heater's body at rest in that sun: dry in full sun, or under the night sky without any. */
 export function stagnationTemperature(
   model: ThermalModel,
-  boundary: Boundary,
-  deviates: Deviates = {},
+  boundary: OperatingConditions,
+  deviates: StandardNormals = {},
   workmanship: Workmanship = 'well made',
 ): number {
   return bodyTemperature(model, model.state({ ...boundary, massFlow: 0 }, deviates, workmanship));

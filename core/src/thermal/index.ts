@@ -12,13 +12,13 @@ export {
 export { coilModel, wallResistance } from './coil/coilModel';
 export type { CoilDescription } from './coil/description';
 export {
-  type Boundary,
   bodyTemperature,
-  type Deviates,
   type HeatPath,
   isFlowing,
   leastFlow,
+  type OperatingConditions,
   type Place,
+  type StandardNormals,
   spreadOf,
   stagnationTemperature,
   type ThermalModel,
@@ -80,7 +80,7 @@ export { plateField, plateMap, serpentineRemoval } from './plate/field';
 export type { PlateAtWork } from './plate/plateAt';
 export { plateAtWork } from './plate/plateAt';
 export { type PlateModel, plateModel } from './plate/plateModel';
-export { hottestDeviates } from './reliability';
+export { hottestNormals } from './reliability';
 export { risingRoot } from './root';
 export { type RoundTubes, tubesLit, tubesLitRound } from './roundTubes';
 export type { SheetDescription } from './sheet/description';

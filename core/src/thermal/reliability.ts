@@ -1,4 +1,4 @@
-import { type Boundary, type Deviates, stagnationTemperature, type ThermalModel } from './contract';
+import { type OperatingConditions, type StandardNormals, stagnationTemperature, type ThermalModel } from './contract';
 import { momentsOf, ninetyDeviate } from './spread';
 
 /**
@@ -6,7 +6,7 @@ import { momentsOf, ninetyDeviate } from './spread';
  * proportion in which it does (most probable point of the first-order reliability method). How far is told by the mean and the
  * variance of all of them, each a split normal of its own (sum of moments; the draws of the band bear it out in the tests).
  */
-export function hottestDeviates(model: ThermalModel, boundary: Boundary): Deviates {
+export function hottestNormals(model: ThermalModel, boundary: OperatingConditions): StandardNormals {
   const likely = stagnationTemperature(model, boundary);
   const moves = model.inputs.flatMap(({ id }) => {
     const at = (deviate: number) => stagnationTemperature(model, boundary, { [id]: deviate }) - likely;

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import * as fc from 'fast-check';
 import { range } from '../catalogue';
-import type { Boundary, ThermalState } from './contract';
+import type { OperatingConditions, ThermalState } from './contract';
 import { risingCurve } from './curve';
 import { fluidState } from './fluids';
 import { modifierAt } from './laboratory';
@@ -70,10 +70,10 @@ describe('thermal: water that stands in series', () => {
     count: 2,
     built: () => null,
     net:
-      (_: null, { air }: Boundary) =>
+      (_: null, { air }: OperatingConditions) =>
       (at: number) =>
         1000 - 4 * (at - air),
-    stateOf: (_: null, __: Boundary, temperatures: readonly number[], usefulHeat: number): ThermalState => ({
+    stateOf: (_: null, __: OperatingConditions, temperatures: readonly number[], usefulHeat: number): ThermalState => ({
       sun: 0,
       usefulHeat,
       efficiency: 0,

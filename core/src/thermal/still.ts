@@ -1,4 +1,10 @@
-import { type Boundary, type Deviates, stagnationTemperature, type ThermalModel, type Workmanship } from './contract';
+import {
+  type OperatingConditions,
+  type StandardNormals,
+  stagnationTemperature,
+  type ThermalModel,
+  type Workmanship,
+} from './contract';
 import { risingRoot } from './root';
 
 /**
@@ -9,9 +15,9 @@ import { risingRoot } from './root';
  */
 export function timeToReach(
   model: ThermalModel,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   query: { from: number; to: number; full: boolean },
-  deviates: Deviates = {},
+  deviates: StandardNormals = {},
 ): number {
   const { from, to, full } = query;
   if (from === to) return 0;
@@ -33,9 +39,9 @@ export function timeToReach(
 /** °C that a still, full heater comes to in so many seconds, by steps of at most a minute (explicit, C dT/dt = net). */
 export function afterExposure(
   model: ThermalModel,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   query: { from: number; seconds: number },
-  deviates: Deviates = {},
+  deviates: StandardNormals = {},
   workmanship: Workmanship = 'well made',
 ): number {
   const capacity = model.capacity.dry + model.capacity.water;
@@ -57,6 +63,6 @@ export function afterExposure(
  *
  * @param night conditions of the night at an air temperature
  */
-export function freezingAir(model: ThermalModel, night: (air: number) => Boundary): number {
+export function freezingAir(model: ThermalModel, night: (air: number) => OperatingConditions): number {
   return risingRoot((air) => stagnationTemperature(model, { ...night(air), irradiance: 0 }), -15, 25, 0.01);
 }

@@ -1,5 +1,5 @@
 import { type Range, range } from '../catalogue';
-import type { Deviates, UncertainInput, Workmanship } from './contract';
+import type { StandardNormals, UncertainInput, Workmanship } from './contract';
 import { valueAt } from './spread';
 
 /** What the builder knows better, by the id of the input. */
@@ -80,7 +80,7 @@ export function dayInputs(known: Known, names: { wind: string; sun: string }): U
 /** Looks values of inputs up by their ids, each at its deviate; `otherwise` where there is none of that name. */
 export function valuesOf(
   inputs: readonly UncertainInput[],
-  deviates: Deviates,
+  deviates: StandardNormals,
   workmanship: Workmanship,
 ): (id: string, otherwise: number) => number {
   return (id, otherwise) => {

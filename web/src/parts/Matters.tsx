@@ -1,5 +1,5 @@
 import { Box, Button, Text } from '@chakra-ui/react';
-import { type Finding, mendsOf } from '@north-pane/core/care';
+import { type Finding, fixesFor } from '@north-pane/core/care';
 import { sayFinding } from '@north-pane/core/cautions';
 import type { Habit } from '@north-pane/core/quantity';
 import { memo } from 'react';
@@ -22,7 +22,7 @@ export const Matters = memo(
           const { headline, detail, remedy } = sayFinding(finding, habit);
           const stop = finding.severity === 'stop';
           const note = finding.severity === 'note';
-          const mends = mendsOf(finding);
+          const mends = fixesFor(finding);
           return (
             <Box
               // biome-ignore lint/suspicious/noArrayIndexKey: the same finding can stand twice, at two places

@@ -1,6 +1,6 @@
 import { isClash } from '@north-pane/core/care';
 import { isPicked, type Job } from '@north-pane/core/document';
-import { vitals } from '@north-pane/core/figures';
+import { keyFigures } from '@north-pane/core/figures';
 import { formatChange, formatMoney, type Habit, sayWords, signed } from '@north-pane/core/quantity';
 import { sayReadout } from '@north-pane/core/readout';
 import { memo } from 'react';
@@ -35,10 +35,10 @@ function cells(
 ): Cell[] {
   const clashes = findings.filter(isClash).length;
   const cautions = findings.filter((one) => one.severity === 'caution').length;
-  const before = kept ? vitals(kept.figures) : [];
+  const before = kept ? keyFigures(kept.figures) : [];
   const cost = (kept && figures.cost !== undefined && figures.cost - (kept.figures.cost ?? figures.cost)) || 0;
   return [
-    ...vitals(figures).map((vital): Cell => {
+    ...keyFigures(figures).map((vital): Cell => {
       const { id, label, kind, digits, values, better, first } = vital;
       const [now] = values;
       const then = before.find((one) => one.id === id)?.values[0];

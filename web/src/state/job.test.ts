@@ -124,7 +124,7 @@ describe('web: what was done in the shop', () => {
   it('is seen at once, laid by and sent, and no undo of the design touches it', () => {
     record([{ kind: 'made', part: 'panel-a/riser', count: 2 }]);
     expect(state().shop.made).deep.equal({ 'panel-a/riser': 2 });
-    expect(kinds()).deep.equal(['lay by', 'log']);
+    expect(kinds()).deep.equal(['persist', 'log']);
     state().change(path, 9);
     state().undo();
     state().undo();

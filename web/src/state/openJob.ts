@@ -32,7 +32,7 @@ export function useOpened(id: string): string | undefined {
           driver = driveJob(job, tab, give, (trouble) => useJob.setState({ trouble }));
           open(id, state, driver.run);
           setFailed(undefined);
-          driver.run([{ kind: 'lay by' }], state);
+          driver.run([{ kind: 'persist' }], state);
           for (const input of inputs) give(input);
           void driver.laid().then(tidyUp);
         },

@@ -14,11 +14,11 @@ import {
 } from '@north-pane/core/figures';
 import { storeDays } from '@north-pane/core/forecasting';
 import { type OpenJob, openJob } from '@north-pane/core/job';
-import { hereWeather, kindOutcome, settleSchools } from '@north-pane/core/picking';
+import { compareDesignRules, hereWeather, kindOutcome } from '@north-pane/core/picking';
 import type { Reading, Sensors } from '@north-pane/core/proof';
 import { type BuiltJob, compareBuilt } from '@north-pane/core/proving';
 import type { Habit } from '@north-pane/core/quantity';
-import { jobPaneSun, jobSky, jobStudy } from '@north-pane/core/site';
+import { jobSky, jobStudy, planeOfArrayIrradiance } from '@north-pane/core/site';
 import { decodeSeries, type SkyYear } from '@north-pane/core/sky';
 
 /** The sky worked up last, for the studies that follow. */
@@ -96,9 +96,10 @@ export const heavy = {
   /** One kind of heater at the job's place, for its need, from what is on hand. */
   kind: (key: string, job: Job, family: string) => kindOutcome(job, family, hereOf(key, job)),
   /** The arguments of builders, settled by number for the job. */
-  schools: (job: Job) => settleSchools(job),
+  schools: (job: Job) => compareDesignRules(job),
   /** Sun on the pane as it stands, from the bytes of the site's weather file where there is one. */
-  pane: (key: string, job: Job, series: Uint8Array | undefined) => jobPaneSun(open(job), skyOf(key, job.site, series)),
+  pane: (key: string, job: Job, series: Uint8Array | undefined) =>
+    planeOfArrayIrradiance(open(job), skyOf(key, job.site, series)),
   /** How the pane might stand under that sky. */
   study: (key: string, job: Job, series: Uint8Array | undefined) => jobStudy(open(job), skyOf(key, job.site, series)),
   /** Readings, each against the job as it stood at its time. */

@@ -1,6 +1,6 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { storeModel } from '../../thermal';
-import { type Family, fieldsOf, type HeaterDesign, type HeaterDocument, problemsOf, usualStanding } from '../family';
+import { type Family, fieldsOf, type HeaterDesign, type HeaterDocument, problemsOf, usualOrientation } from '../family';
 import { litresOf } from '../kit/paint';
 import { massOf } from '../kit/totals';
 import { batchBoxFindings, batchBoxWords } from './findings';
@@ -56,7 +56,7 @@ export const batchBox: Family = {
   standard: (habit) => ({ family: 'batch-box', parameters: standardBatchBox(habit), count: 1, turned: false }),
   problems: (panel) => problemsOf(batchBoxParameters, ['parameters'], panel.parameters),
   fields: (panel) => fieldsOf(batchBoxParameters, 'parameters', panel.parameters),
-  fit: (panel, standing = usualStanding) => fitTanks(panel, standing.tilt),
+  fit: (panel, standing = usualOrientation) => fitTanks(panel, standing.tilt),
   argues: { 'behind glass': 'tanks in a box' },
   scrapOrNew: [
     {
@@ -66,7 +66,7 @@ export const batchBox: Family = {
     { name: 'round new ones', of: (panel) => ({ ...panel, parameters: { ...panel.parameters, tankKind: 'new' } }) },
   ],
   salvage: (panel, things, standing) => fitBoxSalvage(batchBox)(panel, things, standing),
-  open: (panel, path, standing = usualStanding): HeaterDesign => {
+  open: (panel, path, standing = usualOrientation): HeaterDesign => {
     const parameters = batchBoxParameters.parse(panel.parameters);
     const layout = layOut(parameters, standing.tilt);
     const thermal = storeModel(batchBoxDescription(layout, panel.known));

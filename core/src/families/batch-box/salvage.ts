@@ -1,6 +1,6 @@
 import { isClash } from '../../care';
 import { sized } from '../../quantity';
-import type { Family, HeaterDocument, Salvaged, SalvageFit, Standing } from '../family';
+import type { Family, HeaterDocument, Orientation, Salvaged, SalvageFit } from '../family';
 import { type LeftOut, largestPane, roleOf, type Taken, thingsOf } from '../salvage';
 import { fieldRange } from './parameters';
 
@@ -83,7 +83,7 @@ function drawnSo(panel: HeaterDocument, { tanks, glass }: Way): HeaterDocument {
 const mostGrown = 4;
 
 /** A panel whose pane, ordered to size, is as large as its tanks want. */
-function grownPane(family: Box, panel: HeaterDocument, standing: Standing | undefined): HeaterDocument {
+function grownPane(family: Box, panel: HeaterDocument, standing: Orientation | undefined): HeaterDocument {
   let grown = panel;
   for (let times = 0; times < mostGrown && family.problems(grown).length === 0; times += 1) {
     const { findings } = family.open(grown, 'heaters.any', standing);
@@ -105,7 +105,7 @@ function firstThatGoes(
   family: Box,
   panel: HeaterDocument,
   ways: readonly Way[],
-  standing: Standing | undefined,
+  standing: Orientation | undefined,
 ): Salvaged | undefined {
   for (const way of ways) {
     const drawn = drawnSo(panel, way);
@@ -149,7 +149,7 @@ function takenBy({ tanks, glass }: Way, purchases: ReturnType<Family['open']>['p
 }
 
 /** What does not fit of a panel; nothing where its sizes are out of their range. */
-function whyNot(family: Box, panel: HeaterDocument, standing: Standing | undefined): Pick<LeftOut, 'finding'> {
+function whyNot(family: Box, panel: HeaterDocument, standing: Orientation | undefined): Pick<LeftOut, 'finding'> {
   if (family.problems(panel).length > 0) return {};
   const finding = family.open(panel, 'heaters.any', standing).findings.find(isClash);
   return finding ? { finding } : {};
@@ -160,7 +160,7 @@ function flatterTilt(
   family: Box,
   panel: HeaterDocument,
   ways: readonly Way[],
-  standing: Standing | undefined,
+  standing: Orientation | undefined,
 ): Pick<LeftOut, 'fitsAt'> {
   if (!standing) return {};
   const from = Math.floor((standing.tilt - 1e-6) / flatter.step) * flatter.step;

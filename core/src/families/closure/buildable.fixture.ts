@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { mendsOf } from '../../care';
+import { fixesFor } from '../../care';
 import { evenly } from '../../quantity';
 import { type Family, type HeaterDesign, type HeaterDocument, standardChoice } from '..';
 import { anyPanel } from '../anyPanel.fixture';
@@ -33,7 +33,7 @@ export function mended(
     if (clash.length === 0) return { panel, design };
     const [mend] = clash.filter(({ fix }) => fix !== undefined);
     if (!mend) return undefined;
-    for (const { path, value } of mendsOf(mend)) panel = setAt(panel, path.slice('heaters.panel-a.'.length), value);
+    for (const { path, value } of fixesFor(mend)) panel = setAt(panel, path.slice('heaters.panel-a.'.length), value);
     if (family.problems(panel).length > 0) return undefined;
   }
   return undefined;

@@ -1,7 +1,7 @@
 import type { Finding, Words } from '../../care';
 import { bore } from '../../catalogue';
 import { dryOutTemperature, steamPressure } from '../../thermal';
-import type { Standing } from '../family';
+import type { Orientation } from '../family';
 import type { HeatPipeLayout } from './layout';
 import { leastTilt } from './standing';
 
@@ -31,7 +31,7 @@ export function heatPipeFindings(
   path: string,
   layout: HeatPipeLayout,
   hottest: number,
-  standing?: Standing,
+  standing?: Orientation,
 ): Finding[] {
   const { parameters, tube, manifold, tee, sleeved, rail, hole } = layout;
   const at = (name: string) => `${path}.parameters.${name}`;

@@ -1,7 +1,7 @@
-import type { Boundary } from '../../thermal';
+import type { OperatingConditions } from '../../thermal';
 
 /** Clear noon square on, warm air, hardly a wind, and nothing drawn: when what stands in a heater is hottest. */
-export function fullSun(tilt: number): Boundary {
+export function fullSun(tilt: number): OperatingConditions {
   return {
     irradiance: 1000,
     beamShare: 0.85,

@@ -123,7 +123,9 @@ describe('spiral: heat', () => {
     const { thermal } = open();
     const state = thermal.state({ ...fullSun, air: 25, surroundings: 17, wind: 1, inlet: 20, massFlow: 0.05 });
     expect(state.efficiency).within(0.55, 0.85);
-    const worse = thermal.knowing({ oneSided: { low: 2, likely: 2, high: 2, spread: 'normal', kind: 'measured' } });
+    const worse = thermal.withKnownInputs({
+      oneSided: { low: 2, likely: 2, high: 2, spread: 'normal', kind: 'measured' },
+    });
     expect(worse.state({ ...fullSun, inlet: 20, massFlow: 0.05 }).usefulHeat).below(
       thermal.state({ ...fullSun, inlet: 20, massFlow: 0.05 }).usefulHeat,
     );

@@ -1,6 +1,6 @@
 import type { Finding, Words } from '../../care';
 import { bestHeight, sectionOptics } from '../../thermal';
-import type { Standing } from '../family';
+import type { Orientation } from '../family';
 import type { TroughLayout } from './layout';
 import { fieldRange } from './parameters';
 import { likelyMirror } from './thermal';
@@ -39,7 +39,7 @@ export function troughFindings(
   path: string,
   layout: TroughLayout,
   at: { hottest: number },
-  standing?: Standing,
+  standing?: Orientation,
 ): Finding[] {
   const { parameters, section, depth, pipe, receiver, bearer, seat } = layout;
   const field = (name: string) => `${path}.parameters.${name}`;
@@ -147,7 +147,7 @@ export const troughWords: Record<string, Words> = {
   }),
   'concentrated-light': (values, say) => ({
     headline: 'concentrated light: eyes and burns',
-    detail: `Its opening is ${Math.round(10 * values.number('times')) / 10} times as wide as its pipe. Standing in full sun with nothing drawn the pipe reaches ${say.quantity('temperature', values.number('hottest'), 0)}, and a mirror that is turned throws that light elsewhere.`,
+    detail: `Its opening is ${Math.round(10 * values.number('times')) / 10} times as wide as its pipe. Orientation in full sun with nothing drawn the pipe reaches ${say.quantity('temperature', values.number('hottest'), 0)}, and a mirror that is turned throws that light elsewhere.`,
     remedy:
       'Cover the troughs whenever no water flows and while you work. Dark glasses, nobody’s face before the opening, nothing that burns in front or under it.',
   }),

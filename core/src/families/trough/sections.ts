@@ -2,7 +2,7 @@ import { measured, sized } from '../../quantity';
 import type { SectionSource } from '../../readout';
 import { monthNames } from '../../sky';
 import { halfAngle, sectionOptics, type TroughModel } from '../../thermal';
-import type { HeaterAtWork, Standing } from '../family';
+import type { HeaterAtWork, Orientation } from '../family';
 import { buildableHeight, takenAt } from './findings';
 import type { TroughLayout } from './layout';
 import { fieldRange } from './parameters';
@@ -31,7 +31,7 @@ export function troughSections(
   layout: TroughLayout,
   thermal: TroughModel,
   { boundary, state }: HeaterAtWork,
-  standing: Standing | undefined,
+  standing: Orientation | undefined,
 ): SectionSource[] {
   const { section, parameters, lit, opening, depth } = layout;
   const best = buildableHeight(layout);
@@ -132,7 +132,7 @@ export function troughSections(
             title: 'Tilt and hours by season',
             deep: true as const,
             make: () => {
-              const sun = standing.sun as NonNullable<Standing['sun']>;
+              const sun = standing.sun as NonNullable<Orientation['sun']>;
               return {
                 kind: 'table' as const,
                 columns: ['the 21st of', 'best tilt', 'hours, as it stands', 'hours at that tilt'],

@@ -1,4 +1,4 @@
-import { type Around, daysInMonth, monthsOnPane, type PaneStanding, type SkyYear } from './skyYear';
+import { type Around, daysInMonth, monthsOnPane, type PaneOrientation, type SkyYear } from './skyYear';
 
 /** Degrees between tilts and between aims of the first, coarse look. */
 export const gridSteps = { tilt: 5, aim: 10 } as const;
@@ -38,7 +38,7 @@ export function sumOver(months: readonly number[], asked: Months): number {
 }
 
 /** A pane and what it gets, J/m² over the months asked about. */
-export interface Best extends PaneStanding {
+export interface Best extends PaneOrientation {
   sun: number;
 }
 

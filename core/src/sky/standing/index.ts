@@ -14,7 +14,7 @@ export {
   type TwoPositions,
   tiltTable,
 } from './best';
-export { equatorward, type RoofPitch, type SchoolId, type SchoolResult } from './schools';
+export { equatorward, type RoofPitch, type SchoolId, type SchoolResult } from './designRules';
 export {
   type Around,
   around,
@@ -23,7 +23,7 @@ export {
   meansOf,
   monthsOf,
   monthsOnPane,
-  type PaneStanding,
+  type PaneOrientation,
   type SkyYear,
   type Surroundings,
   skyYear,

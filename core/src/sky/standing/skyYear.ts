@@ -38,7 +38,7 @@ export interface SkyYear {
 }
 
 /** How a pane stands, and what stands before it. */
-export interface PaneStanding {
+export interface PaneOrientation {
   tilt: number;
   aim: number;
 }
@@ -217,7 +217,7 @@ export function around(sky: SkyYear, { horizon, albedo, front }: Surroundings): 
 }
 
 /** J/m² of beam on a pane in one cell, sun by sun. */
-function beamOneByOne(sky: SkyYear, place: Around, { tilt, aim }: PaneStanding, cell: number): number {
+function beamOneByOne(sky: SkyYear, place: Around, { tilt, aim }: PaneOrientation, cell: number): number {
   const [cosTilt, sinTilt, sinAim, cosAim] = [cos(tilt), sin(tilt), sin(aim), cos(aim)];
   const { front, lit, starts } = place;
   let sum = 0;
@@ -239,7 +239,7 @@ function beamOneByOne(sky: SkyYear, place: Around, { tilt, aim }: PaneStanding, 
  * J/m² on a pane, by month and hour. Beam behind the skyline or in the shadow of the row in front does not count; of the sky
  * only what the pane sees; the ground is taken as evenly lit.
  */
-export function cellsOnPane(sky: SkyYear, place: Around, pane: PaneStanding): Float64Array {
+export function cellsOnPane(sky: SkyYear, place: Around, pane: PaneOrientation): Float64Array {
   const cells = new Float64Array(cellCount);
   const cosTilt = cos(pane.tilt);
   const sinTilt = sin(pane.tilt);
@@ -288,6 +288,6 @@ export function meansOf(sky: SkyYear, cells: Float64Array): Float64Array {
 }
 
 /** J/m² by month on a pane. */
-export function monthsOnPane(sky: SkyYear, place: Around, pane: PaneStanding): number[] {
+export function monthsOnPane(sky: SkyYear, place: Around, pane: PaneOrientation): number[] {
   return monthsOf(sky, cellsOnPane(sky, place, pane));
 }

@@ -12,8 +12,8 @@ import {
   type TwoPositions,
   tiltTable,
 } from './best';
-import { type RoofPitch, type SchoolResult, schoolsCompared } from './schools';
-import { type Around, monthsOnPane, type PaneStanding, type SkyYear } from './skyYear';
+import { type RoofPitch, type SchoolResult, schoolsCompared } from './designRules';
+import { type Around, monthsOnPane, type PaneOrientation, type SkyYear } from './skyYear';
 
 /** A direction or a tilt off where the pane stands, and the share of the best fixed pane that it gets. */
 export interface OffPoint {
@@ -42,7 +42,7 @@ export interface StandingStudy {
 
 export interface StudyQuery {
   latitude: number;
-  standing: PaneStanding;
+  standing: PaneOrientation;
   /** Months that matter most to this builder; all when left out. */
   months?: Months;
   roof?: RoofPitch | undefined;
@@ -64,7 +64,7 @@ export function studyStanding(sky: SkyYear, place: Around, query: StudyQuery): S
   const least = bestMonths.reduce((low, sun, month) => (sun < (bestMonths[low] ?? 0) ? month : low), 0);
   const darkestMonth = least + 1;
   const darkestBest = bestStanding(sky, place, grid, [darkestMonth]).sun;
-  const off = (at: number, pane: PaneStanding): OffPoint => {
+  const off = (at: number, pane: PaneOrientation): OffPoint => {
     const months = monthsOnPane(sky, place, pane);
     return {
       at,

@@ -1,5 +1,5 @@
 import { formatAim, formatNumber } from '../../quantity';
-import type { PaneStanding } from './skyYear';
+import type { PaneOrientation } from './skyYear';
 import type { StandingShares, StandingStudy } from './study';
 
 export const monthNames = [
@@ -24,7 +24,7 @@ const percent = (share: number) => `${formatNumber(share * 100)}\u00a0%`;
  *
  * @example 'Facing 12° east of north at 38° you collect 97 % of the best fixed pane; in June 88 % of one set for June.'
  */
-export function sayStanding(pane: PaneStanding, shares: StandingShares, study: StandingStudy): string {
+export function sayStanding(pane: PaneOrientation, shares: StandingShares, study: StandingStudy): string {
   const month = monthNames[study.darkestMonth - 1] ?? '';
   const lead = pane.tilt < 1 ? 'Lying level' : `Facing ${formatAim(pane.aim)} at ${formatNumber(pane.tilt)}°`;
   if (study.best.year.sun <= 0) return `${lead} the pane gets no sun at all.`;

@@ -1,5 +1,5 @@
 import { formatNumber } from '../../quantity';
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import { tubeFilm } from '../convection';
 import type { Built } from '../flat/build';
 import { lossInput, termOf } from '../flat/derivations';
@@ -24,7 +24,7 @@ export function wallResistance({
 /** F' of a hose that is its own absorber: 1 / (1 + U_L w (R_wall + R_film)), with w the width of hose that catches the sun. Derived. */
 function coilTransfer(
   built: Built<CoilDescription>,
-  { massFlow, fluid = 'water' }: Boundary,
+  { massFlow, fluid = 'water' }: OperatingConditions,
 ): (query: TransferQuery) => Transferred {
   const { description } = built;
   const { starts, length, bore, absorberArea } = description;
@@ -49,7 +49,7 @@ function coilTransfer(
 export function coilModel(description: CoilDescription): FlatModel<CoilDescription> {
   return flatModel<CoilDescription>(description, {
     absorber: { words: 'hose', short: 'hose' },
-    runsDry: false,
+    drainsWhenIdle: false,
     inputs: (one) => {
       const input = spreadInput(one.known);
       return [

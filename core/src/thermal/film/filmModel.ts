@@ -1,4 +1,4 @@
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import { steppedFin } from '../fin';
 import { type Built, steamLoss } from '../flat/build';
 import { lossInput, termOf } from '../flat/derivations';
@@ -14,7 +14,7 @@ import type { FilmDescription } from './description';
 export const leastWetting = 0.001;
 
 /** The strips at a flow: below the least wetting rate the streaks are narrower, at rest there are none. */
-function atFlow(description: FilmDescription, { massFlow }: Boundary): FilmDescription {
+function atFlow(description: FilmDescription, { massFlow }: OperatingConditions): FilmDescription {
   const { strips, wetted, open } = description;
   const share = wetted * Math.min(1, massFlow / (strips.count * strips.width) / leastWetting);
   return { ...description, wetted: share, wet: open ? share : 0 };
@@ -29,7 +29,10 @@ function dryHalf({ strips, wetted }: FilmDescription): number {
  * F, F' and F_R of a film in streaks: the dry metal between them is a fin on their edges, and all heat passes the film of the streak.
  * 1/F' = U_L w (1 / (U_L (s + (w − s) F)) + 1 / (h s)) with s the streak and w the strip (derived as D&B 6.5.18 without tube or bond).
  */
-function filmTransfer(built: Built<FilmDescription>, { massFlow }: Boundary): (query: TransferQuery) => Transferred {
+function filmTransfer(
+  built: Built<FilmDescription>,
+  { massFlow }: OperatingConditions,
+): (query: TransferQuery) => Transferred {
   const { strips, wetted, filmCoefficient, absorberArea } = built.description;
   const streak = wetted * strips.width;
   const steps = [{ width: dryHalf(built.description), conductance: strips.conductance * built.value('plate', 1) }];
@@ -54,7 +57,7 @@ function filmTransfer(built: Built<FilmDescription>, { massFlow }: Boundary): (q
 export function filmModel(description: FilmDescription): FlatModel<FilmDescription> {
   return flatModel(description, {
     absorber: { words: 'wetted face', short: 'face' },
-    runsDry: true,
+    drainsWhenIdle: true,
     inputs: (one) => [...flatInputs(one), plateInput(one.known, one.strips)],
     transfer: filmTransfer,
     atFlow,

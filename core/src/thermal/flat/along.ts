@@ -1,4 +1,4 @@
-import type { Boundary, ThermalState } from '../contract';
+import type { OperatingConditions, ThermalState } from '../contract';
 import { fluidState } from '../fluids';
 import { termOf } from './derivations';
 import type { FlatDescription } from './description';
@@ -15,7 +15,7 @@ const parts = 16;
  */
 export function temperaturesAlong(
   { description: { absorberArea } }: FlatModel<FlatDescription>,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   state: ThermalState,
 ): number[] {
   const [loss, factor] = [termOf(state, 'lossCoefficient'), termOf(state, 'efficiencyFactor')];

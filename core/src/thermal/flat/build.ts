@@ -1,4 +1,4 @@
-import type { Boundary, Deviates, UncertainInput, Workmanship } from '../contract';
+import type { OperatingConditions, StandardNormals, UncertainInput, Workmanship } from '../contract';
 import { type TopBalance, type TopLossConditions, topBalance, windCoefficient } from '../losses';
 import { type CoverSheet, diffuseIncidence, sheetsFor, transmittanceAbsorptance } from '../optics';
 import { fourthPower, stefan } from '../radiation';
@@ -33,7 +33,7 @@ export interface Built<D extends FlatDescription = FlatDescription> {
 export function build<D extends FlatDescription>(
   description: D,
   inputs: readonly UncertainInput[],
-  deviates: Deviates,
+  deviates: StandardNormals,
   workmanship: Workmanship = 'well made',
 ): Built<D> {
   const value = valuesOf(inputs, deviates, workmanship);
@@ -90,7 +90,7 @@ export function beamAcceptance(built: Built, incidence: number): number {
  * Share of the sun on the aperture that the absorber keeps, (τα)e on aperture: beam, sky and ground each at its own angle through
  * covers and dirt, on the part of the absorber that it lights there. Diffuse angles by Brandemuehl and Beckman (1980).
  */
-export function opticalShare(built: Built, boundary: Boundary): number {
+export function opticalShare(built: Built, boundary: OperatingConditions): number {
   const { apertureArea } = built.description;
   const diffuse = built.diffuse(boundary.tilt);
   const rest = 1 - boundary.beamShare;
@@ -101,13 +101,13 @@ export function opticalShare(built: Built, boundary: Boundary): number {
 }
 
 /** W/m² of absorber that it keeps of the sun (S). */
-export function absorbedSun(built: Built, boundary: Boundary): number {
+export function absorbedSun(built: Built, boundary: OperatingConditions): number {
   const { apertureArea, absorberArea } = built.description;
   return (opticalShare(built, boundary) * boundary.irradiance * built.sun * apertureArea) / absorberArea;
 }
 
 /** What the top of an absorber meets, all but its own temperature. */
-export function topConditions(built: Built, boundary: Boundary): TopLossConditions {
+export function topConditions(built: Built, boundary: OperatingConditions): TopLossConditions {
   const { description } = built;
   return {
     ambientTemperature: boundary.air,
@@ -123,7 +123,7 @@ export function topConditions(built: Built, boundary: Boundary): TopLossConditio
 }
 
 /** W that steam carries from a wet, open absorber to its cover, at its temperature (°C); nothing where there is none. */
-export function steamLoss(built: Built, boundary: Boundary, absorber: number): number | undefined {
+export function steamLoss(built: Built, boundary: OperatingConditions, absorber: number): number | undefined {
   const { description } = built;
   if (!description.wet) return undefined;
   const { wet, ...dry } = topConditions(built, boundary);
@@ -141,7 +141,7 @@ export interface Losses {
  * W/m² by temperature (°C) that a back open to the weather loses: wind as at the front, and radiation to ground at air temperature and, as
  * far as it leans over, sky. The sky's temperature follows from what the front sees (`surroundings` is the mean of both by the fourth power).
  */
-function bareBackLoss(built: Built, boundary: Boundary, emittance: number): (absorber: number) => number {
+function bareBackLoss(built: Built, boundary: OperatingConditions, emittance: number): (absorber: number) => number {
   const wind = windCoefficient(boundary.wind * built.wind, Math.sqrt(built.description.grossArea));
   const skyShare = (1 + Math.cos((boundary.tilt * Math.PI) / 180)) / 2;
   const air = fourthPower(boundary.air);
@@ -159,7 +159,7 @@ export interface LossesAt {
 }
 
 /** What an absorber loses at a boundary: all that does not hang on its temperature is worked out once. */
-export function lossesAt(built: Built, boundary: Boundary): LossesAt {
+export function lossesAt(built: Built, boundary: OperatingConditions): LossesAt {
   const { bareBack } = built.description;
   const { air } = boundary;
   const top = topBalance(topConditions(built, boundary));

@@ -1,5 +1,5 @@
 import type { Derivation } from '../../readout';
-import type { Boundary, ThermalState, UncertainInput } from '../contract';
+import type { OperatingConditions, ThermalState, UncertainInput } from '../contract';
 import { diffuseIncidence, incidenceModifier } from '../optics';
 import { stackConductance } from '../stack';
 import { type Built, build } from './build';
@@ -12,7 +12,7 @@ export function termOf(state: ThermalState, name: string): number {
 /** Incidence angle modifiers (K) of a flat absorber: of beam at the boundary's own angle, of the sky, and of the ground before it. */
 export function modifiersOf(
   { covers, absorptance }: Built,
-  boundary: Pick<Boundary, 'incidence' | 'tilt'>,
+  boundary: Pick<OperatingConditions, 'incidence' | 'tilt'>,
 ): { beam: number; sky: number; ground: number } {
   const { sky, ground } = diffuseIncidence(boundary.tilt);
   const at = (incidence: number) => incidenceModifier(covers, incidence, absorptance);
@@ -29,7 +29,7 @@ export function flatDerivations(
   built: Built,
   inputs: readonly UncertainInput[],
   state: ThermalState,
-  boundary: Boundary,
+  boundary: OperatingConditions,
 ): { efficiency: Derivation; dry: Derivation } {
   const { description } = built;
   const modifiers = modifiersOf(build(description, inputs, {}), boundary);

@@ -3,9 +3,9 @@ import type { Readout } from '../../readout';
 import { builtOnce } from '../builtOnce';
 import { fitFlowThrough } from '../characteristic';
 import {
-  type Boundary,
-  type Deviates,
   isFlowing,
+  type OperatingConditions,
+  type StandardNormals,
   type ThermalModel,
   type ThermalState,
   type UncertainInput,
@@ -24,26 +24,26 @@ import { type FlatState, restTemperature, type TransferQuery, type Transferred, 
 export interface FlatModel<D extends FlatDescription = FlatDescription> extends ThermalModel {
   description: D;
   /** The absorber's working state in its own terms. Throws RangeError without flow. */
-  working(boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): FlatState;
+  working(boundary: OperatingConditions, deviates?: StandardNormals, workmanship?: Workmanship): FlatState;
   /** The description with one value for each uncertain input. */
-  built(deviates?: Deviates, workmanship?: Workmanship): Built<D>;
+  built(deviates?: StandardNormals, workmanship?: Workmanship): Built<D>;
   /** What another gap under the pane would do, the absorber at a temperature (°C); nothing for a bare one. */
-  gap(boundary: Boundary, plate: number): GapAdvice | undefined;
-  knowing(known: Readonly<Record<string, Range>>): FlatModel<D>;
+  gap(boundary: OperatingConditions, plate: number): GapAdvice | undefined;
+  withKnownInputs(known: Readonly<Record<string, Range>>): FlatModel<D>;
 }
 
 /** What a kind of flat absorber adds to what all of them share. */
 export interface FlatKind<D extends FlatDescription> {
   /** What the absorber is called as a place. */
   absorber: { words: string; short: string };
-  runsDry: boolean;
+  drainsWhenIdle: boolean;
   /** Uncertain inputs, those of covers, paint, back and rim among them. */
   inputs(description: D): UncertainInput[];
   /** How heat reaches the water. */
-  transfer(built: Built<D>, boundary: Boundary): (query: TransferQuery) => Transferred;
+  transfer(built: Built<D>, boundary: OperatingConditions): (query: TransferQuery) => Transferred;
   /** The description at a boundary, where a flow changes it: how wet it is, and nothing that `build` takes. */
-  atFlow?(description: D, boundary: Boundary): D;
-  readouts(at: { built: Built<D>; model: FlatModel<D>; state: ThermalState; boundary: Boundary }): Readout[];
+  atFlow?(description: D, boundary: OperatingConditions): D;
+  readouts(at: { built: Built<D>; model: FlatModel<D>; state: ThermalState; boundary: OperatingConditions }): Readout[];
 }
 
 /** Degrees of a beam from square by its angles in two planes at right angles: tan²θ = tan²θ_t + tan²θ_l (ISO 9806:2017). */
@@ -66,13 +66,13 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
   const inputs = kind.inputs(description);
   const words = pathWords(description.covers.length > 0);
   const built = builtOnce((deviates, workmanship) => build(description, inputs, deviates, workmanship));
-  const builtAt = (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): Built<D> => {
+  const builtAt = (boundary: OperatingConditions, deviates?: StandardNormals, workmanship?: Workmanship): Built<D> => {
     const one = built(deviates, workmanship);
     return kind.atFlow ? { ...one, description: kind.atFlow(description, boundary) } : one;
   };
   const pathsOf = (paths: FlatState['paths']) =>
     (Object.keys(words) as (keyof typeof words)[]).map((id) => ({ id, words: words[id], watts: paths[id] }));
-  const atRest = (one: Built<D>, boundary: Boundary, lost: LossesAt): ThermalState => {
+  const atRest = (one: Built<D>, boundary: OperatingConditions, lost: LossesAt): ThermalState => {
     const { absorberArea, apertureArea } = description;
     const absorbed = absorbedSun(one, boundary);
     const plate = restTemperature(absorbed, boundary, lost);
@@ -100,8 +100,8 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
     places: flatPlaces(kind.absorber, description),
     body: 'plate',
     capacity: description.capacity,
-    runsDry: kind.runsDry,
-    ownStore: false,
+    drainsWhenIdle: kind.drainsWhenIdle,
+    integralStorage: false,
     hasLid: false,
     acceptance: {
       beam: (transversal, longitudinal) => beamAcceptance(built(), incidenceOf(transversal, longitudinal)),
@@ -147,7 +147,7 @@ export function flatModel<D extends FlatDescription>(description: D, kind: FlatK
       return (temperature) => description.absorberArea * (absorbed - total(temperature));
     },
     characteristic: fittedOnce((reference, effort) => fitFlowThrough(model, reference, { effort })),
-    knowing: (known) => flatModel({ ...description, known: { ...description.known, ...known } }, kind),
+    withKnownInputs: (known) => flatModel({ ...description, known: { ...description.known, ...known } }, kind),
     gap: (boundary, plate) => gapAdvice(builtAt(boundary), boundary, plate),
     readouts: (state, boundary) => kind.readouts({ built: builtAt(boundary), model, state, boundary }),
     derivations: (state, boundary) => flatDerivations(built(), inputs, state, boundary),

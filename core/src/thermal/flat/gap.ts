@@ -1,4 +1,4 @@
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import { topBalance } from '../losses';
 import { type Built, topConditions } from './build';
 
@@ -9,7 +9,12 @@ export const buildableGaps = { low: 0.006, high: 0.08 } as const;
  * W/m² of absorber that leave by the top at gaps (m) between absorber and first pane, all else alike. Narrow gaps conduct, wide ones
  * stir; between 10 and 15 mm there is a shallow best, and another one wide open that is no better.
  */
-export function topLossOverGaps(built: Built, boundary: Boundary, plate: number, gaps: readonly number[]): number[] {
+export function topLossOverGaps(
+  built: Built,
+  boundary: OperatingConditions,
+  plate: number,
+  gaps: readonly number[],
+): number[] {
   const query = topConditions(built, boundary);
   return gaps.map((gap) =>
     topBalance({
@@ -23,7 +28,11 @@ export function topLossOverGaps(built: Built, boundary: Boundary, plate: number,
  * The narrowest gap, to the millimetre, beyond which a wider one loses more for a while, and W/m² there; the widest built when
  * there is none. Much wider gaps come down to as little again, and cost depth and shade. Nothing for a bare absorber.
  */
-export function bestGap(built: Built, boundary: Boundary, plate: number): { gap: number; flux: number } | undefined {
+export function bestGap(
+  built: Built,
+  boundary: OperatingConditions,
+  plate: number,
+): { gap: number; flux: number } | undefined {
   if (built.description.covers.length === 0) return undefined;
   const count = Math.round((buildableGaps.high - buildableGaps.low) * 1000) + 1;
   const gaps = Array.from({ length: count }, (_, index) => buildableGaps.low + index / 1000);
@@ -39,7 +48,7 @@ export interface GapAdvice {
 }
 
 /** Nothing for a bare absorber. */
-export function gapAdvice(built: Built, boundary: Boundary, plate: number): GapAdvice | undefined {
+export function gapAdvice(built: Built, boundary: OperatingConditions, plate: number): GapAdvice | undefined {
   const drawn = built.description.covers[0]?.gap;
   const best = bestGap(built, boundary, plate);
   if (drawn === undefined || !best) return undefined;

@@ -1,4 +1,4 @@
-import type { Boundary, Place } from '../contract';
+import type { OperatingConditions, Place } from '../contract';
 import { stackFaces } from '../stack';
 import type { Built, LossesAt } from './build';
 import type { FlatDescription } from './description';
@@ -32,7 +32,7 @@ export function flatPlaces(
 /** °C at every place with the absorber at a temperature. */
 export function placeTemperatures(
   built: Built,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   { top }: LossesAt,
   plate: number,
 ): Record<FlatPlace, number> {

@@ -1,4 +1,4 @@
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import { heatRemovalFactor } from '../fin';
 import { fluidState } from '../fluids';
 import { NotConverged } from '../notConverged';
@@ -113,7 +113,7 @@ function slopeFromAir(
  */
 export function workingState<D extends FlatDescription>(
   built: Built<D>,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   lost: LossesAt,
   transfer: (query: TransferQuery) => Transferred,
 ): FlatState {
@@ -186,7 +186,7 @@ function workingPoint(excess: (plate: number) => number, inlet: number): number 
 }
 
 /** °C. The absorber at rest with so much sun kept (W/m²): dry in full sun, or under the night sky without any. */
-export function restTemperature(absorbed: number, { air }: Boundary, { total }: LossesAt): number {
+export function restTemperature(absorbed: number, { air }: OperatingConditions, { total }: LossesAt): number {
   // The loss only rises with the absorber, so there is one answer.
   return risingRoot((plate) => total(plate) - absorbed, air - 60, air + 500, 1e-4);
 }

@@ -1,5 +1,5 @@
 import { formatNumber } from '../../quantity';
-import type { Deviates, UncertainInput, Workmanship } from '../contract';
+import type { StandardNormals, UncertainInput, Workmanship } from '../contract';
 import { dayInputs, paintInputs, spreadInput, valuesOf } from '../uncertain';
 import type { HeatPipeDescription } from './description';
 
@@ -56,7 +56,7 @@ export interface Built {
 export function build(
   { tube, strip, manifold, absorptance, emittance }: HeatPipeDescription,
   inputs: readonly UncertainInput[],
-  deviates: Deviates = {},
+  deviates: StandardNormals = {},
   workmanship: Workmanship = 'well made',
 ): Built {
   const value = valuesOf(inputs, deviates, workmanship);

@@ -1,5 +1,5 @@
 import type { Derivation, Readout } from '../../readout';
-import type { Boundary, ThermalState } from '../contract';
+import type { OperatingConditions, ThermalState } from '../contract';
 import type { Built } from './build';
 import type { HeatPipeDescription } from './description';
 
@@ -29,7 +29,7 @@ export function heatPipeDerivations(
   { tube, strip, count, sleeve }: HeatPipeDescription,
   one: Built,
   state: ThermalState,
-  boundary: Boundary,
+  boundary: OperatingConditions,
 ): { efficiency: Derivation; dry: Derivation } {
   const kept = {
     label: 'share of the sun on the tubes’ breadth that they keep',

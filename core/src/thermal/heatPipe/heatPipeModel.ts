@@ -2,9 +2,9 @@ import type { Range } from '../../catalogue';
 import { builtOnce } from '../builtOnce';
 import { fitFlowThrough } from '../characteristic';
 import {
-  type Boundary,
-  type Deviates,
   isFlowing,
+  type OperatingConditions,
+  type StandardNormals,
   type ThermalModel,
   type ThermalState,
   type Workmanship,
@@ -21,9 +21,12 @@ import { sleevedOptics, type WallTable, wallTables } from './sleeve';
 
 export interface HeatPipeModel extends ThermalModel {
   description: HeatPipeDescription;
-  knowing(known: Readonly<Record<string, Range>>): HeatPipeModel;
+  withKnownInputs(known: Readonly<Record<string, Range>>): HeatPipeModel;
   /** K/W from the wall of one tube to the manifold's water, part by part in the order of the chain. */
-  chain(deviates?: Deviates, workmanship?: Workmanship): readonly { id: string; words: string; resistance: number }[];
+  chain(
+    deviates?: StandardNormals,
+    workmanship?: Workmanship,
+  ): readonly { id: string; words: string; resistance: number }[];
 }
 
 /** W/m². A fit to less would be one to the corner at which a bank begins to carry. */
@@ -67,14 +70,14 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
   const beam = (one: Built, transversal: number, longitudinal: number): number =>
     optics.beam(one.absorptance, light(one).wall, transversal, longitudinal);
   /** W that one tube keeps. */
-  const keptBy = (one: Built, boundary: Boundary): number => {
+  const keptBy = (one: Built, boundary: OperatingConditions): number => {
     const { transversal, longitudinal } = boundary.angles ?? { transversal: boundary.incidence, longitudinal: 0 };
     const strength = (boundary.irradiance * one.sun * area) / count;
     const direct = boundary.beamShare > 0 ? boundary.beamShare * beam(one, transversal, longitudinal) : 0;
     return strength * (direct + (1 - boundary.beamShare) * diffuse(one));
   };
   /** All that one tube meets in a boundary. */
-  const meets = (one: Built, boundary: Boundary): Meets => {
+  const meets = (one: Built, boundary: OperatingConditions): Meets => {
     const curve = loss.curve(one, boundary);
     const { air } = boundary;
     return {
@@ -88,7 +91,7 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
   };
   const stateOf = (
     one: Built,
-    boundary: Boundary,
+    boundary: OperatingConditions,
     at: { kept: number; tubes: readonly TubeState[]; water: number; useful: number; flowing: boolean },
   ): ThermalState => {
     const sun = boundary.irradiance * one.sun * area;
@@ -134,8 +137,8 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
     ],
     body: 'manifold',
     capacity: { dry: description.capacity.dry + (sleeve?.capacity ?? 0), water: description.capacity.water, box: 0 },
-    runsDry: false,
-    ownStore: false,
+    drainsWhenIdle: false,
+    integralStorage: false,
     hasLid: false,
     acceptance: {
       beam: (transversal, longitudinal) => beam(built(), transversal, longitudinal),
@@ -178,7 +181,7 @@ export function heatPipeModel(description: HeatPipeDescription): HeatPipeModel {
       }),
       oneWay: true,
     })),
-    knowing: (known) => heatPipeModel({ ...description, known: { ...description.known, ...known } }),
+    withKnownInputs: (known) => heatPipeModel({ ...description, known: { ...description.known, ...known } }),
     readouts: (state) => heatPipeReadouts(description, state),
     derivations: (state, boundary) => heatPipeDerivations(description, built(), state, boundary),
   };

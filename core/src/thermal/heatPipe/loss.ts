@@ -1,4 +1,4 @@
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import { lossCurve } from '../curve';
 import {
   annulus,
@@ -26,9 +26,9 @@ export interface TubeLoss {
   /** m across that catch the sun. */
   breadth: number;
   /** °C of its sleeve with its wall at a temperature (°C); of the wall where it has none. */
-  sleeve(one: Built, boundary: Boundary, wall: number): number;
+  sleeve(one: Built, boundary: OperatingConditions, wall: number): number;
   /** W by the temperature of the wall: worked out at some, drawn through them. */
-  curve(one: Built, boundary: Boundary): (wall: number) => number;
+  curve(one: Built, boundary: OperatingConditions): (wall: number) => number;
   /** Share of what a strip gathers that reaches the pipe. */
   gathered(loss: (wall: number) => number, air: number): number;
 }
@@ -44,7 +44,7 @@ export function tubeLoss({ tube, strip, sleeve }: HeatPipeDescription): TubeLoss
   );
   const gap = annulus(round, sleeve?.diameter ?? 2 * round);
   /** What is in the open: the sleeve, or the bare tube. */
-  const outside = (one: Built, { air, surroundings, wind }: Boundary): OpenCylinder =>
+  const outside = (one: Built, { air, surroundings, wind }: OperatingConditions): OpenCylinder =>
     openCylinder({
       diameter: sleeve?.diameter ?? round,
       air,

@@ -1,7 +1,7 @@
 import type { Range } from '../../catalogue';
 import type { Derivation } from '../../readout';
 import { builtOnce } from '../builtOnce';
-import type { Boundary, ThermalModel, ThermalState } from '../contract';
+import type { OperatingConditions, ThermalModel, ThermalState } from '../contract';
 import { cylinderLongWave, cylinderToAir, openCylinder } from '../cylinder';
 import { fittedOnce } from '../fittedOnce';
 import { fluidState } from '../fluids';
@@ -33,7 +33,7 @@ export interface PipeStoreDescription {
 
 export interface PipeStoreModel extends ThermalModel {
   description: PipeStoreDescription;
-  knowing(known: Readonly<Record<string, Range>>): PipeStoreModel;
+  withKnownInputs(known: Readonly<Record<string, Range>>): PipeStoreModel;
   /** W/K from the water to the air in a still overcast night, water at 40 °C and air at 10 °C. */
   shutLoss(): number;
 }
@@ -86,7 +86,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
     return (free + (count - 1) * beside) / count / Math.max(0.25, plane);
   };
   /** W that the paint keeps: beam, sky and ground on all that is round. */
-  const keptBy = (one: Built, boundary: Boundary): number => {
+  const keptBy = (one: Built, boundary: OperatingConditions): number => {
     const strength = boundary.irradiance * one.sun * area;
     const { transversal, longitudinal } = boundary.angles ?? { transversal: boundary.incidence, longitudinal: 0 };
     const beam = beamOn(transversal, longitudinal);
@@ -96,7 +96,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
     return strength * one.absorptance * (boundary.beamShare * beam.hit * beam.taken + around * diffuseTaken);
   };
   /** W that all pipes lose by the temperature of their surface (°C). */
-  const lossAt = (one: Built, boundary: Boundary) => {
+  const lossAt = (one: Built, boundary: OperatingConditions) => {
     // Ends as so much more length.
     const long = count * (length + diameter / 2);
     const cylinder = openCylinder({
@@ -112,7 +112,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
     };
   };
   /** °C of the surface by that of the water: what it keeps goes to air, sky and water. */
-  const surfaceAt = (one: Built, boundary: Boundary, absorbed: number): ((water: number) => number) => {
+  const surfaceAt = (one: Built, boundary: OperatingConditions, absorbed: number): ((water: number) => number) => {
     const { air, longWave } = lossAt(one, boundary);
     let water = 0;
     // The search begins where the last one ended: the loss there is known.
@@ -131,11 +131,16 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
       return settle(Math.min(water, coldest) - 20, Math.max(water, hottest) + 400, 1e-7);
     };
   };
-  const net = (one: Built, boundary: Boundary) => {
+  const net = (one: Built, boundary: OperatingConditions) => {
     const surface = surfaceAt(one, boundary, keptBy(one, boundary));
     return (water: number): number => wall * (surface(water) - water);
   };
-  const stateOf = (one: Built, boundary: Boundary, waters: readonly number[], usefulHeat: number): ThermalState => {
+  const stateOf = (
+    one: Built,
+    boundary: OperatingConditions,
+    waters: readonly number[],
+    usefulHeat: number,
+  ): ThermalState => {
     const absorbed = keptBy(one, boundary);
     const surfaces = waters.map(surfaceAt(one, boundary, absorbed));
     const lost = lossAt(one, boundary);
@@ -175,8 +180,8 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
     ],
     body: 'water',
     capacity: { dry: description.dry, water: volume * water.density * water.heatCapacity, box: 0 },
-    runsDry: false,
-    ownStore: true,
+    drainsWhenIdle: false,
+    integralStorage: true,
     hasLid: false,
     acceptance: {
       beam: (transversal, longitudinal) => {
@@ -196,7 +201,7 @@ export function pipeStoreModel(description: PipeStoreDescription): PipeStoreMode
         { bent: true, effort },
       ),
     ),
-    knowing: (more) => pipeStoreModel({ ...description, known: { ...known, ...more } }),
+    withKnownInputs: (more) => pipeStoreModel({ ...description, known: { ...known, ...more } }),
     shutLoss: () => overcastLoss(net(built(), overcastNight)),
     readouts: () => [],
     derivations: (state, boundary) => pipeStoreDerivations(description, wall, state, boundary),
@@ -208,7 +213,7 @@ function pipeStoreDerivations(
   { count, diameter, length }: PipeStoreDescription,
   wall: number,
   state: ThermalState,
-  boundary: Boundary,
+  boundary: OperatingConditions,
 ): { efficiency: Derivation; dry: Derivation } {
   const inputs: Derivation['inputs'] = [
     {

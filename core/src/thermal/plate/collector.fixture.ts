@@ -1,5 +1,5 @@
 import { dirt, entry, range } from '../../catalogue';
-import type { Boundary, Deviates, Workmanship } from '../contract';
+import type { OperatingConditions, StandardNormals, Workmanship } from '../contract';
 import * as contract from '../contract';
 import type { FlatState } from '../flat/working';
 import type { PlateDescription, PlateStrip } from './description';
@@ -68,7 +68,7 @@ export function glazedPanel(change: Partial<PlateDescription> = {}): PlateDescri
   };
 }
 
-export const fairDay: Boundary = {
+export const fairDay: OperatingConditions = {
   irradiance: 800,
   beamShare: 0.85,
   groundShare: 0.1,
@@ -84,8 +84,8 @@ export const fairDay: Boundary = {
 /** The working state of a described panel. */
 export function collectorState(
   description: PlateDescription,
-  boundary: Boundary,
-  deviates?: Deviates,
+  boundary: OperatingConditions,
+  deviates?: StandardNormals,
   workmanship?: Workmanship,
 ): FlatState {
   return plateModel(description).working(boundary, deviates, workmanship);
@@ -94,8 +94,8 @@ export function collectorState(
 /** °C of its plate at rest. */
 export function stagnationTemperature(
   description: PlateDescription,
-  boundary: Boundary,
-  deviates?: Deviates,
+  boundary: OperatingConditions,
+  deviates?: StandardNormals,
   workmanship?: Workmanship,
 ): number {
   return contract.stagnationTemperature(plateModel(description), boundary, deviates, workmanship);
@@ -104,7 +104,7 @@ export function stagnationTemperature(
 /** The straight efficiency line of a panel on aperture over inlets from the air to 40 K above it: η0 and W/m²K. */
 export function efficiencyLine(
   description: PlateDescription,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   workmanship?: Workmanship,
 ): { intercept: number; slope: number } {
   const at = (rise: number) =>

@@ -1,4 +1,4 @@
-import type { Boundary, ThermalState } from '../contract';
+import type { OperatingConditions, ThermalState } from '../contract';
 import { type LossesAt, lossesAt } from '../flat/build';
 import { termOf } from '../flat/derivations';
 import type { FlatModel } from '../flat/flatModel';
@@ -33,7 +33,7 @@ const lossRounds = 4;
  */
 export function plateAtWork(
   model: FlatModel<PlateDescription>,
-  boundary: Boundary,
+  boundary: OperatingConditions,
   state: ThermalState,
   shares?: readonly number[],
 ): PlateAtWork {
@@ -79,7 +79,7 @@ export function plateAtWork(
 function lossesOfRuns(
   { carried, runLength, width, inlet }: FieldQuery,
   field: PlateField,
-  at: { lost: LossesAt; boundary: Boundary; lossCoefficient: number; lossAtAir: number; absorbed: number },
+  at: { lost: LossesAt; boundary: OperatingConditions; lossCoefficient: number; lossAtAir: number; absorbed: number },
 ): number[] {
   const { lost, boundary, lossCoefficient, lossAtAir, absorbed } = at;
   return carried.map((flow, run) => {

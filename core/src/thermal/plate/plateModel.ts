@@ -101,7 +101,7 @@ export type PlateModel = FlatModel<PlateDescription>;
 export function plateModel(description: PlateDescription): PlateModel {
   return flatModel(description, {
     absorber: { words: 'plate and tubes', short: 'plate' },
-    runsDry: false,
+    drainsWhenIdle: false,
     inputs: plateInputs,
     transfer: plateTransfer,
     readouts: ({ model, state }) => plateReadouts(model.description, model.inputs, state),

@@ -1,4 +1,4 @@
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import { tubeFilm } from '../convection';
 import { efficiencyFactor, type FinStep, heatRemovalFactor, steppedFin } from '../fin';
 import type { Built } from '../flat/build';
@@ -21,7 +21,7 @@ export function bondAndFilm({ description, value }: Built<PlateDescription>, fil
 /** F, F', F_R and the film of tubes on a plate at a loss coefficient (D&B 6.5 to 6.7; a serpentine on a whole plate by its field). */
 export function plateTransfer(
   built: Built<PlateDescription>,
-  boundary: Boundary,
+  boundary: OperatingConditions,
 ): (query: TransferQuery) => Transferred {
   const { tube, plate, absorberArea } = built.description;
   const { massFlow, tilt, fluid = 'water' } = boundary;

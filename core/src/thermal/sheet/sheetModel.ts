@@ -1,4 +1,4 @@
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import { slotFilm } from '../convection';
 import type { Built } from '../flat/build';
 import { lossInput, termOf } from '../flat/derivations';
@@ -21,7 +21,7 @@ export function wettedFactor(filmCoefficient: number, lossCoefficient: number): 
 
 function sheetTransfer(
   { description: { gap, absorberArea } }: Built<SheetDescription>,
-  { massFlow, fluid = 'water' }: Boundary,
+  { massFlow, fluid = 'water' }: OperatingConditions,
 ): (query: TransferQuery) => Transferred {
   return ({ lossCoefficient, mean, heatCapacity }) => {
     const film = slotFilm(gap, mean, fluid);
@@ -41,7 +41,7 @@ function sheetTransfer(
 export function sheetModel(description: SheetDescription): FlatModel<SheetDescription> {
   return flatModel<SheetDescription>(description, {
     absorber: { words: 'sheets', short: 'sheets' },
-    runsDry: false,
+    drainsWhenIdle: false,
     inputs: flatInputs,
     transfer: sheetTransfer,
     readouts: ({ state }) => [

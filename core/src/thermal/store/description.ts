@@ -1,5 +1,5 @@
 import type { Range } from '../../catalogue';
-import type { Boundary } from '../contract';
+import type { OperatingConditions } from '../contract';
 import type { FlatDescription } from '../flat/description';
 import type { ThermalStack } from '../stack';
 
@@ -7,7 +7,7 @@ import type { ThermalStack } from '../stack';
 const lidShutBelow = 80;
 
 /** What a heater meets when its lid is shut as the sun says; one without a lid meets what there is. */
-export function underLid({ hasLid }: { hasLid: boolean }, boundary: Boundary): Boundary {
+export function underLid({ hasLid }: { hasLid: boolean }, boundary: OperatingConditions): OperatingConditions {
   return hasLid && boundary.irradiance < lidShutBelow ? { ...boundary, covered: true } : boundary;
 }
 

@@ -1,6 +1,6 @@
 import { evenly } from '../../quantity';
 import { fitStanding, leastJudged, standingHeat, workingConditions } from '../characteristic';
-import type { Boundary, ThermalModel } from '../contract';
+import type { OperatingConditions, ThermalModel } from '../contract';
 import { acceptanceSteps, type FitEffort, type Reference, type Storage } from '../laboratory';
 
 /** What of a store's model its characteristic is fitted to. */
@@ -29,7 +29,7 @@ export function beamAt({ beam }: Pick<Storage, 'beam'>, transversal: number, lon
 }
 
 /** W/m² of the sun on the aperture that a storage keeps. */
-export function keptBy(storage: Pick<Storage, 'beam' | 'sky' | 'ground'>, boundary: Boundary): number {
+export function keptBy(storage: Pick<Storage, 'beam' | 'sky' | 'ground'>, boundary: OperatingConditions): number {
   if (boundary.covered) return 0;
   const { irradiance, beamShare, groundShare, angles, incidence } = boundary;
   const { transversal, longitudinal } = angles ?? { transversal: incidence, longitudinal: 0 };
@@ -41,7 +41,7 @@ export function keptBy(storage: Pick<Storage, 'beam' | 'sky' | 'ground'>, bounda
 }
 
 /** W that a storage gathers by the temperature (°C) of a part of its water, as if all of it stood there. */
-export function storageHeat(storage: Storage, boundary: Boundary): (temperature: number) => number {
+export function storageHeat(storage: Storage, boundary: OperatingConditions): (temperature: number) => number {
   const { air } = boundary;
   if (boundary.covered) return (temperature) => storage.shutLoss * (air - temperature);
   const flux = standingHeat(storage, boundary, keptBy(storage, boundary));

@@ -1,4 +1,10 @@
-import { type Boundary, type Deviates, isFlowing, type ThermalState, type Workmanship } from '../contract';
+import {
+  isFlowing,
+  type OperatingConditions,
+  type StandardNormals,
+  type ThermalState,
+  type Workmanship,
+} from '../contract';
 import { fluidState } from '../fluids';
 import { risingRoot } from '../root';
 
@@ -6,17 +12,17 @@ import { risingRoot } from '../root';
 interface StoresInSeries<B> {
   count: number;
   /** W that all of them gather, less what they lose, by the temperature (°C) of all. Falls as that rises. */
-  net(one: B, boundary: Boundary): (temperature: number) => number;
+  net(one: B, boundary: OperatingConditions): (temperature: number) => number;
   /** The state with each at its temperature, and so much heat into the water that passes. */
-  stateOf(one: B, boundary: Boundary, temperatures: readonly number[], usefulHeat: number): ThermalState;
-  built(deviates?: Deviates, workmanship?: Workmanship): B;
+  stateOf(one: B, boundary: OperatingConditions, temperatures: readonly number[], usefulHeat: number): ThermalState;
+  built(deviates?: StandardNormals, workmanship?: Workmanship): B;
 }
 
 /** K round the air and the inlet within which they settle, below and above. */
 const reach = { below: 60, above: 500 };
 
 /** Air and sky alike at 10 °C, hardly any wind, water at 40 °C: what a store in the open loses is said for it. */
-export const overcastNight: Boundary = {
+export const overcastNight: OperatingConditions = {
   irradiance: 0,
   beamShare: 0,
   groundShare: 0,
@@ -41,7 +47,7 @@ export function overcastLoss(net: (temperature: number) => number): number {
 export function storesInSeries<B>(stores: StoresInSeries<B>) {
   const { count, net, stateOf, built } = stores;
   return {
-    state: (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship): ThermalState => {
+    state: (boundary: OperatingConditions, deviates?: StandardNormals, workmanship?: Workmanship): ThermalState => {
       const one = built(deviates, workmanship);
       const netAt = net(one, boundary);
       if (!isFlowing(boundary)) {
@@ -64,7 +70,7 @@ export function storesInSeries<B>(stores: StoresInSeries<B>) {
       const gain = before - boundary.inlet;
       return { ...stateOf(one, boundary, temperatures, carried * gain), outletTemperature: before, gain };
     },
-    stagnantNetHeat: (boundary: Boundary, deviates?: Deviates, workmanship?: Workmanship) =>
+    stagnantNetHeat: (boundary: OperatingConditions, deviates?: StandardNormals, workmanship?: Workmanship) =>
       net(built(deviates, workmanship), boundary),
   };
 }

@@ -2,8 +2,8 @@ import { expect } from 'chai';
 import * as fc from 'fast-check';
 import {
   afterExposure,
-  type Boundary,
   mirrored,
+  type OperatingConditions,
   stagnationTemperature,
   storageHeat,
   storeModel,
@@ -16,7 +16,7 @@ import { lowLid, twoTanks } from './store.fixture';
 
 const any = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const reference = { tilt: 45, specificFlow: 0.02 };
-const day: Boundary = { ...fairDay, massFlow: 0, inlet: 15 };
+const day: OperatingConditions = { ...fairDay, massFlow: 0, inlet: 15 };
 
 /**
  * A mirror by rays: points over it are thrown by the law of reflection written with vectors of another frame, counted where they land on
@@ -135,7 +135,7 @@ describe('store: the shadow of a lid', () => {
 
 describe('store: the worst sun of a lid that is a mirror', () => {
   /** A sun of the same strength from other angles. */
-  const from = (transversal: number, longitudinal: number): Boundary => {
+  const from = (transversal: number, longitudinal: number): OperatingConditions => {
     const cosine = 1 / Math.hypot(Math.tan((transversal * Math.PI) / 180), Math.tan((longitudinal * Math.PI) / 180), 1);
     const falls = day.beamShare * cosine;
     const whole = falls + 1 - day.beamShare;
@@ -179,7 +179,7 @@ describe('store: the worst sun of a lid that is a mirror', () => {
 });
 
 describe('store: tanks behind glass', () => {
-  const shut: Boundary = { ...day, irradiance: 0, covered: true, air: 5, surroundings: -10 };
+  const shut: OperatingConditions = { ...day, irradiance: 0, covered: true, air: 5, surroundings: -10 };
   it('cool by their exponential with the lid shut (derived: a straight loss and one capacity)', () => {
     const model = storeModel(twoTanks({ lid: lowLid }));
     const hours = 14;

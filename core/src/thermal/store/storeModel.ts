@@ -1,7 +1,14 @@
 import { type Range, range } from '../../catalogue';
 import type { Derivation, Readout } from '../../readout';
 import { builtOnce } from '../builtOnce';
-import type { Boundary, Deviates, ThermalModel, ThermalState, UncertainInput, Workmanship } from '../contract';
+import type {
+  OperatingConditions,
+  StandardNormals,
+  ThermalModel,
+  ThermalState,
+  UncertainInput,
+  Workmanship,
+} from '../contract';
 import { fittedOnce } from '../fittedOnce';
 import { type Built, build, lossesAt } from '../flat/build';
 import { modifiersOf, termOf } from '../flat/derivations';
@@ -28,10 +35,10 @@ const lidOutside = 15;
 /** A model of tanks behind glass, with what it was described by. */
 export interface StoreModel extends ThermalModel {
   description: StoreDescription;
-  knowing(known: Readonly<Record<string, Range>>): StoreModel;
+  withKnownInputs(known: Readonly<Record<string, Range>>): StoreModel;
   lidShare: NonNullable<ThermalModel['lidShare']>;
   /** W/K from the water to the air: lid shut, what cools it by its exponential; without a lid, water at 40 °C in a still overcast night at 10 °C. */
-  shutLoss(deviates?: Deviates, workmanship?: Workmanship): number;
+  shutLoss(deviates?: StandardNormals, workmanship?: Workmanship): number;
 }
 
 /** The tanks with their box as a flat absorber as large as the opening: what they catch stands in its coverage. */
@@ -91,7 +98,8 @@ export function storeModel(description: StoreDescription): StoreModel {
     const lining = valuesOf(inputs, deviates, workmanship)('lining', description.lining.likely);
     return build(asFlat(description, tanks.fill + (1 - tanks.fill) * lining), inputs, deviates, workmanship);
   });
-  const anglesOf = ({ angles, incidence }: Boundary) => angles ?? { transversal: incidence, longitudinal: 0 };
+  const anglesOf = ({ angles, incidence }: OperatingConditions) =>
+    angles ?? { transversal: incidence, longitudinal: 0 };
   const lidAt = (angles: { transversal: number; longitudinal: number }) =>
     lid && mirrored({ hinge: lid.hinge, length: lid.length, angle: lid.angle, pane: opening }, angles);
   /** m² of perfect absorber for a beam at an angle. */
@@ -100,7 +108,7 @@ export function storeModel(description: StoreDescription): StoreModel {
     litArea(one.description.sunlit, incidence) *
     one.dirt;
   /** W that arrive, and W that are kept, of the sun there is. */
-  const sunOf = (one: Built, boundary: Boundary): { arriving: number; absorbed: number } => {
+  const sunOf = (one: Built, boundary: OperatingConditions): { arriving: number; absorbed: number } => {
     if (boundary.covered) return { arriving: 0, absorbed: 0 };
     const strength = boundary.irradiance * one.sun;
     const rest = 1 - boundary.beamShare;
@@ -124,7 +132,7 @@ export function storeModel(description: StoreDescription): StoreModel {
     };
   };
   /** What the tanks lose at a boundary, by way, ready to be asked at many temperatures of them. */
-  const lostAt = (one: Built, boundary: Boundary) => {
+  const lostAt = (one: Built, boundary: OperatingConditions) => {
     const open = boundary.covered && lid ? undefined : lossesAt(one, { ...boundary, massFlow: 0 }).top;
     const shut = open || !lid ? 0 : coveredLoss(one, lid);
     return {
@@ -133,14 +141,14 @@ export function storeModel(description: StoreDescription): StoreModel {
       back: (temperature: number) => one.back * (temperature - boundary.air) * apertureArea,
     };
   };
-  const net = (one: Built, boundary: Boundary) => {
+  const net = (one: Built, boundary: OperatingConditions) => {
     const { absorbed } = sunOf(one, boundary);
     const { top, back } = lostAt(one, boundary);
     return (temperature: number) => absorbed - top(temperature) - back(temperature);
   };
   const stateOf = (
     one: Built,
-    boundary: Boundary,
+    boundary: OperatingConditions,
     temperatures: readonly number[],
     usefulHeat: number,
   ): ThermalState => {
@@ -191,8 +199,8 @@ export function storeModel(description: StoreDescription): StoreModel {
     ],
     body: 'water',
     capacity: asFlat(description, 1).capacity,
-    runsDry: false,
-    ownStore: true,
+    drainsWhenIdle: false,
+    integralStorage: true,
     hasLid: lid !== undefined,
     acceptance: {
       beam: (transversal, longitudinal) => {
@@ -214,7 +222,7 @@ export function storeModel(description: StoreDescription): StoreModel {
     characteristic: fittedOnce((reference, effort) =>
       fitStorage({ ...model, shutLoss: model.shutLoss() }, tanks, reference, { effort }),
     ),
-    knowing: (known) => storeModel({ ...description, known: { ...description.known, ...known } }),
+    withKnownInputs: (known) => storeModel({ ...description, known: { ...description.known, ...known } }),
     lidShare: (angles) => {
       const thrown = lidAt(angles);
       return thrown && { added: thrown.added * (lid?.reflectance.likely ?? 0), shaded: thrown.shaded };
@@ -262,7 +270,7 @@ function storeDerivations(
   { apertureArea, tanks, walls, lining }: StoreDescription,
   one: Built,
   state: ThermalState,
-  boundary: Boundary,
+  boundary: OperatingConditions,
 ): { efficiency: Derivation; dry: Derivation } {
   const modifiers = modifiersOf(one, boundary);
   const box = walls.reduce((sum, wall) => sum + stackConductance(wall) * wall.area, 0);

@@ -1,6 +1,6 @@
 import { type Range, range } from '../../catalogue';
 import { formatNumber } from '../../quantity';
-import type { Deviates, UncertainInput, Workmanship } from '../contract';
+import type { StandardNormals, UncertainInput, Workmanship } from '../contract';
 import { dayInputs, paintInputs, spreadInput, valuesOf } from '../uncertain';
 import type { MirrorQuality } from './acceptance';
 import type { TroughDescription } from './description';
@@ -44,7 +44,7 @@ export interface Built {
 export function build(
   { absorptance, emittance, reflectance, slope, shelter }: TroughDescription,
   inputs: readonly UncertainInput[],
-  deviates: Deviates = {},
+  deviates: StandardNormals = {},
   workmanship: Workmanship = 'well made',
 ): Built {
   const value = valuesOf(inputs, deviates, workmanship);

@@ -1,5 +1,5 @@
 import type { Derivation, Readout } from '../../readout';
-import type { Boundary, ThermalState } from '../contract';
+import type { OperatingConditions, ThermalState } from '../contract';
 import type { TroughDescription } from './description';
 import { openingWidth } from './trace';
 
@@ -43,7 +43,7 @@ export function troughReadouts(description: TroughDescription, state: ThermalSta
 export function troughDerivations(
   description: TroughDescription,
   state: ThermalState,
-  boundary: Boundary,
+  boundary: OperatingConditions,
 ): { efficiency: Derivation; dry: Derivation } {
   const optical = opticalInputs(description, state);
   return {

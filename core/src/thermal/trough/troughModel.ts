@@ -1,7 +1,13 @@
 import type { Range } from '../../catalogue';
 import { builtOnce } from '../builtOnce';
 import { fitFlowThrough } from '../characteristic';
-import { type Boundary, type Deviates, isFlowing, type ThermalModel, type ThermalState } from '../contract';
+import {
+  isFlowing,
+  type OperatingConditions,
+  type StandardNormals,
+  type ThermalModel,
+  type ThermalState,
+} from '../contract';
 import { tubeFilm } from '../convection';
 import { lossCurve } from '../curve';
 import { cylinderLoss, openCylinder } from '../cylinder';
@@ -17,9 +23,9 @@ import { openingWidth } from './trace';
 
 export interface TroughModel extends ThermalModel {
   description: TroughDescription;
-  knowing(known: Readonly<Record<string, Range>>): TroughModel;
+  withKnownInputs(known: Readonly<Record<string, Range>>): TroughModel;
   /** °C of the water at the ends of even parts of its way, m from the inlet. */
-  along(boundary: Boundary, deviates?: Deviates): { at: number; temperature: number }[];
+  along(boundary: OperatingConditions, deviates?: StandardNormals): { at: number; temperature: number }[];
 }
 
 /** Parts of each pipe that are worked out one after the other. */
@@ -47,13 +53,13 @@ export function troughModel(description: TroughDescription): TroughModel {
   const beamOf = ({ mirror }: Built, transversal: number, longitudinal: number): number =>
     troughAcceptance(optics, mirror, length, { along: transversal, across: longitudinal });
   /** W that all pipes keep. */
-  const keptBy = (one: Built, boundary: Boundary): number => {
+  const keptBy = (one: Built, boundary: OperatingConditions): number => {
     const { transversal, longitudinal } = boundary.angles ?? { transversal: boundary.incidence, longitudinal: 0 };
     const beam = boundary.beamShare > 0 ? boundary.beamShare * beamOf(one, transversal, longitudinal) : 0;
     return boundary.irradiance * one.sun * area * one.absorptance * (beam + (1 - boundary.beamShare) * diffuse(one));
   };
   /** W that all pipes lose by the temperature of their wall: worked out at some, drawn through them. */
-  const lossesOf = (one: Built, boundary: Boundary): ((wall: number) => number) => {
+  const lossesOf = (one: Built, boundary: OperatingConditions): ((wall: number) => number) => {
     const { air, surroundings } = boundary;
     const cylinder = openCylinder({
       diameter: section.pipe,
@@ -68,7 +74,7 @@ export function troughModel(description: TroughDescription): TroughModel {
     risingRoot((wall) => loss(wall) - kept, air - 90, air + 900, 1e-9);
 
   /** Water through all parts: W into it, and °C of water and pipe after each. */
-  const through = (one: Built, boundary: Boundary) => {
+  const through = (one: Built, boundary: OperatingConditions) => {
     const fluid = boundary.fluid ?? 'water';
     const kept = keptBy(one, boundary);
     const loss = lossesOf(one, boundary);
@@ -109,7 +115,7 @@ export function troughModel(description: TroughDescription): TroughModel {
 
   const stateOf = (
     one: Built,
-    boundary: Boundary,
+    boundary: OperatingConditions,
     at: { kept: number; wall: number; water: number; useful: number; flowing: boolean },
   ): ThermalState => {
     const sun = boundary.irradiance * one.sun * area;
@@ -148,8 +154,8 @@ export function troughModel(description: TroughDescription): TroughModel {
     ],
     body: 'water',
     capacity: { ...description.capacity, box: 0 },
-    runsDry: false,
-    ownStore: false,
+    drainsWhenIdle: false,
+    integralStorage: false,
     hasLid: false,
     acceptance: {
       beam: (transversal, longitudinal) => {
@@ -191,7 +197,7 @@ export function troughModel(description: TroughDescription): TroughModel {
       }));
     },
     characteristic: fittedOnce((reference, effort) => fitFlowThrough(model, reference, { bent: true, effort })),
-    knowing: (known) => troughModel({ ...description, known: { ...description.known, ...known } }),
+    withKnownInputs: (known) => troughModel({ ...description, known: { ...description.known, ...known } }),
     readouts: (state) => troughReadouts(description, state),
     derivations: (state, boundary) => troughDerivations(description, state, boundary),
   };

@@ -1,9 +1,9 @@
 import { changesBetween, type Job } from '@north-pane/core/document';
 import { parseEvents, type RefusedEvent, type ShopEvent } from '@north-pane/core/shoplog';
 import { answered, api, queries, Refusal } from '../api';
-import { type JobRef, layBy, leaveLastWords, readStored } from './laidBy';
 import { listen, say } from './line';
 import type { Effect, Had, Input } from './messages';
+import { type JobRef, leaveLastWords, persistState, readStored } from './persisted';
 import type { OtherCopy, Stored, Sync } from './state';
 
 /** Carries out what the machine of a job asks for, and tells it what came of it. */
@@ -54,7 +54,7 @@ export function driveJob(
       while (newest) {
         const writing = newest;
         try {
-          await layBy(job, tab, writing);
+          await persistState(job, tab, writing);
         } catch {
           onTrouble('This browser keeps nothing for North Pane: what is not saved is lost when the window is closed.');
         }
@@ -218,7 +218,7 @@ export function driveJob(
       tellWindows(state);
       for (const effect of effects) {
         switch (effect.kind) {
-          case 'lay by':
+          case 'persist':
             lay(state);
             break;
           case 'send':

@@ -1,9 +1,9 @@
 import {
+  applyEdits,
   type Change,
   changesBetween,
   type FieldPath,
   type Job,
-  layEdits,
   same,
   setFields,
   sharing,
@@ -41,7 +41,7 @@ export function step(state: Sync, input: Input, rules: Rules): Step {
   const driven = drive(next, input, rules);
   return {
     state: driven.state,
-    effects: [...(lays || driven.lays ? [{ kind: 'lay by' } as const] : []), ...driven.effects],
+    effects: [...(lays || driven.lays ? [{ kind: 'persist' } as const] : []), ...driven.effects],
   };
 }
 
@@ -273,7 +273,7 @@ function askedAbout(changes: readonly Change[], theirs: Job, why?: string): Cont
 function rebased(state: Sync, theirs: Stored, since: Job, rules: Rules): Sync {
   const mine = changesBetween(since, state.document);
   const stored: Stored = { ...theirs, document: sharing(state.document, theirs.document) };
-  const { document, left } = layEdits(stored.document, mine);
+  const { document, left } = applyEdits(stored.document, mine);
   const why = mine.length > left.length ? rules.trouble(document) : undefined;
   const sound = why === undefined;
   const fields = [
@@ -305,7 +305,7 @@ function rebased(state: Sync, theirs: Stored, since: Job, rules: Rules): Sync {
 /** What a window that is gone had not got onto the server, laid on what this one has. */
 function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
   const mine = changesBetween(orphan.base.document, orphan.document);
-  const { document, left } = layEdits(state.document, mine);
+  const { document, left } = applyEdits(state.document, mine);
   const why = mine.length > left.length ? rules.trouble(document) : undefined;
   const fields = askedAbout(why === undefined ? left : mine, state.document, why);
   const pending = new Set([...orphan.outbox, ...orphan.acknowledged]);
@@ -323,7 +323,7 @@ function adopted(state: Sync, orphan: Sync, rules: Rules): Sync {
 function draggedOn(state: Sync, stored: Stored, since: Job, contested: readonly Contested[]): Partial<Sync> {
   if (!state.dragFrom) return {};
   const mine = without(changesBetween(since, state.dragFrom), contested);
-  return { dragFrom: layEdits(stored.document, mine).document };
+  return { dragFrom: applyEdits(stored.document, mine).document };
 }
 
 /** The server does not take a save: what was in it is taken off again, kept, and asked about; what was done since stays. */

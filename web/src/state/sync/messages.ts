@@ -38,7 +38,7 @@ export type Effect =
   | { kind: 'fetch'; ask: number; had: Had }
   | { kind: 'hear'; ask: number; after: number; mark?: string }
   /** Lays the state by in the browser, before anything is sent. */
-  | { kind: 'lay by' }
+  | { kind: 'persist' }
   /** `due` after so many ms. */
   | { kind: 'wait'; ms: number };
 

@@ -35,9 +35,9 @@ describe('sync: a server that was put back to an older copy', () => {
   });
   it('gets nothing until somebody has chosen, and what is set meanwhile waits', () => {
     const window = ahead().give({ kind: 'parted', copy }).set(risers, 8);
-    expect(window.asks()).deep.equal(['lay by']);
+    expect(window.asks()).deep.equal(['persist']);
     window.give({ kind: 'due' }).give({ kind: 'record', events: [tick('a')] });
-    expect(window.asks()).deep.equal(['lay by']);
+    expect(window.asks()).deep.equal(['persist']);
   });
   it('takes this window’s copy whole, with all that was done in the shop, when that is chosen', () => {
     const window = ahead().give(

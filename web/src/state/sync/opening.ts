@@ -2,9 +2,17 @@ import { type Job, same, setFields, valueAtPath } from '@north-pane/core/documen
 import { Refusal } from '../api';
 import { rules } from '../rules';
 import { fetchStored, otherCopy, refusalIn, wholeLog } from './driver';
-import { allLaidBy, bringOver, type JobRef, type LaidBy, type LastWords, takeLastWords, throwAway } from './laidBy';
 import { hadOf } from './machine';
 import type { Input } from './messages';
+import {
+  allPersisted,
+  bringOver,
+  type JobRef,
+  type LastWords,
+  type Persisted,
+  takeLastWords,
+  throwAway,
+} from './persisted';
 import { openSync, revive, type Sync } from './state';
 import { closedTabs, tabName } from './tab';
 
@@ -25,9 +33,9 @@ export interface Opening {
  */
 export async function openJobHere(id: string): Promise<Opening> {
   const tab = await tabName();
-  const laid = (await allLaidBy().catch(() => [])).filter(({ job }) => job.id === id);
+  const laid = (await allPersisted().catch(() => [])).filter(({ job }) => job.id === id);
   const closed = new Set(await closedTabs(laid.map((one) => one.tab).filter((one) => one !== tab)));
-  const mine = (one: LaidBy) => one.tab === tab || closed.has(one.tab);
+  const mine = (one: Persisted) => one.tab === tab || closed.has(one.tab);
   const guess = laid.find((one) => one.tab === tab) ?? laid.find(mine);
   const had = guess && hadOf(guess.state);
   const found = await fetchStored(id, had).catch((error: unknown) => {
@@ -36,7 +44,7 @@ export async function openJobHere(id: string): Promise<Opening> {
   });
   const job: JobRef = { id, key: found?.key ?? guess?.job.key ?? '' };
   if (found) await bringOver(job).catch(() => {});
-  const known = (found ? await allLaidBy().catch(() => []) : laid).filter((one) => one.job.key === job.key);
+  const known = (found ? await allPersisted().catch(() => []) : laid).filter((one) => one.job.key === job.key);
   const own = known.find((one) => one.tab === tab);
   const orphans = known.filter((one) => one.tab !== tab && closed.has(one.tab));
   // The first of the orphans is taken whole, with its history, where this window has nothing of its own.

@@ -1,7 +1,7 @@
 import { rules } from '../rules';
 import { type Driver, driveJob, fetchStored } from './driver';
-import { allLaidBy, type JobRef, type LaidBy, layBy, throwAway } from './laidBy';
 import { hadOf, step } from './machine';
+import { allPersisted, type JobRef, type Persisted, persistState, throwAway } from './persisted';
 import { goesOn, isSettled, revive, type Sync, waits } from './state';
 import { closedTabs, holdTab, tabName } from './tab';
 
@@ -15,7 +15,7 @@ export async function sendOrphans(): Promise<void> {
   if (draining) return;
   draining = true;
   try {
-    const all = await allLaidBy().catch(() => []);
+    const all = await allPersisted().catch(() => []);
     const closed = new Set(await closedTabs(all.map(({ tab }) => tab)));
     for (const one of all)
       if (closed.has(one.tab) && waits(one.state))
@@ -55,7 +55,7 @@ export function endLooking(id: string): void {
 /** Sends what this window left unsent at the jobs that it looks at no more. Their undo stays where it is. */
 export async function sendLeft(): Promise<void> {
   const tab = await tabName();
-  const all = await allLaidBy().catch(() => []);
+  const all = await allPersisted().catch(() => []);
   for (const one of all) {
     const { id } = one.job;
     if (one.tab !== tab || !waits(one.state) || id === lookedAt || sending.has(id)) continue;
@@ -76,7 +76,7 @@ interface Sending {
 const longest = 60_000;
 
 /** Runs the machine of a job that is not looked at until all of it is on the server, the server does not answer, or somebody has to choose. */
-function sendOne({ job, tab, state: laid }: LaidBy): Sending {
+function sendOne({ job, tab, state: laid }: Persisted): Sending {
   let stop = () => {};
   const ended = new Promise<Sync>((resolve) => {
     let state = revive(laid);
@@ -89,7 +89,7 @@ function sendOne({ job, tab, state: laid }: LaidBy): Sending {
       driver?.close();
       const done = () => resolve(state);
       // A browser whose store fails keeps what it had.
-      void (driver?.laid() ?? Promise.resolve()).then(() => layBy(job, tab, state)).then(done, done);
+      void (driver?.laid() ?? Promise.resolve()).then(() => persistState(job, tab, state)).then(done, done);
     };
     const timer = window.setTimeout(stop, longest);
     const give: Parameters<typeof driveJob>[2] = (input) => {

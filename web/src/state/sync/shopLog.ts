@@ -1,4 +1,4 @@
-import { type Change, layEdits, sharing } from '@north-pane/core/document';
+import { applyEdits, type Change, sharing } from '@north-pane/core/document';
 import { longestMessage, mostEventsSent, type RefusedEvent, type ShopEvent } from '@north-pane/core/shoplog';
 import type { Input } from './messages';
 import type { Rules, Sync } from './state';
@@ -58,7 +58,7 @@ const doneWords: Record<ShopEvent['kind'], string> = {
 
 /** What another window has done, as far as it goes with what is set here. Whichever of the two reaches the server first has it sent. */
 export function overheard(state: Sync, events: readonly ShopEvent[], changes: readonly Change[], rules: Rules): Sync {
-  const { document, laid } = layEdits(state.document, changes);
+  const { document, laid } = applyEdits(state.document, changes);
   const takes = laid.length > 0 && !state.dragFrom && rules.trouble(document) === undefined;
   const next = withEvents(state, events);
   return takes ? { ...next, document: sharing(state.document, document) } : next;

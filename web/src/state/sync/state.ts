@@ -1,4 +1,4 @@
-import { type Change, changesBetween, type Job, layEdits } from '@north-pane/core/document';
+import { applyEdits, type Change, changesBetween, type Job } from '@north-pane/core/document';
 import type { ShopEvent } from '@north-pane/core/shoplog';
 
 /** What the machine asks of the world: both are functions without a memory. */
@@ -124,12 +124,12 @@ export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq:
 }
 
 /** A state that was laid by, in a window that has nothing under way any more. */
-export function revive(laidBy: Sync): Sync {
+export function revive(persisted: Sync): Sync {
   const idle = { logging: false, fetching: 0, hearing: 0, waiting: false, tries: 0 };
   // Whether the server has another copy is asked anew.
-  const { acknowledged = [], asks = 0 } = laidBy as Partial<Sync>;
+  const { acknowledged = [], asks = 0 } = persisted as Partial<Sync>;
   return {
-    ...laidBy,
+    ...persisted,
     ...idle,
     acknowledged,
     expected: [],
@@ -142,7 +142,7 @@ export function revive(laidBy: Sync): Sync {
 
 /** What the server will have once what is on its way has arrived. */
 export function onTheWay({ base, sent }: Sync): Job {
-  return sent ? layEdits(base.document, sent.changes).document : base.document;
+  return sent ? applyEdits(base.document, sent.changes).document : base.document;
 }
 
 /** What waits of a document, with what it was compared to: asked for many times between two edits. */

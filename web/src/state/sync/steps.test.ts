@@ -7,9 +7,9 @@ import { at, job, pitch, risers, tick, Window, withField } from './window.fixtur
 describe('sync: an edit on its way', () => {
   it('is laid by at once, sent after a moment of quiet, and is the base when the server has it', () => {
     const window = new Window().set(risers, 11);
-    expect(window.asks()).deep.equal(['lay by', 'wait 250']);
+    expect(window.asks()).deep.equal(['persist', 'wait 250']);
     window.give({ kind: 'due' });
-    expect(window.asks()).deep.equal(['lay by', 'send']);
+    expect(window.asks()).deep.equal(['persist', 'send']);
     expect(window.state.sent).deep.include({ save: 'save-0', base: 1 });
     window.give({ kind: 'saved', save: 'save-0', stored: { version: 2, document: withField(job, risers, 11) } });
     expect(window.state.base.version).equal(2);
@@ -17,7 +17,7 @@ describe('sync: an edit on its way', () => {
   });
   it('waits for no second timer while one is under way', () => {
     const window = new Window().set(risers, 11).set(risers, 10);
-    expect(window.asks()).deep.equal(['lay by']);
+    expect(window.asks()).deep.equal(['persist']);
     window.give({ kind: 'due' });
     expect(window.state.sent?.changes).deep.equal([{ path: risers, before: 12, after: 10 }]);
   });
@@ -237,12 +237,12 @@ describe('sync: undo and redo', () => {
 describe('sync: what happened in the shop', () => {
   it('goes to the log at once, laid by first, each event once', () => {
     const window = new Window().give({ kind: 'record', events: [tick('a'), tick('b')] });
-    expect(window.asks()).deep.equal(['lay by', 'log']);
+    expect(window.asks()).deep.equal(['persist', 'log']);
     window.give({ kind: 'record', events: [tick('b'), tick('c')] });
     expect(window.state.log.map(({ id }) => id)).deep.equal(['a', 'b', 'c']);
     expect(window.state.outbox).deep.equal(['a', 'b', 'c']);
     // One message at a time.
-    expect(window.asks()).deep.equal(['lay by']);
+    expect(window.asks()).deep.equal(['persist']);
     window.give({ kind: 'logged', ids: ['a', 'b'], seq: 0 });
     expect(window.state.outbox).deep.equal(['c']);
     expect(window.asks()).include('log');
@@ -288,7 +288,7 @@ describe('sync: a server that has moved on, or back', () => {
     window.give({ kind: 'stands', version: 3, seq: 0 });
     expect(window.asks()).deep.equal([]);
     window.give({ kind: 'fetched', stored: { version: 2, document: job } });
-    expect(window.asks()).deep.equal(['lay by', 'fetch']);
+    expect(window.asks()).deep.equal(['persist', 'fetch']);
   });
   it('that answers with less than was heard of is asked again after pauses, and believed in the end', () => {
     const window = new Window().give({ kind: 'stands', version: 5, seq: 0 });
@@ -330,7 +330,7 @@ describe('sync: windows that were closed', () => {
     const window = new Window().give({ kind: 'adopt', orphan: gone.state });
     expect(window.shows(pitch)).equal(0.09);
     expect(window.state.outbox).deep.equal(['a']);
-    expect(window.asks()).include('lay by').and.include('log');
+    expect(window.asks()).include('persist').and.include('log');
   });
   it('do not overrule what was set here: both are asked about', () => {
     const gone = new Window().set(risers, 9);

@@ -1,4 +1,4 @@
-import { type Change, changesBetween, inverse, layEdits } from '@north-pane/core/document';
+import { applyEdits, type Change, changesBetween, inverse } from '@north-pane/core/document';
 import type { Rules, Sync } from './state';
 
 /** Entries of the history that are kept. */
@@ -30,7 +30,7 @@ export function takenBack(state: Sync, from: 'past' | 'future', rules: Rules): S
   const entry = from === 'past' ? state[from][state[from].length - 1] : state[from][0];
   if (!entry || state.dragFrom) return state;
   const wanted = from === 'past' ? inverse(entry.edits) : entry.edits;
-  const { document, laid, left } = layEdits(state.document, wanted);
+  const { document, laid, left } = applyEdits(state.document, wanted);
   // What is laid back makes a sound job only with the rest of it: else it stays as it is.
   const sound = laid.length > 0 && rules.trouble(document) === undefined;
   // All of it stood already as it is wanted: there is nothing to take back, and nothing to say.

@@ -78,7 +78,7 @@ interface Client {
   /** What the other windows of its browser were told while the server did not answer. */
   told: { document: Job; log: readonly ShopEvent[] } | undefined;
   /** What the browser has laid by: all that is left when the window is closed. */
-  laidBy: Sync;
+  persisted: Sync;
   open: boolean;
   /** It is open to send what was left, and looked at by nobody. */
   background: boolean;
@@ -164,7 +164,7 @@ export class World {
       key,
       state,
       told: undefined,
-      laidBy: state,
+      persisted: state,
       open: true,
       timer: false,
       wrote: new Map<string, unknown[]>(),
@@ -199,7 +199,7 @@ export class World {
     if (input.kind === 'redo') this.lookAtUndo(client, before, state, before.future[0]);
     if (input.kind === 'parted') this.counts.parted += 1;
     for (const effect of effects) {
-      if (effect.kind === 'lay by') client.laidBy = state;
+      if (effect.kind === 'persist') client.persisted = state;
       else if (effect.kind === 'wait') client.timer = true;
       else this.messages.push({ from: index, key: client.key, effect });
     }
@@ -228,9 +228,9 @@ export class World {
   private drain(window: number): void {
     const index = this.clients.findIndex((one) => one.window === window && !one.open && one.visited);
     const client = this.clients[index];
-    if (!client || !waits(client.laidBy) || client.thrownAway) return;
+    if (!client || !waits(client.persisted) || client.thrownAway) return;
     this.counts.drained += 1;
-    Object.assign(client, { open: true, background: true, told: undefined, state: revive(client.laidBy) });
+    Object.assign(client, { open: true, background: true, told: undefined, state: revive(client.persisted) });
     this.give(index, { kind: 'due' });
   }
 
@@ -586,10 +586,10 @@ export class World {
     client.told = undefined;
     if (client.thrownAway) {
       const { state } = this.opened(client.slot);
-      Object.assign(client, { state, laidBy: state, thrownAway: false });
+      Object.assign(client, { state, persisted: state, thrownAway: false });
       return;
     }
-    client.state = revive(client.laidBy);
+    client.state = revive(client.persisted);
     if (this.continues(server, hadOf(client.state)))
       this.give(index, { kind: 'fetched', ask: 0, stored: server.stored });
     else this.give(index, otherCopy(server));

@@ -3,7 +3,7 @@ import { entryName, saws } from '@north-pane/core/catalogue';
 import { type Done, keepOf, putOnShelf, recountShelf, type Substitute, substitutes } from '@north-pane/core/cutting';
 import { type FieldPath, type Job, onHandOf, soldOf } from '@north-pane/core/document';
 import { formatLength, formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
-import { kerfOf, type MaterialPlan, stuffOf } from '@north-pane/core/shop';
+import { kerfOf, type MaterialPlan, materialClass } from '@north-pane/core/shop';
 import { shelfOf } from '@north-pane/core/shoplog';
 import { memo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
@@ -16,7 +16,7 @@ import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
 import { carryOut, inShopNow, jobNow, recordSecondCut, useJob } from '../../state/job';
 
-type Stuff = ReturnType<typeof stuffOf>;
+type Stuff = ReturnType<typeof materialClass>;
 const stuffs: readonly { stuff: Stuff; words: string }[] = [
   { stuff: 'tube', words: 'Tube' },
   { stuff: 'plastic', words: 'Plastic pipe' },
@@ -56,7 +56,7 @@ function SawsDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; h
   const shop = useShop('kerfs', 'trims', 'keep');
   const units = useJob((state) => (state.document ?? jobNow()).units);
   const set = useSet();
-  const used = new Set(materials.map(stuffOf));
+  const used = new Set(materials.map(materialClass));
   return (
     <Section title="Saw" aside="what a cut takes">
       {stuffs

@@ -11,7 +11,7 @@ export default function Forecast() {
   const document = useDocument();
   const heaters = useMemo(() => openJob(document).panels, [document]);
   const stores = heaters.flatMap(({ design, document: { id } }, index) =>
-    design.thermal.ownStore ? [{ id, index }] : [],
+    design.thermal.integralStorage ? [{ id, index }] : [],
   );
   return (
     <Stack gap="0">

@@ -58,7 +58,7 @@ function standsFor(side: ArgumentSide): { family: Family; name: string } {
 }
 
 /** The arguments of builders, each worked out for this place, need and price list. Seconds: for a worker. */
-export function settleSchools(job: Job): School[] {
+export function compareDesignRules(job: Job): School[] {
   const here = hereWeather(job);
   const side = (stands: ArgumentSide): SchoolSide => {
     const { family, name } = standsFor(stands);

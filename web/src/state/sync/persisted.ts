@@ -14,7 +14,7 @@ export interface JobRef {
 }
 
 /** What a window laid by, with whose it is. */
-export interface LaidBy {
+export interface Persisted {
   job: JobRef;
   tab: string;
   state: Sync;
@@ -23,7 +23,7 @@ export interface LaidBy {
 const keyOf = (job: JobRef, tab: string) => `${job.key} ${tab}`;
 
 /** Lays the state of a window by. Rejects where the browser has no room or no store. */
-export function layBy(job: JobRef, tab: string, state: Sync): Promise<void> {
+export function persistState(job: JobRef, tab: string, state: Sync): Promise<void> {
   return set(keyOf(job, tab), { job, tab, state }, shelf());
 }
 
@@ -32,7 +32,7 @@ export function throwAway(job: JobRef, tab: string): Promise<void> {
 }
 
 /** Everything that windows of this browser laid by; what cannot be read any more is left where it is. */
-export async function allLaidBy(): Promise<LaidBy[]> {
+export async function allPersisted(): Promise<Persisted[]> {
   return (await entries<string, unknown>(shelf())).flatMap(([, value]) => {
     const { job, tab, state } = (value ?? {}) as { job?: Partial<JobRef>; tab?: unknown; state?: unknown };
     if (typeof job?.id !== 'string' || typeof job.key !== 'string' || typeof tab !== 'string') return [];
@@ -49,7 +49,7 @@ export async function bringOver(job: JobRef): Promise<void> {
   for (const [name, value] of await entries<string, unknown>(shelf())) {
     if (typeof name !== 'string' || !name.startsWith(`${job.id} `)) continue;
     const state = readSync(value);
-    if (state) await layBy(job, name.slice(job.id.length + 1), state);
+    if (state) await persistState(job, name.slice(job.id.length + 1), state);
     await del(name, shelf());
   }
 }

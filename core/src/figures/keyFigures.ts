@@ -12,7 +12,7 @@ export interface Vital extends Readout {
 }
 
 /** What of a job is always in sight, money and clashes apart; labels with quantities by `measured`. */
-export function vitals(figures: Figures): Vital[] {
+export function keyFigures(figures: Figures): Vital[] {
   const { apertureArea, gain, stagnationTemperature: dry, waterVolume, massFlow, conditions, exposure } = figures;
   const values = (value: number | undefined) => (value === undefined ? [] : [value]);
   const flow = measured('flow', volumeFlow(massFlow, conditions.inlet, conditions.fluid));

@@ -1,5 +1,5 @@
 import { allMonths, type Best, seasonMonths, sumOver } from './best';
-import { type Around, monthsOnPane, type PaneStanding, type SkyYear } from './skyYear';
+import { type Around, monthsOnPane, type PaneOrientation, type SkyYear } from './skyYear';
 
 /** A roof as it was found; degrees. */
 export interface RoofPitch {
@@ -9,7 +9,7 @@ export interface RoofPitch {
 
 export type SchoolId = 'as-it-stands' | 'best' | 'latitude' | 'winter' | 'summer' | 'steep' | 'roof';
 
-export interface SchoolResult extends PaneStanding {
+export interface SchoolResult extends PaneOrientation {
   id: SchoolId;
   name: string;
   /** Why its people hold with it. */
@@ -26,12 +26,12 @@ interface School {
   id: SchoolId;
   name: string;
   reason: string;
-  pane(query: SchoolQuery): PaneStanding | undefined;
+  pane(query: SchoolQuery): PaneOrientation | undefined;
 }
 
 interface SchoolQuery {
   latitude: number;
-  standing: PaneStanding;
+  standing: PaneOrientation;
   best: Best;
   roof?: RoofPitch | undefined;
 }
@@ -42,7 +42,7 @@ export function equatorward(latitude: number): number {
 }
 
 const held = (tilt: number) => Math.min(90, Math.max(0, Math.round(tilt)));
-const toward = (latitude: number, tilt: number): PaneStanding => ({ tilt: held(tilt), aim: equatorward(latitude) });
+const toward = (latitude: number, tilt: number): PaneOrientation => ({ tilt: held(tilt), aim: equatorward(latitude) });
 
 /** Degrees that a roof or a pane must be steep for snow to slide off by itself. Judgement, on glass. */
 const snowTilt = 55;

@@ -43,9 +43,9 @@ test('keys keep a revision, list themselves, and stay quiet while typing', async
   await beginJob(page, 'Keys');
   await expect(page.getByTestId('tape-value')).toBeVisible();
   await page.keyboard.press('k');
-  await expect(page.locator('header').getByText('revision 1, saved')).toBeVisible();
+  await expect(page.locator('header').getByText('version 1, saved')).toBeVisible();
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await expect(page.locator('header').getByText('revision 1 and 1 change')).toBeVisible();
+  await expect(page.locator('header').getByText('version 1 and 1 change')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('nudge the chosen dimension');
   await page.keyboard.press('Escape');

@@ -20,9 +20,9 @@ async function settled(page: Page, id: string) {
 const money = (text: string | null) => Number((text ?? '').replaceAll(/[^\d.]/g, ''));
 
 test('a copper point on the tape is taken, and a sheet less is to be bought', async ({ page }) => {
-  await beginJob(page, 'Waste nothing');
+  await beginJob(page, 'Save material');
   const before = money(await slate(page, 'so far').textContent());
-  const list = page.getByRole('region', { name: 'Waste nothing' });
+  const list = page.getByRole('region', { name: 'Save material' });
   const point = list.getByRole('button', { name: /saves .* of stock, 1 less of 0\.3 mm copper sheet, proved/ });
   await expect(point).toBeVisible();
   await expect(page.getByTestId('tape-point').first()).toBeVisible();
@@ -38,7 +38,7 @@ test('everything of a panel is stretched to use its stock up, or shrunk to save,
   page,
 }) => {
   await beginJob(page, 'Stretch');
-  const list = page.getByRole('region', { name: 'Waste nothing' });
+  const list = page.getByRole('region', { name: 'Save material' });
   await list.getByRole('button', { name: 'Shrink to save' }).click();
   await list.getByRole('button', { name: 'Stop' }).click();
   await expect(list.getByRole('button', { name: 'Stop' })).toHaveCount(0);
@@ -55,7 +55,7 @@ test('everything of a panel is stretched to use its stock up, or shrunk to save,
 test('plans are proved, a piece is drawn over to another bar at a price, and given back', async ({ page }) => {
   const id = await beginJob(page, 'By hand', 'cut');
   const boards = page.getByRole('region', { name: '115 × 19 planed board' });
-  await expect(boards.getByText(/proved least/)).toBeVisible();
+  await expect(boards.getByText(/cheapest possible/)).toBeVisible();
   const bars = boards.getByTestId('bar-planed-115x19');
   const count = await bars.count();
   const piece = bars.first().getByRole('button').first();
@@ -132,7 +132,7 @@ test('a left and a right board are kept on one length, and a piece is laid over 
   expect(Object.keys((await settled(page, id)).decisions.ties ?? {}).length).toBe(2);
 
   // A plan that is proved while a piece is carried takes the piece out of the hand.
-  await expect(boards.getByText(/proved least/)).toBeVisible();
+  await expect(boards.getByText(/cheapest possible/)).toBeVisible();
   const piece = boards.getByRole('button', { name: /^End board/ }).first();
   await piece.focus();
   await page.keyboard.press('Space');

@@ -7,12 +7,12 @@ const readings = readFileSync(join(import.meta.dirname, '../demo/readings/gannet
 test('from the shelf to a verdict: the demo is changed, cut, measured and judged', async ({ page }) => {
   await (await onShelf(page, 'Gannet Reach showers')).click();
   await expect(page).toHaveURL(/\/jobs\/gannet-reach-showers\/size$/);
-  const gain = await slate(page, /^gain at/).textContent();
+  const gain = await slate(page, /^temperature rise/).textContent();
   await expect(page.getByRole('group', { name: 'Risers' }).getByText('10', { exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await expect(slate(page, /^gain at/)).not.toHaveText(gain ?? '');
-  await expect(slate(page, /^gain at/)).toContainText('−');
+  await expect(slate(page, /^temperature rise/)).not.toHaveText(gain ?? '');
+  await expect(slate(page, /^temperature rise/)).toContainText('−');
 
   await page.getByRole('link', { name: /Cut/ }).click();
   await expect(page.getByRole('article', { name: 'Riser' })).toContainText('18 alike');
@@ -22,7 +22,7 @@ test('from the shelf to a verdict: the demo is changed, cut, measured and judged
   await expect(page.getByTestId('verdict')).toContainText('Colder');
 
   // The same logger's file under another name, with a line that was torn.
-  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await page.getByRole('button', { name: 'Import file' }).click();
   const torn = readings.replace(/^2026-02-09 12:00,.*$/m, '2026-02-09 12:00,eighteen,23.7,21.2,984,5.19,2.1');
   await page
     .getByLabel('CSV from a logger or a spreadsheet')
@@ -36,7 +36,7 @@ test('from the shelf to a verdict: the demo is changed, cut, measured and judged
   await expect(page.getByText('579 readings kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByLabel('From').selectOption({ label: 'shed again, 579' });
-  await expect(page.getByTestId('verdict')).toContainText(/\d\.\d\sK of gain\. Expected \d\.\d to \d\.\d\./);
+  await expect(page.getByTestId('verdict')).toContainText(/\d\.\d\sK warmer\. Expected \d\.\d to \d\.\d\./);
   await expect(page.getByTestId('verdict')).toContainText('Colder than the panel should be');
 });
 
@@ -80,8 +80,8 @@ test('a job is begun from the shelf, and not without a name', async ({ page }) =
   await page.getByRole('button', { name: 'Begin a job' }).click();
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByText('Give the job a name.')).toBeVisible();
-  await page.getByLabel('What do you call it').fill('Goat dairy');
-  await page.getByLabel('The shop’s tape').selectOption('imperial');
+  await page.getByLabel('Project name').fill('Goat dairy');
+  await page.getByLabel('Units and stock').selectOption('imperial');
   await page.getByLabel('Latitude, longitude').fill('36.6 N, 105.8 W');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page).toHaveURL(/\/jobs\/goat-dairy\/pick$/);

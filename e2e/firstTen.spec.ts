@@ -4,8 +4,8 @@ test('a job begins at its place, in its money, and looks the right way', async (
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin a job' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('What do you call it').fill('Boat shed');
-  await dialog.getByLabel('Money is called').fill('NZ$');
+  await dialog.getByLabel('Project name').fill('Boat shed');
+  await dialog.getByLabel('Currency').fill('NZ$');
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(dialog.getByRole('alert')).toContainText('Type latitude and longitude');
   const place = dialog.getByLabel('Latitude, longitude');
@@ -19,7 +19,7 @@ test('a job begins at its place, in its money, and looks the right way', async (
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page).toHaveURL(/\/jobs\/boat-shed(-\d+)?\/pick$/);
   await page.getByRole('button', { name: 'Build this: harp' }).click();
-  await expect(slate(page, /^so far/)).toContainText('NZ$');
+  await expect(slate(page, /^cost so far/)).toContainText('NZ$');
   await page.getByRole('link', { name: /^2 Pick/ }).click();
   const { document } = await stored(page, new URL(page.url()).pathname.split('/')[2] ?? '');
   expect(document.site).toMatchObject({
@@ -34,10 +34,10 @@ test('without a place it begins somewhere like it, says so, and turns when the p
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin a job' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('What do you call it').fill('Somewhere dry');
-  await dialog.getByRole('radio', { name: 'somewhere like this' }).check();
+  await dialog.getByLabel('Project name').fill('Somewhere dry');
+  await dialog.getByRole('radio', { name: 'Choose a climate' }).check();
   await dialog.getByLabel('The weather there').selectOption('highland');
-  await dialog.getByRole('radio', { name: 'south of it' }).check();
+  await dialog.getByRole('radio', { name: 'Southern hemisphere' }).check();
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page).toHaveURL(/\/jobs\/somewhere-dry(-\d+)?\/pick$/);
   await expect(page.getByRole('link', { name: '1 Place, not begun' })).toBeVisible();

@@ -13,8 +13,8 @@ for (const [what, size] of screens)
     await page.goto('/');
     await page.getByRole('button', { name: 'Begin a job' }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('What do you call it').fill(`Begun on ${what}`);
-    await dialog.getByRole('radio', { name: 'somewhere like this' }).click();
+    await dialog.getByLabel('Project name').fill(`Begun on ${what}`);
+    await dialog.getByRole('radio', { name: 'Choose a climate' }).click();
     const begin = dialog.getByRole('button', { name: 'Begin', exact: true });
     await inside(page, begin);
     await begin.click();
@@ -39,7 +39,7 @@ async function inside(page: Page, element: Locator): Promise<void> {
 const dialogs: [station: string, name: string, open: (page: Page) => Promise<unknown>][] = [
   ['size', 'Keys', (page) => page.keyboard.press('?')],
   ['size', 'Another kind of heater', (page) => page.getByRole('button', { name: 'Another kind' }).click()],
-  ['size', 'What cooks', (page) => page.getByRole('button', { name: /^What cooks: all/ }).click()],
+  ['size', 'What overheats', (page) => page.getByRole('button', { name: /^What overheats: all/ }).click()],
   [
     'size',
     'What is not known for sure',
@@ -50,20 +50,16 @@ const dialogs: [station: string, name: string, open: (page: Page) => Promise<unk
   ],
   [
     'size',
-    'What was kept',
+    'Versions',
     async (page) => {
       await page.getByRole('button', { name: 'More', exact: true }).click();
-      await page.getByRole('button', { name: 'What was kept' }).click();
+      await page.getByRole('button', { name: 'Versions' }).click();
     },
   ],
   ['place', 'Twelve monthly means of your own', (page) => page.getByRole('button', { name: 'Twelve means' }).click()],
-  [
-    'place',
-    'Take in a file of weather',
-    (page) => page.getByRole('button', { name: 'Take in a weather file' }).click(),
-  ],
+  ['place', 'Import weather file', (page) => page.getByRole('button', { name: 'Import weather file' }).click()],
   ['prove', 'Tests by hand', (page) => page.getByRole('button', { name: 'Test by hand' }).click()],
-  ['prove', 'Take in a file of readings', (page) => page.getByRole('button', { name: 'Take in a file' }).click()],
+  ['prove', 'Import file of readings', (page) => page.getByRole('button', { name: 'Import file' }).click()],
 ];
 
 for (const station of ['size', 'place', 'prove'])

@@ -3,7 +3,7 @@ import { accessible, beginJob, expect, saved, slate, stored, test } from './benc
 test('a serpentine is begun from the line-up, with its turns drawn and its tube in one way', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin a job' }).click();
-  await page.getByLabel('What do you call it').fill('To and fro');
+  await page.getByLabel('Project name').fill('To and fro');
   await page.getByLabel('Latitude, longitude').fill('52.3 N, 1.9 W');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'To and fro', level: 1 })).toBeVisible();
@@ -12,7 +12,7 @@ test('a serpentine is begun from the line-up, with its turns drawn and its tube 
   await expect(page.getByText(/^\d+ runs,/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Riser flow/ })).toHaveCount(0);
   await expect(page.getByRole('region', { name: 'What a mark is worth' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'How it shares its water' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Flow balance' })).toHaveCount(0);
   await page.getByRole('link', { name: /^4 Cut/ }).click();
   await expect(page.getByText('Stub between two elbows').first()).toBeVisible();
 });
@@ -27,7 +27,7 @@ test('a harp becomes a serpentine and says what stays behind; up the slope it do
   await accessible(page);
   await dialog.getByRole('button', { name: 'Make it that kind' }).click();
   await expect(dialog).toBeHidden();
-  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
+  await expect(slate(page, /^problems/)).toHaveText(/^0/);
   await page.getByRole('checkbox', { name: 'Tubes lie across the slope' }).click();
   await expect(page.locator('#finding-panel-holds-water')).toContainText('it freezes there');
   await saved(page);

@@ -26,8 +26,10 @@ test('each station is scrolled to where it was left, and a new one begins at its
 
 test('sections of the bench fold, are remembered, and a sign on the drawing opens its words', async ({ page }) => {
   await beginJob(page, 'Folded');
-  const looking = page.getByRole('button', { name: 'To look at', exact: true });
-  const head = page.getByRole('region', { name: 'To look at' }).getByRole('button', { name: 'To look at' });
+  const looking = page.getByRole('button', { name: 'Problems and warnings', exact: true });
+  const head = page
+    .getByRole('region', { name: 'Problems and warnings' })
+    .getByRole('button', { name: 'Problems and warnings' });
   await expect(looking.first()).toBeVisible();
   await head.click();
   await expect(head).toHaveAttribute('aria-expanded', 'false');
@@ -49,7 +51,7 @@ test('clashes and the derivation of a figure stand on the first screen of a lapt
     return (box?.y ?? 9999) + (box?.height ?? 0);
   };
   const within = (text: string) => expect.poll(() => foot(text), { message: text }).toBeLessThan(800);
-  await page.getByRole('button', { name: 'To look at', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Problems and warnings', exact: true }).first().click();
   await within('plate wider than the box');
   await expect(page.locator('#finding-array-too-wide').getByRole('button')).toBeInViewport();
   await page.getByRole('button', { name: 'Does', exact: true }).click();
@@ -65,14 +67,14 @@ test('revisions and builds are looked at and taken back; the same is not kept tw
   const header = page.locator('header');
   await expect(page.getByTestId('tape-value')).toBeVisible();
   await page.keyboard.press('k');
-  await expect(header.getByText('revision 1, saved')).toBeVisible();
+  await expect(header.getByText('version 1, saved')).toBeVisible();
   await page.keyboard.press('k');
   const again = page.getByRole('dialog', { name: 'Keep the same again?' });
-  await expect(again).toContainText('Nothing has changed since revision 1');
+  await expect(again).toContainText('Nothing has changed since version 1');
   await again.getByRole('button', { name: 'Leave it' }).click();
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(header.getByText('revision 2, saved')).toBeVisible();
+  await page.getByRole('button', { name: 'Save version', exact: true }).click();
+  await expect(header.getByText('version 2, saved')).toBeVisible();
   const kept = (await (await page.request.get(`/api/jobs/${id}/revisions`, { maxRetries: 2 })).json()) as {
     id: number;
     number: number;
@@ -82,18 +84,18 @@ test('revisions and builds are looked at and taken back; the same is not kept tw
     maxRetries: 2,
   });
   await page.reload();
-  await header.getByRole('button', { name: 'revision 2, saved' }).click();
-  const dialog = page.getByRole('dialog', { name: 'What was kept' });
+  await header.getByRole('button', { name: 'version 2, saved' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Versions' });
   await expect(dialog.getByRole('table').getByRole('row')).toHaveCount(3);
   await expect(dialog).toContainText('Revision 1 stands since 1 May 2026');
-  await expect(dialog.getByRole('button', { name: 'Take out: revision 1', exact: true })).toHaveCount(0);
-  await dialog.getByRole('button', { name: 'Take out: revision 2' }).click();
+  await expect(dialog.getByRole('button', { name: 'Take out: version 1', exact: true })).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Take out: version 2' }).click();
   await dialog.getByRole('button', { name: 'Take out for good' }).click();
-  await expect(header.getByText('revision 1 and 1 change')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take back: revision 1 as built' }).click();
+  await expect(header.getByText('version 1 and 1 change')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Take back: version 1 as built' }).click();
   await dialog.getByRole('button', { name: 'Take back for good' }).click();
   await expect(dialog).not.toContainText('stands since');
-  await dialog.getByRole('button', { name: 'Take out: revision 1' }).click();
+  await dialog.getByRole('button', { name: 'Take out: version 1' }).click();
   await dialog.getByRole('button', { name: 'Take out for good' }).click();
-  await expect(header.getByText('no revision kept')).toBeVisible();
+  await expect(header.getByText('no version saved')).toBeVisible();
 });

@@ -28,13 +28,13 @@ for (const [width, height, units] of narrow)
   }) => {
     await page.setViewportSize({ width, height });
     await beginJob(page, 'On the saw table', 'size', units);
-    for (const name of ['Undo', 'Redo', 'Keep', 'More'])
+    for (const name of ['Undo', 'Redo', 'Save version', 'More'])
       await expect(page.getByRole('button', { name, exact: true })).toBeInViewport({ ratio: 1 });
-    await expect(slate(page, /^clashes/)).toBeInViewport({ ratio: 1 });
+    await expect(slate(page, /^problems/)).toBeInViewport({ ratio: 1 });
     expect(await hiddenOfHead(page)).toEqual([]);
     await page.getByRole('button', { name: 'More', exact: true }).click();
     expect(await hiddenOfHead(page)).toEqual([]);
-    for (const label of ['pane area', 'dry in sun', 'holds'])
+    for (const label of ['pane area', 'hottest when empty', 'holds'])
       await expect(slate(page, label)).toBeInViewport({ ratio: 1 });
     await page.getByRole('button', { name: 'Metric', exact: true }).click();
     await expect(slate(page, 'pane area')).toContainText('m²');
@@ -47,9 +47,9 @@ test('the head of a laptop and of a tablet hides nothing in feet and inches', as
   for (const width of [1280, 1024, 768]) {
     await page.setViewportSize({ width, height: 768 });
     await expect.poll(() => hiddenOfHead(page), { message: String(width) }).toEqual([]);
-    for (const name of ['Undo', 'Keep', 'Metric', 'Keys'])
+    for (const name of ['Undo', 'Save version', 'Metric', 'Keys'])
       await expect(page.getByRole('button', { name, exact: true })).toBeInViewport({ ratio: 1 });
-    await expect(slate(page, /^clashes/)).toBeInViewport({ ratio: 1 });
+    await expect(slate(page, /^problems/)).toBeInViewport({ ratio: 1 });
   }
 });
 

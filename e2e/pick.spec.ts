@@ -5,7 +5,7 @@ async function begin(page: import('@playwright/test').Page, name: string): Promi
   await page.goto('/');
   await page.getByRole('button', { name: 'Begin a job' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('What do you call it').fill(name);
+  await dialog.getByLabel('Project name').fill(name);
   await dialog.getByLabel('Latitude, longitude').fill('52.3 N, 1.9 W');
   await dialog.getByLabel('How much a day').fill('200 L');
   await dialog.getByRole('button', { name: 'Begin', exact: true }).click();

@@ -132,7 +132,7 @@ test('a weather file with a broken line is looked through, mended and kept; stop
   await where.fill('40.9 S, 172.9 E');
   await where.press('Enter');
   await page.getByLabel('Time zone').selectOption('Pacific/Auckland');
-  await page.getByRole('button', { name: 'Take in a weather file' }).click();
+  await page.getByRole('button', { name: 'Import weather file' }).click();
   const file = page.getByLabel('CSV, hourly or finer, from a weather station or a service');
   await file.setInputFiles({ name: 'notes.csv', mimeType: 'text/csv', buffer: Buffer.from('hello') });
   await expect(page.getByRole('alert')).toContainText('no columns that can be told apart');

@@ -11,7 +11,7 @@ function file(gain: number, rows = 12, change: (line: string, index: number) => 
 }
 
 async function takeIn(page: import('@playwright/test').Page, name: string, text: string): Promise<void> {
-  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await page.getByRole('button', { name: 'Import file' }).click();
   await page
     .getByLabel('CSV from a logger or a spreadsheet')
     .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });

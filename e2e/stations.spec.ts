@@ -44,7 +44,7 @@ test('axe finds nothing grave in any dialog', async ({ page }) => {
   await accessible(page);
 
   await beginJob(page, 'Dialogs', 'prove');
-  await page.getByRole('button', { name: 'Take in a file' }).click();
+  await page.getByRole('button', { name: 'Import file' }).click();
   const rows = 'time,water in,water out,air,flow,sun\n2026-06-21 12:00,18,24,20,2.6,900\nnoon,18,24,20,2.6,900\n';
   await page
     .getByLabel('CSV from a logger or a spreadsheet')

@@ -8,7 +8,7 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await expect(page).toHaveURL(/\/jobs\/juniper-draw-wash-down\/size$/);
   const profile = page.getByTestId('plan');
   await expect(profile.getByText(/back stud 3′/)).toBeVisible();
-  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
+  await expect(slate(page, /^problems/)).toHaveText(/^0/);
 
   // A shorter pane: the tanks no longer go under it, and that is said with the pane that they need.
   const length = page.locator('[data-dimension="pane-length"]');
@@ -18,9 +18,9 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await entry.fill('47');
   await entry.press('Enter');
   await expect(page.locator('#finding-tanks-too-long')).toBeVisible();
-  await expect(slate(page, /^clashes/)).toHaveText(/^1/);
+  await expect(slate(page, /^problems/)).toHaveText(/^1/);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(slate(page, /^clashes/)).toHaveText(/^0/);
+  await expect(slate(page, /^problems/)).toHaveText(/^0/);
   await saved(page);
 
   await page.getByRole('link', { name: /Forecast/ }).click();

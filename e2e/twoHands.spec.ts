@@ -139,10 +139,10 @@ test('a job is copied, renamed, put away, fetched back, and deleted only by its 
   await dialog.getByRole('textbox', { name: 'Name' }).fill('Third life');
   await dialog.getByRole('button', { name: 'Rename it' }).click();
   await expect(card('Third life')).toBeVisible();
-  await page.getByRole('button', { name: 'Put away: Third life' }).click();
+  await page.getByRole('button', { name: 'Archive: Third life' }).click();
   await expect(card('Third life')).toHaveCount(0);
-  await page.getByRole('button', { name: 'What is put away' }).click();
-  await expect(page.getByRole('heading', { name: 'Jobs put away' })).toBeVisible();
+  await page.getByRole('button', { name: 'Archive' }).click();
+  await expect(page.getByRole('heading', { name: 'Archived jobs' })).toBeVisible();
   await page.getByRole('button', { name: 'Delete for good: Third life' }).click();
   const button = dialog.getByRole('button', { name: 'Delete it for good' });
   await dialog.getByLabel('Type its name to delete it').fill('third');
@@ -156,21 +156,21 @@ test('a job is copied, renamed, put away, fetched back, and deleted only by its 
 
 test('revisions are compared in words, gone back to, and a job of its own is begun from one', async ({ page }) => {
   const id = await beginJob(page, 'Back and forth');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save version', exact: true }).click();
   await expect(page.locator('header').getByText(/revision 1, saved/)).toBeVisible();
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   await page.getByRole('button', { name: /revision 1 and 1 change/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: '1 other' }).click();
   await expect(dialog.getByText('Risers: 12 then, 11 now')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Go back to revision 1' }).click();
+  await dialog.getByRole('button', { name: 'Go back to version 1' }).click();
   await saved(page);
   expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(12);
   await page.keyboard.press('Control+z');
   await page.getByRole('button', { name: /revision 1 and 1 change/ }).click();
   await dialog.getByRole('button', { name: '1 other' }).click();
   await dialog.getByRole('button', { name: 'Begin a job from it' }).click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Back and forth, from revision 1' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Back and forth, from version 1' })).toBeVisible();
 });
 
 test('a job that cannot be read stands on the shelf with its reason, and can be saved out', async ({ page }) => {

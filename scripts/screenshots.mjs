@@ -69,7 +69,7 @@ const pictures = [
     name: 'size-cooks',
     path: `${job}/size`,
     size: bench,
-    act: (page) => page.getByRole('button', { name: /^What cooks: all/ }).click(),
+    act: (page) => page.getByRole('button', { name: /^What overheats: all/ }).click(),
   },
   { name: 'size-phone', path: `${job}/size`, size: phone },
   {

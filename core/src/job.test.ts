@@ -64,10 +64,10 @@ describe('job: the document', () => {
     ['heaters.panel-a.family', 'kettle', /no kind of heater/],
     ['heaters.panel-a.absorber.kind', 'toast', /must be one of: soldered-foil, nested-fins, snap-tracks/],
     ['heaters.panel-a.glazing.parameters.length', 9, /at most 3 200 mm/],
-    ['site.latitude', 91, /-90 to 90/],
+    ['site.latitude', 91, /Latitude is −90 to 90: the pole/],
     ['site.zone', 'Atlantis/Capital', /no such time zone/],
     ['site.standing.tilts', {}, /one tilt/],
-    ['shop.kerfs.timber', 0.5, /0 to 10 mm/],
+    ['shop.kerfs.timber', 0.5, /Saw cut of boards is 0 mm .* to 10 mm/],
     ['name', '   ', /not be empty/],
     ['version', 99, /newer North Pane/],
     ['format', 'something/else', /not a North Pane job/],
@@ -213,7 +213,7 @@ describe('job: figures', () => {
     expect(wholeFigures(job, { air: 0 }).gain).below(figures.gain);
     expect(wholeFigures(job, { skyTemperature: 15 }).gain).above(figures.gain);
     expect(wholeFigures(job, { massFlow: figures.massFlow / 2 }).gain).above(figures.gain);
-    // Dry in sun is not the caller's weather.
+    // Hottest when empty is not the caller's weather.
     expect(wholeFigures(job, { air: -10, irradiance: 100 }).stagnationTemperature).equal(figures.stagnationTemperature);
     expect(wholeFigures(set('site.hottest', { air: 40, irradiance: 1050 })).stagnationTemperature).above(
       figures.stagnationTemperature,

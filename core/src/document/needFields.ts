@@ -60,7 +60,7 @@ export const needSchema = z.strictObject({
     moves: ['heat', 'need', 'findings'],
   }),
   drinking: flagField({
-    label: 'it is drunk',
+    label: 'Used for drinking',
     meaning: 'What touches it must be fit for that.',
     moves: ['need', 'findings'],
   }),

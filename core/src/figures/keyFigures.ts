@@ -1,6 +1,5 @@
-import { formatNumber, measured } from '../quantity';
+import { formatNumber } from '../quantity';
 import type { Readout } from '../readout';
-import { volumeFlow } from '../thermal';
 import type { Figures } from './evaluate';
 
 /** One of a job's vital figures: how it is told, and which way is better. */
@@ -13,20 +12,19 @@ export interface Vital extends Readout {
 
 /** What of a job is always in sight, money and clashes apart; labels with quantities by `measured`. */
 export function keyFigures(figures: Figures): Vital[] {
-  const { apertureArea, gain, stagnationTemperature: dry, waterVolume, massFlow, conditions, exposure } = figures;
+  const { apertureArea, gain, stagnationTemperature: dry, waterVolume, exposure } = figures;
   const values = (value: number | undefined) => (value === undefined ? [] : [value]);
-  const flow = measured('flow', volumeFlow(massFlow, conditions.inlet, conditions.fluid));
   return [
     { id: 'area', label: 'pane area', kind: 'area', values: [apertureArea], better: 'more' },
     {
       id: 'gain',
-      label: exposure === undefined ? `gain at ${flow}` : `warmer after ${formatNumber(exposure / 3600, 1)} h`,
+      label: exposure === undefined ? 'temperature rise' : `warmer after ${formatNumber(exposure / 3600, 1)} h`,
       kind: 'temperatureDifference',
       values: values(gain),
       better: 'more',
       first: true,
     },
-    { id: 'dry', label: 'dry in sun', kind: 'temperature', digits: 0, values: values(dry) },
-    { id: 'holds', label: 'holds', kind: 'volume', values: [waterVolume] },
+    { id: 'dry', label: 'hottest when empty', kind: 'temperature', digits: 0, values: values(dry) },
+    { id: 'holds', label: 'water content', kind: 'volume', values: [waterVolume] },
   ];
 }

@@ -17,7 +17,7 @@ function valued(value: number | undefined): number[] {
 
 function gainReadout(figures: Figures, { gain, usefulHeat, inlet, massFlow }: HeaterFigures): Readout {
   const common = { id: 'gain', kind: 'temperatureDifference', values: valued(gain) } as const;
-  if (usefulHeat === undefined) return { ...common, label: 'Gain at design flow' };
+  if (usefulHeat === undefined) return { ...common, label: 'Temperature rise at design flow' };
   const inputs: Derivation['inputs'] = [
     { label: 'useful heat', value: usefulHeat, kind: 'power' },
     ...(figures.exposure === undefined
@@ -28,9 +28,9 @@ function gainReadout(figures: Figures, { gain, usefulHeat, inlet, massFlow }: He
   return figures.exposure === undefined
     ? {
         ...common,
-        label: 'Gain at design flow',
+        label: 'Temperature rise at design flow',
         derivation: {
-          name: 'Gain',
+          name: 'Temperature rise',
           formula: 'useful heat ÷ (flow × heat capacity of water)',
           source: 'heat balance of the water',
           inputs,
@@ -70,7 +70,7 @@ export function heaterReadouts(figures: Figures, design: HeaterDesign, index: nu
     },
     {
       id: 'dry',
-      label: 'Dry in sun',
+      label: 'Hottest when empty',
       kind: 'temperature',
       digits: 0,
       values: valued(dry),
@@ -93,7 +93,7 @@ export function heaterReadouts(figures: Figures, design: HeaterDesign, index: nu
       ? [
           {
             id: 'buoyancyHead',
-            label: 'Lift of warm water',
+            label: 'Natural circulation',
             kind: 'pressure',
             values: [buoyancyHead],
             derivation: flow.buoyancyHead,

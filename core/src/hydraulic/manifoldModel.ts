@@ -93,7 +93,7 @@ export function manifoldModel(description: ManifoldDescription): ManifoldModel {
         inputs: [{ label: 'riser length', value: riserLength, kind: 'length' }, flowInput(at)],
       },
       buoyancyHead: {
-        name: 'Lift of warm water',
+        name: 'Natural circulation',
         formula:
           'fall of density by the warming of the risers ÷ 2 × gravity × rise of a riser, mean over the risers by their flow',
         source: 'buoyancy of a column that warms evenly (derived); it helps the pump and is not taken off its work',

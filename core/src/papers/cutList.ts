@@ -80,7 +80,7 @@ const cutWide = 34;
 
 function layoutOf(print: Print, material: MaterialPlan, letters: Letters): void {
   const { habit, job } = print.context;
-  const proof = material.plan.proof.status === 'proved' ? ', proved least' : '';
+  const proof = material.plan.proof.status === 'proved' ? ', cheapest possible' : '';
   const first = material.kind === 'sheet' && material.plan.sheets.length > 0 ? sheetRoom + 8 : barHeight + 8;
   heading(print, material.name, first);
   const kerf =

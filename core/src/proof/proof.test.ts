@@ -55,7 +55,7 @@ describe('proof: measured against predicted', () => {
     const colder = compareReadings(stood(plant), readings(12, 0.75), sensors).verdict;
     expect(colder.judgement).equal('colder');
     const words = sayVerdict(colder, 'metric');
-    expect(words.headline.replaceAll('\u00a0', ' ')).match(/^\d\.\d K of gain\. Expected \d\.\d to \d\.\d\.$/);
+    expect(words.headline.replaceAll('\u00a0', ' ')).match(/^\d\.\d K warmer\. Expected \d\.\d to \d\.\d\.$/);
     expect(words.judgement).match(/^Colder/);
     expect(compareReadings(stood(plant), readings(12, 1.25), sensors).verdict.judgement).equal('hotter');
   });

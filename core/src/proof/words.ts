@@ -29,7 +29,7 @@ export function sayVerdict(
   }[verdict.judgement];
   const readings = verdict.count === 1 ? 'one reading' : `${verdict.count} readings`;
   return {
-    headline: `${kelvin(verdict.measured)} of gain. Expected ${bare(verdict.low)} to ${bare(verdict.high)}.`,
+    headline: `${kelvin(verdict.measured)} warmer. Expected ${bare(verdict.low)} to ${bare(verdict.high)}.`,
     judgement,
     basis: verdict.steady
       ? `Mean of ${readings} at the end of steady stretches.`

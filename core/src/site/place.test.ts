@@ -31,10 +31,10 @@ describe('job: the place', () => {
         /twelve months/,
       ],
       ['site.mains', { coldest: 20, warmest: 6 }, 'site.mains.coldest', /not above the warmest/],
-      ['site.mains', { coldest: 5, warmest: 60 }, 'site.mains.warmest', /0 to 40/],
+      ['site.mains', { coldest: 5, warmest: 60 }, 'site.mains.warmest', /0\s°C .* to 40\s°C/],
       ['site.standing.front', { spacing: 0, rise: 0 }, 'site.standing.front.spacing', /0.2 to 50 m/],
-      ['site.standing.roof', { tilt: 95, aim: 0 }, 'site.standing.roof.tilt', /0 to 90/],
-      ['site.declination', 200, 'site.declination', /-180 to 180/],
+      ['site.standing.roof', { tilt: 95, aim: 0 }, 'site.standing.roof.tilt', /0° to 90°/],
+      ['site.declination', 200, 'site.declination', /−180 to 180/],
       ['need.months', [13], 'need.months.0', /12/],
     ];
     for (const [path, value, at, words] of wrong) {

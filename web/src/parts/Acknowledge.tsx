@@ -74,8 +74,8 @@ export function Acknowledge({ danger, headline }: { danger: Finding; headline: s
           aria-describedby={trouble ? `${id}-trouble` : undefined}
           onChange={(event) => setTyped(event.currentTarget.value)}
         />
-        <Button size="sm" variant="outline" type="submit" aria-label={`I answer for it: ${headline}`}>
-          I answer for it
+        <Button size="sm" variant="outline" type="submit" aria-label={`I take responsibility: ${headline}`}>
+          I take responsibility
         </Button>
       </Flex>
       {trouble && (

@@ -58,7 +58,7 @@ export function Revisions({ onClose }: { onClose(): void }) {
   );
   const builtNumbers = new Set(stood.map(({ number }) => number));
   const columns: ColumnDef<(typeof rows)[number]>[] = [
-    { accessorKey: 'number', header: 'revision' },
+    { accessorKey: 'number', header: 'version' },
     {
       accessorFn: ({ keptAt }) => keptAt.getTime(),
       id: 'kept',
@@ -66,9 +66,9 @@ export function Revisions({ onClose }: { onClose(): void }) {
       cell: ({ row }) => format(row.original.keptAt, 'd MMM yyyy, HH:mm'),
     },
     { accessorKey: 'note', header: 'note', meta: { wide: true } },
-    { accessorKey: 'gain', header: 'gain', enableSorting: false, meta: { end: true } },
+    { accessorKey: 'gain', header: 'temperature rise', enableSorting: false, meta: { end: true } },
     { accessorKey: 'heat', header: 'heat', enableSorting: false, meta: { end: true, wide: true } },
-    { accessorKey: 'cost', header: 'so far', enableSorting: false, meta: { end: true } },
+    { accessorKey: 'cost', header: 'cost so far', enableSorting: false, meta: { end: true } },
     {
       accessorKey: 'moved',
       header: 'from now',
@@ -96,7 +96,7 @@ export function Revisions({ onClose }: { onClose(): void }) {
         ) : (
           <TwoStep
             words="Take out"
-            of={`revision ${original.number}`}
+            of={`version ${original.number}`}
             ask="It cannot be fetched back."
             disabled={takeOut.isPending}
             onDo={() => takeOut.mutate(original.number)}
@@ -107,7 +107,7 @@ export function Revisions({ onClose }: { onClose(): void }) {
   const shown = rows.find(({ number }) => number === looked);
   const trouble = revisions.error ?? builds.error ?? takeOut.error ?? takeBack.error;
   return (
-    <Frame title="What was kept" wide onClose={onClose}>
+    <Frame title="Versions" wide onClose={onClose}>
       <Dialog.Body>
         {trouble && (
           <Text role="alert" color="brickText" mb="2">
@@ -115,9 +115,11 @@ export function Revisions({ onClose }: { onClose(): void }) {
           </Text>
         )}
         {rows.length === 0 ? (
-          <Text color="soft">No revision yet. Keep one before a bolder change: figures are then told against it.</Text>
+          <Text color="soft">
+            No version saved yet. Save one before a bolder change: figures are then compared with it.
+          </Text>
         ) : (
-          <DataTable label="Revisions" rows={rows} columns={columns} idOf={({ number }) => String(number)} />
+          <DataTable label="Versions" rows={rows} columns={columns} idOf={({ number }) => String(number)} />
         )}
         {shown?.document && (
           <Compared key={shown.number} number={shown.number} kept={shown.document} onClose={onClose} />
@@ -140,11 +142,11 @@ export function Revisions({ onClose }: { onClose(): void }) {
                 borderColor="line"
               >
                 <Text>
-                  Revision {one.number} stands since {format(new Date(one.installedFrom), 'd MMM yyyy')}
+                  Version {one.number} stands since {format(new Date(one.installedFrom), 'd MMM yyyy')}
                 </Text>
                 <TwoStep
                   words="Take back"
-                  of={`revision ${one.number} as built`}
+                  of={`version ${one.number} as built`}
                   ask="Its readings are then held against what stood before, or the drawing."
                   disabled={takeBack.isPending}
                   onDo={() => takeBack.mutate(one.id)}
@@ -183,7 +185,7 @@ function Compared({ number, kept, onClose }: { number: number; kept: Job; onClos
   };
   const branch = () =>
     copy.mutate(
-      { id, revision: number, name: `${kept.name}, from revision ${number}` },
+      { id, revision: number, name: `${kept.name}, from version ${number}` },
       {
         onSuccess: (made) => {
           onClose();
@@ -192,9 +194,9 @@ function Compared({ number, kept, onClose }: { number: number; kept: Job; onClos
       },
     );
   return (
-    <Box as="section" aria-label={`Revision ${number} and now`} mt="4">
+    <Box as="section" aria-label={`Version ${number} and now`} mt="4">
       <Text as="h3" fontSize="17px" mb="1">
-        Revision {number} and now
+        Version {number} and now
       </Text>
       <Box as="ul" pl="5" listStyleType="disc" maxH="200px" overflowY="auto">
         {changes.slice(0, mostTold).map((change) => {
@@ -214,7 +216,7 @@ function Compared({ number, kept, onClose }: { number: number; kept: Job; onClos
       )}
       <Box display="flex" gap="2" mt="2" flexWrap="wrap">
         <Button size="sm" variant="outline" onClick={goBack}>
-          Go back to revision {number}
+          Go back to version {number}
         </Button>
         <Button size="sm" variant="outline" disabled={copy.isPending} onClick={branch}>
           Begin a job from it

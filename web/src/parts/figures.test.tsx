@@ -75,7 +75,7 @@ describe('web: a readout', () => {
     renderToStaticMarkup(
       <ChakraProvider value={system}>
         <Readout
-          label="Fin between tubes"
+          label="Fin efficiency"
           value="0.96"
           band="0.95 to 0.97"
           habit="metric"
@@ -86,7 +86,7 @@ describe('web: a readout', () => {
     );
   it('closed shows name, figure and band', () => {
     expect(seen(draw(false)))
-      .include('Fin between tubes')
+      .include('Fin efficiency')
       .include('0.96')
       .include('0.95 to 0.97')
       .not.include('tanh');

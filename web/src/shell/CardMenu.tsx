@@ -25,11 +25,11 @@ export function CardMenu({ job }: { job: CardOf }) {
       {!job.unreadable && act('rename', 'Rename')}
       <TextButton
         fontSize="14px"
-        aria-label={`${job.putAway ? 'Fetch back' : 'Put away'}: ${job.name}`}
+        aria-label={`${job.putAway ? 'Bring back' : 'Archive'}: ${job.name}`}
         disabled={move.isPending}
         onClick={() => move.mutate()}
       >
-        {job.putAway ? 'Fetch back' : 'Put away'}
+        {job.putAway ? 'Bring back' : 'Archive'}
       </TextButton>
       {job.putAway && act('delete', 'Delete for good')}
       {move.error && (

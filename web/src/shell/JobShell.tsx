@@ -91,7 +91,7 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
           <Suspense
             fallback={
               <Text p="6" color="soft">
-                Setting out…
+                Loading…
               </Text>
             }
           >

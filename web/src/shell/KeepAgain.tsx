@@ -16,7 +16,7 @@ export function KeepAgain() {
             {trouble}
           </Text>
         ) : (
-          <Text>Nothing has changed since revision {again}. Kept again, it would stand there twice.</Text>
+          <Text>Nothing has changed since version {again}. Saved again, it would stand there twice.</Text>
         )}
       </Dialog.Body>
       <Dialog.Footer flexWrap="wrap">

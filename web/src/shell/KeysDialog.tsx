@@ -45,7 +45,7 @@ const inJob: Row[] = [
   ['Ctrl Z', 'undo (on a Mac Cmd instead of Ctrl, here and below)'],
   ['Shift Ctrl Z, Ctrl Y', 'redo'],
   ['Ctrl P', 'print this station, once all of it is worked out'],
-  ['k', 'keep a revision'],
+  ['k', 'save a version'],
 ];
 
 /** Every key that does something, and the switch for single keys. `?` brings it up; so does its button. */

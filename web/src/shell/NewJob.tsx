@@ -17,8 +17,8 @@ import { TownSearch } from '../parts/TownSearch';
 import { answered, api, queries } from '../state/api';
 import { useView } from '../state/view';
 
-const places = ['I know the place', 'somewhere like this'] as const;
-const halves = ['north of the equator', 'south of it'] as const;
+const places = ['I have a town or coordinates', 'Choose a climate'] as const;
+const halves = ['Northern hemisphere', 'Southern hemisphere'] as const;
 
 const form = z
   .object({
@@ -56,7 +56,7 @@ const form = z
     const heat = parseQuantity('temperature', target, units);
     if (!heat.ok) complain('target', heat.message);
     else if (heat.value < 10 || heat.value > 95) complain('target', 'Warm water is 10 to 95 °C.');
-    if (how !== 'I know the place') return;
+    if (how !== 'I have a town or coordinates') return;
     const read = parsePlace(place);
     if (!read.ok)
       context.addIssue({
@@ -92,7 +92,7 @@ function needOf({ use, volume, area, depth, target, drinking, units }: Values) {
 
 /** The place of a filled form, as the server takes it. */
 function whereOf({ how, place, zone, climate, half }: Values) {
-  if (how === 'somewhere like this')
+  if (how === 'Choose a climate')
     return { climate, half: half === halves[1] ? ('south' as const) : ('north' as const) };
   const read = parsePlace(place);
   if (!read.ok) return undefined;
@@ -169,11 +169,11 @@ export function NewJob({ built = false, onClose }: { built?: boolean; onClose():
       onSubmit={handleSubmit((values) => begin.mutate(values))}
     >
       <Dialog.Body>
-        <Field label="What do you call it" trouble={errors.name?.message}>
+        <Field label="Project name" trouble={errors.name?.message}>
           {(field) => <Input {...field} autoFocus placeholder="Wash-house roof" {...register('name')} />}
         </Field>
         <Grid templateColumns={{ base: '1fr', sm: '2fr 1fr' }} gap="3">
-          <Field label="The shop’s tape">
+          <Field label="Units and stock">
             {(field) => (
               <NativeSelect.Root>
                 <NativeSelect.Field {...field} {...register('units', { onChange: () => usualIn(getValues('units')) })}>
@@ -184,7 +184,7 @@ export function NewJob({ built = false, onClose }: { built?: boolean; onClose():
               </NativeSelect.Root>
             )}
           </Field>
-          <Field label="Money is called" trouble={errors.currency?.message}>
+          <Field label="Currency" trouble={errors.currency?.message}>
             {(field) => (
               <>
                 <Input {...field} list="currencies" autoComplete="off" {...register('currency')} />
@@ -251,10 +251,10 @@ export function NewJob({ built = false, onClose }: { built?: boolean; onClose():
           <Flex align="center" gap="2">
             <TickBox
               ticked={drinking ?? false}
-              label="it is drunk too"
+              label="Used for drinking"
               onTick={() => setValue('drinking', !getValues('drinking'))}
             />
-            <Text aria-hidden>it is drunk too</Text>
+            <Text aria-hidden>Used for drinking</Text>
           </Flex>
         </Box>
         <Text mt="4" color="soft">
@@ -287,7 +287,7 @@ function Where({ fields }: { fields: UseFormReturn<Values> }) {
   const { register, formState, control, setValue } = fields;
   const { how, place, half, climate } = useWatch({ control }) as Values;
   const read = parsePlace(place ?? '');
-  const known = how === 'I know the place';
+  const known = how === 'I have a town or coordinates';
   return (
     <Box as="fieldset" mt="1" border="0">
       <Chips<Values['how']>

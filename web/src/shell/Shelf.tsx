@@ -85,7 +85,7 @@ export function Shelf() {
         <Flex align="center" justify="space-between" mb="5" gap="4" wrap="wrap">
           <Box>
             <Heading as="h2" fontSize="24px">
-              {away ? 'Jobs put away' : 'Jobs on the shelf'}
+              {away ? 'Archived jobs' : 'Jobs on the shelf'}
             </Heading>
             <Text color="soft">
               {away
@@ -95,7 +95,7 @@ export function Shelf() {
           </Box>
           <Flex gap="2" wrap="wrap">
             <Button variant="outline" size="md" onClick={() => setAway(!away)}>
-              {away ? 'Back to the shelf' : 'What is put away'}
+              {away ? 'Back to the shelf' : 'Archive'}
             </Button>
             <Button variant="outline" size="md" onClick={() => setBeginning('built')}>
               I have already built one
@@ -116,7 +116,7 @@ export function Shelf() {
             </Button>
           </Box>
         )}
-        {cards?.length === 0 && away && <Text color="soft">Nothing is put away.</Text>}
+        {cards?.length === 0 && away && <Text color="soft">Nothing is archived.</Text>}
         {cards?.length === 0 && !away && (
           <Box bg="card" borderWidth="1px" borderColor="line" p="8" maxW="36rem">
             <Heading as="h3" fontSize="20px" mb="2">
@@ -176,8 +176,8 @@ function JobCard({ job }: { job: Card }) {
     value === undefined ? 'none' : formatQuantity(kind, value, habit).text;
   const figures: [string, string][] = [
     ['pane', quantity('area', job.apertureArea)],
-    ['gain', quantity('temperatureDifference', job.gain)],
-    ['so far', job.cost === undefined ? 'none' : formatMoney(job.cost, job.currency, 0)],
+    ['temperature rise', quantity('temperatureDifference', job.gain)],
+    ['cost so far', job.cost === undefined ? 'none' : formatMoney(job.cost, job.currency, 0)],
   ];
   if (job.unreadable) return <UnreadableCard job={job} reason={job.unreadable} />;
   return (
@@ -231,7 +231,7 @@ function JobCard({ job }: { job: Card }) {
             {job.clashes > 0 && (
               <Box>
                 <Text fontSize="13px" color="soft">
-                  clashes
+                  problems
                 </Text>
                 <Text fontFamily="heading" fontWeight="600" fontSize="19px" color="ochreText">
                   {job.clashes}

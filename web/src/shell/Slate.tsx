@@ -89,7 +89,7 @@ export function Slate() {
             <LightSwitch />
             <KeysButton />
             <SlateButton type="button" onClick={() => setLooking(true)}>
-              What was kept
+              Versions
             </SlateButton>
           </Flex>
         )}
@@ -159,7 +159,7 @@ function Kept({ onClose }: { onClose(): void }) {
 
 function KeptButton({ words, onLook }: { words: string; onLook(): void }) {
   return (
-    <button type="button" title="What was kept" onClick={onLook} style={keptButton}>
+    <button type="button" title="Versions" onClick={onLook} style={keptButton}>
       {words}
     </button>
   );
@@ -234,6 +234,7 @@ function UndoRedo() {
 /** Undo, redo, keep; units, light and keys, which on a phone wait under *More*. */
 const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boolean; onMore(): void }) {
   const ask = useAskToKeep();
+  const narrow = usePhone();
   return (
     <Flex
       ml="auto"
@@ -244,8 +245,8 @@ const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boo
       className="no-print"
     >
       <UndoRedo />
-      <SlateButton type="button" title="Keep a revision (k)" onClick={ask}>
-        Keep
+      <SlateButton type="button" title="Save a version (k)" aria-label="Save version" onClick={ask}>
+        {narrow ? 'Save' : 'Save version'}
       </SlateButton>
       <Flex gap="2" display={{ base: 'none', md: 'flex' }}>
         <UnitFlip own={own} />

@@ -24,7 +24,7 @@ interface Cell {
   leads?: boolean;
 }
 
-/** In the place of a figure that cannot be worked out; the reason stands under To look at. */
+/** In the place of a figure that cannot be worked out; the reason stands under Problems and warnings. */
 const none = 'none';
 
 function cells(
@@ -60,13 +60,13 @@ function cells(
     }),
     {
       first: true,
-      label: figures.unpriced.length > 0 ? `so far, ${figures.unpriced.length} unpriced` : 'so far',
+      label: figures.unpriced.length > 0 ? `cost so far, ${figures.unpriced.length} unpriced` : 'cost so far',
       value: figures.cost === undefined ? none : formatMoney(spent, currency, 0),
       change: { text: signed(cost, 0), good: cost < 0 },
     },
     cautions > 0
-      ? { label: 'clashes, cautions', value: `${clashes}, ${cautions}`, warn: true, first: true, leads: true }
-      : { label: 'clashes', value: String(clashes), warn: clashes > 0, first: true, leads: true },
+      ? { label: 'problems, warnings', value: `${clashes}, ${cautions}`, warn: true, first: true, leads: true }
+      : { label: 'problems', value: String(clashes), warn: clashes > 0, first: true, leads: true },
   ];
 }
 
@@ -142,7 +142,7 @@ const SlateCell = memo(function SlateCell({ label, value, warn, moved, good, fir
       {to ? (
         <Link
           to={to}
-          onClick={() => goToSection('To look at')}
+          onClick={() => goToSection('Problems and warnings')}
           title="To what is to be looked at"
           style={{ display: 'block' }}
         >

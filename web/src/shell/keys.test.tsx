@@ -110,7 +110,7 @@ describe('web: keys', () => {
     expect(address()).equal('/jobs/shed/size');
     expect(documentNow() === before, 'nothing was set').equal(true);
     expect(screen.queryByRole('dialog')).equal(null);
-    expect(head()).include('m²').and.include('no revision kept');
+    expect(head()).include('m²').and.include('no version saved');
     await press(user, 'One less: Risers');
     await keys(user, '{Control>}z{/Control}');
     expect(panelNow().parameters.riserCount).equal(12);
@@ -124,7 +124,7 @@ describe('web: keys', () => {
     await keys(user, 'u', '4', ',', 'k');
     expect(address()).equal('/jobs/shed/size');
     expect(documentNow() === before, 'nothing was set').equal(true);
-    expect(head()).include('m²').and.include('no revision kept');
+    expect(head()).include('m²').and.include('no version saved');
     await press(user, 'Back', dialog);
   });
   it('do not reach the bench through the shop mode', async () => {

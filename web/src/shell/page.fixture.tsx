@@ -165,8 +165,7 @@ async function loads(path: string, kept: KeptJob, more: Answers): Promise<void> 
     </ChakraProvider>,
   );
   await soon(() => {
-    if (!document.querySelector('h1') || document.body.textContent?.includes('Setting out…'))
-      throw new Error('not yet');
+    if (!document.querySelector('h1') || document.body.textContent?.includes('Loading…')) throw new Error('not yet');
   });
   await rest();
 }

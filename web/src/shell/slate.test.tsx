@@ -52,7 +52,7 @@ describe('web: the slate', () => {
   });
   it('counts what clashes and what is a caution', async () => {
     await openBeside(<Slate />);
-    const counts = () => /clashes[^0-9]*([\d, ]+)/.exec(slate())?.[1]?.trim();
+    const counts = () => /problems[^0-9]*([\d, ]+)/.exec(slate())?.[1]?.trim();
     const before = counts();
     await change('heaters.panel-a.parameters.riserCount', 14);
     expect(counts()).not.equal(before);

@@ -34,7 +34,7 @@ function revisionQuery(id: string, number: number) {
         api.api.jobs[':id'].revisions[':number'].$get({ param: { id, number: String(number) } }),
       );
       const parsed = parseJob((found as { document?: unknown }).document);
-      if (!parsed.ok) throw new Refusal(422, 'This revision cannot be read.', undefined);
+      if (!parsed.ok) throw new Refusal(422, 'This version cannot be read.', undefined);
       return parsed.job;
     },
     staleTime: Number.POSITIVE_INFINITY,

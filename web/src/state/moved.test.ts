@@ -18,9 +18,9 @@ describe('web: how far a job has moved on from what was kept', () => {
   for (const [what, moved, document] of rows)
     it(`${what}: ${moved}`, () => expect(fieldsMoved(job, document)).equal(moved));
   it('is told in full and in short', () => {
-    expect([revisionWords(undefined), revisionBrief(undefined)]).deep.equal(['no revision kept', 'none kept']);
-    expect([revisionWords(kept(0)), revisionBrief(kept(0))]).deep.equal(['revision 3', 'revision 3']);
-    expect([revisionWords(kept(1)), revisionBrief(kept(1))]).deep.equal(['revision 3 and 1 change', 'revision 3 +1']);
-    expect([revisionWords(kept(8)), revisionBrief(kept(8))]).deep.equal(['revision 3 and 8 changes', 'revision 3 +8']);
+    expect([revisionWords(undefined), revisionBrief(undefined)]).deep.equal(['no version saved', 'none saved']);
+    expect([revisionWords(kept(0)), revisionBrief(kept(0))]).deep.equal(['version 3', 'version 3']);
+    expect([revisionWords(kept(1)), revisionBrief(kept(1))]).deep.equal(['version 3 and 1 change', 'version 3 +1']);
+    expect([revisionWords(kept(8)), revisionBrief(kept(8))]).deep.equal(['version 3 and 8 changes', 'version 3 +8']);
   });
 });

@@ -13,13 +13,13 @@ export function fieldsMoved(kept: Job, document: Job): number {
 
 /** Which revision this is, and how far it has moved on from it. */
 export function revisionWords(kept: KeptState | undefined): string {
-  if (!kept) return 'no revision kept';
+  if (!kept) return 'no version saved';
   const moved = kept.changes === 1 ? '1 change' : `${kept.changes} changes`;
-  return kept.changes === 0 ? `revision ${kept.number}` : `revision ${kept.number} and ${moved}`;
+  return kept.changes === 0 ? `version ${kept.number}` : `version ${kept.number} and ${moved}`;
 }
 
 /** The same, as short as the head of a phone asks: `revision 1 +8`. */
 export function revisionBrief(kept: KeptState | undefined): string {
-  if (!kept) return 'none kept';
-  return `revision ${kept.number}${kept.changes > 0 ? ` +${kept.changes}` : ''}`;
+  if (!kept) return 'none saved';
+  return `version ${kept.number}${kept.changes > 0 ? ` +${kept.changes}` : ''}`;
 }

@@ -17,7 +17,7 @@ function read<S extends z.ZodType>(key: string, schema: S, first: z.infer<S>): z
 }
 
 /**
- * A value of a station, by job and name, found again as it was left in this window. What was kept by another version of the program
+ * A value of a station, by job and name, found again as it was left in this window. Versions by another version of the program
  * and no longer fits its schema is passed over.
  */
 export function useRemembered<S extends z.ZodType>(

@@ -96,7 +96,7 @@ export function harpSections(thermal: PlateModel, hydraulic: ManifoldModel, work
   };
   return [
     { id: 'shares', title: 'Share of each riser', make: shares },
-    { id: 'headers', title: 'How it shares its water', deep: true, make: headers },
+    { id: 'headers', title: 'Flow balance', deep: true, make: headers },
     ...plateSections(thermal, work),
   ];
 }

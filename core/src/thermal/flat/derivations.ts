@@ -68,7 +68,7 @@ export function flatDerivations(
       ],
     },
     dry: {
-      name: 'Dry in sun',
+      name: 'Hottest when empty',
       formula: 'the plate temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, no flow',
       source: 'top loss by Hollands (1976) and an iterated balance; Duffie and Beckman, section 6.4',
       inputs: [

@@ -46,12 +46,12 @@ function plateReadouts(
   return [
     {
       id: 'fin',
-      label: 'Fin between tubes',
+      label: 'Fin efficiency',
       kind: 'number',
       digits: 2,
       values: [termOf(state, 'finEfficiency')],
       derivation: {
-        name: 'Fin between tubes, F',
+        name: 'Fin efficiency, F',
         formula: 'tanh(m x) ÷ (m x), m² = U ÷ (conductivity × thickness), x = half of the plate beside the tube',
         source: 'Duffie and Beckman, equation 6.5.12',
         inputs: [

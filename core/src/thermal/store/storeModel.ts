@@ -297,7 +297,7 @@ function storeDerivations(
       ],
     },
     dry: {
-      name: 'Dry in sun',
+      name: 'Hottest when empty',
       formula: 'the temperature at which losses equal the sun kept: 1 000 W/m², air 30 °C, wind 0.5 m/s, nothing drawn',
       source: 'top loss by Hollands (1976) and an iterated balance; Duffie and Beckman, section 6.4',
       inputs: [kept, { label: 'loss of the box, W/K', value: box * one.backFactor, kind: 'number', digits: 2 }],

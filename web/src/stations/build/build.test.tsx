@@ -67,34 +67,34 @@ describe('web: Build', () => {
   });
   it('asks for dangers that stop the work before anything else, until somebody answers for them in writing', async () => {
     const user = await openStation('build', defaultJob('heat-pipe', { units: 'metric' }));
-    await press(user, /^I answer for it/);
+    await press(user, /^I take responsibility/);
     expect(pageText()).include('Write what you do about it');
     expect(shopOf().acknowledged).deep.equal({});
     await user.type(field(/^In writing/), 'Boiled out open, in the yard.');
-    await press(user, /^I answer for it/);
+    await press(user, /^I take responsibility/);
     const [[key, answer] = []] = Object.entries(shopOf().acknowledged);
     expect(key).equal('sealed-wet-tube heaters.panel-a.parameters.caps');
     expect(answer).include({ words: 'Boiled out open, in the yard.' });
     expect(answer?.measure).a('number');
-    expect(() => button(/^I answer for it/)).throw('no');
+    expect(() => button(/^I take responsibility/)).throw('no');
   });
   it('asks again when a danger has grown since it was answered for, with what was written then', async () => {
     const job = defaultJob('harp');
     const user = await openStation('build', { ...job, loop: { ...job.loop, kind: 'pumped-direct', cutout: false } });
     expect(pageText()).match(/hot plate|plate .* hot/i);
     await user.type(field(/^In writing/), 'A cut-out comes.');
-    await press(user, /^I answer for it/);
-    expect(() => button(/^I answer for it/)).throw('no');
+    await press(user, /^I take responsibility/);
+    expect(() => button(/^I take responsibility/)).throw('no');
     useJob.getState().change('site.hottest', { irradiance: 1200, air: 45 });
     await rest();
     expect(pageText()).match(/“A cut-out comes.”\. It is worse now.*answer for it again/);
     await user.type(field(/^In writing/), 'It is fitted. R. Example');
-    await press(user, /^I answer for it/);
-    expect(() => button(/^I answer for it/)).throw('no');
+    await press(user, /^I take responsibility/);
+    expect(() => button(/^I take responsibility/)).throw('no');
     useJob.getState().undo();
     await rest();
     // What holds for the worse holds for the milder.
-    expect(() => button(/^I answer for it/)).throw('no');
+    expect(() => button(/^I take responsibility/)).throw('no');
   });
   it('shows what another hand ticks, and undo of an edit leaves ticks alone', async () => {
     const user = await openStation('build');

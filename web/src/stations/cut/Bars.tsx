@@ -362,7 +362,7 @@ function summary(material: Material, currency: string, keep: number, habit: Habi
 /** The cost, and how sure it is that nothing is cheaper. */
 function proofWords(plan: LengthPlan, currency: string, proving: boolean): string {
   const money = formatMoney(plan.cost, currency, 0);
-  if (plan.proof.status === 'proved') return `${money}, proved least`;
+  if (plan.proof.status === 'proved') return `${money}, cheapest possible`;
   if (proving) return `${money} by the quick planner, being proved`;
   const gap = gapOf(plan);
   if (gap === undefined) return `${money}, the least not known`;

@@ -79,7 +79,7 @@ function summary(material: MaterialPlan & SheetMaterial, currency: string): stri
   const price = !priced
     ? 'no price'
     : plan.proof.status === 'proved'
-      ? `${money}, proved least`
+      ? `${money}, cheapest possible`
       : `${money}; the bare area would cost ${formatMoney(plan.bound, currency, 0)}`;
   const sheets = plan.sheets.length === 1 ? '1 sheet' : `${plan.sheets.length} sheets`;
   const waste = plan.sheets.length > 0 ? `${formatNumber(100 * wasteShare(material))} % left over` : '';

@@ -211,14 +211,14 @@ export function FlowForecast() {
       <Stack flex="1" minW="0" gap="2">
         <SlowOrFast argument={argument} inlet={weather.inlet} fluid={fluid} habit={habit} />
         <SimpleGrid columns={{ base: 1, xl: 2 }} gap="4">
-          <ChartBox title="Gain against flow" fresh={overFlow.fresh}>
+          <ChartBox title="Temperature rise against flow" fresh={overFlow.fresh}>
             <Chart
-              label={`Gain against flow; ${work ? text('temperatureDifference', work.gain) : 'no figure'} at ${text('flow', volumeFlow(now.massFlow, weather.inlet, fluid))}`}
+              label={`Temperature rise against flow; ${work ? text('temperatureDifference', work.gain) : 'no figure'} at ${text('flow', volumeFlow(now.massFlow, weather.inlet, fluid))}`}
               xDomain={reach}
               yDomain={[0, most(gains, 1)]}
               handled
               xTitle={`flow, ${flowUnit.symbol}`}
-              yTitle={`gain, ${gainUnit.symbol}`}
+              yTitle={`temperature rise, ${gainUnit.symbol}`}
             >
               {(scales) => (
                 <>

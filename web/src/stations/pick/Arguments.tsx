@@ -4,10 +4,10 @@ import { type Habit, sayWords } from '@north-pane/core/quantity';
 import { Section } from '../../parts/Section';
 import { Bar } from './Bar';
 
-/** What builders argue about, each settled by number for this job. */
+/** Rules of thumb compared, each settled by number for this job. */
 export function Arguments({ schools, habit }: { schools: readonly School[]; habit: Habit }) {
   return (
-    <Section title="What builders argue about" aside="worked out for this place, this need, these prices">
+    <Section title="Rules of thumb compared" aside="worked out for this place, this need, these prices">
       <SimpleGrid columns={{ base: 1, md: 2 }} gap="5">
         {schools.map(({ id, title, sides, verdict }) => {
           const most = Math.max(1e-9, ...sides.map(({ year }) => year));

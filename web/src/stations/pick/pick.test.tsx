@@ -21,7 +21,7 @@ describe('web: Pick', () => {
 
   it('settles what builders argue about by number, and tells every kind at the place', async () => {
     await openStation('pick');
-    expect(textIn(region('What builders argue about'))).include('kWh a year');
+    expect(textIn(region('Rules of thumb compared'))).include('kWh a year');
     for (const kind of [/Harp/, /Serpentine/, /Lattice/, /Batch box/, /Trough/]) expect(pageText()).match(kind);
   });
   it('refuses what cannot be on hand, and a day’s water that is no number', async () => {

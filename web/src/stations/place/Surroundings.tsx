@@ -39,7 +39,7 @@ function WeatherSectionDrawn({ job, habit, source }: { job: Job; habit: Habit; s
       <MonthBars months={months} habit={habit} />
       <Flex gap="2" wrap="wrap">
         <Button size="sm" variant="outline" onClick={() => setDialog('file')}>
-          Take in a weather file
+          Import weather file
         </Button>
         <Button size="sm" variant="outline" onClick={() => setDialog('months')}>
           Twelve means of your own

@@ -107,7 +107,7 @@ export function WeatherDialog({ job, habit, onClose }: { job: Job; habit: Habit;
 
   const busy = work.kind !== 'idle';
   return (
-    <Frame title="Take in a file of weather" wide onClose={busy ? undefined : onClose}>
+    <Frame title="Import weather file" wide onClose={busy ? undefined : onClose}>
       <Dialog.Body>
         <Stack gap="4">
           <TableFileEntry

@@ -39,11 +39,11 @@ export function DayChart({ rows, zone, habit }: { rows: readonly Comparison[]; z
   const stands = rows.some((row) => row.since);
   return (
     <Chart
-      label={`${stands ? 'Rises' : 'Gain'} through the day: ${points.length} readings against the expected band`}
+      label={`${stands ? 'Rises' : 'Temperature rise'} through the day: ${points.length} readings against the expected band`}
       xDomain={[from, to]}
       yDomain={[bottom, top]}
       xTitle="hour of the day"
-      yTitle={`${stands ? 'rise since the reading before' : 'gain'}, ${unit.symbol}`}
+      yTitle={`${stands ? 'rise since the reading before' : 'temperature rise'}, ${unit.symbol}`}
       xTick={(value) => formatNumber(value, Number.isInteger(value) ? 0 : 1)}
     >
       {(scales) => (

@@ -82,7 +82,7 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
   const report = send.data;
 
   return (
-    <Frame title="Take in a file of readings" wide onClose={onClose}>
+    <Frame title="Import file of readings" wide onClose={onClose}>
       <Dialog.Body>
         <Stack gap="4">
           <TableFileEntry

@@ -30,7 +30,7 @@ export function ReadingsDialog(props: { source: Source; zone: string; habit: Hab
       {
         id: 'gain',
         accessorFn: ({ inlet, outlet }) => outlet - inlet,
-        header: 'gain',
+        header: 'temperature rise',
         meta: { end: true },
         cell: ({ row: { original } }) =>
           formatQuantity('temperatureDifference', original.outlet - original.inlet, habit).text,

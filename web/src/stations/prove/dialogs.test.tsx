@@ -35,7 +35,7 @@ async function choosesFile(user: User, name: string, content: string | Uint8Arra
 /** Opens Prove and takes a file in, up to what is told of it. */
 async function takesIn(desk: Desk, name: string, content: string, user?: User): Promise<User> {
   const hands = user ?? (await openStation('prove', defaultJob('harp'), { answers: desk.answers() }));
-  await press(hands, 'Take in a file');
+  await press(hands, 'Import file');
   await choosesFile(hands, name, content);
   await press(hands, 'Look through it');
   return hands;
@@ -98,7 +98,7 @@ describe('web: Prove, a file taken in', () => {
   it('has its columns set by hand, with units, clock and order of dates', async () => {
     const desk = new Desk();
     const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
-    await press(user, 'Take in a file');
+    await press(user, 'Import file');
     await choosesFile(user, 'bare.csv', loggerFile(6).replace(/^.*\n/, 'when,a,b,c,d,e\n'));
     for (const [column, heading] of [
       ['water in', 'a'],
@@ -128,7 +128,7 @@ describe('web: Prove, a file taken in', () => {
   });
   it('is told apart from what is too large, no text, or no table', async () => {
     const user = await openStation('prove');
-    await press(user, 'Take in a file');
+    await press(user, 'Import file');
     const huge = new Uint8Array(21 * 1024 * 1024).fill(97);
     for (const [name, content, words] of [
       ['huge.csv', huge, 'huge.csv is 21 MB; at most 20 MB'],

@@ -67,7 +67,7 @@ export default function Prove() {
           </SimpleGrid>
         </Section>
         <Button variant="outline" size="md" w="100%" onClick={() => setImporting(true)}>
-          <FileUp size={17} aria-hidden /> Take in a file
+          <FileUp size={17} aria-hidden /> Import file
         </Button>
         <Box mt="5">
           <ByHand />
@@ -169,7 +169,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
       <Box flex="1" minW="0">
         <Flex justify="space-between" align="end" gap="4" wrap="wrap" mb="1">
           <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
-            {stands ? 'Rises' : 'Gain'} through {day ? dayWords(day) : 'the day'}
+            {stands ? 'Rises' : 'Temperature rise'} through {day ? dayWords(day) : 'the day'}
             {built.revision ? `, revision ${built.revision.number} as built` : ', as drawn now'}
           </Text>
           {names.length > 1 && day && (

@@ -62,9 +62,9 @@ export function Column() {
 }
 
 const jumps = [
-  ['To look at', 'To look at'],
+  ['Problems and warnings', 'Problems and warnings'],
   ['What this panel does', 'Does'],
-  ['Waste nothing', 'Waste'],
+  ['Save material', 'Waste'],
   ['Made of', 'Made of'],
   ['Loop and safety', 'Loop'],
 ] as const;
@@ -107,7 +107,7 @@ function ToLookAt() {
   const habit = useHabit();
   const { findings } = useDerived();
   return (
-    <FoldingSection title="To look at" aside={findings.length === 0 ? undefined : String(findings.length)}>
+    <FoldingSection title="Problems and warnings" aside={findings.length === 0 ? undefined : String(findings.length)}>
       <Matters findings={findings} habit={habit} />
     </FoldingSection>
   );

@@ -75,7 +75,7 @@ export function Plan() {
 
 /** From the sign on the drawing to its words. */
 function showFinding(finding: Finding): void {
-  goToSection('To look at');
+  goToSection('Problems and warnings');
   window.requestAnimationFrame(() => {
     const words = document.getElementById(`finding-${finding.code}`);
     words?.scrollIntoView({ block: 'center' });
@@ -261,7 +261,7 @@ export function SunPaths() {
   return <Paths paths={balance.paths} sun={formatQuantity('irradiance', balance.irradiance, habit).text} />;
 }
 
-/** What cooks in this panel, and in the loop: a frame behind the drawing, which must not wait for it. */
+/** What overheats in this panel, and in the loop: a frame behind the drawing, which must not wait for it. */
 export function PanelServiceMargins() {
   const habit = useHabit();
   const { margins } = useDerived();

@@ -18,7 +18,7 @@ const fields = [
   'loop.hotSensor',
 ] as const;
 
-/** What the water is for, how it goes round, and what is planned so that nobody is hurt. The dangers stand under To look at. */
+/** What the water is for, how it goes round, and what is planned so that nobody is hurt. The dangers stand under Problems and warnings. */
 export function LoopSafety() {
   return (
     <Flex direction="column" gap="3">

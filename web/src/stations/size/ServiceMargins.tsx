@@ -58,17 +58,17 @@ export const ServiceMargins = memo(
     const tight = tightest(margins);
     const most = Math.max(150, ...tight.map(({ high }) => high)) * 1.05;
     return (
-      <section aria-label="What cooks, dry in full sun" style={{ fontSize: 14 }}>
+      <section aria-label="What overheats, empty in full sun" style={{ fontSize: 14 }}>
         <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', marginBottom: 4 }}>
           <h2 style={{ fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 16 }}>
-            What cooks, dry in full sun
+            What overheats, empty in full sun
           </h2>
           <button
             type="button"
             className="plain-target"
             onClick={() => setAll(true)}
             style={{ color: ink('paneText'), cursor: 'pointer', textDecoration: 'underline' }}
-            aria-label={`What cooks: all ${margins.length}`}
+            aria-label={`What overheats: all ${margins.length}`}
           >
             all {margins.length}
           </button>
@@ -116,7 +116,7 @@ function AllServiceMargins({
   onClose(): void;
 }) {
   return (
-    <Frame title="What cooks" wide onClose={onClose}>
+    <Frame title="What overheats" wide onClose={onClose}>
       <Dialog.Body>
         <Text mb="3">
           The panel stands dry, nothing flows, in the hottest clear hour. Every builder meets this hour: on the first

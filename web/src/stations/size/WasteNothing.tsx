@@ -64,7 +64,7 @@ export function WasteNothing() {
   const fresh = looked === job || points.length === 0;
   return (
     <FoldingSection
-      title="Waste nothing"
+      title="Save material"
       aside={
         share === undefined ? (fresh ? held?.label : 'before the change') : `looking, ${Math.round(share * 100)} %`
       }

@@ -147,7 +147,7 @@ describe('web: Size, what overheats', () => {
 
   it('opens to every material of the loop, and a pipe that is no good is a caution', async () => {
     const user = await open();
-    await press(user, /all/, region(/^What cooks|^What overheats/));
+    await press(user, /all/, region(/^What overheats|^What overheats/));
     await soon(() => dialog());
     expect(textIn(dialog())).include('no soft-soldered joint has a pressure rating');
     await choose('Pipes between panel and store', 'pvc', dialog());

@@ -132,12 +132,12 @@ describe('web: Size, what is worked out', () => {
   });
   it('a wider header shares the water better, and one undo takes it back', async () => {
     const user = await openStation('size');
-    await unfold(user, 'How it shares its water');
+    await unfold(user, 'Flow balance');
     const ratio = () => textIn(button(/^Riser flow, least to most/));
     const before = ratio();
     expect(before).match(/1 : 1\./);
-    expect(textIn(region('How it shares its water'))).include('A riser blocked in the middle costs');
-    await press(user, /^35 × 1\.2 copper/, region('How it shares its water'));
+    expect(textIn(region('Flow balance'))).include('A riser blocked in the middle costs');
+    await press(user, /^35 × 1\.2 copper/, region('Flow balance'));
     expect(ratio()).not.equal(before);
     expect(panelNow().parameters.headerTube).equal('en-1057-35x1.2');
     await undo();
@@ -153,7 +153,7 @@ describe('web: Size, what is worked out', () => {
   it('tells what overheats at the layers: a loop of PVC and a foam that melts are cautions', async () => {
     const plain = defaultJob('harp', { units: 'metric' });
     const user = await openStation('size', { ...plain, loop: { ...plain.loop, hotSensor: false } });
-    const cooks = region('What cooks, dry in full sun');
+    const cooks = region('What overheats, empty in full sun');
     expect(textIn(cooks)).match(/digital sensor.*125 max/);
     // One touch plans the better ones.
     const weak = finding('sensor-overheats');

@@ -87,7 +87,7 @@ test('revisions and builds are looked at and taken back; the same is not kept tw
   await header.getByRole('button', { name: 'version 2, saved' }).click();
   const dialog = page.getByRole('dialog', { name: 'Versions' });
   await expect(dialog.getByRole('table').getByRole('row')).toHaveCount(3);
-  await expect(dialog).toContainText('Revision 1 stands since 1 May 2026');
+  await expect(dialog).toContainText('Version 1 stands since 1 May 2026');
   await expect(dialog.getByRole('button', { name: 'Take out: version 1', exact: true })).toHaveCount(0);
   await dialog.getByRole('button', { name: 'Take out: version 2' }).click();
   await dialog.getByRole('button', { name: 'Take out for good' }).click();

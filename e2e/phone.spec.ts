@@ -34,7 +34,7 @@ for (const [width, height, units] of narrow)
     expect(await hiddenOfHead(page)).toEqual([]);
     await page.getByRole('button', { name: 'More', exact: true }).click();
     expect(await hiddenOfHead(page)).toEqual([]);
-    for (const label of ['pane area', 'hottest when empty', 'holds'])
+    for (const label of ['pane area', 'hottest when empty', 'water content'])
       await expect(slate(page, label)).toBeInViewport({ ratio: 1 });
     await page.getByRole('button', { name: 'Metric', exact: true }).click();
     await expect(slate(page, 'pane area')).toContainText('m²');

@@ -115,7 +115,7 @@ test('aim and tilt turn by hand, by keys and by typing, and the sentence follows
   await expect(tilt).toHaveAttribute('aria-valuenow', '45');
   await typed.fill('120');
   await typed.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Tilt is 0 to 90.');
+  await expect(page.getByRole('alert')).toContainText('Tilt is 0° to 90°');
   await page.keyboard.press('Escape');
   await saved(page);
   expect((await stored(page, id)).document.site.standing).toMatchObject({

@@ -141,7 +141,7 @@ test('a job is copied, renamed, put away, fetched back, and deleted only by its 
   await expect(card('Third life')).toBeVisible();
   await page.getByRole('button', { name: 'Archive: Third life' }).click();
   await expect(card('Third life')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Archive' }).click();
+  await page.getByRole('button', { name: 'Archive', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Archived jobs' })).toBeVisible();
   await page.getByRole('button', { name: 'Delete for good: Third life' }).click();
   const button = dialog.getByRole('button', { name: 'Delete it for good' });
@@ -157,9 +157,9 @@ test('a job is copied, renamed, put away, fetched back, and deleted only by its 
 test('revisions are compared in words, gone back to, and a job of its own is begun from one', async ({ page }) => {
   const id = await beginJob(page, 'Back and forth');
   await page.getByRole('button', { name: 'Save version', exact: true }).click();
-  await expect(page.locator('header').getByText(/revision 1, saved/)).toBeVisible();
+  await expect(page.locator('header').getByText(/version 1, saved/)).toBeVisible();
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await page.getByRole('button', { name: /revision 1 and 1 change/ }).click();
+  await page.getByRole('button', { name: /version 1 and 1 change/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: '1 other' }).click();
   await expect(dialog.getByText('Risers: 12 then, 11 now')).toBeVisible();
@@ -167,7 +167,7 @@ test('revisions are compared in words, gone back to, and a job of its own is beg
   await saved(page);
   expect((await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(12);
   await page.keyboard.press('Control+z');
-  await page.getByRole('button', { name: /revision 1 and 1 change/ }).click();
+  await page.getByRole('button', { name: /version 1 and 1 change/ }).click();
   await dialog.getByRole('button', { name: '1 other' }).click();
   await dialog.getByRole('button', { name: 'Begin a job from it' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Back and forth, from version 1' })).toBeVisible();

@@ -1,3 +1,6 @@
+// The library changes what it gives in place: the compiler may not keep it.
+'use no memo';
+
 import { Box, Button, Flex, Input, Table, Text } from '@chakra-ui/react';
 import {
   type ColumnDef,

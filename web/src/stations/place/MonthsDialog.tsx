@@ -1,3 +1,6 @@
+// The library changes what it gives in place: the compiler may not keep it.
+'use no memo';
+
 import { Button, Dialog, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { issueWords } from '@north-pane/core/care';

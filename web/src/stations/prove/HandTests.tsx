@@ -1,3 +1,6 @@
+// The library changes what it gives in place: the compiler may not keep it.
+'use no memo';
+
 import { Box, Button, Dialog, Flex, Grid, Text } from '@chakra-ui/react';
 import { type OpenJob, openJob } from '@north-pane/core/job';
 import { handTestsOf, withFound } from '@north-pane/core/proving';

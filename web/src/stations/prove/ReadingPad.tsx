@@ -1,3 +1,6 @@
+// The library changes what it gives in place: the compiler may not keep it.
+'use no memo';
+
 import { Box, Button, Dialog, Flex, Input, SimpleGrid, Stack, Text } from '@chakra-ui/react';
 import { tz } from '@date-fns/tz';
 import { type Finding, issueWords } from '@north-pane/core/care';

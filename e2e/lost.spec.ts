@@ -26,7 +26,7 @@ test('each station is scrolled to where it was left, and a new one begins at its
 
 test('sections of the bench fold, are remembered, and a sign on the drawing opens its words', async ({ page }) => {
   await beginJob(page, 'Folded');
-  const looking = page.getByRole('button', { name: 'Problems and warnings', exact: true });
+  const looking = page.getByRole('button', { name: 'Problems', exact: true });
   const head = page
     .getByRole('region', { name: 'Problems and warnings' })
     .getByRole('button', { name: 'Problems and warnings' });
@@ -51,7 +51,7 @@ test('clashes and the derivation of a figure stand on the first screen of a lapt
     return (box?.y ?? 9999) + (box?.height ?? 0);
   };
   const within = (text: string) => expect.poll(() => foot(text), { message: text }).toBeLessThan(800);
-  await page.getByRole('button', { name: 'Problems and warnings', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Problems', exact: true }).first().click();
   await within('plate wider than the box');
   await expect(page.locator('#finding-array-too-wide').getByRole('button')).toBeInViewport();
   await page.getByRole('button', { name: 'Does', exact: true }).click();

@@ -85,7 +85,7 @@ const pictures = [
     name: 'forecast-batch-box',
     path: `${dairy}/forecast`,
     size: bench,
-    act: (page) => page.getByText('Hottest').waitFor(),
+    act: (page) => page.getByText('Hottest, at the top').waitFor(),
   },
   {
     name: 'cut',

@@ -62,9 +62,9 @@ export function Column() {
 }
 
 const jumps = [
-  ['Problems and warnings', 'Problems and warnings'],
+  ['Problems and warnings', 'Problems'],
   ['What this panel does', 'Does'],
-  ['Save material', 'Waste'],
+  ['Save material', 'Material'],
   ['Made of', 'Made of'],
   ['Loop and safety', 'Loop'],
 ] as const;

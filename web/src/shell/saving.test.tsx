@@ -177,13 +177,54 @@ describe('web: what a window left unsent at a job', () => {
     expect(risers(kept.document)).not.equal(9);
     leaveStation();
     serve(kept.answers());
-    await soon(async () => {
-      await sendLeft();
-      expect(risers(kept.document)).equal(9);
-    });
+    await rest();
+    await sendLeft();
+    expect(risers(kept.document)).equal(9);
     // It can be undone still when the job is opened again.
     await reloads(kept, '/jobs/shed/size');
     expect(useJob.getState().sync?.past.length).above(0);
+  });
+});
+
+describe('web: what is sent for jobs that nobody looks at', () => {
+  afterEach(leaveStation);
+  it('is what stands there when its turn comes: an edit made while another job was being sent is not written over', async () => {
+    const kept = new KeptJob();
+    await openPage('/jobs/shed/size', kept);
+    serve({ ...kept.answers(), '/jobs/shed/changes': () => refusal(503, 'silent') });
+    await set(count, 9);
+    await soon(() => expect(useJob.getState().sync?.link).equal('lost'));
+    const early = useJob.getState().sync;
+    await set('name', 'Later');
+    const later = useJob.getState().sync;
+    if (!early || !later) throw new Error('no job is open');
+    leaveStation();
+    await rest();
+    const tab = await tabName();
+    const shed = { id: 'shed', key: kept.key };
+    // Before it stands another job, whose server takes its time.
+    const slow = { id: 'slow', key: '00000000-0000-4000-8000-000000000000' };
+    let answer = (_: Response) => {};
+    serve({
+      ...kept.answers(),
+      '/jobs/slow/changes': () =>
+        new Promise<Response>((resolve) => {
+          answer = resolve;
+        }),
+    });
+    await persistState(slow, tab, early);
+    await persistState(shed, tab, early);
+    const sent = sendLeft();
+    await rest();
+    // Both windows of the round: a second one begun meanwhile waits for nothing and spoils nothing.
+    await sendLeft();
+    await persistState(shed, tab, later);
+    answer(refusal(503, 'silent'));
+    await sent;
+    expect(kept.document.name).equal('Later');
+    expect(risers(kept.document)).equal(9);
+    const left = (await allPersisted()).find(({ job }) => job.key === kept.key);
+    expect(left?.state.document.name).equal('Later');
   });
 });
 

@@ -4,7 +4,7 @@ import { useJob } from './job';
 import { type Driver, driveJob } from './sync/driver';
 import { eachRound, whileListening } from './sync/line';
 import { openJobHere } from './sync/opening';
-import { beginLooking, endLooking, sendLeft, sendOrphans } from './sync/orphans';
+import { beginLooking, sendLeft, sendOrphans } from './sync/orphans';
 
 whileListening(() => void sendOrphans());
 eachRound(() => void sendLeft());
@@ -19,7 +19,8 @@ export function useOpened(id: string): string | undefined {
   useEffect(() => {
     let driver: Driver | undefined;
     let left = false;
-    beginLooking(id)
+    const look = beginLooking(id);
+    look.ready
       .then(() => openJobHere(id))
       .then(
         ({ job, tab, state, inputs, tidyUp }) => {
@@ -42,10 +43,11 @@ export function useOpened(id: string): string | undefined {
       );
     return () => {
       left = true;
-      endLooking(id);
       // What has just been set goes off at once; its answer is asked for again in the next round.
       if (useJob.getState().id === id) useJob.getState().give({ kind: 'due' });
       driver?.close();
+      // Not before the last of it is laid by: what is sent for it then is what stands there.
+      void (driver?.laid() ?? Promise.resolve()).finally(look.end);
       if (useJob.getState().id === id) useJob.getState().close();
     };
   }, [id]);

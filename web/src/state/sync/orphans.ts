@@ -1,70 +1,83 @@
 import { rules } from '../rules';
 import { type Driver, driveJob, fetchStored } from './driver';
 import { hadOf, step } from './machine';
-import { allPersisted, type JobRef, type Persisted, persistState, throwAway } from './persisted';
+import { allPersisted, type JobRef, type Persisted, persistedAt, persistState, throwAway } from './persisted';
 import { goesOn, isSettled, revive, type Sync, waits } from './state';
 import { closedTabs, holdTab, tabName } from './tab';
 
-let draining = false;
+/** Work of which there is one round at a time: what is begun during a round is left to the next. */
+function oneRound(work: () => Promise<void>): () => Promise<void> {
+  let under = false;
+  return async () => {
+    if (under) return;
+    under = true;
+    try {
+      await work();
+    } catch {
+      // The browser's store or the server fails: it is tried again at the next round.
+    } finally {
+      under = false;
+    }
+  };
+}
 
 /**
  * Sends what windows that are closed had not got onto the server, whichever job it was for and whether or not that is open anywhere. What
  * somebody has to choose about waits until the job is opened.
  */
-export async function sendOrphans(): Promise<void> {
-  if (draining) return;
-  draining = true;
-  try {
-    const all = await allPersisted().catch(() => []);
-    const closed = new Set(await closedTabs(all.map(({ tab }) => tab)));
-    for (const one of all)
-      if (closed.has(one.tab) && waits(one.state))
-        await holdTab(one.tab, async () => {
-          const state = await sendOne(one).ended;
-          if (isSettled(state) && (await isOnServer(one.job, state))) await throwAway(one.job, one.tab);
-        });
-  } catch {
-    // The browser's store fails: it is tried again at the next round.
-  } finally {
-    draining = false;
-  }
-}
+export const sendOrphans = oneRound(async () => {
+  const all = await allPersisted();
+  const closed = new Set(await closedTabs(all.map(({ tab }) => tab)));
+  for (const { job, tab } of all)
+    if (closed.has(tab))
+      await holdTab(tab, async () => {
+        // As it stands now that its window cannot come back: it may have been open meanwhile.
+        const one = await persistedAt(job, tab);
+        if (!one || !waits(one.state)) return;
+        const state = await sendOne(one).ended;
+        if (isSettled(state) && (await isOnServer(job, state))) await throwAway(job, tab);
+      });
+});
 
 /** Whether the server has all that a state has seen of it: one that was put back to an older copy has not. */
 async function isOnServer({ id, key }: JobRef, state: Sync): Promise<boolean> {
   return !(await fetchStored(id, hadOf(state), key)).parted;
 }
 
-/** The job that this window looks at, by its address. */
-let lookedAt: string | undefined;
-/** What this window sends for jobs that it looks at no more, by their addresses. */
-const sending = new Map<string, Sending>();
+/** Jobs that this window looks at, or has not laid by to the end yet, by their addresses. */
+const looks = new Set<{ id: string }>();
+/** What this window sends for a job that it looks at no more. */
+let sending: { id: string; left: Sending } | undefined;
 
-/** Says that this window looks at a job: what it still sends for that from before is stopped, and laid by. */
-export async function beginLooking(id: string): Promise<void> {
-  lookedAt = id;
-  const left = sending.get(id);
-  left?.stop();
-  await left?.ended;
-}
+const isLookedAt = (id: string) => [...looks].some((look) => look.id === id);
 
-export function endLooking(id: string): void {
-  if (lookedAt === id) lookedAt = undefined;
+/**
+ * Says that this window looks at a job.
+ *
+ * @returns `ready` once what it still sent for that from before is stopped and laid by; `end` says that it is left, and all of it laid by
+ */
+export function beginLooking(id: string): { ready: Promise<unknown>; end(): void } {
+  const look = { id };
+  looks.add(look);
+  const before = sending?.id === id ? sending.left : undefined;
+  before?.stop();
+  return { ready: before?.ended ?? Promise.resolve(), end: () => looks.delete(look) };
 }
 
 /** Sends what this window left unsent at the jobs that it looks at no more. Their undo stays where it is. */
-export async function sendLeft(): Promise<void> {
+export const sendLeft = oneRound(async () => {
   const tab = await tabName();
-  const all = await allPersisted().catch(() => []);
-  for (const one of all) {
-    const { id } = one.job;
-    if (one.tab !== tab || !waits(one.state) || id === lookedAt || sending.has(id)) continue;
+  for (const { job, tab: of } of await allPersisted()) {
+    if (of !== tab || isLookedAt(job.id)) continue;
+    const one = await persistedAt(job, tab);
+    // It may have been opened while it was read.
+    if (!one || !waits(one.state) || isLookedAt(job.id)) continue;
     const left = sendOne(one);
-    sending.set(id, left);
+    sending = { id: job.id, left };
     await left.ended;
-    sending.delete(id);
+    sending = undefined;
   }
-}
+});
 
 interface Sending {
   /** The state when it ended, which is laid by. */

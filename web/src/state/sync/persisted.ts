@@ -1,6 +1,6 @@
 import { type Change, parseJob } from '@north-pane/core/document';
 import { parseEvents, type ShopEvent } from '@north-pane/core/shoplog';
-import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
+import { createStore, del, entries, get, set, type UseStore } from 'idb-keyval';
 import type { Stored, Sync } from './state';
 
 /** Opened when it is first needed: a browser that has none works without. */
@@ -33,12 +33,19 @@ export function throwAway(job: JobRef, tab: string): Promise<void> {
 
 /** Everything that windows of this browser laid by; what cannot be read any more is left where it is. */
 export async function allPersisted(): Promise<Persisted[]> {
-  return (await entries<string, unknown>(shelf())).flatMap(([, value]) => {
-    const { job, tab, state } = (value ?? {}) as { job?: Partial<JobRef>; tab?: unknown; state?: unknown };
-    if (typeof job?.id !== 'string' || typeof job.key !== 'string' || typeof tab !== 'string') return [];
-    const read = readSync(state);
-    return read ? [{ job: { id: job.id, key: job.key }, tab, state: read }] : [];
-  });
+  return (await entries<string, unknown>(shelf())).flatMap(([, value]) => readPersisted(value) ?? []);
+}
+
+/** What a window laid by for a job, as it stands at this moment. */
+export async function persistedAt(job: JobRef, tab: string): Promise<Persisted | undefined> {
+  return readPersisted(await get<unknown>(keyOf(job, tab), shelf()));
+}
+
+function readPersisted(value: unknown): Persisted | undefined {
+  const { job, tab, state } = (value ?? {}) as { job?: Partial<JobRef>; tab?: unknown; state?: unknown };
+  if (typeof job?.id !== 'string' || typeof job.key !== 'string' || typeof tab !== 'string') return undefined;
+  const read = readSync(state);
+  return read && { job: { id: job.id, key: job.key }, tab, state: read };
 }
 
 /**

@@ -69,7 +69,7 @@ test('revisions and builds are looked at and taken back; the same is not kept tw
   await page.keyboard.press('k');
   await expect(header.getByText('version 1, saved')).toBeVisible();
   await page.keyboard.press('k');
-  const again = page.getByRole('dialog', { name: 'Keep the same again?' });
+  const again = page.getByRole('dialog', { name: 'Save the same again?' });
   await expect(again).toContainText('Nothing has changed since version 1');
   await again.getByRole('button', { name: 'Leave it' }).click();
   await page.getByRole('button', { name: 'One less: Risers' }).click();

@@ -13,8 +13,8 @@ import { type ServiceMargin, serviceMargins } from './serviceMargins';
 /** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
 export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = serviceMargins(open)): Finding[] {
   const { job } = open;
-  const cooks = margins.filter(({ margin }) => margin < 0);
-  const loop = cooks.filter(({ panel }) => panel === undefined);
+  const overheated = margins.filter(({ margin }) => margin < 0);
+  const loop = overheated.filter(({ panel }) => panel === undefined);
   const panels = open.panels.flatMap(({ design, path: heater }, index): Finding[] => [
     ...design.findings,
     ...design.parts
@@ -27,10 +27,10 @@ export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = s
           values: { name: part.name, size: part.kind === 'length' ? part.length : Math.min(part.width, part.height) },
         }),
       ),
-    ...cooks
+    ...overheated
       .filter(({ panel, joint }) => panel === index && !joint)
       .map((one) => (one.hotter ? sensorFinding(one, heater) : overheatedFinding(one, heater))),
-    ...cooks
+    ...overheated
       .filter(({ panel, joint }) => panel === index && joint)
       .map(
         ({ name, limit, sees, high }): Finding => ({
@@ -97,6 +97,12 @@ function overheatedFinding(
   };
 }
 
+/** `reaches 132 °C, in one panel of twenty 138 °C or more`. */
+function reaches(values: Parameters<Words>[0], say: Parameters<Words>[1]): string {
+  const [sees, high] = ['sees', 'high'].map((one) => say.quantity('temperature', values.number(one), 0));
+  return `reaches ${sees}, in one panel of twenty ${high} or more`;
+}
+
 const jobWords: Record<string, Words> = {
   'panel-holds-water': (values) => ({
     headline: 'the panel does not drain',
@@ -122,17 +128,17 @@ const jobWords: Record<string, Words> = {
   }),
   'material-cooks': (values, say) => ({
     headline: `${values.text('name')} cooks`,
-    detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    detail: `Dry in full sun the ${values.text('place')} ${reaches(values, say)}; ${values.text('name')} is rated to ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy: 'Take a material that stands the heat. A panel left dry in the sun gets this hot on the first day.',
   }),
   'sensor-overheats': (values, say) => ({
     headline: `${values.text('name')} gets too hot`,
-    detail: `Dry in full sun the ${values.text('place')} reaches ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
-    remedy: `Take a ${values.text('instead')}: it stands ${say.quantity('temperature', values.number('stands'), 0)}.`,
+    detail: `Dry in full sun the ${values.text('place')} ${reaches(values, say)}; ${values.text('name')} is rated to ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    remedy: `Use a ${values.text('instead')}: it is rated to ${say.quantity('temperature', values.number('stands'), 0)}.`,
   }),
   'solder-melts': (values, say) => ({
     headline: `${values.text('name')} would melt`,
-    detail: `Dry in full sun the joints reach ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; that solder begins to melt at ${say.quantity('temperature', values.number('limit'), 0)}.`,
+    detail: `Dry in full sun the solder ${reaches(values, say)}; it begins to melt at ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy: 'Solder with tin and 5 % antimony, or braze, and keep the panel from standing dry in the sun.',
   }),
   'loop-cooks': (values, say) => ({

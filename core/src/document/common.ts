@@ -1,7 +1,7 @@
 import * as z from 'zod';
 
 /** An id that the program gives. */
-export const id = z
+const id = z
   .string()
   .regex(/^[a-z][a-z0-9-]{0,40}$/, 'must be small letters, digits and dashes, beginning with a letter');
 

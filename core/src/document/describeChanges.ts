@@ -43,12 +43,12 @@ export function describeChange(
   return { name: placeName(job, path), before: text(before), after: text(after) };
 }
 
-/** Changes told by name; more than these are told by number. */
+/** Changes that are listed by name; the rest are counted. */
 const mostTold = 3;
 
 /**
  * What differs between two states of a job, in words: `Riser pitch: 89 mm to 106 mm`. Several fields are parted by semicolons; of
- * many the first few are told and the rest counted. Empty where nothing differs.
+ * many the first few are listed and the rest counted. Empty where nothing differs.
  */
 export function describeChanges(before: Job, after: Job, habit: Habit): string {
   const told = new Set<string>();

@@ -62,7 +62,8 @@ describe('job: fields of the document', () => {
       ['need.months', [6, 7], ['sun', 'need']],
       ['shop.kerfs.tube', 0.001, ['pieces']],
       ['stores.tank-a.volume', 0.3, ['heat', 'need', 'findings']],
-      ['heaters.panel-a.parameters.pitch', 0.1, ['weather', 'sun', 'heat', 'need', 'pieces', 'findings']],
+      ['heaters.panel-a.parameters.pitch', 0.1, ['heat', 'need', 'pieces', 'findings']],
+      ['heaters.panel-a.count', 2, ['sun', 'heat', 'need', 'pieces', 'findings']],
     ] as const) {
       const after = withValueAt(job, pathSteps(path), value);
       const results = (['weather', 'sun', 'heat', 'need', 'pieces', 'findings'] as const).filter(
@@ -89,7 +90,7 @@ describe('job: fields of the document', () => {
     expect(added.map(({ optional }) => optional)).deep.equal([true]);
     expect(fieldTable(added)).include('| `need.guests` | Guests | Who stay in summer. |');
   });
-  it('that stand for one thing are told by their name', () => {
+  it('that hold a list or a record are named as a whole', () => {
     const part = partField(z.array(z.number()), { label: 'Series', meaning: 'Numbers.' });
     expect(documentFields(z.strictObject({ part })).map(({ meta }) => meta.label)).deep.equal(['Series']);
     const [change] = changesBetween(job, withValueAt(job, ['site', 'horizon'], [{ azimuth: 1, elevation: 2 }]));

@@ -74,11 +74,15 @@ function heaterField(job: Job, path: Path): FieldMeta | undefined {
   return fields.find((one) => one.path === rest.join('.'))?.meta;
 }
 
+/** Results that depend on everything that a heater is made of. */
+const ofHeaters: readonly Result[] = ['heat', 'need', 'pieces', 'findings'];
+
 /** What of a value some results depend on; undefined where nothing of it. */
 function dependedOn(value: unknown, schema: Schema, results: ReadonlySet<Result>): unknown {
   const meta = fieldMeta(schema);
   if (meta) return meta.moves?.some((one) => results.has(one)) ? value : undefined;
-  if (bare(schema) === heaterSchema) return value;
+  // All that a heater is made of moves whatever is worked out of it; the sky over it only by the fields that say so.
+  if (bare(schema) === heaterSchema && ofHeaters.some((one) => results.has(one))) return value;
   if (typeof value !== 'object' || value === null) return undefined;
   const entries = below(schema);
   const parts = Object.entries(value).flatMap(([step, inner]): [string, unknown][] => {

@@ -12,7 +12,7 @@ const planned = (label: string, meaning: string) => flagField({ label, meaning, 
 /** How the water goes round, and what is planned so that nobody is hurt. */
 export const loopSchema = z.strictObject({
   kind: optionField({
-    label: 'Goes round',
+    label: 'Circulation',
     meaning: 'How the water gets through the heater.',
     choices: {
       'drain-back': 'drains back when the pump stops',
@@ -26,7 +26,7 @@ export const loopSchema = z.strictObject({
     moves: ['heat', 'need', 'pieces', 'findings'],
   }),
   connection: optionField({
-    label: 'Heaters stand',
+    label: 'Heaters are connected',
     meaning: 'How several of them share the water.',
     choices: { parallel: 'side by side, each with a share', series: 'one after the other' },
     moves: ['heat', 'need', 'findings'],

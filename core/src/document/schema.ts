@@ -117,7 +117,7 @@ export const jobSchema = z.strictObject({
   units: optionField({
     label: 'Units and stock',
     meaning: 'The tape of the shop, and which stock it sells.',
-    choices: { metric: 'millimetres, metric stock', imperial: 'inches, imperial stock' },
+    choices: { metric: 'millimetres, metric stock', imperial: 'feet and inches, imperial stock' },
     moves: ['pieces', 'need', 'findings'],
   }),
   currency: textField(z.string().min(1).max(4), {

@@ -21,4 +21,4 @@ export {
   meansSame,
   rangesOf,
 } from './parameters';
-export { fieldText } from './text';
+export { fieldText, writtenFactor } from './text';

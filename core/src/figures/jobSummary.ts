@@ -11,7 +11,9 @@ export interface JobSummary {
   currency: string;
   latitude: number;
   longitude: number;
-  /** Heaters of all groups; none while nobody has picked a kind. */
+  /** Set while nobody has picked a kind of heater. */
+  unpicked?: true;
+  /** Heaters of all groups. */
   panels: number;
   apertureArea: number | undefined;
   gain: number | undefined;
@@ -52,10 +54,18 @@ export function jobSummary(job: Job, state?: ShopState): JobSummary {
     currency: job.currency,
     latitude: job.site.latitude,
     longitude: job.site.longitude,
-    panels: isPicked(job) ? heatersOf(job).reduce((sum, panel) => sum + (panel.count || 1), 0) : 0,
+    panels: heatersOf(job).reduce((sum, panel) => sum + (panel.count || 1), 0),
   };
   if (!isPicked(job))
-    return { ...plain, apertureArea: undefined, gain: undefined, cost: undefined, clashes: 0, trouble: undefined };
+    return {
+      ...plain,
+      unpicked: true,
+      apertureArea: undefined,
+      gain: undefined,
+      cost: undefined,
+      clashes: 0,
+      trouble: undefined,
+    };
   try {
     const { figures, findings } = workOut(job, state);
     const { apertureArea, gain, cost } = figures;

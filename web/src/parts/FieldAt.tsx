@@ -1,6 +1,6 @@
 import { Flex, Text } from '@chakra-ui/react';
 import { fieldAt, pathSteps, valueAtPath } from '@north-pane/core/document';
-import type { FieldMeta } from '@north-pane/core/field';
+import { type FieldMeta, writtenFactor } from '@north-pane/core/field';
 import { useMemo } from 'react';
 import { useHabit } from '../state/habit';
 import { jobNow, useJob } from '../state/job';
@@ -102,7 +102,7 @@ function Editor({
     case 'part':
       throw new RangeError(`${label} is no single value: it has an editor of its own`);
     default: {
-      const factor = percent ? 100 : 1;
+      const factor = writtenFactor(meta);
       return (
         <Entry
           label={label}

@@ -62,7 +62,7 @@ export function Revisions({ onClose }: { onClose(): void }) {
     {
       accessorFn: ({ keptAt }) => keptAt.getTime(),
       id: 'kept',
-      header: 'kept',
+      header: 'saved on',
       cell: ({ row }) => format(row.original.keptAt, 'd MMM yyyy, HH:mm'),
     },
     { accessorKey: 'note', header: 'note', meta: { wide: true } },

@@ -15,7 +15,7 @@ const asks = {
   rename: { title: 'Rename a job', words: 'Its address stays as it is.', label: 'Name', button: 'Rename it' },
   delete: {
     title: 'Delete a job for good',
-    words: 'Its design, versions, shop log and readings go with it, and nobody can fetch them back.',
+    words: 'Its design, versions, shop log and readings go with it, and nobody can bring them back.',
     label: 'Type its name to delete it',
     button: 'Delete it for good',
   },

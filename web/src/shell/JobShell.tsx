@@ -1,7 +1,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { errorWords } from '@north-pane/core/care';
 import { heatersOf, isPicked, type Job } from '@north-pane/core/document';
-import { type Family, families } from '@north-pane/core/families';
+import { families } from '@north-pane/core/families';
 import { type ReactNode, type RefObject, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { Boundary } from '../parts/Boundary';
@@ -144,7 +144,7 @@ function NeedsHeater({ station, children }: { station: Station; children: ReactN
 
 function kindOf(job: Job): string {
   const family = heatersOf(job)[0]?.family ?? '';
-  return Object.values<Family>(families).find(({ id }) => id === family)?.name ?? family;
+  return families[family as keyof typeof families]?.name ?? family;
 }
 
 /** The first stop of the Tab key: past slate and rail, to the station. */

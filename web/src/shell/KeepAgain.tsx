@@ -2,14 +2,14 @@ import { Button, Dialog, Text } from '@chakra-ui/react';
 import { Frame } from '../parts/Frame';
 import { useKeepAsking, useKeepRevision } from '../state/kept';
 
-/** Asked when nothing has changed since the job was kept last; and why nothing was kept, when it could not be. */
+/** Asked when nothing has changed since the job's last version was saved; and why none was, when it could not be. */
 export function KeepAgain() {
   const { again, trouble } = useKeepAsking();
   const keep = useKeepRevision();
   const close = () => useKeepAsking.setState({ again: undefined, trouble: undefined });
   if (again === undefined && !trouble) return null;
   return (
-    <Frame title={trouble ? 'Nothing was kept' : 'Keep the same again?'} onClose={close}>
+    <Frame title={trouble ? 'Nothing was saved' : 'Save the same again?'} onClose={close}>
       <Dialog.Body>
         {trouble ? (
           <Text role="alert" color="brickText">
@@ -34,7 +34,7 @@ export function KeepAgain() {
               })
             }
           >
-            Keep it again
+            Save it again
           </Button>
         )}
       </Dialog.Footer>

@@ -3,7 +3,7 @@
 
 import { Box, Button, Dialog, Flex, Grid, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { needSchema } from '@north-pane/core/document';
+import { jobSchema, needSchema } from '@north-pane/core/document';
 import { families } from '@north-pane/core/families';
 import { fieldMeta } from '@north-pane/core/field';
 import { formatPlace, type Habit, parsePlace, parseQuantity } from '@north-pane/core/quantity';
@@ -26,7 +26,7 @@ const halves = ['Northern hemisphere', 'Southern hemisphere'] as const;
 const form = z
   .object({
     name: z.string().trim().min(1, 'Give the job a name.').max(120, 'A name has at most 120 characters.'),
-    units: z.enum(['metric', 'imperial']),
+    units: jobSchema.shape.units,
     currency: z.string().trim().min(1, 'Say what money is called here.').max(4, 'Four letters at most, as $ or NZ$.'),
     how: z.enum(places),
     place: z.string(),
@@ -101,6 +101,15 @@ function whereOf({ how, place, zone, climate, half }: Values) {
   if (!read.ok) return undefined;
   const { latitude, longitude } = read;
   return { latitude, longitude, zone: zone || Intl.DateTimeFormat().resolvedOptions().timeZone };
+}
+
+/** The choices of a field, in its own words. */
+function Options({ of }: { of: Parameters<typeof fieldMeta>[0] }) {
+  return fieldMeta(of)?.choices?.map(({ value, words }) => (
+    <option key={value} value={value}>
+      {words}
+    </option>
+  ));
 }
 
 /**
@@ -180,8 +189,7 @@ export function NewJob({ built = false, onClose }: { built?: boolean; onClose():
             {(field) => (
               <NativeSelect.Root>
                 <NativeSelect.Field {...field} {...register('units', { onChange: () => usualIn(getValues('units')) })}>
-                  <option value="metric">millimetres, metric stock</option>
-                  <option value="imperial">feet and inches, imperial stock</option>
+                  <Options of={jobSchema.shape.units} />
                 </NativeSelect.Field>
                 <NativeSelect.Indicator />
               </NativeSelect.Root>
@@ -223,11 +231,7 @@ export function NewJob({ built = false, onClose }: { built?: boolean; onClose():
               {(field) => (
                 <NativeSelect.Root>
                   <NativeSelect.Field {...field} {...register('use', { onChange: () => usualIn(getValues('units')) })}>
-                    {(fieldMeta(needSchema.shape.kind)?.choices ?? []).map(({ value, words }) => (
-                      <option key={value} value={value}>
-                        {words}
-                      </option>
-                    ))}
+                    <Options of={needSchema.shape.kind} />
                   </NativeSelect.Field>
                   <NativeSelect.Indicator />
                 </NativeSelect.Root>

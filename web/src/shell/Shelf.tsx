@@ -89,7 +89,7 @@ export function Shelf() {
             </Heading>
             <Text color="soft">
               {away
-                ? 'They keep everything, and are fetched back or deleted for good from here.'
+                ? 'They keep everything. Bring them back, or delete them for good, from here.'
                 : 'One job is one heater, from the pane in hand to the water it warmed.'}
             </Text>
           </Box>
@@ -153,6 +153,7 @@ interface Card {
   units: Habit;
   currency: string;
   panels: number;
+  unpicked?: true | undefined;
   apertureArea?: number | undefined;
   gain?: number | undefined;
   cost?: number | undefined;
@@ -165,8 +166,8 @@ interface Card {
   updatedAt: string;
 }
 
-function panelWords(panels: number): string {
-  if (panels === 0) return 'no heater picked yet';
+function panelWords({ panels, unpicked }: Card): string {
+  if (unpicked) return 'no heater picked yet';
   return panels === 1 ? 'one panel' : `${panels} panels`;
 }
 
@@ -190,9 +191,9 @@ function JobCard({ job }: { job: Card }) {
       overflow="hidden"
       _hover={{ borderColor: 'pane' }}
     >
-      <Link to={`/jobs/${job.id}/${job.panels > 0 ? 'size' : 'pick'}`}>
+      <Link to={`/jobs/${job.id}/${job.unpicked ? 'pick' : 'size'}`}>
         <Flex bg="well" h="170px" align="center" justify="center" p="4">
-          {job.panels > 0 && (
+          {!job.unpicked && (
             <Image
               src={`/api/jobs/${job.id}/plan.svg?v=${job.version}`}
               alt=""
@@ -208,7 +209,7 @@ function JobCard({ job }: { job: Card }) {
             {job.name}
           </Heading>
           <Text color="soft" fontSize="14px" mb="3">
-            {panelWords(job.panels)}, last worked on{' '}
+            {panelWords(job)}, last worked on{' '}
             {new Date(job.updatedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}
           </Text>
           {job.trouble && (
@@ -217,7 +218,7 @@ function JobCard({ job }: { job: Card }) {
             </Text>
           )}
           <Flex gap="6">
-            {job.panels > 0 &&
+            {!job.unpicked &&
               figures.map(([label, value]) => (
                 <Box key={label}>
                   <Text fontSize="13px" color="soft">

@@ -41,9 +41,8 @@ export function useSky(): {
   const { bytes, waiting } = useSeries();
   const key = `${resultKey(job, ['weather'])} ${waiting} ${bytes?.byteLength}`;
   // A row in front is as large as the panels themselves: their sizes, and not all that they are made of.
-  const outsides = open.panels.map(({ design, document }) => [design.outside, document.count, document.turned]);
-  const { heaters: _, ...around } = job;
-  const stands = `${key} ${resultKey(around as typeof job, ['sun'])} ${JSON.stringify(job.site.standing.front && outsides)}`;
+  const outsides = open.panels.map(({ design }) => design.outside);
+  const stands = `${key} ${resultKey(job, ['sun'])} ${JSON.stringify(job.site.standing.front && outsides)}`;
   const { value: sun, fresh: sunFresh } = useWork('pane', stands, (heavy) => heavy.pane(key, job, bytes));
   const { value: study, fresh } = useWork('study', stands, (heavy) => heavy.study(key, job, bytes));
   const both = fresh && sunFresh && sun && study;

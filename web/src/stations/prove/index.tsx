@@ -1,5 +1,6 @@
 import { Box, Button, Flex, Heading, SimpleGrid, Text } from '@chakra-ui/react';
 import { tz } from '@date-fns/tz';
+import { resultKey } from '@north-pane/core/document';
 import { type Comparison, isStore, type Sensors, sayLeft, sayVerdict, sensorsSchema } from '@north-pane/core/proof';
 import { plantOf } from '@north-pane/core/proving';
 import { formatCount, formatNumber } from '@north-pane/core/quantity';
@@ -130,7 +131,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   const sayBuilt = useSayBuilt();
   const { document } = built;
   const zone = document.site.zone;
-  const key = `${source.id} ${source.count} ${source.readings.length} ${source.readings[source.readings.length - 1]?.time} ${JSON.stringify(built.builds.map(({ from, job }) => [from, job.heaters, job.site, job.loop, job.asBuilt]))}`;
+  const key = `${source.id} ${source.count} ${source.readings.length} ${source.readings[source.readings.length - 1]?.time} ${built.builds.map(({ from, job }) => `${from} ${resultKey(job, ['heat'])}`).join(' ')}`;
   const compared = useWork('compare', key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
   const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
   const [looking, setLooking] = useState(false);

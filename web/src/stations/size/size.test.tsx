@@ -153,8 +153,7 @@ describe('web: Size, what is worked out', () => {
   it('tells what overheats at the layers: a loop of PVC and a foam that melts are cautions', async () => {
     const plain = defaultJob('harp', { units: 'metric' });
     const user = await openStation('size', { ...plain, loop: { ...plain.loop, hotSensor: false } });
-    const cooks = region('What overheats, empty in full sun');
-    expect(textIn(cooks)).match(/digital sensor.*125 max/);
+    expect(textIn(region('What overheats, empty in full sun'))).match(/digital sensor.*125 max/);
     // One touch plans the better ones.
     const weak = finding('sensor-overheats');
     if (!weak) throw new Error('no warning of the sensor');

@@ -1,19 +1,24 @@
-import { type Change, changesBetween, type Job, mergeChanges, same, valueAtPath } from '@north-pane/core/document';
+import { changesBetween, type Job, same, valueAtPath } from '@north-pane/core/document';
 import { foldEvents, nextClock, type ShopEvent } from '@north-pane/core/shoplog';
 import { hadOf, step } from './machine';
-import type { Effect, Had, Input } from './messages';
+import type { Effect, Input } from './messages';
 import {
-  type Entry,
-  goesOn,
-  isSettled,
-  openSync,
-  type Rules,
-  revive,
-  type Stored,
-  type Sync,
-  unsaved,
-  waits,
-} from './state';
+  add,
+  answerOf,
+  author,
+  continues,
+  copyOfServer,
+  fields,
+  freshJob,
+  markAt,
+  otherCopy,
+  pathOf,
+  type Server,
+  type Small,
+  stampOf,
+  troubleIn,
+} from './server.fixture';
+import { type Entry, goesOn, isSettled, openSync, type Rules, revive, type Sync, unsaved, waits } from './state';
 
 /**
  * Two to seven windows of two browsers, with clocks that are wrong, and a server with two jobs that loses, delays, doubles and reorders what
@@ -21,36 +26,6 @@ import {
  * again under the same name. Windows are closed and opened again at any moment, and go from one job to the other; what one leaves unsent is
  * sent by the window itself or, once it is closed, by another. A schedule is a list of numbers: each says what happens next.
  */
-
-/** Fields of the small document that is edited: two of them must not both be large. */
-const fields = ['pitch', 'risers', 'aim', 'name'] as const;
-type Small = { parts: Record<string, string | undefined>; name: string };
-
-/** A value says who set it and which of his edits it was: `a7`. The start is `0`. */
-const author = (value: unknown): string => String(value ?? '0')[0] ?? '0';
-const pathOf = (field: string): string[] => (field === 'name' ? ['name'] : ['parts', field]);
-
-/** Unsound where both of two fields were set by edits whose numbers end in 1 to 4: each goes by itself. */
-function troubleIn(document: Small): string | undefined {
-  const { pitch, risers } = document.parts;
-  const early = (value: string | undefined) => /[1-4]$/.test(value ?? '');
-  return early(pitch) && early(risers) ? 'both are early' : undefined;
-}
-
-interface Server {
-  /** Of the job that has the name now. */
-  key: number;
-  stored: Stored;
-  /** The version that each save made. */
-  saves: Map<string, number>;
-  /** The saves that made each version, in their order. */
-  stamps: Map<number, string>;
-  /** Saves that were answered with a conflict or a refusal: a copy that comes later is not taken. */
-  turnedAway: Set<string>;
-  /** Every value that a path ever had, in order. */
-  history: Map<string, unknown[]>;
-  log: ShopEvent[];
-}
 
 interface Message {
   from: number;
@@ -60,7 +35,7 @@ interface Message {
   /** The window left that job, or was closed, since. */
   unheard?: boolean;
   /** The answer, once the server has worked on it; `gone` where that job is no more. */
-  answer?: Input | 'gone';
+  answer?: Input | 'gone' | undefined;
 }
 
 /** A window at one of the jobs: it has two of these, and looks at one. */
@@ -95,8 +70,6 @@ interface Client {
   recorded: string[];
 }
 
-const add = <T>(map: Map<string, T[]>, key: string, value: T) => map.set(key, [...(map.get(key) ?? []), value]);
-
 export class World {
   readonly servers: [Server, Server];
   readonly clients: Client[];
@@ -119,7 +92,7 @@ export class World {
   private readonly ofDeleted = new Set<unknown>();
 
   constructor(windows = 2) {
-    this.servers = [this.freshJob(1), this.freshJob(1001)];
+    this.servers = [freshJob(1), freshJob(1001)];
     this.at = Array.from({ length: windows }, () => 0);
     this.clients = ['abcdefg', 'ABCDEFG'].flatMap((names, slot) =>
       [...names.slice(0, windows)].map((name, window) => ({
@@ -139,21 +112,6 @@ export class World {
 
   private serverOf({ slot }: { slot: number }): Server {
     return this.servers[slot] as Server;
-  }
-
-  private freshJob(key: number): Server {
-    const document = { parts: { pitch: '0', risers: '0', aim: '0' }, name: '0' } as unknown as Job;
-    const stamp = `begun ${key}`;
-    const stored = { version: 1, stamp, document };
-    return {
-      key,
-      stored,
-      saves: new Map(),
-      stamps: new Map([[1, stamp]]),
-      turnedAway: new Set(),
-      history: new Map(fields.map((field) => [field, ['0']])),
-      log: [],
-    };
   }
 
   /** What a window has that opens the job for the first time. */
@@ -208,7 +166,7 @@ export class World {
     // It has sent what there was, or cannot: what is left stays laid by.
     this.stop(client);
     if (this.windowIsOpen(client) || !isSettled(client.state)) return;
-    client.thrownAway = this.continues(this.serverOf(client), hadOf(client.state));
+    client.thrownAway = continues(this.serverOf(client), hadOf(client.state));
   }
 
   private windowIsOpen({ window }: Client): boolean {
@@ -270,13 +228,6 @@ export class World {
     });
   }
 
-  /** Whether the server goes on from what a window last had, as the real one tells. */
-  private continues(server: Server, { version, stamp, seq = 0, mark }: Partial<Had> & { version: number }): boolean {
-    const { stored, stamps, log } = server;
-    if (version > stored.version || (stamp !== undefined && stamps.get(version) !== stamp)) return false;
-    return seq === 0 || (log.length >= seq && (mark === undefined || markAt(log, seq) === mark));
-  }
-
   /** Undo and redo touch only what this client set, or nobody yet. */
   private lookAtUndo(client: Client, before: Sync, after: Sync, entry: Entry | undefined): void {
     for (const field of fields) {
@@ -299,84 +250,13 @@ export class World {
       this.wrong.push(`${client.name} is asked about ${String(yours)}, which was taken`);
   }
 
-  /** The server works on a message; true when it has an answer. */
+  /** The server works on a message. */
   private work(message: Message): void {
-    const { effect, key } = message;
     const server = this.serverOf(this.clients[message.from] as Client);
-    if (key !== server.key) {
-      message.answer = 'gone';
-      return;
-    }
-    switch (effect.kind) {
-      case 'send': {
-        const { save, base, stamp, changes } = effect.sent;
-        if (server.saves.has(save)) {
-          message.answer = { kind: 'saved', save, stored: server.stored };
-          return;
-        }
-        if (server.turnedAway.has(save)) {
-          message.answer = { kind: 'clashed', save, stored: server.stored };
-          return;
-        }
-        if (!this.continues(server, { version: base, ...(stamp === undefined ? {} : { stamp }) })) {
-          message.answer = otherCopy(server);
-          return;
-        }
-        const merge = mergeChanges(server.stored.document, changes);
-        if (!merge.ok) {
-          server.turnedAway.add(save);
-          this.counts.conflicts += 1;
-          message.answer = { kind: 'clashed', save, stored: server.stored };
-          return;
-        }
-        const why = troubleIn(merge.document as unknown as Small);
-        if (why !== undefined) {
-          server.turnedAway.add(save);
-          this.counts.refusals += 1;
-          message.answer = { kind: 'refused', save, why };
-          return;
-        }
-        for (const { path, after } of changes as Change[])
-          add(server.history as Map<string, unknown[]>, path[path.length - 1] as string, after);
-        // By all saves in their order, as the server's digest: the same one after others makes another version.
-        const made = `${server.stored.stamp} ${save}`;
-        server.stored = { version: server.stored.version + 1, stamp: made, document: merge.document };
-        server.saves.set(save, server.stored.version);
-        server.stamps.set(server.stored.version, made);
-        message.answer = { kind: 'saved', save, stored: server.stored };
-        return;
-      }
-      case 'log': {
-        const { after, mark } = effect;
-        if (!this.continues(server, { version: 1, seq: after, ...(mark === undefined ? {} : { mark }) })) {
-          message.answer = otherCopy(server);
-          return;
-        }
-        const known = new Set(server.log.map(({ id }) => id));
-        server.log.push(...effect.events.filter(({ id }) => !known.has(id)));
-        message.answer = { kind: 'logged', ids: effect.events.map(({ id }) => id), seq: server.log.length };
-        return;
-      }
-      case 'fetch':
-        message.answer = this.continues(server, effect.had)
-          ? { kind: 'fetched', ask: effect.ask, stored: server.stored }
-          : otherCopy(server);
-        return;
-      case 'hear': {
-        const { ask, after, mark } = effect;
-        if (!this.continues(server, { version: 1, seq: after, ...(mark === undefined ? {} : { mark }) })) {
-          message.answer = otherCopy(server);
-          return;
-        }
-        const page = server.log.slice(after, after + 3);
-        const seq = after + page.length;
-        const more = seq < server.log.length;
-        message.answer = { kind: 'heard', ask, events: page, seq, mark: markAt(server.log, seq), more };
-        return;
-      }
-      default:
-        return;
-    }
+    const turnedAway = server.turnedAway.size;
+    message.answer = message.key === server.key ? answerOf(server, message.effect) : 'gone';
+    if (server.turnedAway.size === turnedAway) return;
+    this.counts[(message.answer as Input).kind === 'refused' ? 'refusals' : 'conflicts'] += 1;
   }
 
   /** An answer reaches the window that asked, if that is about the same job still. */
@@ -560,7 +440,7 @@ export class World {
         for (const values of client.wrote.values()) for (const value of values) this.ofDeleted.add(value);
     this.ofDeleted.delete('0');
     const server = this.serverOf({ slot });
-    Object.assign(server, this.freshJob(server.key + 1));
+    Object.assign(server, freshJob(server.key + 1));
   }
 
   private choose(index: number, choice: 'yours' | 'theirs'): void {
@@ -590,8 +470,7 @@ export class World {
       return;
     }
     client.state = revive(client.persisted);
-    if (this.continues(server, hadOf(client.state)))
-      this.give(index, { kind: 'fetched', ask: 0, stored: server.stored });
+    if (continues(server, hadOf(client.state))) this.give(index, { kind: 'fetched', ask: 0, stored: server.stored });
     else this.give(index, otherCopy(server));
     this.give(index, { kind: 'due' });
     this.hearWhere(index);
@@ -692,31 +571,4 @@ export class World {
       }
     return wrong;
   }
-}
-
-/** The server's mark of its log up to a number. */
-function markAt(log: readonly ShopEvent[], seq: number): string {
-  return log
-    .slice(0, seq)
-    .map(({ id }) => id)
-    .join();
-}
-
-function otherCopy({ stored, log }: Server): Input {
-  return { kind: 'parted', copy: { stored, seq: log.length } };
-}
-
-function copyOfServer(server: Server): Server {
-  const { saves, stamps, turnedAway, log } = server;
-  return {
-    ...server,
-    saves: new Map(saves),
-    stamps: new Map(stamps),
-    turnedAway: new Set(turnedAway),
-    log: [...log],
-  };
-}
-
-function stampOf({ stamp }: Stored): { stamp?: string } {
-  return stamp === undefined ? {} : { stamp };
 }

@@ -268,7 +268,7 @@ describe('job: things to look at', () => {
     const foam = set('heaters.panel-a.box.parameters.insulation', 'polyiso-50');
     const [cooks] = jobFindings(openJob(foam));
     expect(cooks?.code).equal('material-cooks');
-    if (cooks) expect(sayFinding(cooks, 'metric').detail).match(/reaches 1[23]\d.*stands 120/s);
+    if (cooks) expect(sayFinding(cooks, 'metric').detail).match(/reaches 1[23]\d.*is rated to 120/s);
     const pressed = jobFindings(
       openJob({ ...job, loop: { ...job.loop, pressurised: true, relief: true, expansion: true } }),
     );

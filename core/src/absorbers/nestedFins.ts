@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Words } from '../care';
+import { finding, type Words } from '../care';
 import { defineMember, entry, materials, type Range, range, serviceLimits, type Tube } from '../catalogue';
 import { choiceField, entryField } from '../field';
 import { sized } from '../quantity';
@@ -181,13 +181,12 @@ export const nestedFins = defineMember({
           findings:
             2 * flange < pitch - 1e-9
               ? [
-                  {
-                    code: 'fins-leave-gap',
-                    severity: 'caution',
-                    path: `${path}.parameters.pitch`,
-                    values: { gap: pitch - 2 * flange, width: 2 * flange },
-                    fix: Math.floor(2 * flange * 1000) / 1000,
-                  },
+                  finding.caution(
+                    'fins-leave-gap',
+                    `${path}.parameters.pitch`,
+                    { gap: pitch - 2 * flange, width: 2 * flange },
+                    { fix: Math.floor(2 * flange * 1000) / 1000 },
+                  ),
                 ]
               : [],
         };

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Words } from '../care';
+import { finding, type Words } from '../care';
 import { defineMember, entry, materials, type Range, range, serviceLimits } from '../catalogue';
 import { choiceField, entryField } from '../field';
 import { sized } from '../quantity';
@@ -103,13 +103,12 @@ export const snapTracks = defineMember({
           findings:
             pitch < track.width - 1e-9
               ? [
-                  {
-                    code: 'tracks-overlap',
-                    severity: 'clash',
-                    path: `${path}.parameters.pitch`,
-                    values: { pitch, width: track.width },
-                    fix: track.width,
-                  },
+                  finding.clash(
+                    'tracks-overlap',
+                    `${path}.parameters.pitch`,
+                    { pitch, width: track.width },
+                    { fix: track.width },
+                  ),
                 ]
               : [],
         };

@@ -1,4 +1,4 @@
-import type { Finding } from '../care';
+import { type Finding, finding } from '../care';
 import { entries, screwFrom, type Timber } from '../catalogue';
 import type { GlazingDesign } from '../glazings';
 import { bearsPane, leastLedge, mostClearance, paneBearing } from './bearing';
@@ -57,45 +57,45 @@ function seatFindings(made: TimberBox, frame: Frame, glazing: GlazingDesign, pat
   const at = { x: frame.outside.length / 2, y: frame.wall / 2 };
   const ledge = choosesLedge(made) ? made.ledge : board.thickness;
   if (choosesLedge(made) && made.ledge > widest + 1e-9)
-    found.push({
-      code: 'ledge-too-wide',
-      severity: 'clash',
-      path: `${path}.box.parameters.ledge`,
-      values: { ledge: made.ledge, most: widest },
-      at,
-      fix: Math.floor(widest * 2000 + 1e-6) / 2000,
-    });
+    found.push(
+      finding.clash(
+        'ledge-too-wide',
+        `${path}.box.parameters.ledge`,
+        { ledge: made.ledge, most: widest },
+        { at, fix: Math.floor(widest * 2000 + 1e-6) / 2000 },
+      ),
+    );
   else if (!bearsPane(ledge, clearance)) {
     const { centred, slid } = paneBearing(ledge, clearance);
     const [mend] = mendBearing(made, clearance, path) ?? [];
-    found.push({
-      code: 'pane-falls-in',
-      severity: 'clash',
-      path: mend?.path ?? `${path}.glazing.parameters.clearance`,
-      values: {
-        ledge,
-        clearance,
-        centred: Math.max(0, centred),
-        slid: Math.max(0, slid),
-        least: leastLedge(clearance),
-      },
-      at,
-      fix: mend?.value ?? Math.max(0.001, mostClearance(Math.min(widest, ledge))),
-    });
+    found.push(
+      finding.clash(
+        'pane-falls-in',
+        mend?.path ?? `${path}.glazing.parameters.clearance`,
+        {
+          ledge,
+          clearance,
+          centred: Math.max(0, centred),
+          slid: Math.max(0, slid),
+          least: leastLedge(clearance),
+        },
+        { at, fix: mend?.value ?? Math.max(0.001, mostClearance(Math.min(widest, ledge))) },
+      ),
+    );
   }
   if (lid && lid.timber.thickness < glazing.seatDepth + leastUnder - 1e-9) {
     const needed = glazing.seatDepth + leastUnder;
     const [thicker] = entries('timber')
       .filter((one) => one.tape === lid.timber.tape && one.width < 0.06 && one.thickness >= needed - 1e-9)
       .sort((a, b) => a.thickness - b.thickness);
-    found.push({
-      code: 'lid-too-thin',
-      severity: 'clash',
-      path: `${path}.box.parameters.lidFrame`,
-      values: { lid: lid.timber.thickness, seat: glazing.seatDepth, needed },
-      at,
-      ...(thicker ? { fix: thicker.id } : {}),
-    });
+    found.push(
+      finding.clash(
+        'lid-too-thin',
+        `${path}.box.parameters.lidFrame`,
+        { lid: lid.timber.thickness, seat: glazing.seatDepth, needed },
+        { at, ...(thicker ? { fix: thicker.id } : {}) },
+      ),
+    );
   }
   // A frame that bears on less than half of the wall under it tips into the box.
   if (lid && lid.timber.width <= frame.wall / 2 + 1e-9) {
@@ -108,14 +108,14 @@ function seatFindings(made: TimberBox, frame: Frame, glazing: GlazingDesign, pat
           one.thickness >= lid.timber.thickness - 1e-9,
       )
       .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
-    found.push({
-      code: 'lid-too-narrow',
-      severity: 'clash',
-      path: `${path}.box.parameters.lidFrame`,
-      values: { lid: lid.timber.width, wall: frame.wall },
-      at,
-      ...(wider ? { fix: wider.id } : {}),
-    });
+    found.push(
+      finding.clash(
+        'lid-too-narrow',
+        `${path}.box.parameters.lidFrame`,
+        { lid: lid.timber.width, wall: frame.wall },
+        { at, ...(wider ? { fix: wider.id } : {}) },
+      ),
+    );
   }
   return found;
 }
@@ -132,68 +132,69 @@ export function boxFindings(
   const at = (name: string) => `${path}.box.parameters.${name}`;
   const found: Finding[] = [];
   if (cladding && cladding.width < frame.rimTop - 1e-9)
-    found.push({
-      code: 'cladding-too-narrow',
-      severity: 'clash',
-      path: at('cladding'),
-      values: { board: cladding.width, needed: frame.rimTop },
-    });
+    found.push(finding.clash('cladding-too-narrow', at('cladding'), { board: cladding.width, needed: frame.rimTop }));
   const mostRails = Math.max(0, Math.floor((frame.inside.length - leastBay) / (leastBay + board.thickness) + 1e-9));
   if (made.rails > mostRails)
-    found.push({
-      code: 'rails-fill-box',
-      severity: 'clash',
-      path: at('rails'),
-      values: { rails: made.rails, most: mostRails },
-      at: { x: frame.outside.length / 2, y: frame.outside.width / 2 },
-      fix: mostRails,
-    });
+    found.push(
+      finding.clash(
+        'rails-fill-box',
+        at('rails'),
+        { rails: made.rails, most: mostRails },
+        { at: { x: frame.outside.length / 2, y: frame.outside.width / 2 }, fix: mostRails },
+      ),
+    );
   for (const [field, least] of [
     ['cleat', leastCleat(made.board)],
     ['edgeStrip', leastStrip],
   ] as const)
     if (made[field] > 0 && made[field] < least - 1e-9)
-      found.push({
-        code: 'too-thin-to-cut',
-        severity: 'clash',
-        path: at(field),
-        values: { what: field === 'cleat' ? 'corner cleat' : 'edge strip', size: made[field], least },
-        fix: field === 'cleat' && least <= made.board.thickness ? Math.ceil(least * 1000 - 1e-6) / 1000 : 0,
-      });
+      found.push(
+        finding.clash(
+          'too-thin-to-cut',
+          at(field),
+          { what: field === 'cleat' ? 'corner cleat' : 'edge strip', size: made[field], least },
+          { fix: field === 'cleat' && least <= made.board.thickness ? Math.ceil(least * 1000 - 1e-6) / 1000 : 0 },
+        ),
+      );
   found.push(...seatFindings(made, frame, glazing, path));
   const through = exits.find(({ side }) => side === 'low' || side === 'high');
   const ends = throughBothEnds(exits);
   if ((through || ends) && made.side === 'fixed')
-    found.push({
-      code: 'array-cannot-go-in',
-      severity: 'clash',
-      path: at('side'),
-      values: { where: through ? 'sides' : 'ends' },
-      fix: 'removable',
-      at: through
-        ? { x: through.along, y: through.side === 'low' ? frame.wall / 2 : frame.outside.width - frame.wall / 2 }
-        : { x: frame.outside.length - frame.wall / 2, y: frame.outside.width / 2 },
-    });
+    found.push(
+      finding.clash(
+        'array-cannot-go-in',
+        at('side'),
+        { where: through ? 'sides' : 'ends' },
+        {
+          fix: 'removable',
+          at: through
+            ? { x: through.along, y: through.side === 'low' ? frame.wall / 2 : frame.outside.width - frame.wall / 2 }
+            : { x: frame.outside.length - frame.wall / 2, y: frame.outside.width / 2 },
+        },
+      ),
+    );
   if (edge && glazing.cover) {
     const { thickness } = edge.sheet;
     const hold = edge.lip - thickness - glazing.clearance;
     const most = board.thickness + thickness;
     if (hold < leastHold - 1e-9)
-      found.push({
-        code: 'lip-misses-pane',
-        severity: 'clash',
-        path: at('lip'),
-        values: { lip: edge.lip, least: thickness + glazing.clearance + leastHold },
-        fix: Math.ceil((thickness + glazing.clearance + leastHold) * 1000) / 1000,
-      });
+      found.push(
+        finding.clash(
+          'lip-misses-pane',
+          at('lip'),
+          { lip: edge.lip, least: thickness + glazing.clearance + leastHold },
+          { fix: Math.ceil((thickness + glazing.clearance + leastHold) * 1000) / 1000 },
+        ),
+      );
     else if (edge.lip > most + 1e-9)
-      found.push({
-        code: 'lip-shades-plate',
-        severity: 'caution',
-        path: at('lip'),
-        values: { lip: edge.lip, most },
-        fix: Math.floor(most * 1000) / 1000,
-      });
+      found.push(
+        finding.caution(
+          'lip-shades-plate',
+          at('lip'),
+          { lip: edge.lip, most },
+          { fix: Math.floor(most * 1000) / 1000 },
+        ),
+      );
   }
   return found;
 }

@@ -11,9 +11,7 @@ export function boxParts(made: TimberBox, frame: Frame, query: PartsQuery): Part
   const { board, cladding, edge, rails, lid } = made;
   const { inside } = frame;
   const { prefix } = query;
-  const rail = timberPiece(prefix, board, {
-    id: 'rail',
-    name: 'Cross rail',
+  const rail = timberPiece(prefix, board, 'rail', 'Cross rail', {
     length: inside.width,
     count: rails,
     section: { width: query.railDepth, thickness: board.thickness },
@@ -163,10 +161,8 @@ function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery)
     made.side === 'removable' ? exits.find(({ side }) => side === 'low' || side === 'high')?.side : undefined;
   const onEnds = exits.some((exit) => exit.side === 'cold' || exit.side === 'hot');
   const end = (which: 'cold' | 'hot') =>
-    timberPiece(prefix, board, {
-      // Without exits both are one and the same piece.
-      id: onEnds ? `end-${which}` : 'end',
-      name: !onEnds ? 'End board' : which === 'cold' ? 'End board, cold end' : 'End board, hot end',
+    // Without exits both are one and the same piece.
+    timberPiece(prefix, board, onEnds ? `end-${which}` : 'end', onEnds ? `End board, ${which} end` : 'End board', {
       length: inside.width,
       count: onEnds ? 1 : 2,
       operations,
@@ -179,9 +175,7 @@ function sideParts(made: TimberBox, frame: Frame, { prefix, exits }: PartsQuery)
       datum: { end: 'low side', side: which === 'cold' ? 'right' : 'left' },
     });
   const side = (which: 'low' | 'high') =>
-    timberPiece(prefix, board, {
-      id: `side-${which}`,
-      name: `Side board, ${which}`,
+    timberPiece(prefix, board, `side-${which}`, `Side board, ${which}`, {
       length: sideLength,
       count: 1,
       operations: [
@@ -229,17 +223,21 @@ function claddingParts(cladding: Timber, frame: Frame, { prefix, exits }: PartsQ
     const onEnd = side === 'cold' || side === 'hot';
     roles.set(
       role,
-      timberPiece(prefix, cladding, {
-        id: role,
-        name: own ? `Outer board, ${words}` : onEnd ? 'Outer board, end' : 'Outer board, side',
-        length,
-        count: 1,
-        section: { width: Math.min(rimTop, cladding.width), thickness: cladding.thickness },
-        holes: exitRows(exits, side, { length, off, raised: 0 }),
-        datum: onEnd
-          ? { end: 'low side', side: side === 'cold' ? 'right' : 'left' }
-          : { end: 'cold end', side: side === 'low' ? 'left' : 'right' },
-      }),
+      timberPiece(
+        prefix,
+        cladding,
+        role,
+        own ? `Outer board, ${words}` : onEnd ? 'Outer board, end' : 'Outer board, side',
+        {
+          length,
+          count: 1,
+          section: { width: Math.min(rimTop, cladding.width), thickness: cladding.thickness },
+          holes: exitRows(exits, side, { length, off, raised: 0 }),
+          datum: onEnd
+            ? { end: 'low side', side: side === 'cold' ? 'right' : 'left' }
+            : { end: 'cold end', side: side === 'low' ? 'left' : 'right' },
+        },
+      ),
     );
   }
   return [...roles.values()];
@@ -274,9 +272,7 @@ function lidParts(made: TimberBox, timber: Timber, frame: Frame, prefix: string)
     }),
   );
   const piece = (id: string, name: string, length: number, recesses: Recess[]): Part =>
-    timberPiece(prefix, timber, {
-      id,
-      name,
+    timberPiece(prefix, timber, id, name, {
       length,
       count: 2,
       operations: mitred ? [] : ['square both ends'],
@@ -300,9 +296,7 @@ function lidParts(made: TimberBox, timber: Timber, frame: Frame, prefix: string)
 /** Corner cleats, ripped from the side board: as thick as it is. */
 function cleatPart(made: TimberBox, frame: Frame, prefix: string): Part {
   const { board, cleat, back } = made;
-  return timberPiece(prefix, board, {
-    id: 'cleat',
-    name: 'Corner cleat',
+  return timberPiece(prefix, board, 'cleat', 'Corner cleat', {
     length: Math.max(0.01, frame.solid - back.thickness - 0.002),
     count: 4,
     section: { width: cleat, thickness: board.thickness },

@@ -23,9 +23,9 @@ export function boxPurchases(made: TimberBox, frame: Frame, glazing: GlazingDesi
   const paneRound = glazing.cover ? 2 * (glazing.pane.length + glazing.pane.width) : 0;
   const corners = 2 * frame.cornerScrews.length;
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
-    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass });
+    bought(prefix, id, name, [quantity, 'each'], { priceKey, rule, mass });
   const metres = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
-    bought(prefix, { id, name, quantity, unit: 'm', priceKey, rule, mass });
+    bought(prefix, id, name, [quantity, 'm'], { priceKey, rule, mass });
   return [
     ...screws(prefix, {
       id: 'corner-screws',
@@ -73,32 +73,19 @@ export function boxPurchases(made: TimberBox, frame: Frame, glazing: GlazingDesi
           rule: `through the metal into the back, washers under the heads, every ${sized(screwSpacing)}`,
         })
       : []),
-    bought(prefix, {
-      id: 'glue',
-      name: 'Waterproof wood glue',
-      quantity: 4 * glueVolume,
-      unit: 'L',
+    bought(prefix, 'glue', 'Waterproof wood glue', [4 * glueVolume, 'L'], {
       priceKey: 'glue',
       rule: 'the four corners',
       mass: 0.05,
     }),
-    bought(prefix, {
-      id: 'box-paint',
-      name: 'Exterior paint',
-      // Metal is bought painted: its box is painted inside.
-      quantity: (round * rimTop * (edge ? 1 : 2) * 2) / 10,
-      unit: 'L',
+    bought(prefix, 'box-paint', 'Exterior paint', [(round * rimTop * (edge ? 1 : 2) * 2) / 10, 'L'], {
       priceKey: 'paint',
       rule: `two coats inside${edge ? '' : ' and out'}`,
       mass: 0.2,
     }),
     ...(paneRound > 0 && !edge
       ? [
-          bought(prefix, {
-            id: 'glazing-sealant',
-            name: 'Glazing sealant',
-            quantity: beadVolume * paneRound,
-            unit: 'L',
+          bought(prefix, 'glazing-sealant', 'Glazing sealant', [beadVolume * paneRound, 'L'], {
             priceKey: 'silicone',
             rule: `a bead of ${sized(0.006)} over the edge of the pane`,
             mass: beadVolume * paneRound,

@@ -15,9 +15,7 @@ export function sheetParts(made: TimberBox, frame: Frame, { prefix, tubes }: Par
   const size = { width: inside.length + 2 * under, height: inside.width + 2 * under };
   const holes = [...railScrews(frame, tubes, under), ...weepRows(made, frame, under)];
   return [
-    sheetPiece(prefix, back, {
-      id: 'back',
-      name: 'Back',
+    sheetPiece(prefix, back, 'back', 'Back', {
       ...size,
       count: 1,
       operations: made.weeps > 0 ? ['a screen over every weep hole'] : [],
@@ -111,7 +109,7 @@ function insulationParts(made: TimberBox, frame: Frame, prefix: string): Part[] 
   const [{ width, height } = { width: 0, height: 0 }] = laid;
   const count = (role: InsulationPiece['role']) => laid.filter((one) => one.role === role).length;
   const piece = (role: InsulationPiece['role'], name: string, recesses: Recess[]): Part[] =>
-    count(role) > 0 ? [sheetPiece(prefix, wool, { id: role, name, width, height, count: count(role), recesses })] : [];
+    count(role) > 0 ? [sheetPiece(prefix, wool, role, name, { width, height, count: count(role), recesses })] : [];
   // A piece that reaches from end to end, or from side to side, has a cleat at each.
   const ends = laid.every(({ x }) => x === laid[0]?.x) ? [0, 1] : [0];
   const sides = laid.every(({ y }) => y === laid[0]?.y) ? [0, 1] : [0];
@@ -142,9 +140,7 @@ export function stripParts(made: TimberBox, { inside }: Frame, { prefix, hotSpac
   const longest = Math.max(wool.width, wool.height);
   const piece = (id: string, name: string, length: number): Part => {
     const beside = Math.ceil(length / longest - 1e-9);
-    return sheetPiece(prefix, wool, {
-      id,
-      name,
+    return sheetPiece(prefix, wool, id, name, {
       width: edgeStrip,
       height: length / beside,
       count: 2 * courses * beside,

@@ -1,6 +1,6 @@
 import type { Sheet } from '../catalogue';
 import { sheetMass } from '../catalogue';
-import type { Drawing, Label, Shape } from '../draw';
+import { type Drawing, dim, type Label, leader, type Shape, shape } from '../draw';
 import type { Part } from '../shop';
 
 /** Metal bent round a box: under the back, up the side, over the pane. m. */
@@ -197,12 +197,9 @@ export function edgeDevelopment(edge: BentEdge, box: Wrapped, prefix: string): D
     const [left, right] = tabs.map((has) => (has ? tab : 0)) as [number, number];
     const mitre = width - second;
     return [
-      {
-        kind: 'path',
-        layer: 'rail',
-        part: `${prefix}/${id}`,
-        closed: true,
-        points: [
+      shape.outline(
+        'rail',
+        [
           { x: left, y },
           { x: length - right, y },
           { x: length - right, y: y + first },
@@ -216,15 +213,10 @@ export function edgeDevelopment(edge: BentEdge, box: Wrapped, prefix: string): D
           { x: 0, y: y + first },
           { x: left, y: y + first },
         ],
-      },
+        { part: `${prefix}/${id}` },
+      ),
       ...[first, second].map(
-        (at): Shape => ({
-          kind: 'line',
-          layer: 'note',
-          hidden: true,
-          from: { x: 0, y: y + at },
-          to: { x: length, y: y + at },
-        }),
+        (at): Shape => shape.line('note', { x: 0, y: y + at }, { x: length, y: y + at }, { hidden: true }),
       ),
     ];
   };
@@ -238,34 +230,13 @@ export function edgeDevelopment(edge: BentEdge, box: Wrapped, prefix: string): D
     labels: [
       ...shown.map(({ length }, index): Label => {
         const middle = { x: length / 2, y: bottomOf(index) + (first + second) / 2 };
-        return {
-          at: middle,
-          to: middle,
-          words: `${orders[index]}:`,
-          size: length,
-          anchor: 'middle',
-        };
+        return leader(`${orders[index]}:`, middle, middle, { size: length, anchor: 'middle' });
       }),
       ...bends.map(
-        (at): Label => ({
-          at: { x: end, y: top + at },
-          to: { x: end + 0.05, y: top + at },
-          words: 'bend',
-          size: at,
-          fine: true,
-          anchor: 'start',
-        }),
+        (at): Label =>
+          leader('bend', { x: end, y: top + at }, { x: end + 0.05, y: top + at }, { size: at, fine: true }),
       ),
     ],
-    dimensions: [
-      {
-        id: 'edge-flat',
-        label: 'strip, laid flat',
-        from: { x: 0, y: top },
-        to: { x: 0, y: top + width },
-        offset: 0.06,
-        value: width,
-      },
-    ],
+    dimensions: [dim.up('edge-flat', 'strip, laid flat', { x: 0, y: top }, width, { offset: 0.06 })],
   };
 }

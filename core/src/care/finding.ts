@@ -23,6 +23,20 @@ export interface Finding {
   also?: readonly { path: string; value: number | string | boolean }[];
 }
 
+type More = Partial<Omit<Finding, 'code' | 'severity' | 'path' | 'values'>>;
+const by =
+  (severity: Severity) =>
+  (code: string, path: string, values: Finding['values'], more: More = {}): Finding => ({
+    code,
+    severity,
+    path,
+    values,
+    ...more,
+  });
+
+/** Findings by how grave they are: code, path of the field that mends it, and what the words speak of. */
+export const finding = { stop: by('stop'), clash: by('clash'), caution: by('caution'), note: by('note') };
+
 /** All that is set to mend a finding; nothing where no value does. */
 export function fixesFor({ path, fix, also = [] }: Finding): { path: string; value: number | string | boolean }[] {
   return fix === undefined ? [] : [{ path, value: fix }, ...also];

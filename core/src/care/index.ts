@@ -2,5 +2,5 @@
 
 export { errorWords, isProgramFault } from './fault';
 export type { Finding, Wording, Words } from './finding';
-export { fixesFor, gravestFirst, isClash, sayIn, UnworthyFinding, wordFinding } from './finding';
+export { finding, fixesFor, gravestFirst, isClash, sayIn, UnworthyFinding, wordFinding } from './finding';
 export { issueWords } from './issueWords';

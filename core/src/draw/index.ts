@@ -1,5 +1,6 @@
 // The drawing model (shapes and dimensions in metres, by layer) and its writers. Who draws what is the families' business.
 
+export { dim, type EditRange, leader, shape } from './build';
 export { drawOn } from './drawOn';
 export { writeDxf } from './dxf';
 export type { LetterSet } from './letters';

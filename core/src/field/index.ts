@@ -19,6 +19,7 @@ export {
   lengthField,
   massField,
   meansSame,
+  type ParameterRange,
   rangesOf,
 } from './parameters';
 export { fieldText, writtenFactor } from './text';

@@ -21,16 +21,20 @@ export function meansSame<S extends z.core.$ZodType>(tag: string, field: S): S {
   return tagged(field, { same: tag });
 }
 
-/** A length in metres with its range, default and meaning. */
-export function lengthField(low: number, high: number, standard: number, label: string, meaning: string) {
+/** Why a range ends below and above, in words that follow a colon. */
+type Ends = readonly [low: string, high: string];
+
+/** A length in metres with its range, default and meaning; `ends` says why it is not shorter or longer. */
+export function lengthField(low: number, high: number, standard: number, label: string, meaning: string, ends?: Ends) {
+  const because = (reason: string | undefined) => (reason ? `: ${reason}` : '');
   const words = (value: number) =>
     `${formatLength(value, 'metric', { decimals: 1 }).text.replace('.0', '')} (${formatLength(value, 'imperial').text})`;
   return describeField(
     z
       .number(`${label} must be a number`)
-      .min(low, `${label} must be at least ${words(low)}`)
-      .max(high, `${label} must be at most ${words(high)}`),
-    { label, meaning, kind: 'length', low, high },
+      .min(low, `${label} must be at least ${words(low)}${because(ends?.[0])}`)
+      .max(high, `${label} must be at most ${words(high)}${because(ends?.[1])}`),
+    { label, meaning, kind: 'length', low, high, ...(ends ? { lowReason: ends[0], highReason: ends[1] } : {}) },
   ).default(standard);
 }
 
@@ -98,12 +102,25 @@ export function entryField(
   ).default(standard);
 }
 
-/** Looks up the range of a parameter's own field, m, kg or count, by the name that its schema gives it. */
-export function rangesOf<S extends z.ZodRawShape>(
-  schema: z.ZodObject<S>,
-): (name: keyof S) => { low: number; high: number } {
+/** Range of a parameter of a heater, m, kg or count, with the reason at either end. */
+export interface ParameterRange {
+  /** Path in the panel. */
+  path: string;
+  low: number;
+  high: number;
+  lowReason: string;
+  highReason: string;
+}
+
+/** Looks up the range of a parameter's own field by the name that its schema gives it. */
+export function rangesOf<S extends z.ZodRawShape>(schema: z.ZodObject<S>): (name: keyof S & string) => ParameterRange {
   return (name) => {
-    const meta = fieldMeta(schema.shape[name] as z.core.$ZodType);
-    return { low: meta?.low ?? 0, high: meta?.high ?? 0 };
+    const {
+      low = 0,
+      high = 0,
+      lowReason = '',
+      highReason = '',
+    } = fieldMeta(schema.shape[name] as z.core.$ZodType) ?? {};
+    return { path: `parameters.${name}`, low, high, lowReason, highReason };
   };
 }

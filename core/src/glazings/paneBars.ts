@@ -41,9 +41,7 @@ export function paneBarParts(
     onFace: true,
   });
   return [
-    barPiece(prefix, bar, {
-      id: 'pane-bar',
-      name: 'Bar under the pane',
+    barPiece(prefix, bar, 'pane-bar', 'Bar under the pane', {
       length: at.length,
       count,
       operations: ['file the edges smooth, paint it black'],

@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../care';
+import { type Finding, finding, type Words } from '../care';
 import type { Pane } from '../catalogue';
 import { gravity } from '../quantity';
 import { bears, bending, snowLoad, snowSlides } from './strength';
@@ -97,10 +97,10 @@ export function paneUnderWind(seen: Seen, wind: WindOnPane, paths: PanePaths): F
   if (bent) {
     const { what, load, deflection, stress, bears: most } = bent;
     const values = { name: pane.name, what, load, deflection, stress, bears: most, gap };
-    return [{ code: 'pane-bends', severity: 'caution', path, values, ...fix }];
+    return [finding.caution('pane-bends', path, values, { ...fix })];
   }
   const values = { name: pane.name, field: Math.min(width, length / (bars + 1)), most: field ?? 0 };
-  return [{ code: 'film-loose', severity: 'caution', path, values, ...fix }];
+  return [finding.caution('film-loose', path, values, { ...fix })];
 }
 
 /** What is to be looked at in a pane wherever it stands: room for its bars, how it breaks, what must be measured of it. */
@@ -108,22 +108,14 @@ export function paneFindings({ pane, bars, gap, path }: Seen & { path: string })
   const found: Finding[] = [];
   const at = (field: string) => `${path}.glazing.parameters.${field}`;
   if (bars > 0 && gap < barRoom - 1e-9)
-    found.push({
-      code: 'bars-meet-plate',
-      severity: 'clash',
-      path: `${path}.parameters.airGap`,
-      values: { gap, least: barRoom },
-      fix: barRoom,
-    });
-  if (pane.kind === 'annealed')
-    found.push({ code: 'annealed-cracks', severity: 'caution', path: at('pane'), values: { name: pane.name } });
+    found.push(
+      finding.clash('bars-meet-plate', `${path}.parameters.airGap`, { gap, least: barRoom }, { fix: barRoom }),
+    );
+  if (pane.kind === 'annealed') found.push(finding.caution('annealed-cracks', at('pane'), { name: pane.name }));
   if (pane.kind === 'sealed-unit')
-    found.push({
-      code: 'salvaged-unmeasured',
-      severity: 'note',
-      path: at('pane'),
-      values: { low: pane.transmittance.low, high: pane.transmittance.high },
-    });
+    found.push(
+      finding.note('salvaged-unmeasured', at('pane'), { low: pane.transmittance.low, high: pane.transmittance.high }),
+    );
   return found;
 }
 

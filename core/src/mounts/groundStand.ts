@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, type Timber } from '../catalogue';
+import { dim, leader } from '../draw';
 import { lengthField } from '../field';
 import { boltSized } from '../quantity';
 import type { HoleSchedule } from '../shop';
@@ -221,39 +222,29 @@ function stand(timber: Timber, wanted: number, panel: MountedPanel): Omit<MountD
         ),
       ],
       labels: [
-        {
-          at: at(upslope / 2, panel.depth),
-          to: at(upslope / 2, panel.depth + 0.08),
-          words: `${Math.round(tilt)}°`,
+        leader(`${Math.round(tilt)}°`, at(upslope / 2, panel.depth), at(upslope / 2, panel.depth + 0.08), {
           anchor: 'end',
-        },
+        }),
       ],
       dimensions: [
-        {
-          id: 'stand-base',
-          label: 'foot to foot',
-          from: { x: front.x, y: 0 },
-          to: { x: rear.x, y: 0 },
-          offset: -0.12,
-          value: base,
-        },
-        {
-          id: 'stand-rear',
-          label: 'rear leg, long side',
-          from: { x: rear.x + thickness / 2, y: thickness },
-          to: { x: rear.x + thickness / 2, y: thickness + legLength(rear.y) },
+        dim.between(
+          'stand-base',
+          'foot to foot',
+          { x: front.x, y: 0 },
+          { x: rear.x, y: 0 },
+          { value: base, offset: -0.12 },
+        ),
+        dim.up('stand-rear', 'rear leg, long side', { x: rear.x + thickness / 2, y: thickness }, legLength(rear.y), {
           offset: -0.16,
-          value: legLength(rear.y),
-        },
-        {
-          id: 'stand-front',
-          label: 'front leg, long side',
-          from: { x: front.x + thickness / 2, y: thickness },
-          to: { x: front.x + thickness / 2, y: thickness + legLength(front.y) },
-          offset: 0.24,
-          value: legLength(front.y),
-        },
-        { id: 'stand-low', label: 'low edge', from: { x: 0, y: 0 }, to: { x: 0, y: low }, offset: 0.12, value: low },
+        }),
+        dim.up(
+          'stand-front',
+          'front leg, long side',
+          { x: front.x + thickness / 2, y: thickness },
+          legLength(front.y),
+          { offset: 0.24 },
+        ),
+        dim.up('stand-low', 'low edge', { x: 0, y: 0 }, low, { offset: 0.12 }),
       ],
     },
   };

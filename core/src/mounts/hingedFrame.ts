@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, type Timber } from '../catalogue';
+import { dim, leader, shape } from '../draw';
 import { lengthField } from '../field';
 import { sized } from '../quantity';
 import type { HoleSchedule } from '../shop';
@@ -175,7 +176,7 @@ function frame(timber: Timber, wanted: number, pin: number, panel: MountedPanel)
       title: `Side of ${prefix}`,
       shapes: [
         ...panelOutline(panel, at),
-        { kind: 'line', layer: 'note', from: { x: -0.2, y: 0 }, to: { x: hinge.x + base + 0.25, y: 0 } },
+        shape.line('note', { x: -0.2, y: 0 }, { x: hinge.x + base + 0.25, y: 0 }),
         bar(
           'rail',
           `${prefix}/stand-base`,
@@ -196,21 +197,18 @@ function frame(timber: Timber, wanted: number, pin: number, panel: MountedPanel)
           return bar('rail', `${prefix}/stand-prop`, from, upper, thickness, tilt !== now);
         }),
       ],
-      labels: tilts.map(({ name, tilt }, index) => ({
-        at: { x: hinge.x + (pins[index] ?? 0), y: low - width },
-        to: { x: hinge.x + (pins[index] ?? 0) + 0.03, y: low - width - 0.09 - 0.1 * index },
-        words: `${name} ${Math.round(tilt)}°`,
-        anchor: 'start' as const,
-      })),
+      labels: tilts.map(({ name, tilt }, index) =>
+        leader(
+          `${name} ${Math.round(tilt)}°`,
+          { x: hinge.x + (pins[index] ?? 0), y: low - width },
+          { x: hinge.x + (pins[index] ?? 0) + 0.03, y: low - width - 0.09 - 0.1 * index },
+          { anchor: 'start' as const },
+        ),
+      ),
       dimensions: [
-        {
-          id: 'stand-pin',
-          label: 'hinge to pin',
-          from: { x: hinge.x, y: 0 },
-          to: { x: hinge.x + pinAlong({ ...held, tilt: now, prop }), y: 0 },
+        dim.across('stand-pin', 'hinge to pin', { x: hinge.x, y: 0 }, pinAlong({ ...held, tilt: now, prop }), {
           offset: -0.3,
-          value: pinAlong({ ...held, tilt: now, prop }),
-        },
+        }),
       ],
     },
   };

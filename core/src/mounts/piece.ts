@@ -19,9 +19,9 @@ export const anchorField = choiceField(
 export function piece(
   prefix: string,
   timber: Timber,
-  { id, ...one }: Parameters<typeof timberPiece>[2],
+  { id, name, ...one }: Parameters<typeof timberPiece>[4] & { id: string; name: string },
 ): ReturnType<typeof timberPiece> {
-  return timberPiece(prefix, timber, { ...one, id: `stand-${id}` });
+  return timberPiece(prefix, timber, `stand-${id}`, name, one);
 }
 
 /** Bolts, screws and clamps of a mount, by count. */

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, type Timber } from '../catalogue';
+import { dim, leader, shape } from '../draw';
 import { countField, lengthField } from '../field';
 import { boltSized, sized } from '../quantity';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
@@ -88,30 +89,19 @@ function standoff(
       title: `Side of ${prefix}`,
       shapes: [
         ...panelOutline(panel, at),
-        { kind: 'line', layer: 'note', from: foot(-beyond), to: foot(upslope + beyond) },
+        shape.line('note', foot(-beyond), foot(upslope + beyond)),
         ...crossRails(prefix, timber, rails, at),
         ...rails.map((along) =>
           bar('fixing', `${prefix}/stand-bracket`, foot(along), at(along, -timber.thickness), 0.008),
         ),
       ],
-      labels: [
-        {
-          at: foot(upslope + beyond),
-          to: foot(upslope + beyond + 0.03),
-          words: `roof, ${Math.round(tilt)}°`,
-          anchor: 'start',
-        },
-      ],
+      labels: [leader(`roof, ${Math.round(tilt)}°`, foot(upslope + beyond), foot(upslope + beyond + 0.03))],
       dimensions: [
-        { id: 'stand-gap', label: 'roof to panel', from: foot(0), to: at(0), offset: 0.1, value: gap },
-        {
-          id: 'stand-rails',
-          label: 'rail to rail',
-          from: foot(railIn),
-          to: foot(upslope - railIn),
-          offset: -0.1,
+        dim.between('stand-gap', 'roof to panel', foot(0), at(0), { value: gap, offset: 0.1 }),
+        dim.between('stand-rails', 'rail to rail', foot(railIn), foot(upslope - railIn), {
           value: upslope - 2 * railIn,
-        },
+          offset: -0.1,
+        }),
       ],
     },
   };

@@ -1,4 +1,4 @@
-import type { Drawing, Point, Shape } from '../draw';
+import { type Drawing, dim, leader, type Point, type Shape, shape } from '../draw';
 
 /** Where a tilted panel stands, seen from the side: its low edge at x = 0, the ground y = 0, the slope rising to the right. */
 export function panelPoints(query: { upslope: number; depth: number; tilt: number; low: number }): {
@@ -20,14 +20,8 @@ export function panelOutline(
   at: (along: number, over?: number) => Point,
 ): Shape[] {
   return [
-    {
-      kind: 'path',
-      layer: 'timber',
-      part: `${prefix}/side-low`,
-      closed: true,
-      points: [at(0), at(upslope), at(upslope, depth), at(0, depth)],
-    },
-    { kind: 'line', layer: 'pane', part: `${prefix}/pane`, from: at(0, depth), to: at(upslope, depth) },
+    shape.outline('timber', [at(0), at(upslope), at(upslope, depth), at(0, depth)], { part: `${prefix}/side-low` }),
+    shape.line('pane', at(0, depth), at(upslope, depth), { part: `${prefix}/pane` }),
   ];
 }
 
@@ -43,12 +37,11 @@ export function panelSide(query: {
   const { at } = panelPoints(query);
   return [
     ...panelOutline(query, at),
-    {
-      kind: 'line',
-      layer: 'note',
-      from: { x: -0.2, y: 0 },
-      to: { x: Math.max(query.base, query.upslope * Math.cos((query.tilt * Math.PI) / 180)) + 0.25, y: 0 },
-    },
+    shape.line(
+      'note',
+      { x: -0.2, y: 0 },
+      { x: Math.max(query.base, query.upslope * Math.cos((query.tilt * Math.PI) / 180)) + 0.25, y: 0 },
+    ),
   ];
 }
 
@@ -81,19 +74,16 @@ export function bar(
 ): Shape {
   const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
   const [nx, ny] = [(-(to.y - from.y) / length) * (thickness / 2), ((to.x - from.x) / length) * (thickness / 2)];
-  return {
-    kind: 'path',
+  return shape.outline(
     layer,
-    part,
-    hidden,
-    closed: true,
-    points: [
+    [
       { x: from.x + nx, y: from.y + ny },
       { x: to.x + nx, y: to.y + ny },
       { x: to.x - nx, y: to.y - ny },
       { x: from.x - nx, y: from.y - ny },
     ],
-  };
+    { part, hidden },
+  );
 }
 
 /** A panel that nothing holds yet, at its tilt on the ground. */
@@ -105,18 +95,11 @@ export function bareSide(query: { prefix: string; upslope: number; depth: number
     title: `Side of ${query.prefix}`,
     shapes,
     labels: [
-      { at: { x: 0.22, y: 0.05 }, to: { x: 0.22, y: 0.05 }, words: `${Math.round(query.tilt)}°`, anchor: 'start' },
-      { at: at(query.upslope / 2), to: { x: top.x + 0.1, y: 0.12 }, words: 'no stand chosen', anchor: 'start' },
+      leader(`${Math.round(query.tilt)}°`, { x: 0.22, y: 0.05 }, { x: 0.22, y: 0.05 }),
+      leader('no stand chosen', at(query.upslope / 2), { x: top.x + 0.1, y: 0.12 }),
     ],
     dimensions: [
-      {
-        id: 'side-height',
-        label: 'high edge over the ground',
-        from: { x: top.x, y: 0 },
-        to: top,
-        offset: -0.12,
-        value: top.y,
-      },
+      dim.between('side-height', 'high edge over the ground', { x: top.x, y: 0 }, top, { value: top.y, offset: -0.12 }),
     ],
   };
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, type Timber } from '../catalogue';
+import { dim, leader, shape } from '../draw';
 import { countField, lengthField } from '../field';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
 import { fixings, piece, timberField } from './piece';
@@ -75,7 +76,7 @@ function rack(timber: Timber, bars: number, wanted: number, panel: MountedPanel)
       title: `Side of ${prefix}`,
       shapes: [
         ...panelSide({ ...panel, tilt: 0, low: roof + gap, base: 0 }).slice(0, 2),
-        { kind: 'line', layer: 'note', from: { x: -0.4, y: roof }, to: { x: upslope + 0.4, y: roof } },
+        shape.line('note', { x: -0.4, y: roof }, { x: upslope + 0.4, y: roof }),
         ...places.map((along) =>
           bar(
             'rail',
@@ -86,24 +87,8 @@ function rack(timber: Timber, bars: number, wanted: number, panel: MountedPanel)
           ),
         ),
       ],
-      labels: [
-        {
-          at: { x: upslope + 0.4, y: roof },
-          to: { x: upslope + 0.43, y: roof },
-          words: 'roof of the vehicle',
-          anchor: 'start',
-        },
-      ],
-      dimensions: [
-        {
-          id: 'stand-gap',
-          label: 'roof to panel',
-          from: { x: 0, y: roof },
-          to: { x: 0, y: roof + gap },
-          offset: 0.12,
-          value: gap,
-        },
-      ],
+      labels: [leader('roof of the vehicle', { x: upslope + 0.4, y: roof }, { x: upslope + 0.43, y: roof })],
+      dimensions: [dim.up('stand-gap', 'roof to panel', { x: 0, y: roof }, gap, { offset: 0.12 })],
     },
   };
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { defineMember, entry, type Timber } from '../catalogue';
+import { dim, leader, shape } from '../draw';
 import { countField, lengthField } from '../field';
 import { boltSized } from '../quantity';
 import type { MountDesign, MountedPanel, MountMember } from './mount';
@@ -90,7 +91,7 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
       title: `Side of ${prefix}`,
       shapes: [
         ...panelSide({ ...panel, tilt, low, base: wall }),
-        { kind: 'line', layer: 'note', from: { x: wall, y: 0 }, to: { x: wall, y: head.y + 0.4 } },
+        shape.line('note', { x: wall, y: 0 }, { x: wall, y: head.y + 0.4 }),
         ...crossRails(prefix, timber, [holdIn, upslope - holdIn], at),
         bar(
           'rail',
@@ -99,32 +100,27 @@ function onWall(timber: Timber, low: number, anchors: number, panel: MountedPane
           { x: wall - thickness / 2, y: foot.y - platePast + plate },
           thickness,
         ),
-        {
-          kind: 'path',
-          layer: 'rail',
-          part: `${prefix}/stand-strut`,
-          closed: true,
-          points: [
+        shape.outline(
+          'rail',
+          [
             { x: face, y: foot.y - thickness / 2 },
             { x: face, y: foot.y + thickness / 2 },
             { x: face - strut + tip, y: foot.y + thickness / 2 },
             { x: face - strut, y: foot.y - thickness / 2 },
           ],
-        },
+          { part: `${prefix}/stand-strut` },
+        ),
       ],
-      labels: [
-        { at: { x: wall, y: head.y + 0.3 }, to: { x: wall + 0.05, y: head.y + 0.3 }, words: 'wall', anchor: 'start' },
-      ],
+      labels: [leader('wall', { x: wall, y: head.y + 0.3 }, { x: wall + 0.05, y: head.y + 0.3 })],
       dimensions: [
-        {
-          id: 'stand-strut',
-          label: 'strut, long side',
-          from: { x: face - strut, y: foot.y - thickness / 2 },
-          to: { x: face, y: foot.y - thickness / 2 },
-          offset: -0.15,
-          value: strut,
-        },
-        { id: 'stand-low', label: 'low edge', from: { x: 0, y: 0 }, to: { x: 0, y: low }, offset: 0.12, value: low },
+        dim.between(
+          'stand-strut',
+          'strut, long side',
+          { x: face - strut, y: foot.y - thickness / 2 },
+          { x: face, y: foot.y - thickness / 2 },
+          { value: strut, offset: -0.15 },
+        ),
+        dim.up('stand-low', 'low edge', { x: 0, y: 0 }, low, { offset: 0.12 }),
       ],
     },
   };

@@ -1,4 +1,4 @@
-import { type Drawing, extent, type Shape } from '../draw';
+import { type Drawing, extent, leader, type Shape, shape } from '../draw';
 import type { MaterialPlan } from './buying';
 
 /** m between two bars or sheets on the drawing. */
@@ -14,32 +14,28 @@ export function layoutDrawing(material: MaterialPlan): Drawing {
     for (const bar of material.plan.bars) {
       const length = material.stock.find(({ id }) => id === bar.stock)?.length ?? 0;
       y -= apart;
-      shapes.push({ kind: 'rect', layer: 'note', x: 0, y, width: length, height: apart / 2 });
-      labels.push({
-        at: { x: length, y },
-        to: { x: length + 0.03, y },
-        words: `${bar.count} ×`,
-        size: length,
-        anchor: 'start',
-      });
+      shapes.push(shape.rect('note', { x: 0, y, width: length, height: apart / 2 }));
+      labels.push(leader(`${bar.count} ×`, { x: length, y }, { x: length + 0.03, y }, { size: length }));
       let x = material.trim;
       for (const piece of bar.pieces) {
-        shapes.push({ kind: 'rect', layer: 'timber', part: piece.id, x, y, width: piece.length, height: apart / 2 });
+        shapes.push(shape.rect('timber', { part: piece.id, x, y, width: piece.length, height: apart / 2 }));
         x += piece.length + material.kerf;
       }
     }
   else
     for (const sheet of material.plan.sheets) {
       y -= sheet.height + apart;
-      shapes.push({ kind: 'rect', layer: 'note', x: 0, y, width: sheet.width, height: sheet.height });
+      shapes.push(shape.rect('note', { x: 0, y, width: sheet.width, height: sheet.height }));
       for (const { id, x, y: up, width, height } of sheet.placed) {
-        shapes.push({ kind: 'rect', layer: 'back', part: id, x, y: y + up, width, height });
-        labels.push({
-          at: { x: x + width / 2, y: y + up + height / 2 },
-          to: { x: x + width / 2, y: y + up + height / 2 },
-          words: name(id),
-          anchor: 'middle',
-        });
+        shapes.push(shape.rect('back', { part: id, x, y: y + up, width, height }));
+        labels.push(
+          leader(
+            name(id),
+            { x: x + width / 2, y: y + up + height / 2 },
+            { x: x + width / 2, y: y + up + height / 2 },
+            { anchor: 'middle' },
+          ),
+        );
       }
     }
   return { title: `${material.name}, laid out`, shapes, dimensions: [], labels };
@@ -54,7 +50,7 @@ export function layoutDrawings(materials: readonly MaterialPlan[], title: string
     const drawing = layoutDrawing(material);
     const box = extent(drawing);
     const by = y - (box.bottom + box.height);
-    labels.push({ at: { x: 0, y }, to: { x: 0, y: y + apart / 3 }, words: material.name, anchor: 'start' });
+    labels.push(leader(material.name, { x: 0, y }, { x: 0, y: y + apart / 3 }));
     shapes.push(...drawing.shapes.map((shape) => lifted(shape, by)));
     labels.push(
       ...drawing.labels.map((label) => ({

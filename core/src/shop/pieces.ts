@@ -2,15 +2,16 @@ import { type Bar, barMass, materials, type Sheet, sheetMass, type Timber, type 
 import type { HoleSchedule, PairCut, Part, RippedEdge, Section } from './part';
 import { tubeMass } from './stock';
 
-/** What any piece may have beside its size; `id` is its role. */
-type Work = Pick<Part, 'id' | 'name' | 'count'> &
+/** What any piece may have beside its size. */
+type Work = Pick<Part, 'count'> &
   Partial<Pick<Part, 'operations' | 'holes' | 'recesses' | 'ends' | 'bends' | 'datum' | 'slack'>>;
 
 /** Work without the lists that are empty. */
-function workOf(prefix: string, { id, operations = [], holes = [], recesses = [], ends = [], ...rest }: Work) {
+function workOf(id: string, name: string, { operations = [], holes = [], recesses = [], ends = [], ...rest }: Work) {
   return {
     ...rest,
-    id: `${prefix}/${id}`,
+    id,
+    name,
     operations,
     ...(holes.length > 0 ? { holes } : {}),
     ...(recesses.length > 0 ? { recesses } : {}),
@@ -18,16 +19,18 @@ function workOf(prefix: string, { id, operations = [], holes = [], recesses = []
   };
 }
 
-/** A piece of timber, weighed by its finished section. `id` is its role, without the prefix. */
+/** A piece of timber, weighed by its finished section. `role` is its id without the prefix. */
 export function timberPiece(
   prefix: string,
   timber: Timber,
+  role: string,
+  name: string,
   one: Work & { length: number; section?: Section; ripped?: RippedEdge },
 ): Part & { kind: 'length' } {
   const { width, thickness } = one.section ?? timber;
   const { length, section, ripped, ...work } = one;
   return {
-    ...workOf(prefix, work),
+    ...workOf(`${prefix}/${role}`, name, work),
     item: timber.id,
     kind: 'length',
     stuff: 'timber',
@@ -39,10 +42,16 @@ export function timberPiece(
 }
 
 /** A piece of tube. */
-export function tubePiece(prefix: string, tube: Tube, one: Work & { length: number }): Part & { kind: 'length' } {
+export function tubePiece(
+  prefix: string,
+  tube: Tube,
+  role: string,
+  name: string,
+  one: Work & { length: number },
+): Part & { kind: 'length' } {
   const { length, ...work } = one;
   return {
-    ...workOf(prefix, work),
+    ...workOf(`${prefix}/${role}`, name, work),
     item: tube.id,
     kind: 'length',
     stuff: 'tube',
@@ -52,10 +61,16 @@ export function tubePiece(prefix: string, tube: Tube, one: Work & { length: numb
 }
 
 /** A piece of drawn bar. */
-export function barPiece(prefix: string, bar: Bar, one: Work & { length: number }): Part & { kind: 'length' } {
+export function barPiece(
+  prefix: string,
+  bar: Bar,
+  role: string,
+  name: string,
+  one: Work & { length: number },
+): Part & { kind: 'length' } {
   const { length, ...work } = one;
   return {
-    ...workOf(prefix, work),
+    ...workOf(`${prefix}/${role}`, name, work),
     item: bar.id,
     kind: 'length',
     stuff: 'bar',
@@ -68,11 +83,13 @@ export function barPiece(prefix: string, bar: Bar, one: Work & { length: number 
 export function sheetPiece(
   prefix: string,
   sheet: Sheet,
+  role: string,
+  name: string,
   one: Work & { width: number; height: number; pair?: PairCut },
 ): Part & { kind: 'sheet' } {
   const { width, height, pair, ...work } = one;
   return {
-    ...workOf(prefix, work),
+    ...workOf(`${prefix}/${role}`, name, work),
     item: sheet.id,
     kind: 'sheet',
     width,

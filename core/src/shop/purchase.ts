@@ -3,8 +3,14 @@ import { screwSized } from '../quantity';
 import type { Purchase } from './part';
 
 /** One line of the buy list. `id` is its role, without the prefix. */
-export function bought(prefix: string, line: Purchase): Purchase {
-  return { ...line, id: `${prefix}/${line.id}` };
+export function bought(
+  prefix: string,
+  role: string,
+  name: string,
+  [quantity, unit]: readonly [quantity: number, unit: Purchase['unit']],
+  rest: Omit<Purchase, 'id' | 'name' | 'quantity' | 'unit'>,
+): Purchase {
+  return { id: `${prefix}/${role}`, name, quantity, unit, ...rest };
 }
 
 /** kg of a stainless wood screw of 4 mm, by its length in metres: 4 × 40 weighs 4 g. */
@@ -18,11 +24,7 @@ export function screws(
   const { id, quantity, length, rule } = one;
   if (quantity === 0) return [];
   return [
-    bought(prefix, {
-      id,
-      name: `Stainless screws ${screwSized(length)}`,
-      quantity,
-      unit: 'each',
+    bought(prefix, id, `Stainless screws ${screwSized(length)}`, [quantity, 'each'], {
       priceKey: 'screw',
       rule,
       size: { length },

@@ -1,5 +1,5 @@
 import { findEntry } from '../catalogue';
-import type { Drawing, Label, Point, Shape } from '../draw';
+import { type Drawing, type Label, leader, type Point, type Shape, shape } from '../draw';
 import { faceOf, sectionOf } from './features';
 import type { HoleSchedule, Part } from './part';
 
@@ -68,27 +68,21 @@ function endTemplates(part: LengthPart): Template[] {
         drawing: {
           title: `${part.name}, end`,
           shapes: [
-            {
-              kind: 'path',
-              layer: 'note',
-              closed: true,
-              points: [
-                { x: 0, y: 0 },
-                { x: reach, y: 0 },
-                { x: reach, y: across },
-                { x: lean, y: across },
-              ],
-            },
+            shape.outline('note', [
+              { x: 0, y: 0 },
+              { x: reach, y: 0 },
+              { x: reach, y: across },
+              { x: lean, y: across },
+            ]),
           ],
           dimensions: [],
           labels: [
-            { at: { x: reach / 2, y: 0 }, to: { x: reach / 2, y: 0.005 }, words: `${long}, long`, anchor: 'middle' },
-            {
-              at: { x: lean / 2, y: across / 2 },
-              to: { x: lean / 2 + 0.012, y: across / 2 },
-              words: `${Math.round(angle * 10) / 10}°`,
-              anchor: 'start',
-            },
+            leader(`${long}, long`, { x: reach / 2, y: 0 }, { x: reach / 2, y: 0.005 }, { anchor: 'middle' }),
+            leader(
+              `${Math.round(angle * 10) / 10}°`,
+              { x: lean / 2, y: across / 2 },
+              { x: lean / 2 + 0.012, y: across / 2 },
+            ),
           ],
         },
       },
@@ -114,27 +108,15 @@ function rippedTemplate(part: LengthPart): Template[] {
       drawing: {
         title: `${part.name}, section`,
         shapes: [
-          {
-            kind: 'path',
-            layer: 'note',
-            closed: true,
-            points: [
-              { x: 0, y: 0 },
-              { x: section.thickness, y: 0 },
-              { x: section.thickness, y: section.width - fall },
-              { x: 0, y: section.width },
-            ],
-          },
+          shape.outline('note', [
+            { x: 0, y: 0 },
+            { x: section.thickness, y: 0 },
+            { x: section.thickness, y: section.width - fall },
+            { x: 0, y: section.width },
+          ]),
         ],
         dimensions: [],
-        labels: [
-          {
-            at: { x: 0, y: section.width / 2 },
-            to: { x: 0.005, y: section.width / 2 },
-            words: ripped.long,
-            anchor: 'start',
-          },
-        ],
+        labels: [leader(ripped.long, { x: 0, y: section.width / 2 }, { x: 0.005, y: section.width / 2 })],
       },
     },
   ];
@@ -142,36 +124,26 @@ function rippedTemplate(part: LengthPart): Template[] {
 
 function cross(at: Point, reach = arm): Shape[] {
   return [
-    { kind: 'line', layer: 'centre', from: { x: at.x - reach, y: at.y }, to: { x: at.x + reach, y: at.y } },
-    { kind: 'line', layer: 'centre', from: { x: at.x, y: at.y - reach }, to: { x: at.x, y: at.y + reach } },
+    shape.line('centre', { x: at.x - reach, y: at.y }, { x: at.x + reach, y: at.y }),
+    shape.line('centre', { x: at.x, y: at.y - reach }, { x: at.x, y: at.y + reach }),
   ];
 }
 
 /** A hole as it is finished: round, or drawn out into a slot toward the nearer end. */
 function finished(at: Point, { diameter, slot = 0 }: HoleSchedule, outward: number): Shape[] {
-  const circle = (x: number): Shape => ({
-    kind: 'circle',
-    layer: 'hole',
-    centre: { x, y: at.y },
-    radius: diameter / 2,
-  });
+  const circle = (x: number): Shape => shape.circle('hole', { x, y: at.y }, diameter / 2);
   return slot > 0 ? [circle(at.x), circle(at.x + outward * slot)] : [circle(at.x)];
 }
 
 function datumMark(words: string, y: number): { shapes: Shape[]; label: Label } {
   return {
-    shapes: [{ kind: 'line', layer: 'note', from: { x: 0, y: -y }, to: { x: 0, y } }],
-    label: {
-      at: { x: 0, y: -y },
-      to: { x: 0.004, y: -y - 0.005 },
-      words: `${words}: lay this line on it`,
-      anchor: 'start',
-    },
+    shapes: [shape.line('note', { x: 0, y: -y }, { x: 0, y })],
+    label: leader(`${words}: lay this line on it`, { x: 0, y: -y }, { x: 0.004, y: -y - 0.005 }),
   };
 }
 
 function outline(x: number, y: number, width: number, height: number): Shape {
-  return { kind: 'rect', layer: 'note', x, y, width, height };
+  return shape.rect('note', { x, y, width, height });
 }
 
 function drillStrip(part: LengthPart, holes: HoleSchedule, diameter: number): Template {
@@ -189,7 +161,7 @@ function drillStrip(part: LengthPart, holes: HoleSchedule, diameter: number): Te
       title: `${part.name}, drill strip`,
       shapes: [
         outline(0, -diameter / 2, length, diameter),
-        { kind: 'line', layer: 'centre', from: { x: 0, y: 0 }, to: { x: length, y: 0 } },
+        shape.line('centre', { x: 0, y: 0 }, { x: length, y: 0 }),
         ...datum.shapes,
         ...holes.positions.flatMap((x) => [...finished({ x, y: 0 }, holes, 0), ...cross({ x, y: 0 })]),
       ],
@@ -201,13 +173,7 @@ function drillStrip(part: LengthPart, holes: HoleSchedule, diameter: number): Te
 
 /** Running dimensions at every hole. */
 function numbers(holes: HoleSchedule, y: number): Label[] {
-  return holes.positions.map((x) => ({
-    at: { x, y },
-    to: { x, y: y + 0.004 },
-    words: '',
-    size: x,
-    anchor: 'middle' as const,
-  }));
+  return holes.positions.map((x) => leader('', { x, y }, { x, y: y + 0.004 }, { size: x, anchor: 'middle' as const }));
 }
 
 /** Points round a drilled hole on a tube that is rolled out flat: along the tube as drilled, round it by the arc. */
@@ -224,12 +190,8 @@ function wrapStrip(part: LengthPart, holes: HoleSchedule, diameter: number): Tem
   const radius = diameter / 2 + paper;
   const round = 2 * Math.PI * radius;
   const length = Math.min(part.length, Math.max(...holes.positions) + past);
-  const quarter = (share: number): Shape => ({
-    kind: 'line',
-    layer: 'centre',
-    from: { x: 0, y: share * round },
-    to: { x: length, y: share * round },
-  });
+  const quarter = (share: number): Shape =>
+    shape.line('centre', { x: 0, y: share * round }, { x: length, y: share * round });
   return {
     id: `${part.id}/wrap`,
     name: `${part.name}: wrap-round`,
@@ -245,22 +207,20 @@ function wrapStrip(part: LengthPart, holes: HoleSchedule, diameter: number): Tem
         quarter(-0.25),
         quarter(0),
         quarter(0.25),
-        { kind: 'line', layer: 'note', from: { x: 0, y: -round / 2 }, to: { x: 0, y: round / 2 } },
+        shape.line('note', { x: 0, y: -round / 2 }, { x: 0, y: round / 2 }),
         ...holes.positions.flatMap((x): Shape[] => [
-          { kind: 'path', layer: 'hole', closed: true, points: rolledOut({ x, y: 0 }, holes.diameter / 2, radius) },
+          shape.outline('hole', rolledOut({ x, y: 0 }, holes.diameter / 2, radius)),
           ...cross({ x, y: 0 }),
         ]),
       ],
       dimensions: [],
       labels: [
-        {
-          at: { x: 0, y: -round / 2 },
-          to: { x: 0.004, y: -round / 2 - 0.005 },
-          words: `${holes.datum}; round the tube`,
-          size: round,
-          fine: true,
-          anchor: 'start',
-        },
+        leader(
+          `${holes.datum}; round the tube`,
+          { x: 0, y: -round / 2 },
+          { x: 0.004, y: -round / 2 - 0.005 },
+          { size: round, fine: true },
+        ),
         ...numbers(holes, 0.012),
       ],
     },
@@ -298,7 +258,7 @@ function boardEnd(part: LengthPart, rows: readonly HoleSchedule[], end: 'left' |
         title: `${part.name}, holes`,
         shapes: [
           outline(way > 0 ? 0 : -length, 0, length, height),
-          { kind: 'line', layer: 'note', from: { x: 0, y: 0 }, to: { x: 0, y: height } },
+          shape.line('note', { x: 0, y: 0 }, { x: 0, y: height }),
           ...recessOutlines(part, datumHere, way, length, height),
           ...near.flatMap(({ row, from }) => {
             const at = { x: way * from, y: up(row) };
@@ -306,13 +266,14 @@ function boardEnd(part: LengthPart, rows: readonly HoleSchedule[], end: 'left' |
           }),
         ],
         dimensions: [],
-        labels: near.map(({ row, from }) => ({
-          at: { x: way * from, y: up(row) },
-          to: { x: way * from, y: up(row) + row.diameter / 2 + 0.006 },
-          words: '',
-          size: from,
-          anchor: 'middle' as const,
-        })),
+        labels: near.map(({ row, from }) =>
+          leader(
+            '',
+            { x: way * from, y: up(row) },
+            { x: way * from, y: up(row) + row.diameter / 2 + 0.006 },
+            { size: from, anchor: 'middle' as const },
+          ),
+        ),
       },
     },
   ];
@@ -326,6 +287,6 @@ function recessOutlines(part: LengthPart, datumHere: boolean, way: number, lengt
     const [low, high] = [Math.max(0, up.from), Math.min(height, up.to)];
     if (to <= from || high <= low) return [];
     const x = way > 0 ? from : -to;
-    return [{ kind: 'rect', layer: 'note', hidden: true, x, y: low, width: to - from, height: high - low }];
+    return [shape.rect('note', { hidden: true, x, y: low, width: to - from, height: high - low })];
   });
 }

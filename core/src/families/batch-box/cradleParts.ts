@@ -16,15 +16,13 @@ export function cradleParts(prefix: string, layout: BatchBoxLayout): Part[] {
   const { stud, cradle, parameters } = layout;
   const { bearer, length, lying, leaning } = cradle;
   const post = (id: string, name: string, height: number, count: number, ends?: EndCut[]) =>
-    timberPiece(prefix, stud, {
-      id,
-      name,
+    timberPiece(prefix, stud, id, name, {
       length: height,
       count,
       ...(ends ? { ends, datum: { end: 'foot', side: 'left' } as const } : {}),
     });
   const across = (id: string, name: string, count: number) =>
-    timberPiece(prefix, bearer.timber, { id, name, length, count });
+    timberPiece(prefix, bearer.timber, id, name, { length, count });
   if (!leaning)
     return [
       across('bearer', 'Bearer under a tank, from wall to wall', 2 * lying.length),
@@ -39,9 +37,7 @@ export function cradleParts(prefix: string, layout: BatchBoxLayout): Part[] {
     post('post-front', 'Post under the low bearer', posts.front.length, upright, topBevel(layout)),
     post('post-back', 'Post under the high bearer', posts.back.length, upright, topBevel(layout)),
     post('foot-stop', 'Stop before the foot rail', stop.height, upright),
-    timberPiece(prefix, stud, {
-      id: 'chock',
-      name: 'Chock beside a tank',
+    timberPiece(prefix, stud, 'chock', 'Chock beside a tank', {
       length: Math.max(0.01, chock),
       count: 4 * parameters.tanks,
     }),

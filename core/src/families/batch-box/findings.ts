@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { entries } from '../../catalogue';
 import { glazingWords } from '../../glazings';
 import { timberBearing, timberBending } from '../../statics';
@@ -16,14 +16,9 @@ export function batchBoxFindings(path: string, layout: BatchBoxLayout, standing 
   const at = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
   const clash = (code: string, name: string, values: Finding['values'], fix?: Finding['fix']) =>
-    found.push({ code, severity: 'clash', path: at(name), values, ...(fix === undefined ? {} : { fix }) });
+    found.push(finding.clash(code, at(name), values, { ...(fix === undefined ? {} : { fix }) }));
   if (askedTilt < tilts.low - 1e-9 || askedTilt > tilts.high + 1e-9)
-    found.push({
-      code: 'box-tilt',
-      severity: 'clash',
-      path: standing,
-      values: { tilt: askedTilt, low: tilts.low, high: tilts.high },
-    });
+    found.push(finding.clash('box-tilt', standing, { tilt: askedTilt, low: tilts.low, high: tilts.high }));
   if (taken.length > opening.length + 1e-9)
     clash(
       'tanks-too-long',
@@ -48,12 +43,7 @@ export function batchBoxFindings(path: string, layout: BatchBoxLayout, standing 
     clash('rail-too-narrow', 'rail', { rail: rail.width, need: paneRail.section.width, tilt: layout.tilt });
   found.push(...glazing.findings(path, parameters.airGap));
   if (parameters.tankKind === 'used')
-    found.push({
-      code: 'used-tank',
-      severity: 'caution',
-      path: at('tankKind'),
-      values: { tanks: parameters.tanks, volume: layout.tankVolume },
-    });
+    found.push(finding.caution('used-tank', at('tankKind'), { tanks: parameters.tanks, volume: layout.tankVolume }));
   return found;
 }
 
@@ -70,29 +60,31 @@ function cradleFindings(
       .filter((one) => one.tape === rail.tape && one.thickness > 0.03 && one.width > 0.06)
       .filter((one) => bears(chooseBearer(load, stud, one).stress))
       .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
-    found.push({
-      code: 'cradle-weak',
-      severity: 'clash',
-      path: at('rail'),
-      values: {
-        mass: stress.mass,
-        span,
-        bending: stress.bending,
-        bears: timberBending,
-        bearing: stress.bearing,
-        crushes: timberBearing,
-      },
-      ...(stouter ? { fix: stouter.id } : {}),
-    });
+    found.push(
+      finding.clash(
+        'cradle-weak',
+        at('rail'),
+        {
+          mass: stress.mass,
+          span,
+          bending: stress.bending,
+          bears: timberBending,
+          bearing: stress.bearing,
+          crushes: timberBearing,
+        },
+        { ...(stouter ? { fix: stouter.id } : {}) },
+      ),
+    );
   }
   if (leaning && leaning.chock < leastChock)
-    found.push({
-      code: 'no-room-for-chocks',
-      severity: 'clash',
-      path: at('around'),
-      values: { room: Math.max(0, leaning.chock), need: leastChock },
-      fix: round(parameters.around + 2 * (leastChock - leaning.chock)),
-    });
+    found.push(
+      finding.clash(
+        'no-room-for-chocks',
+        at('around'),
+        { room: Math.max(0, leaning.chock), need: leastChock },
+        { fix: round(parameters.around + 2 * (leastChock - leaning.chock)) },
+      ),
+    );
   return found;
 }
 
@@ -106,13 +98,14 @@ function stockFindings(
     const [thinner] = entries('sheet')
       .filter((one) => one.use === 'insulation' && one.tape === insulation.tape && one.thickness <= side + 1e-9)
       .sort((a, b) => b.thickness - a.thickness);
-    found.push({
-      code: 'insulation-too-thick',
-      severity: 'clash',
-      path: at('insulation'),
-      values: { insulation: insulation.thickness, stud: side },
-      ...(thinner ? { fix: thinner.id } : {}),
-    });
+    found.push(
+      finding.clash(
+        'insulation-too-thick',
+        at('insulation'),
+        { insulation: insulation.thickness, stud: side },
+        { ...(thinner ? { fix: thinner.id } : {}) },
+      ),
+    );
   }
   const [short, long] = [Math.min(sheathing.width, sheathing.height), Math.max(sheathing.width, sheathing.height)];
   const pieces: readonly [name: string, one: number, other: number][] = [
@@ -128,12 +121,9 @@ function stockFindings(
   ];
   for (const [name, one, other] of pieces)
     if (Math.min(one, other) > short + 1e-9 || Math.max(one, other) > long + 1e-9)
-      found.push({
-        code: 'sheet-too-small',
-        severity: 'clash',
-        path: at('sheathing'),
-        values: { name, one, other, short, long, tanks: parameters.tanks },
-      });
+      found.push(
+        finding.clash('sheet-too-small', at('sheathing'), { name, one, other, short, long, tanks: parameters.tanks }),
+      );
   return found;
 }
 

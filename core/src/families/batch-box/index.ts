@@ -1,11 +1,12 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { storeModel } from '../../thermal';
-import { type Family, fieldsOf, type HeaterDesign, type HeaterDocument, problemsOf, usualOrientation } from '../family';
+import { defineFamily } from '../defineFamily';
+import { type HeaterDocument, usualOrientation } from '../family';
 import { litresOf } from '../kit/paint';
-import { massOf } from '../kit/totals';
+import { withstands } from '../kit/withstands';
 import { batchBoxFindings, batchBoxWords } from './findings';
 import { batchBoxHydraulic } from './hydraulic';
-import { type BatchBoxLayout, layOut } from './layout';
+import { layOut } from './layout';
 import { batchBoxParameters, standardBatchBox } from './parameters';
 import { batchBoxParts, batchBoxPurchases, tankArea } from './parts';
 import { detail, plan } from './plan';
@@ -16,35 +17,8 @@ import { batchBoxSections } from './sections';
 import { batchBoxSteps } from './steps';
 import { batchBoxDescription } from './thermal';
 
-/** What stands the heat in a box, and where. */
-function boxMaterials(
-  { parameters, insulation, sheathing, stud, glazing }: BatchBoxLayout,
-  at: (field: string) => string,
-): HeaterDesign['materials'] {
-  const paint = entry('coating', parameters.paint);
-  return [
-    { name: paint.name, place: 'water', limit: paint.serviceLimit, path: at('paint') },
-    { ...serviceLimits.sensor, place: 'water' },
-    {
-      name: materials[insulation.material].name,
-      place: 'box',
-      limit: materials[insulation.material].serviceLimit,
-      path: at('insulation'),
-    },
-    { ...serviceLimits.gasket, place: 'inner pane' },
-    { name: stud.name, place: 'frame', limit: materials.softwood.serviceLimit, path: at('stud') },
-    {
-      name: sheathing.name,
-      place: 'frame',
-      limit: materials[sheathing.material].serviceLimit,
-      path: at('sheathing'),
-    },
-    { name: glazing.name, place: 'inner pane', limit: glazing.serviceLimit, path: at('cover') },
-  ];
-}
-
 /** Tanks behind glass in an insulated box: their own absorber and store. */
-export const batchBox: Family = {
+export const batchBox = defineFamily({
   id: 'batch-box',
   name: 'Batch box',
   meaning:
@@ -53,9 +27,8 @@ export const batchBox: Family = {
   turns: false,
   notOn: () => 'its pane leans by itself, and the box stands level on its own skids',
   words: batchBoxWords,
-  standard: (habit) => ({ family: 'batch-box', parameters: standardBatchBox(habit), count: 1, turned: false }),
-  problems: (panel) => problemsOf(batchBoxParameters, ['parameters'], panel.parameters),
-  fields: (panel) => fieldsOf(batchBoxParameters, 'parameters', panel.parameters),
+  schema: batchBoxParameters,
+  standard: standardBatchBox,
   fit: (panel, standing = usualOrientation) => fitTanks(panel, standing.tilt),
   argues: { 'behind glass': 'tanks in a box' },
   scrapOrNew: [
@@ -65,16 +38,12 @@ export const batchBox: Family = {
     },
     { name: 'round new ones', of: (panel) => ({ ...panel, parameters: { ...panel.parameters, tankKind: 'new' } }) },
   ],
-  salvage: (panel, things, standing) => fitBoxSalvage(batchBox)(panel, things, standing),
-  open: (panel, path, standing = usualOrientation): HeaterDesign => {
-    const parameters = batchBoxParameters.parse(panel.parameters);
-    const layout = layOut(parameters, standing.tilt);
-    const thermal = storeModel(batchBoxDescription(layout, panel.known));
-    const parts = batchBoxParts(panel.id, layout);
-    const purchases = batchBoxPurchases(panel.id, layout);
-    const mass = massOf(parts, purchases);
-    const at = (field: string) => `${path}.parameters.${field}`;
-    const { glazing, depth, width, back } = layout;
+  salvage: fitBoxSalvage,
+  layOut: (parameters, standing) => layOut(parameters, standing.tilt),
+  thermal: (layout, known) => storeModel(batchBoxDescription(layout, known)),
+  list: (id, layout) => ({ parts: batchBoxParts(id, layout), purchases: batchBoxPurchases(id, layout) }),
+  design: ({ id, path, at, parameters, layout, thermal, purchases, mass, standing, known }) => {
+    const { glazing, depth, width, back, insulation, sheathing, stud } = layout;
     return {
       areas: {
         aperture: thermal.apertureArea,
@@ -84,28 +53,33 @@ export const batchBox: Family = {
       outside: { length: depth / layout.slope.cos, width, depth: back * layout.slope.cos },
       runs: { count: parameters.tanks, words: parameters.tanks === 1 ? 'tank' : 'tanks' },
       drawings: {
-        plan: { name: 'Plan', words: 'square to the pane', draw: () => plan(panel.id, layout) },
+        plan: { name: 'Plan', words: 'square to the pane', draw: () => plan(id, layout) },
         section: {
           name: 'Profile',
           words: 'its side, cut open',
-          draw: () => profile(panel.id, layout),
+          draw: () => profile(id, layout),
           leads: true,
           side: true,
         },
-        detail: { name: 'Full size', words: 'the pane on its ripped rail', draw: () => detail(panel.id, layout) },
+        detail: { name: 'Full size', words: 'the pane on its ripped rail', draw: () => detail(id, layout) },
       },
-      parts,
-      purchases,
-      thermal,
       hydraulic: batchBoxHydraulic(layout),
       sections: () =>
         batchBoxSections(layout, thermal, {
           purchases,
           mass,
           again: (lidAngle) =>
-            storeModel(batchBoxDescription(layOut({ ...parameters, lidAngle }, standing.tilt), panel.known)),
+            storeModel(batchBoxDescription(layOut({ ...parameters, lidAngle }, standing.tilt), known)),
         }),
-      materials: boxMaterials(layout, at),
+      materials: [
+        withstands('water', entry('coating', parameters.paint), at('paint')),
+        { ...serviceLimits.sensor, place: 'water' },
+        withstands('box', materials[insulation.material], at('insulation')),
+        { ...serviceLimits.gasket, place: 'inner pane' },
+        withstands('frame', { ...materials.softwood, name: stud.name }, at('stud')),
+        withstands('frame', { ...materials[sheathing.material], name: sheathing.name }, at('sheathing')),
+        withstands('inner pane', glazing, at('cover')),
+      ],
       growth: [
         {
           name: glazing.name,
@@ -119,7 +93,7 @@ export const batchBox: Family = {
       ],
       findings: batchBoxFindings(path, layout, standing.path),
       underWind: (wind) => glazing.underWind(parameters.airGap, wind, { pane: at('cover') }),
-      ports: batchBoxPorts(panel.id, layout),
+      ports: batchBoxPorts(id, layout),
       trials: [
         {
           id: 'pane',
@@ -127,11 +101,10 @@ export const batchBox: Family = {
         },
       ],
       wettedMetal: 'steel',
-      steps: () => batchBoxSteps(panel.id, layout, mass, litresOf(purchases)),
-      dryMass: mass,
+      steps: () => batchBoxSteps(id, layout, mass, litresOf(purchases)),
     };
   },
-};
+});
 
 /** The pane is given: as many tanks as go under it, as long as it lets them be. */
 function fitTanks(panel: HeaterDocument, tilt: number): HeaterDocument {

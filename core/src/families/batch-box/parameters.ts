@@ -5,8 +5,14 @@ import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows from them and the tilt: the side profile, studs and their bevels, rails, cradle, insulation, lid. */
 export const batchBoxParameters = z.strictObject({
-  paneLength: lengthField(0.5, 2.4, 1.23, 'Pane length', 'Pane, edge to edge, up the slope.'),
-  paneWidth: lengthField(0.5, 2.4, 1.19, 'Pane width', 'Pane, edge to edge, across.'),
+  paneLength: lengthField(0.5, 2.4, 1.23, 'Pane length', 'Pane, edge to edge, up the slope.', [
+    'no tank would go in',
+    'nobody sells such a pane',
+  ]),
+  paneWidth: lengthField(0.5, 2.4, 1.19, 'Pane width', 'Pane, edge to edge, across.', [
+    'no tank would go in',
+    'nobody sells such a pane',
+  ]),
   cover: choiceField(
     { 'tempered-glass': 'tempered glass', 'twin-wall': 'twin-wall polycarbonate', 'annealed-glass': 'annealed glass' },
     'tempered-glass',
@@ -26,9 +32,17 @@ export const batchBoxParameters = z.strictObject({
     'Tanks are',
     'A used one is isolated, stripped, tested, and given a new valve and a new anode.',
   ),
-  tankDiameter: asBought(lengthField(0.25, 0.65, 0.36, 'Tank, across', 'Outside of the bare tank.')),
+  tankDiameter: asBought(
+    lengthField(0.25, 0.65, 0.36, 'Tank, across', 'Outside of the bare tank.', [
+      'no such tank is found',
+      'no such tank is found',
+    ]),
+  ),
   tankLength: asBought(lengthField(0.6, 1.8, 0.98, 'Tank length', 'Over its ends, without fittings.')),
-  airGap: lengthField(0.03, 0.2, 0.06, 'Air gap', 'Pane to the nearest tank.'),
+  airGap: lengthField(0.03, 0.2, 0.06, 'Air gap', 'Pane to the nearest tank.', [
+    'the tanks would touch the pane when it bends',
+    'the box would shade its tanks',
+  ]),
   around: lengthField(0.02, 0.2, 0.05, 'Room round tanks', 'Between tanks, and from them to the lining.'),
   stud: entryField(
     'timber',

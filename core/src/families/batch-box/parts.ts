@@ -27,9 +27,7 @@ function leaning(layout: BatchBoxLayout): EndCut[] {
 function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
   const { stud, rail, studs, slopeRail, paneRail, tilt, cradle } = layout;
   const standing = (id: string, name: string, length: number, count: number) =>
-    timberPiece(prefix, stud, {
-      id,
-      name,
+    timberPiece(prefix, stud, id, name, {
       length,
       count,
       ends: topBevel(layout),
@@ -39,17 +37,13 @@ function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
     standing('stud-front', 'Front stud', studs.front, 2),
     standing('stud-back', 'Back stud', studs.back, 2),
     ...(layout.joint ? [standing('stud-joint', 'Stud on which the sheets of a side meet', layout.joint.stud, 2)] : []),
-    timberPiece(prefix, stud, {
-      id: 'rail-slope',
-      name: 'Sloping rail',
+    timberPiece(prefix, stud, 'rail-slope', 'Sloping rail', {
       length: slopeRail,
       count: 2,
       ends: leaning(layout),
       datum: { end: 'low end', side: 'left' },
     }),
-    timberPiece(prefix, rail, {
-      id: 'pane-rail',
-      name: 'Pane rail, front and back',
+    timberPiece(prefix, rail, 'pane-rail', 'Pane rail, front and back', {
       length: paneRail.length,
       count: 2,
       section: paneRail.section,
@@ -57,9 +51,7 @@ function frameParts(prefix: string, layout: BatchBoxLayout): Part[] {
       operations: ['in the box its high side lies toward the back, so that the pane sits flat on both'],
     }),
     ...cradleParts(prefix, layout),
-    timberPiece(prefix, rail, {
-      id: 'skid',
-      name: 'Skid under the floor, from front to back',
+    timberPiece(prefix, rail, 'skid', 'Skid under the floor, from front to back', {
       length: layout.depth,
       count: cradle.bearer.propped ? 3 : 2,
       ...freeEnd('it ends under the floor: what is short of it carries nothing', { short: 0.02, long: 0 }),
@@ -77,9 +69,7 @@ function sheetParts(prefix: string, layout: BatchBoxLayout): Part[] {
   const paired =
     (sheet: typeof sheathing, words: string) =>
     (id: string, name: string, wide: number, [from, to]: readonly [number, number]) =>
-      sheetPiece(prefix, sheet, {
-        id,
-        name,
+      sheetPiece(prefix, sheet, id, name, {
         width: wide,
         height: from + to,
         count: 1,
@@ -101,17 +91,13 @@ function sheetParts(prefix: string, layout: BatchBoxLayout): Part[] {
           ]),
         ]
       : [sidePair('sides', 'Sides, left and right from one piece', depth, [front, back])]),
-    sheetPiece(prefix, sheathing, { id: 'front', name: 'Front', width: width - 2 * ply, height: front, count: 1 }),
-    sheetPiece(prefix, sheathing, {
-      id: 'back',
-      name: 'Back, comes off',
+    sheetPiece(prefix, sheathing, 'front', 'Front', { width: width - 2 * ply, height: front, count: 1 }),
+    sheetPiece(prefix, sheathing, 'back', 'Back, comes off', {
       width: width - 2 * ply,
       height: back - ply * slope.tan,
       count: 1,
     }),
-    sheetPiece(prefix, sheathing, {
-      id: 'floor',
-      name: 'Floor',
+    sheetPiece(prefix, sheathing, 'floor', 'Floor', {
       width: depth,
       height: width,
       count: 1,
@@ -124,23 +110,17 @@ function sheetParts(prefix: string, layout: BatchBoxLayout): Part[] {
       ),
       datum: { end: 'front edge', side: 'left' },
     }),
-    sheetPiece(prefix, insulation, {
-      id: 'insulation-floor',
-      name: 'Insulation on the floor, cut out round posts and pipes',
+    sheetPiece(prefix, insulation, 'insulation-floor', 'Insulation on the floor, cut out round posts and pipes', {
       width: inner.depth,
       height: inner.width,
       count: 1,
     }),
-    sheetPiece(prefix, insulation, {
-      id: 'insulation-front',
-      name: 'Insulation of the front',
+    sheetPiece(prefix, insulation, 'insulation-front', 'Insulation of the front', {
       width: width - 2 * ply - 2 * side,
       height: Math.max(0.01, front - layout.paneRail.section.width + side * slope.tan),
       count: 1,
     }),
-    sheetPiece(prefix, insulation, {
-      id: 'insulation-back',
-      name: 'Insulation of the back, fixed to it',
+    sheetPiece(prefix, insulation, 'insulation-back', 'Insulation of the back, fixed to it', {
       width: width - 2 * ply - 2 * side,
       height: Math.max(0.01, planeAt(depth - wall) - layout.paneRail.section.width + side * slope.tan),
       count: 1,
@@ -169,24 +149,14 @@ function lidParts(prefix: string, layout: BatchBoxLayout): Part[] {
   if (!lid) return [];
   const section = { width: insulation.thickness, thickness: Math.min(0.02, stud.thickness) };
   return [
-    sheetPiece(prefix, sheathing, { id: 'lid', name: 'Lid', width: lid.length, height: lid.width, count: 1 }),
-    sheetPiece(prefix, insulation, {
-      id: 'lid-insulation',
-      name: 'Insulation of the lid',
+    sheetPiece(prefix, sheathing, 'lid', 'Lid', { width: lid.length, height: lid.width, count: 1 }),
+    sheetPiece(prefix, insulation, 'lid-insulation', 'Insulation of the lid', {
       width: lid.length - 2 * section.thickness,
       height: lid.width - 2 * section.thickness,
       count: 1,
     }),
-    timberPiece(prefix, stud, {
-      id: 'lid-long',
-      name: 'Lid frame, across',
-      length: lid.width,
-      count: 2,
-      section,
-    }),
-    timberPiece(prefix, stud, {
-      id: 'lid-short',
-      name: 'Lid frame, up the slope',
+    timberPiece(prefix, stud, 'lid-long', 'Lid frame, across', { length: lid.width, count: 2, section }),
+    timberPiece(prefix, stud, 'lid-short', 'Lid frame, up the slope', {
       length: lid.length - 2 * section.thickness,
       count: 2,
       section,
@@ -227,7 +197,7 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
   const pieces = frameParts(prefix, layout).reduce((sum, { count }) => sum + count, 0);
   const straps = tankStraps(layout);
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, one: number): Purchase[] =>
-    quantity > 0 ? [bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass: one * quantity })] : [];
+    quantity > 0 ? [bought(prefix, id, name, [quantity, 'each'], { priceKey, rule, mass: one * quantity })] : [];
   // Both sheets along the stud on which they meet, on both sides.
   const edges = 2 * (depth + width) + 4 * (front + back) + 2 * width + 4 * (layout.joint?.height ?? 0);
   return [
@@ -268,22 +238,14 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
     ),
     ...(parameters.lining === 'foil'
       ? [
-          bought(prefix, {
-            id: 'lining',
-            name: 'Bright foil for the lining',
-            quantity: liningArea(layout),
-            unit: 'm²',
+          bought(prefix, 'lining', 'Bright foil for the lining', [liningArea(layout), 'm²'], {
             priceKey: 'mirror-film',
             rule: 'walls and floor inside',
             mass: 0.1 * liningArea(layout),
           }),
         ]
       : [
-          bought(prefix, {
-            id: 'lining',
-            name: 'White paint for the lining',
-            quantity: liningArea(layout) / 5,
-            unit: 'L',
+          bought(prefix, 'lining', 'White paint for the lining', [liningArea(layout) / 5, 'L'], {
             priceKey: 'lining-paint',
             rule: 'two coats',
             mass: 0.15 * liningArea(layout),
@@ -291,11 +253,7 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
         ]),
     ...(lid
       ? [
-          bought(prefix, {
-            id: 'mirror',
-            name: 'Mirror film for the lid',
-            quantity: lid.length * lid.width,
-            unit: 'm²',
+          bought(prefix, 'mirror', 'Mirror film for the lid', [lid.length * lid.width, 'm²'], {
             priceKey: 'mirror-film',
             rule: 'its inner face',
             mass: 0.15 * lid.length * lid.width,
@@ -322,11 +280,7 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
       'screwed to the front rail, a third in from each side',
       0.05,
     ),
-    bought(prefix, {
-      id: 'tank-strap',
-      name: 'Steel strap with holes, over the tanks',
-      quantity: straps.count * straps.length,
-      unit: 'm',
+    bought(prefix, 'tank-strap', 'Steel strap with holes, over the tanks', [straps.count * straps.length, 'm'], {
       priceKey: 'steel-strap',
       rule: `${straps.count / tanks} over each tank, ${sized(straps.length)} each with both ends`,
       mass: 0.13 * straps.count * straps.length,
@@ -339,11 +293,7 @@ export function batchBoxPurchases(prefix: string, layout: BatchBoxLayout): Purch
       'one in each hole of the floor',
       0.03,
     ),
-    bought(prefix, {
-      id: 'foil-tape',
-      name: 'Aluminium tape',
-      quantity: foilTape(layout),
-      unit: 'm',
+    bought(prefix, 'foil-tape', 'Aluminium tape', [foilTape(layout), 'm'], {
       priceKey: 'alu-tape',
       rule: 'over every joint of the insulation',
       mass: 0.005 * foilTape(layout),

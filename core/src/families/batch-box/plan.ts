@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Shape, shape } from '../../draw';
 import type { BatchBoxLayout } from './layout';
 import { fieldRange } from './parameters';
 
@@ -16,16 +16,8 @@ export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
     w: number,
     h: number,
     hidden = false,
-  ): Shape => ({
-    kind: 'rect',
-    layer,
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width: w,
-    height: h,
-    ...(hidden ? { hidden } : {}),
-  });
+  ): Shape =>
+    shape.rect(layer, { part: `${prefix}/${part}`, x, y, width: w, height: h, ...(hidden ? { hidden } : {}) });
   const tanks = tankPlaces.map((place, index) =>
     stand === 'lying'
       ? rect('plate', 'tank', spans[index]?.from ?? 0, (width - long) / 2, tankDiameter, long)
@@ -66,65 +58,40 @@ export function plan(prefix: string, layout: BatchBoxLayout): Drawing {
     ...cradles,
     ...tanks,
     ...layout.pipes.map(
-      ({ x, y, diameter }): Shape => ({
-        kind: 'circle',
-        layer: 'hole',
-        part: `${prefix}/floor`,
-        hidden: true,
-        centre: { x: up(x), y },
-        radius: diameter / 2,
-      }),
+      ({ x, y, diameter }): Shape =>
+        shape.circle('hole', { x: up(x), y }, diameter / 2, { part: `${prefix}/floor`, hidden: true }),
     ),
     rect('pane', 'pane', up(glazing.clearance), glazing.clearance, glazing.pane.length, glazing.pane.width, true),
   ];
-  const edit = (field: 'paneLength' | 'paneWidth') => ({
-    path: `parameters.${field}`,
-    ...fieldRange(field),
-    scale: 1,
-    offset: -2 * glazing.clearance,
-    lowReason: 'no tank would go in',
-    highReason: 'nobody sells such a pane',
-  });
+  // The box is as large as its pane and the room that it has at each side.
+  const grow = 2 * glazing.clearance;
+  const edit = (field: 'paneLength' | 'paneWidth') => {
+    const range = fieldRange(field);
+    return { ...range, low: range.low + grow, high: range.high + grow, offset: -grow };
+  };
   return {
     title: `Plan of ${prefix}`,
     shapes,
     dimensions: [
-      {
-        id: 'pane-length',
-        label: 'box, up the slope',
-        from: { x: length, y: 0 },
-        to: { x: 0, y: 0 },
-        offset: 0.07,
-        value: length,
-        edit: {
-          ...edit('paneLength'),
-          low: fieldRange('paneLength').low + 2 * glazing.clearance,
-          high: fieldRange('paneLength').high + 2 * glazing.clearance,
+      dim.between(
+        'pane-length',
+        'box, up the slope',
+        { x: length, y: 0 },
+        { x: 0, y: 0 },
+        {
+          value: length,
+          offset: 0.07,
+          edit: edit('paneLength'),
         },
-      },
-      {
-        id: 'pane-width',
-        label: 'box, across',
-        from: { x: 0, y: 0 },
-        to: { x: 0, y: width },
+      ),
+      dim.up('pane-width', 'box, across', { x: 0, y: 0 }, width, {
         offset: 0.07,
-        value: width,
-        edit: {
-          ...edit('paneWidth'),
-          low: fieldRange('paneWidth').low + 2 * glazing.clearance,
-          high: fieldRange('paneWidth').high + 2 * glazing.clearance,
-        },
-      },
+        edit: edit('paneWidth'),
+      }),
     ],
     labels: [
-      { at: { x: 0, y: 0 }, to: { x: -0.02, y: -0.03 }, words: 'low, cold in', anchor: 'end', tone: 'cold' },
-      {
-        at: { x: length, y: width },
-        to: { x: length + 0.02, y: width + 0.03 },
-        words: 'high, hot out',
-        anchor: 'start',
-        tone: 'hot',
-      },
+      leader('low, cold in', { x: 0, y: 0 }, { x: -0.02, y: -0.03 }, { anchor: 'end', tone: 'cold' }),
+      leader('high, hot out', { x: length, y: width }, { x: length + 0.02, y: width + 0.03 }, { tone: 'hot' }),
     ],
   };
 }
@@ -141,73 +108,41 @@ export function detail(prefix: string, layout: BatchBoxLayout): Drawing {
   return {
     title: `Detail of ${prefix}`,
     shapes: [
-      {
-        kind: 'path',
-        layer: 'back',
+      shape.outline('back', [at(0, front - 0.06), at(ply, front - 0.06), at(ply, front), at(0, front)], {
         part: `${prefix}/front`,
-        closed: true,
-        points: [at(0, front - 0.06), at(ply, front - 0.06), at(ply, front), at(0, front)],
-      },
-      {
-        kind: 'path',
-        layer: 'rail',
-        part: `${prefix}/pane-rail`,
-        closed: true,
-        points: [
-          at(ply, planeAt(ply) - low),
-          at(wall, planeAt(ply) - low),
-          at(wall, planeAt(wall)),
-          at(ply, planeAt(ply)),
-        ],
-      },
-      {
-        kind: 'path',
-        layer: 'pane',
-        part: `${prefix}/pane`,
-        closed: true,
-        points: [
+      }),
+      shape.outline(
+        'rail',
+        [at(ply, planeAt(ply) - low), at(wall, planeAt(ply) - low), at(wall, planeAt(wall)), at(ply, planeAt(ply))],
+        { part: `${prefix}/pane-rail` },
+      ),
+      shape.outline(
+        'pane',
+        [
           at(from, planeAt(from)),
           at(reach, planeAt(reach)),
           at(reach, planeAt(reach) + pane),
           at(from, planeAt(from) + pane),
         ],
-      },
+        { part: `${prefix}/pane` },
+      ),
     ],
     dimensions: [
-      {
-        id: 'rail-high',
-        label: 'pane rail, high face',
-        from: at(wall, planeAt(wall)),
-        to: at(wall, planeAt(ply) - low),
-        offset: 0.02,
+      dim.between('rail-high', 'pane rail, high face', at(wall, planeAt(wall)), at(wall, planeAt(ply) - low), {
         value: paneRail.section.width,
-      },
-      {
-        id: 'rail-low',
-        label: 'pane rail, low face',
-        from: at(ply, planeAt(ply) - low),
-        to: at(ply, planeAt(ply)),
-        offset: 0.03,
+        offset: 0.02,
+      }),
+      dim.between('rail-low', 'pane rail, low face', at(ply, planeAt(ply) - low), at(ply, planeAt(ply)), {
         value: low,
-      },
+        offset: 0.03,
+      }),
     ],
     labels: [
-      {
-        at: at(reach, planeAt(reach) + pane),
-        to: at(reach + 0.02, planeAt(reach) + 0.02),
-        words: 'pane',
+      leader('pane', at(reach, planeAt(reach) + pane), at(reach + 0.02, planeAt(reach) + 0.02), {
         size: glazing.pane.thickness,
         fine: true,
-        anchor: 'start',
-      },
-      {
-        at: at(ply / 2, front - 0.04),
-        to: at(-0.02, front - 0.04),
-        words: 'front',
-        size: ply,
-        fine: true,
-        anchor: 'end',
-      },
+      }),
+      leader('front', at(ply / 2, front - 0.04), at(-0.02, front - 0.04), { size: ply, fine: true, anchor: 'end' }),
     ],
   };
 }

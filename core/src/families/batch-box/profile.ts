@@ -1,4 +1,4 @@
-import type { Dimension, Drawing, Label, Point, Shape } from '../../draw';
+import { type Dimension, type Drawing, dim, type Label, leader, type Point, type Shape, shape } from '../../draw';
 import { rectsOf } from '../kit/shapes';
 import type { BatchBoxLayout } from './layout';
 import { fieldRange } from './parameters';
@@ -14,7 +14,7 @@ function upAt({ wall, slope }: BatchBoxLayout, place: number, deep: number): num
 }
 
 function path(layer: Shape['layer'], part: string, points: readonly Point[], hidden = false): Shape {
-  return { kind: 'path', layer, part, points, closed: true, ...(hidden ? { hidden } : {}) };
+  return shape.outline(layer, points, { part, ...(hidden ? { hidden } : {}) });
 }
 
 /** A strip that leans with the pane, from one place up the slope to another, between two depths. */
@@ -50,13 +50,9 @@ function tankShapes(prefix: string, layout: BatchBoxLayout): Shape[] {
   const { tankDiameter: across, tankLength: long, airGap, stand } = parameters;
   const deep = airGap + across / 2;
   if (stand === 'lying')
-    return tankPlaces.map((place) => ({
-      kind: 'circle',
-      layer: 'plate',
-      part: `${prefix}/tank`,
-      centre: below(layout, upAt(layout, place, deep), deep),
-      radius: across / 2,
-    }));
+    return tankPlaces.map((place) =>
+      shape.circle('plate', below(layout, upAt(layout, place, deep), deep), across / 2, { part: `${prefix}/tank` }),
+    );
   const middle = upAt(layout, opening.length / 2, deep);
   return [
     leaning(layout, 'plate', `${prefix}/tank`, {
@@ -239,62 +235,25 @@ function profileDimensions(layout: BatchBoxLayout): Dimension[] {
   const first = stand === 'lying' ? (layout.tankPlaces[0] ?? 0) : opening.length / 2 - tankLength / 3;
   const up = upAt(layout, first, airGap);
   return [
-    {
-      id: 'depth',
-      label: 'depth on the ground',
-      from: { x: depth, y: 0 },
-      to: { x: 0, y: 0 },
-      offset: 0.09,
-      value: depth,
-    },
-    {
-      id: 'front-height',
-      label: 'side, at the front',
-      from: { x: 0, y: 0 },
-      to: { x: 0, y: front },
-      offset: 0.08,
-      value: front,
-    },
-    {
-      id: 'back-height',
-      label: 'side, at the back',
-      from: { x: depth, y: back },
-      to: { x: depth, y: 0 },
-      offset: 0.08,
-      value: back,
-    },
-    {
-      id: 'air-gap',
-      label: 'pane to tanks',
-      from: below(layout, up, airGap),
-      to: below(layout, up, 0),
-      offset: 0,
+    dim.between('depth', 'depth on the ground', { x: depth, y: 0 }, { x: 0, y: 0 }, { value: depth, offset: 0.09 }),
+    dim.up('front-height', 'side, at the front', { x: 0, y: 0 }, front, { offset: 0.08 }),
+    dim.between(
+      'back-height',
+      'side, at the back',
+      { x: depth, y: back },
+      { x: depth, y: 0 },
+      { value: back, offset: 0.08 },
+    ),
+    dim.between('air-gap', 'pane to tanks', below(layout, up, airGap), below(layout, up, 0), {
       value: airGap,
-      edit: {
-        path: 'parameters.airGap',
-        ...fieldRange('airGap'),
-        scale: 1,
-        offset: 0,
-        lowReason: 'the tanks would touch the pane when it bends',
-        highReason: 'the box would shade its tanks',
-      },
-    },
-    {
-      id: 'tank-diameter',
-      label: 'tank, across',
-      from: below(layout, up, airGap + tankDiameter),
-      to: below(layout, up, airGap),
-      offset: 0.03,
+      offset: 0,
+      edit: fieldRange('airGap'),
+    }),
+    dim.between('tank-diameter', 'tank, across', below(layout, up, airGap + tankDiameter), below(layout, up, airGap), {
       value: tankDiameter,
-      edit: {
-        path: 'parameters.tankDiameter',
-        ...fieldRange('tankDiameter'),
-        scale: 1,
-        offset: 0,
-        lowReason: 'no such tank is found',
-        highReason: 'no such tank is found',
-      },
-    },
+      offset: 0.03,
+      edit: fieldRange('tankDiameter'),
+    }),
   ];
 }
 
@@ -302,45 +261,38 @@ function profileLabels(layout: BatchBoxLayout, studs: BatchBoxLayout['studs']): 
   const { depth, tilt, wall, ply, slope, front } = layout;
   const rise = 0.1 * slope.tan;
   return [
-    {
-      at: below(layout, depth / slope.cos / 2, 0),
-      to: { x: depth / 2 - 0.12, y: front + (depth / 2) * slope.tan + 0.12 },
-      words: `${Math.round(tilt * 10) / 10}° off level, ${Math.round(1000 * rise) / 10} in 10`,
-      anchor: 'end',
-    },
-    {
-      at: { x: wall, y: studs.front * 0.7 },
-      to: { x: -0.06, y: studs.front * 0.7 },
-      words: 'front stud',
-      size: studs.front,
-      anchor: 'end',
-    },
-    {
-      at: { x: depth - ply, y: studs.back * 0.5 },
-      to: { x: depth + 0.14, y: studs.back * 0.5 },
-      words: 'back stud',
-      size: studs.back,
-      anchor: 'start',
-    },
+    leader(
+      `${Math.round(tilt * 10) / 10}° off level, ${Math.round(1000 * rise) / 10} in 10`,
+      below(layout, depth / slope.cos / 2, 0),
+      { x: depth / 2 - 0.12, y: front + (depth / 2) * slope.tan + 0.12 },
+      { anchor: 'end' },
+    ),
+    leader(
+      'front stud',
+      { x: wall, y: studs.front * 0.7 },
+      { x: -0.06, y: studs.front * 0.7 },
+      { size: studs.front, anchor: 'end' },
+    ),
+    leader(
+      'back stud',
+      { x: depth - ply, y: studs.back * 0.5 },
+      { x: depth + 0.14, y: studs.back * 0.5 },
+      { size: studs.back },
+    ),
   ];
 }
 
 /** Posts by their height: what stands low in front to the left of the box, the rest to its right, one under the other. */
 function postLabels({ cradle, side, depth }: BatchBoxLayout): Label[] {
-  const left = (x: number, height: number, words: string): Label => ({
-    at: { x, y: height / 3 },
-    to: { x: -0.06, y: height / 3 },
-    words,
-    size: height,
-    anchor: 'end',
-  });
-  const right = (place: number, x: number, height: number, words: string): Label => ({
-    at: { x, y: Math.min(height / 2, 0.1 + 0.13 * place) },
-    to: { x: depth + 0.14, y: 0.1 + 0.13 * place },
-    words,
-    size: height,
-    anchor: 'start',
-  });
+  const left = (x: number, height: number, words: string): Label =>
+    leader(words, { x, y: height / 3 }, { x: -0.06, y: height / 3 }, { size: height, anchor: 'end' });
+  const right = (place: number, x: number, height: number, words: string): Label =>
+    leader(
+      words,
+      { x, y: Math.min(height / 2, 0.1 + 0.13 * place) },
+      { x: depth + 0.14, y: 0.1 + 0.13 * place },
+      { size: height },
+    );
   if (cradle.leaning) {
     const { posts, stop } = cradle.leaning;
     return [

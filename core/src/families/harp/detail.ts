@@ -1,5 +1,5 @@
 import { bore, drillFor } from '../../catalogue';
-import type { Drawing, Point, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Point, type Shape, shape } from '../../draw';
 import type { PlateBuild } from '../plateFamily';
 import type { HarpLayout } from './layout';
 import { fieldRange, type HarpParameters } from './parameters';
@@ -22,73 +22,53 @@ export function detail(build: PlateBuild<HarpParameters>, layout: HarpLayout): D
   const middle = { x: 0, y: 0 };
   // Half a header above and below the hole that the riser goes through.
   const open = (Math.asin(Math.min(1, riser / outer)) * 180) / Math.PI;
-  const shell: Shape = {
-    kind: 'path',
-    layer: 'header',
-    part: `${prefix}/header-cold`,
-    closed: true,
-    points: [...arc(middle, outer, open, 360 - open), ...arc(middle, inner, 360 - open, open)],
-  };
+  const shell: Shape = shape.outline(
+    'header',
+    [...arc(middle, outer, open, 360 - open), ...arc(middle, inner, 360 - open, open)],
+    { part: `${prefix}/header-cold` },
+  );
   const end = outer - parameters.entry;
   const length = outer + 0.035;
-  const wall = (y: number): Shape => ({
-    kind: 'rect',
-    layer: 'tube',
-    part: `${prefix}/riser`,
-    x: end,
-    y,
-    width: length - end,
-    height: tube.wall,
-  });
+  const wall = (y: number): Shape =>
+    shape.rect('tube', { part: `${prefix}/riser`, x: end, y, width: length - end, height: tube.wall });
   const entry = fieldRange('entry');
   const least = Number.isFinite(entryLimits.least) ? entryLimits.least : entry.high;
   return {
     title: `Riser in header of ${prefix}`,
     shapes: [shell, wall(riser - tube.wall), wall(-riser)],
     labels: [
-      {
-        at: { x: length, y: 0 },
-        to: { x: length + 0.006, y: 0.004 },
-        words: 'riser',
-        size: tube.outerDiameter,
-        fine: true,
-        anchor: 'start',
-      },
-      {
-        at: { x: 0, y: outer },
-        to: { x: length + 0.006, y: outer },
-        words: 'header',
-        size: headerTube.outerDiameter,
-        fine: true,
-        anchor: 'start',
-      },
-      {
-        at: { x: outer * 0.7, y: -riser },
-        to: { x: length + 0.006, y: -outer },
-        words: 'hole',
-        size: drillFor(tube.outerDiameter, headerTube.tape).diameter,
-        fine: true,
-        anchor: 'start',
-      },
+      leader('riser', { x: length, y: 0 }, { x: length + 0.006, y: 0.004 }, { size: tube.outerDiameter, fine: true }),
+      leader(
+        'header',
+        { x: 0, y: outer },
+        { x: length + 0.006, y: outer },
+        { size: headerTube.outerDiameter, fine: true },
+      ),
+      leader(
+        'hole',
+        { x: outer * 0.7, y: -riser },
+        { x: length + 0.006, y: -outer },
+        { size: drillFor(tube.outerDiameter, headerTube.tape).diameter, fine: true },
+      ),
     ],
     dimensions: [
-      {
-        id: 'entry',
-        label: 'riser entry, from the crown',
-        from: { x: end, y: riser },
-        to: { x: outer, y: riser },
-        offset: outer - riser + 0.008,
-        value: parameters.entry,
-        edit: {
-          path: 'parameters.entry',
-          low: Math.min(least, parameters.entry),
-          high: Math.max(entryLimits.most, parameters.entry),
-          scale: 1,
-          offset: 0,
-          lowReason: 'the rim would not be through the wall',
-          highReason: 'it would choke the header',
+      dim.between(
+        'entry',
+        'riser entry, from the crown',
+        { x: end, y: riser },
+        { x: outer, y: riser },
+        {
+          value: parameters.entry,
+          offset: outer - riser + 0.008,
+          edit: {
+            path: 'parameters.entry',
+            low: Math.min(least, parameters.entry),
+            high: Math.max(entryLimits.most, parameters.entry),
+            lowReason: 'the rim would not be through the wall',
+            highReason: 'it would choke the header',
+          },
         },
-      },
+      ),
     ],
   };
 }

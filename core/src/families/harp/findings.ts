@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { bore, entries, type Tee, type Tube } from '../../catalogue';
 import { layingRoom, plateFindings, plateWords } from '../plate/findings';
 import { downToMillimetre } from '../plate/fit';
@@ -19,81 +19,93 @@ export function harpFindings(build: PlateBuild<HarpParameters>, layout: HarpLayo
 
   if (layout.tee) found.push(...teeFindings(build, layout, layout.tee));
   else if (entryLimits.least === Number.POSITIVE_INFINITY)
-    found.push({
-      code: 'riser-too-wide',
-      severity: 'clash',
-      path: at('parameters.headerTube'),
-      values: { riser: riserTube.outerDiameter, bore: headerTube.outerDiameter - 2 * headerTube.wall },
-      at: crown,
-      ...headerThatFits(headerTube, riserTube),
-    });
+    found.push(
+      finding.clash(
+        'riser-too-wide',
+        at('parameters.headerTube'),
+        { riser: riserTube.outerDiameter, bore: headerTube.outerDiameter - 2 * headerTube.wall },
+        { at: crown, ...headerThatFits(headerTube, riserTube) },
+      ),
+    );
   else if (parameters.entry < entryLimits.least - 1e-6)
-    found.push({
-      code: 'riser-entry-short',
-      severity: 'clash',
-      path: at('parameters.entry'),
-      values: { entry: parameters.entry, least: entryLimits.least },
-      at: crown,
-      fix: toMark(Math.ceil(entryLimits.least * 1000) / 1000),
-    });
+    found.push(
+      finding.clash(
+        'riser-entry-short',
+        at('parameters.entry'),
+        { entry: parameters.entry, least: entryLimits.least },
+        { at: crown, fix: toMark(Math.ceil(entryLimits.least * 1000) / 1000) },
+      ),
+    );
   else if (parameters.entry > entryLimits.most + 1e-6)
-    found.push({
-      code: 'riser-entry-deep',
-      severity: 'clash',
-      path: at('parameters.entry'),
-      values: { entry: parameters.entry, most: entryLimits.most },
-      at: crown,
-      fix: toMark(Math.floor(entryLimits.most * 1000) / 1000),
-    });
+    found.push(
+      finding.clash(
+        'riser-entry-deep',
+        at('parameters.entry'),
+        { entry: parameters.entry, most: entryLimits.most },
+        { at: crown, fix: toMark(Math.floor(entryLimits.most * 1000) / 1000) },
+      ),
+    );
 
   const most = layout.mostClear;
   if (endGap < layingRoom - 1e-9)
-    found.push({
-      code: 'array-too-long',
-      severity: 'clash',
-      path: at('parameters.riserClear'),
-      values: { riser: parameters.riserClear, inside: box.room.length, most },
-      at: { x: layout.headers.hot, y: box.outside.width / 2 },
-      ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}),
-    });
+    found.push(
+      finding.clash(
+        'array-too-long',
+        at('parameters.riserClear'),
+        { riser: parameters.riserClear, inside: box.room.length, most },
+        {
+          at: { x: layout.headers.hot, y: box.outside.width / 2 },
+          ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}),
+        },
+      ),
+    );
   else if (box.cleat > 0 && endGap + box.edgeStrip < box.cleat + layingRoom + layout.slot - 1e-9)
     for (const [name, span] of Object.entries(layout.spans))
-      found.push({
-        code: 'header-meets-cleat',
-        severity: 'clash',
-        path: at('parameters.riserClear'),
-        values: { gap: endGap, cleat: box.cleat, most },
-        at: {
-          x: layout.headers[name === 'cold' ? 'cold' : 'hot'],
-          y: span.out < 0 ? box.wall : box.outside.width - box.wall,
-        },
-        fix: downToMillimetre(most),
-      });
+      found.push(
+        finding.clash(
+          'header-meets-cleat',
+          at('parameters.riserClear'),
+          { gap: endGap, cleat: box.cleat, most },
+          {
+            at: {
+              x: layout.headers[name === 'cold' ? 'cold' : 'hot'],
+              y: span.out < 0 ? box.wall : box.outside.width - box.wall,
+            },
+            fix: downToMillimetre(most),
+          },
+        ),
+      );
 
   const plateWidth = (parameters.riserCount - 1) * parameters.pitch + layout.finWidth;
   if (plateWidth > box.room.width - 2 * layingRoom + 1e-9) {
     const fits =
       (box.room.width - 2 * layingRoom - Math.min(layout.finWidth, parameters.pitch)) / (parameters.riserCount - 1);
     const pitch = layout.finWidth < parameters.pitch ? fits : (box.room.width - 2 * layingRoom) / parameters.riserCount;
-    found.push({
-      code: 'array-too-wide',
-      severity: 'clash',
-      path: at('parameters.pitch'),
-      values: { plate: plateWidth, inside: box.room.width, count: parameters.riserCount, pitch },
-      at: { x: box.outside.length / 2, y: box.outside.width - box.wall },
-      ...(pitch >= 0.03 ? { fix: Math.floor(pitch * 1000) / 1000 } : {}),
-    });
+    found.push(
+      finding.clash(
+        'array-too-wide',
+        at('parameters.pitch'),
+        { plate: plateWidth, inside: box.room.width, count: parameters.riserCount, pitch },
+        {
+          at: { x: box.outside.length / 2, y: box.outside.width - box.wall },
+          ...(pitch >= 0.03 ? { fix: Math.floor(pitch * 1000) / 1000 } : {}),
+        },
+      ),
+    );
   } else {
     const room = firstRiser - box.wall;
     if (parameters.ends === 'inside' && parameters.closedEnd > room - layingRoom)
-      found.push({
-        code: 'closed-end-meets-side',
-        severity: 'clash',
-        path: at('parameters.closedEnd'),
-        values: { closed: parameters.closedEnd, room },
-        at: { x: layout.headers.cold, y: box.outside.width - box.wall },
-        ...(room - layingRoom >= 0.01 ? { fix: Math.floor((room - layingRoom) * 1000) / 1000 } : {}),
-      });
+      found.push(
+        finding.clash(
+          'closed-end-meets-side',
+          at('parameters.closedEnd'),
+          { closed: parameters.closedEnd, room },
+          {
+            at: { x: layout.headers.cold, y: box.outside.width - box.wall },
+            ...(room - layingRoom >= 0.01 ? { fix: Math.floor((room - layingRoom) * 1000) / 1000 } : {}),
+          },
+        ),
+      );
   }
 
   return [
@@ -127,32 +139,33 @@ function teeFindings(build: PlateBuild<HarpParameters>, layout: HarpLayout, tee:
   const least = 2 * (tee.runLaying + tee.runSocket);
   const found: Finding[] = [];
   if (tube.outerDiameter > headerTube.outerDiameter)
-    found.push({
-      code: 'riser-too-wide',
-      severity: 'clash',
-      path: at('headerTube'),
-      values: { riser: tube.outerDiameter, bore: bore(headerTube) },
-      at: where,
-    });
+    found.push(
+      finding.clash(
+        'riser-too-wide',
+        at('headerTube'),
+        { riser: tube.outerDiameter, bore: bore(headerTube) },
+        { at: where },
+      ),
+    );
   if (parameters.pitch < least - 1e-9)
-    found.push({
-      code: 'tees-meet',
-      severity: 'clash',
-      path: at('pitch'),
-      values: { pitch: parameters.pitch, least },
-      at: where,
-      fix: Math.ceil(least * 1000 - 1e-6) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'tees-meet',
+        at('pitch'),
+        { pitch: parameters.pitch, least },
+        { at: where, fix: Math.ceil(least * 1000 - 1e-6) / 1000 },
+      ),
+    );
   const leastEnd = tee.runLaying + 2 * tee.runSocket;
   if (parameters.ends === 'inside' && parameters.closedEnd < leastEnd - 1e-9)
-    found.push({
-      code: 'closed-end-too-short',
-      severity: 'clash',
-      path: at('closedEnd'),
-      values: { closed: parameters.closedEnd, least: leastEnd },
-      at: where,
-      fix: Math.ceil(leastEnd * 1000 - 1e-6) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'closed-end-too-short',
+        at('closedEnd'),
+        { closed: parameters.closedEnd, least: leastEnd },
+        { at: where, fix: Math.ceil(leastEnd * 1000 - 1e-6) / 1000 },
+      ),
+    );
   return found;
 }
 

@@ -17,7 +17,10 @@ export const harpParameters = z.strictObject({
     'tube to tube on a plate',
     lengthField(0.03, 0.4, 0.089, 'Riser pitch', 'Riser to riser, centre to centre.'),
   ),
-  riserClear: lengthField(0.2, 3, 1.882, 'Riser, clear of headers', 'Between the headers, crown to crown.'),
+  riserClear: lengthField(0.2, 3, 1.882, 'Riser, clear of headers', 'Between the headers, crown to crown.', [
+    'too short to be worth a panel',
+    'no pane is so long',
+  ]),
   entry: lengthField(0.001, 0.03, 0.007, 'Riser entry', 'How far a riser goes into each header, from the crown.'),
   closedEnd: lengthField(0.01, 0.1, 0.025, 'Closed end', 'Last riser to the closed end of its header, inside the box.'),
   stub: meansSame('tube outside the box', lengthField(0, 0.3, 0.05, 'Stub', 'Header outside the box, for the union.')),
@@ -44,7 +47,13 @@ export const harpParameters = z.strictObject({
     'Far ends close with',
     'A cap is for good; a union comes apart.',
   ),
-  airGap: meansSame('absorber to cover', lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.')),
+  airGap: meansSame(
+    'absorber to cover',
+    lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.', [
+      'the plate would touch the pane',
+      'the sides would shade the plate',
+    ]),
+  ),
   paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.')),
   connection: choiceField(
     { diagonal: 'diagonal: out at the far end', 'same-side': 'same side: in and out at one end' },

@@ -145,7 +145,7 @@ function fittings(prefix: string, layout: HarpLayout): Purchase[] {
   const { parameters, tee, headerTube, tube } = layout;
   const plugged = parameters.closing === 'union';
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
-    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass: mass * quantity });
+    bought(prefix, id, name, [quantity, 'each'], { priceKey, rule, mass: mass * quantity });
   return [
     ...(tee
       ? [

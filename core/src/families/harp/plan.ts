@@ -1,5 +1,5 @@
 import type { Tee } from '../../catalogue';
-import type { Dimension, Drawing, Label, Shape } from '../../draw';
+import { type Dimension, type Drawing, dim, type Label, leader, type Shape, shape } from '../../draw';
 import { rowOf } from '../plate/layout';
 import { boxShapes, outsideDimensions, paneShapes, railShapes, standOff, upArrow, upLabel } from '../plate/plan';
 import { plateShapes } from '../plate/plates';
@@ -27,15 +27,15 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
   for (const which of ['cold', 'hot'] as const) {
     // Where two tees meet no piece stands between them.
     for (const piece of headerSpans(layout, which).filter(({ from, to }) => to > from))
-      shapes.push({
-        kind: 'rect',
-        layer: 'header',
-        part: part(piece.role),
-        x: headers[which] - headerTube.outerDiameter / 2,
-        y: piece.from,
-        width: headerTube.outerDiameter,
-        height: piece.to - piece.from,
-      });
+      shapes.push(
+        shape.rect('header', {
+          part: part(piece.role),
+          x: headers[which] - headerTube.outerDiameter / 2,
+          y: piece.from,
+          width: headerTube.outerDiameter,
+          height: piece.to - piece.from,
+        }),
+      );
   }
   if (layout.tee) shapes.push(...teeShapes(part('tee'), layout, layout.tee));
   shapes.push(...paneShapes(prefix, layout), ...upArrow(build.turned, layout));
@@ -43,7 +43,7 @@ export function plan(build: PlateBuild<HarpParameters>, layout: HarpLayout): Dra
   const label = (which: 'cold' | 'hot', words: string): Label => {
     const span = spans[which];
     const beside = { x: headers[which] + 0.035, y: span.open - span.out * 0.012 };
-    return { at: beside, to: beside, words, anchor: 'start', tone: which };
+    return leader(words, beside, beside, { tone: which });
   };
   return {
     title: `Plan of ${prefix}`,
@@ -82,24 +82,14 @@ function teeShapes(part: string, { headers, runs, tube, headerTube }: HarpLayout
       const branch = tee.branchLaying + tee.branchSocket;
       const width = tube.outerDiameter + 2 * wall;
       return [
-        {
-          kind: 'rect',
-          layer: 'header',
-          part,
-          x: x - tee.across / 2,
-          y: y - reach,
-          width: tee.across,
-          height: 2 * reach,
-        },
-        {
-          kind: 'rect',
-          layer: 'header',
+        shape.rect('header', { part, x: x - tee.across / 2, y: y - reach, width: tee.across, height: 2 * reach }),
+        shape.rect('header', {
           part,
           x: which === 'cold' ? x : x - branch,
           y: y - width / 2,
           width: branch,
           height: width,
-        },
+        }),
       ];
     }),
   );
@@ -124,42 +114,26 @@ function planDimensions(build: PlateBuild<HarpParameters>, layout: HarpLayout): 
       width: (count - 1) * parameters.pitch + layout.finWidth + 0.006 + 2 * (box.wall + box.edgeStrip),
       widthReason: 'the plate would not fit',
     }),
-    {
-      id: 'riser-clear',
-      label: 'riser, clear of headers',
-      from: { x: plateSpan.from, y: width },
-      to: { x: plateSpan.to, y: width },
+    dim.across('riser-clear', 'riser, clear of headers', { x: plateSpan.from, y: width }, parameters.riserClear, {
       offset: standOff.near,
-      value: parameters.riserClear,
       edit: {
-        path: 'parameters.riserClear',
-        low: riserRange.low,
+        ...riserRange,
         high: Math.min(riserRange.high, box.inside.length - tubes),
-        scale: 1,
-        offset: 0,
-        lowReason: 'too short to be worth a panel',
         highReason: 'the headers would meet the corner cleats',
         // A longer row is drawn out further in its holes.
         room: { path: 'glazing.parameters.length', share: 1.01 },
       },
-    },
-    {
-      id: 'pitch',
-      label: 'riser pitch',
-      from: { x: length, y: runs[middle - 1] ?? 0 },
-      to: { x: length, y: runs[middle] ?? 0 },
+    }),
+    dim.up('pitch', 'riser pitch', { x: length, y: runs[middle - 1] ?? 0 }, parameters.pitch, {
       offset: -standOff.near,
-      value: parameters.pitch,
       edit: {
-        path: 'parameters.pitch',
+        ...pitchRange,
         low: Math.max(pitchRange.low, leastPitch, layout.tee ? 2 * (layout.tee.runLaying + layout.tee.runSocket) : 0),
         high: Math.min(pitchRange.high, mostPitch),
-        scale: 1,
-        offset: 0,
         lowReason: 'the plates would overlap',
         highReason: 'the plate would meet the side boards',
         room: { path: 'glazing.parameters.width', share: count },
       },
-    },
+    }),
   ];
 }

@@ -1,5 +1,5 @@
 import type { Tee } from '../../catalogue';
-import type { Drawing } from '../../draw';
+import { type Drawing, dim, leader } from '../../draw';
 import { rectsOf } from '../kit/shapes';
 import type { HarpLayout } from './layout';
 import { pieceLengths } from './parts';
@@ -32,31 +32,10 @@ export function teeDetail(prefix: string, layout: HarpLayout, tee: Tee): Drawing
         ? [rect('hole', 'header-piece', tee.runLaying, -half, between, headerTube.outerDiameter, true)]
         : []),
     ],
-    labels: [
-      {
-        at: { x: pitch + reach, y: 0 },
-        to: { x: pitch + reach + 0.008, y: 0 },
-        words: 'dry-fit yours first',
-        anchor: 'start',
-      },
-    ],
+    labels: [leader('dry-fit yours first', { x: pitch + reach, y: 0 }, { x: pitch + reach + 0.008, y: 0 })],
     dimensions: [
-      {
-        id: 'tee-pitch',
-        label: 'pitch',
-        from: { x: 0, y: branchTop + shown },
-        to: { x: pitch, y: branchTop + shown },
-        offset: 0.014,
-        value: pitch,
-      },
-      {
-        id: 'tee-piece',
-        label: 'piece, stop to stop',
-        from: { x: tee.runLaying, y: -half },
-        to: { x: tee.runLaying + between, y: -half },
-        offset: -0.02,
-        value: between,
-      },
+      dim.across('tee-pitch', 'pitch', { x: 0, y: branchTop + shown }, pitch, { offset: 0.014 }),
+      dim.across('tee-piece', 'piece, stop to stop', { x: tee.runLaying, y: -half }, between, { offset: -0.02 }),
     ],
   };
 }

@@ -1,5 +1,5 @@
 import { bore } from '../../catalogue';
-import type { Drawing, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Shape, shape } from '../../draw';
 import type { DrawnViews } from '../family';
 import { rectsOf } from '../kit/shapes';
 import type { HeatPipeLayout } from './layout';
@@ -62,72 +62,31 @@ function plan(prefix: string, layout: HeatPipeLayout): Drawing {
     ),
     rect('header', 'manifold-end', axis - run / 2, (places.at(-1) ?? 0) + tee.runLaying, run, end),
   ];
-  const [one = 0, two = one + pitch] = places;
+  const [one = 0] = places;
   return {
     title: `Plan of ${prefix}`,
     shapes,
     dimensions: [
       ...(tubes > 1
-        ? [
-            {
-              id: 'pitch',
-              label: 'pipe to pipe',
-              from: { x: 0, y: one },
-              to: { x: 0, y: two },
-              offset: 0.06,
-              value: pitch,
-              edit: {
-                path: 'parameters.pitch',
-                ...fieldRange('pitch'),
-                scale: 1,
-                offset: 0,
-                lowReason: 'the sleeves would meet',
-                highReason: 'more gap than pipe',
-              },
-            },
-          ]
+        ? [dim.up('pitch', 'pipe to pipe', { x: 0, y: one }, pitch, { offset: 0.06, edit: fieldRange('pitch') })]
         : []),
-      {
-        id: 'bottle',
-        label: 'bottle, cut height',
-        from: { x: sun.from, y: 0 },
-        to: { x: sun.from + bottleHeight, y: 0 },
+      dim.across('bottle', 'bottle, cut height', { x: sun.from, y: 0 }, bottleHeight, {
         offset: -0.05,
-        value: bottleHeight,
         edit: {
-          path: 'parameters.bottleHeight',
+          ...fieldRange('bottleHeight'),
           low: Math.max(fieldRange('bottleHeight').low, parameters.lap),
-          high: fieldRange('bottleHeight').high,
-          scale: 1,
-          offset: 0,
-          lowReason: 'no such bottle is sold',
-          highReason: 'no such bottle is sold',
         },
-      },
-      {
-        id: 'length',
-        label: 'pipe, foot to tip',
-        from: { x: 0, y: width },
-        to: { x: layout.length, y: width },
-        offset: 0.06,
-        value: layout.length,
-      },
+      }),
+      dim.across('length', 'pipe, foot to tip', { x: 0, y: width }, layout.length, { offset: 0.06 }),
     ],
     labels: [
-      {
-        at: { x: axis, y: first },
-        to: { x: axis, y: first - 0.02 },
-        words: 'cold in',
-        anchor: 'middle',
-        tone: 'cold',
-      },
-      {
-        at: { x: axis, y: (places.at(-1) ?? 0) + tee.runLaying + end },
-        to: { x: axis + 0.06, y: (places.at(-1) ?? 0) + tee.runLaying + end - 0.03 },
-        words: 'hot out',
-        anchor: 'start',
-        tone: 'hot',
-      },
+      leader('cold in', { x: axis, y: first }, { x: axis, y: first - 0.02 }, { anchor: 'middle', tone: 'cold' }),
+      leader(
+        'hot out',
+        { x: axis, y: (places.at(-1) ?? 0) + tee.runLaying + end },
+        { x: axis + 0.06, y: (places.at(-1) ?? 0) + tee.runLaying + end - 0.03 },
+        { tone: 'hot' },
+      ),
     ],
   };
 }
@@ -149,14 +108,8 @@ function section(prefix: string, layout: HeatPipeLayout): Drawing {
       rect('rail', 'rail', 0, z, cut, rail.width - hole.up),
       ...(sleeved
         ? shown.map(
-            (y): Shape => ({
-              kind: 'circle',
-              layer: 'pane',
-              part: id('bottle'),
-              hidden: true,
-              centre: { x: y, y: z },
-              radius: parameters.bottleDiameter / 2,
-            }),
+            (y): Shape =>
+              shape.circle('pane', { x: y, y: z }, parameters.bottleDiameter / 2, { part: id('bottle'), hidden: true }),
           )
         : []),
       ...(layout.strip
@@ -172,35 +125,27 @@ function section(prefix: string, layout: HeatPipeLayout): Drawing {
           )
         : []),
       ...shown.flatMap((y): Shape[] => [
-        { kind: 'circle', layer: 'tube', part: id('pipe'), centre: { x: y, y: z }, radius: tube.outerDiameter / 2 },
-        { kind: 'circle', layer: 'hole', centre: { x: y, y: z }, radius: layout.bore / 2 },
+        shape.circle('tube', { x: y, y: z }, tube.outerDiameter / 2, { part: id('pipe') }),
+        shape.circle('hole', { x: y, y: z }, layout.bore / 2),
       ]),
     ],
     dimensions: [
-      {
-        id: 'up',
-        label: 'pipe over the rail’s edge',
-        from: { x: 0, y: stile.thickness },
-        to: { x: 0, y: z },
-        offset: 0.02,
-        value: hole.up,
-      },
+      dim.between(
+        'up',
+        'pipe over the rail’s edge',
+        { x: 0, y: stile.thickness },
+        { x: 0, y: z },
+        { value: hole.up, offset: 0.02 },
+      ),
     ],
     labels: [
-      {
-        at: { x: cut, y: z + 0.02 },
-        to: { x: cut + 0.02, y: z + 0.02 },
-        words: 'rail',
-        size: rail.thickness,
-        anchor: 'start',
-      },
-      {
-        at: { x: stile.width, y: stile.thickness / 2 },
-        to: { x: stile.width + 0.02, y: stile.thickness / 2 },
-        words: 'stile',
-        size: stile.thickness,
-        anchor: 'start',
-      },
+      leader('rail', { x: cut, y: z + 0.02 }, { x: cut + 0.02, y: z + 0.02 }, { size: rail.thickness }),
+      leader(
+        'stile',
+        { x: stile.width, y: stile.thickness / 2 },
+        { x: stile.width + 0.02, y: stile.thickness / 2 },
+        { size: stile.thickness },
+      ),
     ],
   };
 }
@@ -227,40 +172,28 @@ function detail(prefix: string, layout: HeatPipeLayout): Drawing {
       rect('tube', 'pipe', -half, -reach - 0.03, tube.outerDiameter, tip + reach + 0.03),
     ],
     dimensions: [
-      {
-        id: 'immersion',
-        label: 'tip in the water',
-        from: { x: half, y: -span / 2 },
-        to: { x: half, y: tip },
-        offset: -0.012,
-        value: parameters.immersion,
-        edit: {
-          path: 'parameters.immersion',
-          ...fieldRange('immersion'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'nothing of it would be in the water',
-          highReason: 'it would meet the far wall',
-        },
-      },
-      {
-        id: 'reach',
-        label: 'branch, to its mouth',
-        from: { x: -half, y: -reach },
-        to: { x: -half, y: 0 },
-        offset: 0.012,
-        value: reach,
-      },
+      dim.between(
+        'immersion',
+        'tip in the water',
+        { x: half, y: -span / 2 },
+        { x: half, y: tip },
+        { value: parameters.immersion, offset: -0.012, edit: fieldRange('immersion') },
+      ),
+      dim.between(
+        'reach',
+        'branch, to its mouth',
+        { x: -half, y: -reach },
+        { x: -half, y: 0 },
+        { value: reach, offset: 0.012 },
+      ),
     ],
     labels: [
-      {
-        at: { x: across, y: outer },
-        to: { x: across + 0.008, y: outer + 0.004 },
-        words: 'manifold, bore',
-        size: span,
-        fine: true,
-        anchor: 'start',
-      },
+      leader(
+        'manifold, bore',
+        { x: across, y: outer },
+        { x: across + 0.008, y: outer + 0.004 },
+        { size: span, fine: true },
+      ),
     ],
   };
 }

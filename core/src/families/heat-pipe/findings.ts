@@ -1,9 +1,9 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { bore } from '../../catalogue';
 import { dryOutTemperature, steamPressure } from '../../thermal';
 import type { Orientation } from '../family';
 import type { HeatPipeLayout } from './layout';
-import { leastTilt } from './standing';
+import { leastTilt } from './parameters';
 
 const up = (metres: number) => Math.ceil(metres * 1000 - 1e-6) / 1000;
 const down = (metres: number) => Math.floor(metres * 1000 + 1e-6) / 1000;
@@ -37,7 +37,7 @@ export function heatPipeFindings(
   const at = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
   const clash = (code: string, name: string, values: Finding['values'], fix?: Finding['fix']) =>
-    found.push({ code, severity: 'clash', path: at(name), values, ...(fix === undefined ? {} : { fix }) });
+    found.push(finding.clash(code, at(name), values, { ...(fix === undefined ? {} : { fix }) }));
   if (tube.outerDiameter > 0.7 * manifold.outerDiameter)
     clash('pipe-too-wide-for-manifold', 'tube', { pipe: tube.outerDiameter, manifold: manifold.outerDiameter });
   const room = bore(manifold) - clear;
@@ -85,59 +85,45 @@ export function heatPipeFindings(
       sleeve: sleeved ? parameters.bottleDiameter : tube.outerDiameter,
     });
   if (parameters.caps === 'soft')
-    found.push({
-      code: 'soft-caps',
-      severity: 'stop',
-      path: at('caps'),
-      measure: pressureInside(hottest),
-      values: { hottest, limit: softLimit, pressure: pressureInside(hottest) },
-      fix: 'brazed',
-    });
-  found.push({
-    code: 'sealed-wet-tube',
-    severity: 'stop',
-    path: at('caps'),
-    measure: pressureInside(hottest),
-    values: {
-      hottest,
-      pressure: pressureInside(hottest),
-      at150: pressureInside(150),
-      at180: pressureInside(180),
-      charge: layout.charge,
-    },
-  });
+    found.push(
+      finding.stop(
+        'soft-caps',
+        at('caps'),
+        { hottest, limit: softLimit, pressure: pressureInside(hottest) },
+        { measure: pressureInside(hottest), fix: 'brazed' },
+      ),
+    );
+  found.push(
+    finding.stop(
+      'sealed-wet-tube',
+      at('caps'),
+      {
+        hottest,
+        pressure: pressureInside(hottest),
+        at150: pressureInside(150),
+        at180: pressureInside(180),
+        charge: layout.charge,
+      },
+      { measure: pressureInside(hottest) },
+    ),
+  );
   if (standing && standing.tilt < leastTilt - 1e-9)
-    found.push({
-      code: 'pipes-too-flat',
-      severity: 'clash',
-      path: standing.path ?? 'site.standing.tilts',
-      values: { tilt: standing.tilt, least: leastTilt },
-    });
+    found.push(
+      finding.clash('pipes-too-flat', standing.path ?? 'site.standing.tilts', {
+        tilt: standing.tilt,
+        least: leastTilt,
+      }),
+    );
   const dry = dryOutTemperature(layout.charge, layout.volume);
   if (dry < hottest)
-    found.push({
-      code: 'charge-dries-out',
-      severity: 'caution',
-      path: at('charge'),
-      values: { dry, hottest, share: parameters.charge },
-    });
+    found.push(finding.caution('charge-dries-out', at('charge'), { dry, hottest, share: parameters.charge }));
   if (parameters.charge > 40)
-    found.push({
-      code: 'charge-floods',
-      severity: 'caution',
-      path: at('charge'),
-      values: { share: parameters.charge },
-      fix: 25,
-    });
+    found.push(finding.caution('charge-floods', at('charge'), { share: parameters.charge }, { fix: 25 }));
   const drawn = bore(tube);
   if (parameters.fill > 0 && Math.abs(layout.bore / drawn - 1) > 0.1)
-    found.push({
-      code: 'fill-far-off',
-      severity: 'caution',
-      path: at('fill'),
-      values: { fill: parameters.fill, bore: layout.bore, drawn },
-      fix: 0,
-    });
+    found.push(
+      finding.caution('fill-far-off', at('fill'), { fill: parameters.fill, bore: layout.bore, drawn }, { fix: 0 }),
+    );
   return found;
 }
 

@@ -18,10 +18,10 @@ import {
 } from '../../thermal';
 import { fairDay } from '../../thermal/plate/collector.fixture';
 import type { HeaterDocument } from '..';
+import { fullSunLeaning as fullSun } from '../kit/fullSun';
 import { heatPipe } from '.';
 import { layOut } from './layout';
 import { heatPipeParameters } from './parameters';
-import { fullSun } from './standing';
 import { heatPipeDescription } from './thermal';
 
 const panel = (change: Record<string, unknown> = {}): HeaterDocument => {

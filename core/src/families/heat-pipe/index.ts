@@ -1,7 +1,9 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { heatPipeModel } from '../../thermal';
-import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
-import { massOf } from '../kit/totals';
+import { defineFamily } from '../defineFamily';
+import { fullSunLeaning } from '../kit/fullSun';
+import { grossOf } from '../kit/totals';
+import { withstands } from '../kit/withstands';
 import { heatPipeViews } from './drawing';
 import { heatPipeFindings, heatPipeWords } from './findings';
 import { heatPipeHydraulic } from './hydraulic';
@@ -12,7 +14,6 @@ import { heatPipeParts, heatPipePurchases } from './parts';
 import { heatPipePorts } from './ports';
 import { fitBottleSalvage } from './salvage';
 import { heatPipeSections } from './sections';
-import { fullSun } from './standing';
 import { heatPipeSteps } from './steps';
 import { heatPipeDescription } from './thermal';
 
@@ -22,7 +23,7 @@ const bottleLimit = 70;
 const foamLimit = 105;
 
 /** Sealed tubes with a little water in them, in sleeves of bottles, their tips in a manifold. */
-export const heatPipe: Family = {
+export const heatPipe = defineFamily({
   id: 'heat-pipe',
   name: 'Heat pipes',
   meaning:
@@ -30,29 +31,20 @@ export const heatPipe: Family = {
   turns: false,
   notOn: (lays) => (lays === 'level' ? 'there it lies level, and nothing runs back down a heat pipe' : undefined),
   words: heatPipeWords,
-  standard: (habit) => ({ family: 'heat-pipe', parameters: standardHeatPipe(habit), count: 1, turned: false }),
-  salvage: (panel, things) => fitBottleSalvage(heatPipe)(panel, things),
-  problems: (panel) => problemsOf(heatPipeParameters, ['parameters'], panel.parameters),
-  fields: (panel) => fieldsOf(heatPipeParameters, 'parameters', panel.parameters),
-  open: (panel, path, standing): HeaterDesign => {
-    const layout = layOut(heatPipeParameters.parse(panel.parameters));
-    const { parameters } = layout;
-    const thermal = heatPipeModel(heatPipeDescription(layout, panel.known));
-    const parts = heatPipeParts(panel.id, layout);
-    const purchases = heatPipePurchases(panel.id, layout);
-    const mass = massOf(parts, purchases);
-    const at = (field: string) => `${path}.parameters.${field}`;
-    const paint = entry('coating', parameters.paint);
-    const bare = () => heatPipeModel(heatPipeDescription(layOut({ ...parameters, sleeve: 'none' }), panel.known));
+  schema: heatPipeParameters,
+  standard: standardHeatPipe,
+  salvage: fitBottleSalvage,
+  layOut,
+  thermal: (layout, known) => heatPipeModel(heatPipeDescription(layout, known)),
+  list: (id, layout) => ({ parts: heatPipeParts(id, layout), purchases: heatPipePurchases(id, layout) }),
+  design: ({ id, path, at, parameters, layout, thermal, mass, standing, known }) => {
+    const { outside, sleeved } = layout;
+    const bare = () => heatPipeModel(heatPipeDescription(layOut({ ...parameters, sleeve: 'none' }), known));
     return {
-      areas: {
-        aperture: thermal.apertureArea,
-        absorber: thermal.apertureArea,
-        gross: layout.outside.length * layout.outside.width,
-      },
-      outside: layout.outside,
+      areas: grossOf(thermal, outside),
+      outside,
       runs: { count: parameters.tubes, words: parameters.tubes === 1 ? 'heat pipe' : 'heat pipes' },
-      ports: heatPipePorts(panel.id, layout),
+      ports: heatPipePorts(id, layout),
       trials: [
         ...(parameters.fill > 0
           ? []
@@ -63,7 +55,7 @@ export const heatPipe: Family = {
                   'fill one pipe to the brim, weigh it dry and full, and type the difference on the bench; only then weigh in charges',
               },
             ]),
-        ...(layout.sleeved
+        ...(sleeved
           ? [
               {
                 id: 'bottle',
@@ -73,27 +65,26 @@ export const heatPipe: Family = {
             ]
           : []),
       ],
-      drawings: heatPipeViews(panel.id, layout),
-      parts,
-      purchases,
-      thermal,
+      drawings: heatPipeViews(id, layout),
       hydraulic: heatPipeHydraulic(layout),
       sections: (work) => heatPipeSections(layout, thermal, bare, work),
       materials: [
-        { name: paint.name, place: 'tube', limit: paint.serviceLimit, path: at('paint') },
-        { name: materials.copper.name, place: 'tube', limit: materials.copper.serviceLimit, path: at('tube') },
+        withstands('tube', entry('coating', parameters.paint), at('paint')),
+        withstands('tube', materials.copper, at('tube')),
         { ...serviceLimits.sensor, place: 'manifold' },
-        ...(layout.sleeved ? [{ name: 'clear bottles', place: 'sleeve', limit: bottleLimit, path: at('sleeve') }] : []),
+        ...(sleeved ? [{ name: 'clear bottles', place: 'sleeve', limit: bottleLimit, path: at('sleeve') }] : []),
         { name: 'pipe lagging', place: 'manifold', limit: foamLimit, path: at('lagging') },
       ],
-      growth: [],
-      findings: heatPipeFindings(path, layout, thermal.state(fullSun).places.tube ?? fullSun.air, standing),
-      underWind: () => [],
-      templates: () => [jigTemplate(panel.id, layout)],
+      findings: heatPipeFindings(
+        path,
+        layout,
+        thermal.state(fullSunLeaning).places.tube ?? fullSunLeaning.air,
+        standing,
+      ),
+      templates: () => [jigTemplate(id, layout)],
       boilsInside: true,
       wettedMetal: 'copper',
-      steps: () => heatPipeSteps(panel.id, layout, mass),
-      dryMass: mass,
+      steps: () => heatPipeSteps(id, layout, mass),
     };
   },
-};
+});

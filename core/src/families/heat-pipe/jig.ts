@@ -1,4 +1,4 @@
-import type { Shape } from '../../draw';
+import { type Shape, shape } from '../../draw';
 import { sized } from '../../quantity';
 import type { Template } from '../../shop';
 import type { HeatPipeLayout } from './layout';
@@ -26,11 +26,11 @@ export function jigTemplate(prefix: string, { parameters, places, hole, rail }: 
     drawing: {
       title: 'Jig',
       shapes: [
-        { kind: 'rect', layer: 'note', x: 0, y: 0, width, height: rail.width },
+        shape.rect('note', { x: 0, y: 0, width, height: rail.width }),
         ...shown.flatMap((x): Shape[] => [
-          { kind: 'circle', layer: 'hole', centre: { x, y: hole.up }, radius: hole.diameter / 2 },
-          { kind: 'line', layer: 'centre', from: { x: x - 0.012, y: hole.up }, to: { x: x + 0.012, y: hole.up } },
-          { kind: 'line', layer: 'centre', from: { x, y: hole.up - 0.012 }, to: { x, y: hole.up + 0.012 } },
+          shape.circle('hole', { x, y: hole.up }, hole.diameter / 2),
+          shape.line('centre', { x: x - 0.012, y: hole.up }, { x: x + 0.012, y: hole.up }),
+          shape.line('centre', { x, y: hole.up - 0.012 }, { x, y: hole.up + 0.012 }),
         ]),
       ],
       dimensions: [],

@@ -52,11 +52,20 @@ export const heatPipeParameters = z.strictObject({
   bottles: countField(2, 12, 6, 'Bottles on a pipe', 'Or bare lengths as long as a bottle shows.'),
   bottleDiameter: asBought(lengthField(0.05, 0.13, 0.088, 'Bottle, across', 'Outside of its straight part.')),
   bottleHeight: asBought(
-    lengthField(0.08, 0.3, 0.19, 'Bottle, cut height', 'Straight part, what is left when top and bottom are cut off.'),
+    lengthField(0.08, 0.3, 0.19, 'Bottle, cut height', 'Straight part, what is left when top and bottom are cut off.', [
+      'no such bottle is sold',
+      'no such bottle is sold',
+    ]),
   ),
   lap: lengthField(0.005, 0.05, 0.02, 'Lap', 'Each bottle over the one below it, like slates.'),
-  pitch: lengthField(0.05, 0.25, 0.1, 'Pipe to pipe', 'Middle to middle, along the manifold.'),
-  immersion: lengthField(0.008, 0.06, 0.034, 'Tip in the water', 'How far each pipe stands in the manifold.'),
+  pitch: lengthField(0.05, 0.25, 0.1, 'Pipe to pipe', 'Middle to middle, along the manifold.', [
+    'the sleeves would meet',
+    'more gap than pipe',
+  ]),
+  immersion: lengthField(0.008, 0.06, 0.034, 'Tip in the water', 'How far each pipe stands in the manifold.', [
+    'nothing of it would be in the water',
+    'it would meet the far wall',
+  ]),
   charge: countField(3, 60, 20, 'Charge, % of the volume', 'Water that stays in each pipe when it is capped.'),
   fill: massField(0, 3, 0, 'Measured fill', 'Water that fills one pipe to the brim, weighed; 0 before that.'),
   caps: choiceField(
@@ -103,4 +112,7 @@ export function standardHeatPipe(habit: Habit): HeatPipeParameters {
 }
 
 /** m or count. Range of a parameter's own field. */
+/** Degrees from level under which a sealed tube of this kind does not carry well: what condenses does not run back. Faghri (1995): 10 to 15. */
+export const leastTilt = 15;
+
 export const fieldRange = rangesOf(heatPipeParameters);

@@ -23,9 +23,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
   const { parameters, tube, manifold, length, piece, end, width, rail, stile, places, hole, outside } = layout;
   const { tubes, immersion } = parameters;
   return [
-    tubePiece(prefix, tube, {
-      id: 'pipe',
-      name: 'Heat pipe',
+    tubePiece(prefix, tube, 'pipe', 'Heat pipe', {
       length,
       count: tubes,
       operations: [
@@ -36,9 +34,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
     ...(tubes > 1
       ? [
           {
-            ...tubePiece(prefix, manifold, {
-              id: 'manifold-piece',
-              name: 'Manifold piece, tee to tee',
+            ...tubePiece(prefix, manifold, 'manifold-piece', 'Manifold piece, tee to tee', {
               length: piece,
               count: tubes - 1,
               operations: ['square and ream both ends, clean a socket deep', 'cut every one alike against one stop'],
@@ -49,9 +45,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
           },
         ]
       : []),
-    tubePiece(prefix, manifold, {
-      id: 'manifold-end',
-      name: 'Manifold end',
+    tubePiece(prefix, manifold, 'manifold-end', 'Manifold end', {
       length: end,
       count: 2,
       ...stubSlack(end, 'only what stands out beyond the last tee is otherwise'),
@@ -59,9 +53,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
     }),
     ...(layout.strip
       ? [
-          sheetPiece(prefix, layout.strip.sheet, {
-            id: 'strip',
-            name: 'Strip',
+          sheetPiece(prefix, layout.strip.sheet, 'strip', 'Strip', {
             width: layout.heated,
             height: layout.strip.flat,
             count: tubes,
@@ -69,9 +61,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
           }),
         ]
       : []),
-    timberPiece(prefix, rail, {
-      id: 'rail',
-      name: 'Rail',
+    timberPiece(prefix, rail, 'rail', 'Rail', {
       length: width,
       count: 2,
       ...openEnds,
@@ -89,7 +79,7 @@ export function heatPipeParts(prefix: string, layout: HeatPipeLayout): Part[] {
       ],
       datum: { end: 'first end', side: 'left' },
     }),
-    timberPiece(prefix, stile, { id: 'stile', name: 'Stile', length: outside.length, count: 2, ...openEnds }),
+    timberPiece(prefix, stile, 'stile', 'Stile', { length: outside.length, count: 2, ...openEnds }),
   ];
 }
 
@@ -97,7 +87,7 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
   const { parameters, tube, manifold, tee, heated, manifoldLength, charge, sleeved, rail, stile } = layout;
   const { tubes, bottles, caps } = parameters;
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
-    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass });
+    bought(prefix, id, name, [quantity, 'each'], { priceKey, rule, mass });
   const drill = drillFor(tube.outerDiameter, tube.tape);
   return [
     each(
@@ -128,31 +118,25 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
             `${bottles} a pipe`,
             bottleMass * bottles * tubes,
           ),
-          bought(prefix, {
-            id: 'alu-tape',
-            name: 'Clear weather tape for the laps',
-            quantity: tubes * (bottles + 1) * Math.PI * parameters.bottleDiameter,
-            unit: 'm',
-            priceKey: 'clear-tape',
-            rule: 'once round every lap, and over the discs at both ends',
-            mass: 0.01 * tubes,
-          }),
+          bought(
+            prefix,
+            'alu-tape',
+            'Clear weather tape for the laps',
+            [tubes * (bottles + 1) * Math.PI * parameters.bottleDiameter, 'm'],
+            {
+              priceKey: 'clear-tape',
+              rule: 'once round every lap, and over the discs at both ends',
+              mass: 0.01 * tubes,
+            },
+          ),
         ]
       : []),
-    bought(prefix, {
-      id: 'distilled',
-      name: 'Distilled water',
-      quantity: 2 * tubes * charge,
-      unit: 'L',
+    bought(prefix, 'distilled', 'Distilled water', [2 * tubes * charge, 'L'], {
       priceKey: 'distilled',
       rule: `${measured('mass', charge, 3)} stays in each; as much again boils off`,
       mass: tubes * charge,
     }),
-    bought(prefix, {
-      id: 'lagging',
-      name: `Pipe lagging, ${sized(parameters.lagging)} thick`,
-      quantity: manifoldLength,
-      unit: 'm',
+    bought(prefix, 'lagging', `Pipe lagging, ${sized(parameters.lagging)} thick`, [manifoldLength, 'm'], {
       priceKey: 'lagging',
       rule: 'all of the manifold, slit over the tees and taped',
       mass: 0.15 * manifoldLength,
@@ -171,11 +155,7 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
     }),
     ...(caps === 'brazed'
       ? [
-          bought(prefix, {
-            id: 'braze',
-            name: 'Copper-phosphorus brazing rod',
-            quantity: rodEach * 2 * tubes,
-            unit: 'kg',
+          bought(prefix, 'braze', 'Copper-phosphorus brazing rod', [rodEach * 2 * tubes, 'kg'], {
             priceKey: 'braze',
             rule: 'cap and plug of every pipe',
             mass: rodEach * 2 * tubes,
@@ -198,11 +178,7 @@ export function heatPipePurchases(prefix: string, layout: HeatPipeLayout): Purch
     }),
     ...(layout.strip
       ? [
-          bought(prefix, {
-            id: 'grease',
-            name: 'Thermal grease',
-            quantity: 0.015 * tubes * heated,
-            unit: 'kg',
+          bought(prefix, 'grease', 'Thermal grease', [0.015 * tubes * heated, 'kg'], {
             priceKey: 'grease',
             rule: 'a thin film in every groove',
             mass: 0.015 * tubes * heated,

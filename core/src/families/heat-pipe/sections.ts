@@ -2,9 +2,10 @@ import { measured } from '../../quantity';
 import type { Readout, SectionSource } from '../../readout';
 import { dryOutTemperature, floodingLimit, type HeatPipeModel } from '../../thermal';
 import type { HeaterAtWork } from '../family';
+import { fullSunLeaning as fullSun } from '../kit/fullSun';
 import { pressureInside } from './findings';
 import type { HeatPipeLayout } from './layout';
-import { fullSun, leastTilt } from './standing';
+import { leastTilt } from './parameters';
 
 /** Suns and airs that one pipe's output is told for. */
 const suns = [300, 600, 900] as const;

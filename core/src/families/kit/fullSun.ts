@@ -1,7 +1,7 @@
 import type { OperatingConditions } from '../../thermal';
 
 /** Clear noon square on, warm air, hardly a wind, and nothing drawn: when what stands in a heater is hottest. */
-export function fullSun(tilt: number): OperatingConditions {
+function fullSun(tilt: number): OperatingConditions {
   return {
     irradiance: 1000,
     beamShare: 0.85,
@@ -16,3 +16,8 @@ export function fullSun(tilt: number): OperatingConditions {
     tilt,
   };
 }
+
+/** Leaning at a usual tilt. */
+export const fullSunLeaning = fullSun(45);
+/** Flat on a roof or a rack. */
+export const fullSunLevel = fullSun(0);

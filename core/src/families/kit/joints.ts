@@ -27,20 +27,12 @@ export function solderLines(
   const { joints, solder, rule, fluxEach } = query;
   if (joints === 0) return [];
   return [
-    bought(prefix, {
-      id: 'joint-solder',
-      name: 'Lead-free solder for the joints',
-      quantity: solder,
-      unit: 'kg',
+    bought(prefix, 'joint-solder', 'Lead-free solder for the joints', [solder, 'kg'], {
       priceKey: 'solder',
       rule,
       mass: solder,
     }),
-    bought(prefix, {
-      id: 'flux',
-      name: 'Flux',
-      quantity: joints * fluxEach,
-      unit: 'kg',
+    bought(prefix, 'flux', 'Flux', [joints * fluxEach, 'kg'], {
       priceKey: 'flux',
       rule: `${measured('mass', fluxEach, 3)} a joint`,
       mass: 0,

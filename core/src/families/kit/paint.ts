@@ -2,11 +2,7 @@ import { bought, type Purchase } from '../../shop';
 
 /** L of flat black paint for an area: two coats, 10 m² to the litre. */
 export function blackPaint(prefix: string, area: number): Purchase {
-  return bought(prefix, {
-    id: 'black',
-    name: 'Flat black paint',
-    quantity: (2 * area) / 10,
-    unit: 'L',
+  return bought(prefix, 'black', 'Flat black paint', [(2 * area) / 10, 'L'], {
     priceKey: 'paint',
     rule: 'two coats',
     mass: 0.2,
@@ -15,11 +11,7 @@ export function blackPaint(prefix: string, area: number): Purchase {
 
 /** L of primer and etch for an area: 12 m² to the litre. */
 export function primer(prefix: string, area: number): Purchase {
-  return bought(prefix, {
-    id: 'primer',
-    name: 'Etch primer',
-    quantity: area / 12,
-    unit: 'L',
+  return bought(prefix, 'primer', 'Etch primer', [area / 12, 'L'], {
     priceKey: 'primer',
     rule: 'one thin coat on bright metal, before the black',
     mass: 0.05,

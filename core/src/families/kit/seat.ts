@@ -1,4 +1,4 @@
-import type { Point } from '../../draw';
+import { dim, type Point, shape } from '../../draw';
 import { sized } from '../../quantity';
 import type { Template } from '../../shop';
 
@@ -41,24 +41,18 @@ export function seatTemplate(
     drawing: {
       title: 'Seat',
       shapes: [
-        { kind: 'line', layer: 'note', from: { x: 0, y: board }, to: { x: width, y: board } },
-        { kind: 'path', layer: 'hole', closed: false, points: arc },
-        {
-          kind: 'line',
-          layer: 'centre',
-          from: { x: width / 2, y: board - depth - 0.02 },
-          to: { x: width / 2, y: board + 0.01 },
-        },
+        shape.line('note', { x: 0, y: board }, { x: width, y: board }),
+        shape.path('hole', arc),
+        shape.line('centre', { x: width / 2, y: board - depth - 0.02 }, { x: width / 2, y: board + 0.01 }),
       ],
       dimensions: [
-        {
-          id: 'seat-depth',
-          label: 'seat',
-          from: { x: width, y: board - depth },
-          to: { x: width, y: board },
-          offset: -0.01,
-          value: depth,
-        },
+        dim.between(
+          'seat-depth',
+          'seat',
+          { x: width, y: board - depth },
+          { x: width, y: board },
+          { value: depth, offset: -0.01 },
+        ),
       ],
       labels: [],
     },

@@ -1,4 +1,4 @@
-import type { Shape } from '../../draw';
+import { type Shape, shape } from '../../draw';
 
 /** Rectangles of the parts of one heater: by the role of each, the corner nearest to zero, and its sides; m. */
 export function rectsOf(prefix: string) {
@@ -10,14 +10,5 @@ export function rectsOf(prefix: string) {
     width: number,
     height: number,
     hidden = false,
-  ): Shape => ({
-    kind: 'rect',
-    layer,
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width,
-    height,
-    ...(hidden ? { hidden } : {}),
-  });
+  ): Shape => shape.rect(layer, { part: `${prefix}/${part}`, x, y, width, height, ...(hidden ? { hidden } : {}) });
 }

@@ -13,3 +13,11 @@ export function massOf(parts: readonly Part[], purchases: readonly Purchase[]): 
 export function areasOf(heat: FlatDescription): HeaterDesign['areas'] {
   return { aperture: heat.apertureArea, absorber: heat.absorberArea, gross: heat.grossArea };
 }
+
+/** The areas of a heater that is all absorber where the sun comes in; `outside` in m. */
+export function grossOf(
+  { apertureArea }: { apertureArea: number },
+  outside: { length: number; width: number },
+): HeaterDesign['areas'] {
+  return { aperture: apertureArea, absorber: apertureArea, gross: outside.length * outside.width };
+}

@@ -1,4 +1,4 @@
-import type { Point, Shape } from '../../draw';
+import { type Point, type Shape, shape } from '../../draw';
 import { sized } from '../../quantity';
 import type { Template } from '../../shop';
 import type { LatticeLayout } from './layout';
@@ -28,15 +28,15 @@ export function boltTemplate(prefix: string, { parameters, grid, bolts, rimBolts
     drawing: {
       title: 'Bolt grid',
       shapes: [
-        { kind: 'rect', layer: 'plate', x: 0, y: 0, width: size.x, height: size.y },
-        { kind: 'line', layer: 'note', from: { x: 0, y: 0 }, to: { x: size.x, y: 0 } },
-        { kind: 'line', layer: 'note', from: { x: 0, y: 0 }, to: { x: 0, y: size.y } },
-        { kind: 'line', layer: 'centre', from: { x: rim, y: 0 }, to: { x: rim, y: size.y } },
-        { kind: 'line', layer: 'centre', from: { x: 0, y: rim }, to: { x: size.x, y: rim } },
+        shape.rect('plate', { x: 0, y: 0, width: size.x, height: size.y }),
+        shape.line('note', { x: 0, y: 0 }, { x: size.x, y: 0 }),
+        shape.line('note', { x: 0, y: 0 }, { x: 0, y: size.y }),
+        shape.line('centre', { x: rim, y: 0 }, { x: rim, y: size.y }),
+        shape.line('centre', { x: 0, y: rim }, { x: size.x, y: rim }),
         ...holes.flatMap(({ x, y }): Shape[] => [
-          { kind: 'circle', layer: 'hole', centre: { x, y }, radius: boltHole / 2 },
-          { kind: 'line', layer: 'centre', from: { x: x - bolt, y }, to: { x: x + bolt, y } },
-          { kind: 'line', layer: 'centre', from: { x, y: y - bolt }, to: { x, y: y + bolt } },
+          shape.circle('hole', { x, y }, boltHole / 2),
+          shape.line('centre', { x: x - bolt, y }, { x: x + bolt, y }),
+          shape.line('centre', { x, y: y - bolt }, { x, y: y + bolt }),
         ]),
       ],
       dimensions: [],

@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Shape, shape } from '../../draw';
 import type { LatticeLayout } from './layout';
 
 /** m of sheet shown either side of a bolt. */
@@ -17,15 +17,7 @@ export function detail(prefix: string, layout: LatticeLayout): Drawing {
     layout.bolts.length > 0 || (part !== 'bolt' && part !== 'washers') ? { part: `${prefix}/${part}` } : {};
   const half = gasket / 2 + sheet.thickness;
   const stacked = (layer: Shape['layer'], part: string, width: number, from: number, height: number): Shape[] =>
-    [from, -from - height].map((y) => ({
-      kind: 'rect',
-      layer,
-      ...own(part),
-      x: -width / 2,
-      y,
-      width,
-      height,
-    }));
+    [from, -from - height].map((y) => shape.rect(layer, { ...own(part), x: -width / 2, y, width, height }));
   return {
     title: `Bolt of ${prefix}`,
     shapes: [
@@ -33,49 +25,36 @@ export function detail(prefix: string, layout: LatticeLayout): Drawing {
       ...stacked('pane', 'washers', washer, half, rubber),
       ...stacked('rail', 'washers', washer, half + rubber, steel),
       ...stacked('fixing', 'bolt', 1.7 * bolt, half + rubber + steel, nut),
-      {
-        kind: 'rect',
-        layer: 'fixing',
+      shape.rect('fixing', {
         ...own('bolt'),
         x: -bolt / 2,
         y: -half - rubber - steel,
         width: bolt,
         height: 2 * (half + rubber + steel),
-      },
+      }),
     ],
     labels: [
-      {
-        at: { x: washer / 2, y: half + rubber / 2 },
-        to: { x: shown + 0.006, y: half + 0.008 },
-        words: 'rubber, then steel washer',
-        anchor: 'start',
-      },
-      {
-        at: { x: shown, y: 0 },
-        to: { x: shown + 0.006, y: 0 },
-        words: 'water',
-        size: gasket,
-        fine: true,
-        anchor: 'start',
-      },
-      {
-        at: { x: shown, y: -half },
-        to: { x: shown + 0.006, y: -half - 0.007 },
-        words: 'sheet',
-        size: sheet.thickness,
-        fine: true,
-        anchor: 'start',
-      },
+      leader(
+        'rubber, then steel washer',
+        { x: washer / 2, y: half + rubber / 2 },
+        { x: shown + 0.006, y: half + 0.008 },
+      ),
+      leader('water', { x: shown, y: 0 }, { x: shown + 0.006, y: 0 }, { size: gasket, fine: true }),
+      leader(
+        'sheet',
+        { x: shown, y: -half },
+        { x: shown + 0.006, y: -half - 0.007 },
+        { size: sheet.thickness, fine: true },
+      ),
     ],
     dimensions: [
-      {
-        id: 'washer',
-        label: 'washer',
-        from: { x: -washer / 2, y: half + rubber + steel + nut },
-        to: { x: washer / 2, y: half + rubber + steel + nut },
-        offset: 0.006,
-        value: washer,
-      },
+      dim.between(
+        'washer',
+        'washer',
+        { x: -washer / 2, y: half + rubber + steel + nut },
+        { x: washer / 2, y: half + rubber + steel + nut },
+        { value: washer, offset: 0.006 },
+      ),
     ],
   };
 }

@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Shape, shape } from '../../draw';
 import type { DrawnViews } from '../family';
 import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../kit/cover';
 import { detail } from './detail';
@@ -12,46 +12,21 @@ const head = 0.009;
 function plan(prefix: string, layout: LatticeLayout): Drawing {
   const { parameters, bolts, rimBolts, glazing, ports, boltHole, wool } = layout;
   const { length, width, rim, boltPitch } = parameters;
-  const bar = (part: 'rim-long' | 'rim-short', x: number, y: number, along: number, across: number): Shape => ({
-    kind: 'rect',
-    layer: 'rail',
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width: along,
-    height: across,
-  });
+  const bar = (part: 'rim-long' | 'rim-short', x: number, y: number, along: number, across: number): Shape =>
+    shape.rect('rail', { part: `${prefix}/${part}`, x, y, width: along, height: across });
   const broad = layout.rimBar.width;
-  const lath = (part: 'lath-long' | 'lath-short', x: number, y: number, along: number, across: number): Shape => ({
-    kind: 'rect',
-    layer: 'timber',
-    hidden: true,
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width: along,
-    height: across,
-  });
-  const hole = (centre: { x: number; y: number }): Shape => ({
-    kind: 'circle',
-    layer: 'hole',
-    part: `${prefix}/front`,
-    centre,
-    radius: boltHole / 2,
-  });
-  const bolt = (part: string, centre: { x: number; y: number }): Shape => ({
-    kind: 'circle',
-    layer: 'fixing',
-    part: `${prefix}/${part}`,
-    centre,
-    radius: head / 2,
-  });
+  const lath = (part: 'lath-long' | 'lath-short', x: number, y: number, along: number, across: number): Shape =>
+    shape.rect('timber', { hidden: true, part: `${prefix}/${part}`, x, y, width: along, height: across });
+  const hole = (centre: { x: number; y: number }): Shape =>
+    shape.circle('hole', centre, boltHole / 2, { part: `${prefix}/front` });
+  const bolt = (part: string, centre: { x: number; y: number }): Shape =>
+    shape.circle('fixing', centre, head / 2, { part: `${prefix}/${part}` });
   const [corner = { x: rim, y: rim }, far = corner] = ports;
   const first = bolts[0] ?? { x: rim, y: rim };
   return {
     title: `Plan of ${prefix}`,
     shapes: [
-      { kind: 'rect', layer: 'plate', part: `${prefix}/front`, x: 0, y: 0, width: length, height: width },
+      shape.rect('plate', { part: `${prefix}/front`, x: 0, y: 0, width: length, height: width }),
       ...(wool
         ? [
             {
@@ -83,103 +58,32 @@ function plan(prefix: string, layout: LatticeLayout): Drawing {
       ...[...bolts, ...rimBolts].map(hole),
       // Through the back alone.
       ...ports.map(
-        (centre): Shape => ({
-          kind: 'circle',
-          layer: 'hole',
-          hidden: true,
-          part: `${prefix}/ports`,
-          centre,
-          radius: portHole / 2,
-        }),
+        (centre): Shape => shape.circle('hole', centre, portHole / 2, { hidden: true, part: `${prefix}/ports` }),
       ),
       ...coverBars(prefix, glazing, length, width),
       ...coverOutline(prefix, glazing, length, width),
-      {
-        kind: 'path',
-        layer: 'note',
-        closed: false,
-        points: [
-          { x: length + 0.04, y: 0.05 },
-          { x: length + 0.15, y: 0.05 },
-        ],
-      },
-      {
-        kind: 'path',
-        layer: 'note',
-        closed: false,
-        points: [
-          { x: length + 0.12, y: 0.066 },
-          { x: length + 0.15, y: 0.05 },
-          { x: length + 0.12, y: 0.034 },
-        ],
-      },
+      shape.path('note', [
+        { x: length + 0.04, y: 0.05 },
+        { x: length + 0.15, y: 0.05 },
+      ]),
+      shape.path('note', [
+        { x: length + 0.12, y: 0.066 },
+        { x: length + 0.15, y: 0.05 },
+        { x: length + 0.12, y: 0.034 },
+      ]),
     ],
     dimensions: [
-      {
-        id: 'length',
-        label: 'sheet',
-        from: { x: 0, y: 0 },
-        to: { x: length, y: 0 },
-        offset: -0.09,
-        value: length,
-        edit: {
-          path: 'parameters.length',
-          ...fieldRange('length'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'too short to be worth a panel',
-          highReason: 'no such sheet is sold',
-        },
-      },
-      {
-        id: 'width',
-        label: 'sheet',
-        from: { x: 0, y: 0 },
-        to: { x: 0, y: width },
-        offset: 0.09,
-        value: width,
-        edit: {
-          path: 'parameters.width',
-          ...fieldRange('width'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'too narrow to be worth a panel',
-          highReason: 'no such sheet is sold',
-        },
-      },
-      {
-        id: 'bolt-pitch',
-        label: 'bolt grid, at most',
-        from: { x: first.x, y: width },
-        to: { x: first.x + boltPitch, y: width },
+      dim.across('length', 'sheet', { x: 0, y: 0 }, length, { offset: -0.09, edit: fieldRange('length') }),
+      dim.up('width', 'sheet', { x: 0, y: 0 }, width, { offset: 0.09, edit: fieldRange('width') }),
+      dim.across('bolt-pitch', 'bolt grid, at most', { x: first.x, y: width }, boltPitch, {
         offset: 0.075,
-        value: boltPitch,
-        edit: {
-          path: 'parameters.boltPitch',
-          ...fieldRange('boltPitch'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'the washers would meet',
-          highReason: 'it would bow like a balloon',
-        },
-      },
+        edit: fieldRange('boltPitch'),
+      }),
     ],
     labels: [
-      {
-        at: { x: corner.x, y: -0.012 },
-        to: { x: corner.x, y: -0.03 },
-        words: 'cold in',
-        anchor: 'start',
-        tone: 'cold',
-      },
-      {
-        at: { x: far.x, y: width + 0.012 },
-        to: { x: far.x, y: width + 0.03 },
-        words: 'hot out',
-        anchor: 'end',
-        tone: 'hot',
-      },
-      { at: { x: length + 0.095, y: 0.015 }, to: { x: length + 0.095, y: 0.015 }, words: 'up', anchor: 'middle' },
+      leader('cold in', { x: corner.x, y: -0.012 }, { x: corner.x, y: -0.03 }, { tone: 'cold' }),
+      leader('hot out', { x: far.x, y: width + 0.012 }, { x: far.x, y: width + 0.03 }, { anchor: 'end', tone: 'hot' }),
+      leader('up', { x: length + 0.095, y: 0.015 }, { x: length + 0.095, y: 0.015 }, { anchor: 'middle' }),
     ],
   };
 }
@@ -197,13 +101,8 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
   const end = rim + fields * grid.along;
   const face = (side: 1 | -1, over: number): { x: number; y: number }[] =>
     xs.map((x) => ({ x, y: low + thick + gasket / 2 + side * (gasket / 2 + bowAt(x) + over) }));
-  const sheetShape = (side: 1 | -1, part: string): Shape => ({
-    kind: 'path',
-    layer: 'plate',
-    part: `${prefix}/${part}`,
-    closed: true,
-    points: [...face(side, 0), ...face(side, thick).reverse()],
-  });
+  const sheetShape = (side: 1 | -1, part: string): Shape =>
+    shape.outline('plate', [...face(side, 0), ...face(side, thick).reverse()], { part: `${prefix}/${part}` });
   const top = low + 2 * thick + gasket;
   const middle = low + thick + gasket / 2;
   return {
@@ -211,27 +110,12 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
     shapes: [
       ...(wool > 0
         ? ([
-            {
-              kind: 'rect',
-              layer: 'insulation',
-              part: `${prefix}/backing`,
-              x: rim,
-              y: 0,
-              width: end - rim,
-              height: wool,
-            },
+            shape.rect('insulation', { part: `${prefix}/backing`, x: rim, y: 0, width: end - rim, height: wool }),
           ] as const)
         : []),
       ...[top, low - rimBar.thickness].map(
-        (y): Shape => ({
-          kind: 'rect',
-          layer: 'rail',
-          part: `${prefix}/rim-short`,
-          x: 0,
-          y,
-          width: rim,
-          height: rimBar.thickness,
-        }),
+        (y): Shape =>
+          shape.rect('rail', { part: `${prefix}/rim-short`, x: 0, y, width: rim, height: rimBar.thickness }),
       ),
       ...(glazing.cover
         ? [
@@ -246,85 +130,61 @@ function section(prefix: string, layout: LatticeLayout): Drawing {
             },
           ]
         : []),
-      {
-        kind: 'rect',
-        layer: 'note',
-        part: `${prefix}/gasket-strip`,
-        x: 0,
-        y: middle - gasket / 2,
-        width: rim,
-        height: gasket,
-      },
+      shape.rect('note', { part: `${prefix}/gasket-strip`, x: 0, y: middle - gasket / 2, width: rim, height: gasket }),
       sheetShape(1, 'front'),
       sheetShape(-1, 'back'),
       ...Array.from({ length: fields - 1 }, (_, index): Shape => {
         const x = rim + (index + 1) * grid.along;
-        return {
-          kind: 'rect',
-          layer: 'fixing',
+        return shape.rect('fixing', {
           ...(layout.bolts.length > 0 ? { part: `${prefix}/bolt` } : {}),
           x: x - 0.0025,
           y: middle - 0.009,
           width: 0.005,
           height: 0.018,
-        };
+        });
       }),
       ...coverShapes(prefix, glazing, { x: 0, y: top + airGap, width: end }),
     ],
     labels: [
       ...coverLabel(glazing, { x: end, y: top + airGap }),
-      {
-        at: { x: end, y: top },
-        to: { x: end + 0.03, y: top + 0.008 },
-        words: 'front',
-        size: sheet.thickness,
-        fine: true,
-        anchor: 'start',
-      },
+      leader('front', { x: end, y: top }, { x: end + 0.03, y: top + 0.008 }, { size: sheet.thickness, fine: true }),
       ...(glazing.cover
         ? [
-            {
-              at: { x: rim / 2, y: top + rimBar.thickness + lathHeight / 2 },
-              to: { x: -0.008, y: top + rimBar.thickness + lathHeight + 0.01 },
-              words: 'lath',
-              size: lathHeight,
-              anchor: 'end' as const,
-            },
+            leader(
+              'lath',
+              { x: rim / 2, y: top + rimBar.thickness + lathHeight / 2 },
+              { x: -0.008, y: top + rimBar.thickness + lathHeight + 0.01 },
+              { size: lathHeight, anchor: 'end' as const },
+            ),
           ]
         : []),
-      {
-        at: { x: rim / 2, y: low - rimBar.thickness / 2 },
-        to: { x: -0.008, y: low - 0.016 },
-        words: 'rim bar',
-        size: rimBar.thickness,
-        anchor: 'end',
-      },
-      {
-        at: { x: end - grid.along / 2, y: middle },
-        to: { x: end + 0.03, y: middle - 0.006 },
-        words: 'bows each',
-        size: atFoot.bow,
-        fine: true,
-        anchor: 'start',
-      },
+      leader(
+        'rim bar',
+        { x: rim / 2, y: low - rimBar.thickness / 2 },
+        { x: -0.008, y: low - 0.016 },
+        { size: rimBar.thickness, anchor: 'end' },
+      ),
+      leader(
+        'bows each',
+        { x: end - grid.along / 2, y: middle },
+        { x: end + 0.03, y: middle - 0.006 },
+        { size: atFoot.bow, fine: true },
+      ),
     ],
     dimensions: [
-      {
-        id: 'grid-along',
-        label: 'bolt to bolt',
-        from: { x: rim + grid.along, y: Math.min(0, low - 0.012) },
-        to: { x: rim + 2 * grid.along, y: Math.min(0, low - 0.012) },
-        offset: -0.022,
-        value: grid.along,
-      },
+      dim.between(
+        'grid-along',
+        'bolt to bolt',
+        { x: rim + grid.along, y: Math.min(0, low - 0.012) },
+        { x: rim + 2 * grid.along, y: Math.min(0, low - 0.012) },
+        { value: grid.along, offset: -0.022 },
+      ),
       ...coverGap(glazing, {
         x: rim + grid.along / 2,
         y: top,
         value: airGap,
         label: 'sheet to cover',
-        ...fieldRange('airGap'),
-        lowReason: 'the cover would touch the sheet',
-        highReason: 'the laths would shade it',
+        range: fieldRange('airGap'),
       }),
     ],
   };

@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { glazingWords } from '../../glazings';
 import { weighs } from '../../quantity';
 import type { LatticeLayout } from './layout';
@@ -16,72 +16,78 @@ export function latticeFindings(path: string, layout: LatticeLayout): Finding[] 
   const at = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
   if (parameters.head > mostHead)
-    found.push({
-      code: 'head-too-high',
-      severity: 'clash',
-      path: at('head'),
-      values: { head: parameters.head, most: mostHead, stress: atFoot.stress, pull: atFoot.pull, bow: atFoot.bow },
-      at: bolts[0] ?? { x: 0, y: 0 },
-      fix: Math.max(0.1, Math.floor(mostHead * 20) / 20),
-    });
+    found.push(
+      finding.clash(
+        'head-too-high',
+        at('head'),
+        { head: parameters.head, most: mostHead, stress: atFoot.stress, pull: atFoot.pull, bow: atFoot.bow },
+        { at: bolts[0] ?? { x: 0, y: 0 }, fix: Math.max(0.1, Math.floor(mostHead * 20) / 20) },
+      ),
+    );
   if (held.pitch < parameters.washer + 0.004)
-    found.push({
-      code: 'washers-meet',
-      severity: 'clash',
-      path: at('boltPitch'),
-      values: { pitch: held.pitch, washer: parameters.washer },
-      fix: Math.ceil((parameters.washer + 0.006) * 1000) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'washers-meet',
+        at('boltPitch'),
+        { pitch: held.pitch, washer: parameters.washer },
+        { fix: Math.ceil((parameters.washer + 0.006) * 1000) / 1000 },
+      ),
+    );
   if (glazing.cover && atFoot.bow + 0.005 > parameters.airGap)
-    found.push({
-      code: 'bow-meets-cover',
-      severity: 'clash',
-      path: at('airGap'),
-      values: { bow: atFoot.bow, gap: parameters.airGap },
-      fix: Math.ceil((atFoot.bow + 0.008) * 1000) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'bow-meets-cover',
+        at('airGap'),
+        { bow: atFoot.bow, gap: parameters.airGap },
+        { fix: Math.ceil((atFoot.bow + 0.008) * 1000) / 1000 },
+      ),
+    );
   found.push(...glazing.findings(path, parameters.airGap));
   const { rimBar, lathHeight, grid, ports } = layout;
   if (rimBar.width < parameters.rim - 1e-9)
-    found.push({
-      code: 'rim-bar-not-sold',
-      severity: 'clash',
-      path: at('rim'),
-      values: { rim: parameters.rim, most: rimBar.width },
-      at: { x: parameters.length / 2, y: parameters.rim / 2 },
-      fix: rimBar.width,
-    });
+    found.push(
+      finding.clash(
+        'rim-bar-not-sold',
+        at('rim'),
+        { rim: parameters.rim, most: rimBar.width },
+        { at: { x: parameters.length / 2, y: parameters.rim / 2 }, fix: rimBar.width },
+      ),
+    );
   if (glazing.cover && lathHeight < leastLath - 1e-9)
-    found.push({
-      code: 'lath-too-thin',
-      severity: 'clash',
-      path: at('airGap'),
-      values: { gap: parameters.airGap, bar: rimBar.thickness, least: leastLath },
-      at: { x: parameters.length / 2, y: parameters.rim / 2 },
-      fix: Math.ceil((rimBar.thickness + leastLath) * 1000 - 1e-6) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'lath-too-thin',
+        at('airGap'),
+        { gap: parameters.airGap, bar: rimBar.thickness, least: leastLath },
+        {
+          at: { x: parameters.length / 2, y: parameters.rim / 2 },
+          fix: Math.ceil((rimBar.thickness + leastLath) * 1000 - 1e-6) / 1000,
+        },
+      ),
+    );
   // The flange of a port lies inside its field, clear of the washers at its corners.
   const diagonal = Math.hypot(grid.along, grid.across) / 2;
   const [port] = ports;
   const toBolts = diagonal - parameters.washer / 2 - portFlange / 2;
   if (port && (toBolts < -1e-9 || Math.min(grid.along, grid.across) < portHole + 0.004))
-    found.push({
-      code: 'port-meets-bolts',
-      severity: 'clash',
-      path: at('boltPitch'),
-      values: { grid: Math.min(grid.along, grid.across), flange: portFlange, washer: parameters.washer },
-      at: port,
-    });
+    found.push(
+      finding.clash(
+        'port-meets-bolts',
+        at('boltPitch'),
+        { grid: Math.min(grid.along, grid.across), flange: portFlange, washer: parameters.washer },
+        { at: port },
+      ),
+    );
   if (parameters.gasket < portHead + overHead - 1e-9)
-    found.push({
-      code: 'port-screws-too-thick',
-      severity: 'clash',
-      path: at('gasket'),
-      values: { gap: parameters.gasket, head: portHead },
-      at: port ?? { x: 0, y: 0 },
-      fix: portHead + overHead,
-    });
-  found.push({ code: 'lattice-vacuum', severity: 'note', path: at('ports'), values: { head: parameters.head } });
+    found.push(
+      finding.clash(
+        'port-screws-too-thick',
+        at('gasket'),
+        { gap: parameters.gasket, head: portHead },
+        { at: port ?? { x: 0, y: 0 }, fix: portHead + overHead },
+      ),
+    );
+  found.push(finding.note('lattice-vacuum', at('ports'), { head: parameters.head }));
   return found;
 }
 

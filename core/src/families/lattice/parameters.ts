@@ -6,9 +6,18 @@ import { type Habit, inch } from '../../quantity';
 /** Free: all of these. What follows: bolts, bow, gap, volume, stress, gasket, how much head it bears. */
 export const latticeParameters = z.strictObject({
   sheet: entryField('sheet', 'steel-0.7', 'Sheet', 'What both sheets are.', (id) => entry('sheet', id).use === 'plate'),
-  length: lengthField(0.3, 3, 1.95, 'Length', 'Sheet, edge to edge, up the slope.'),
-  width: lengthField(0.3, 1.5, 0.95, 'Width', 'Sheet, edge to edge, across.'),
-  boltPitch: lengthField(0.03, 0.3, 0.075, 'Bolt grid', 'Bolt to bolt, both ways.'),
+  length: lengthField(0.3, 3, 1.95, 'Length', 'Sheet, edge to edge, up the slope.', [
+    'too short to be worth a panel',
+    'no such sheet is sold',
+  ]),
+  width: lengthField(0.3, 1.5, 0.95, 'Width', 'Sheet, edge to edge, across.', [
+    'too narrow to be worth a panel',
+    'no such sheet is sold',
+  ]),
+  boltPitch: lengthField(0.03, 0.3, 0.075, 'Bolt grid', 'Bolt to bolt, both ways.', [
+    'the washers would meet',
+    'it would bow like a balloon',
+  ]),
   bolt: lengthField(0.003, 0.01, 0.005, 'Bolt', 'Thread of the bolts.'),
   washer: lengthField(0.01, 0.05, 0.02, 'Washer', 'Outside of the washers, with a rubber one under each.'),
   gasket: lengthField(0.0005, 0.006, 0.002, 'Gasket', 'Strip between the sheets along the edge, pressed.'),
@@ -29,7 +38,13 @@ export const latticeParameters = z.strictObject({
     'Behind it',
     'What keeps its back warm.',
   ),
-  airGap: meansSame('absorber to cover', lengthField(0.01, 0.06, 0.025, 'Air gap', 'Front sheet to cover.')),
+  airGap: meansSame(
+    'absorber to cover',
+    lengthField(0.01, 0.06, 0.025, 'Air gap', 'Front sheet to cover.', [
+      'the cover would touch the sheet',
+      'the laths would shade it',
+    ]),
+  ),
   paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the front.')),
   ports: countField(2, 4, 2, 'Ports', 'Ways in and out, in opposite corners.'),
 });

@@ -49,9 +49,7 @@ function rimParts(prefix: string, layout: LatticeLayout): Part[] {
   // Between the long bars, which may be wider than the rim is wetted from.
   const short = width - 2 * rimBar.width;
   const bar = (id: string, name: string, long: number, positions: readonly number[]) =>
-    barPiece(prefix, rimBar, {
-      id,
-      name,
+    barPiece(prefix, rimBar, id, name, {
       length: long,
       count: 4,
       operations: ['drill through the sheets’ own holes, deburr', 'round the inner edges: a sharp one cuts the sheet'],
@@ -111,9 +109,7 @@ function lathParts(prefix: string, layout: LatticeLayout): Part[] {
   const lath = (id: string, name: string, long: number, positions: readonly number[], bars: readonly number[]) => {
     const { long: through, under } = lathBolts(positions);
     const at = { from: 'outer edge', distance: rim / 2 };
-    return timberPiece(prefix, lathTimber, {
-      id,
-      name,
+    return timberPiece(prefix, lathTimber, id, name, {
       length: long,
       count: 2,
       section: { width: rim, thickness: lathHeight },
@@ -167,9 +163,7 @@ export function latticePieces(prefix: string, layout: LatticeLayout): Part[] {
   const { parameters, sheet, wool } = layout;
   const { length, width, rim } = parameters;
   const piece = (id: string, name: string, operations: string[], ports: HoleSchedule[]): Part =>
-    sheetPiece(prefix, sheet, {
-      id,
-      name,
+    sheetPiece(prefix, sheet, id, name, {
       width: length,
       height: width,
       count: 1,
@@ -192,9 +186,7 @@ export function latticePieces(prefix: string, layout: LatticeLayout): Part[] {
     ...lathParts(prefix, layout),
     ...(wool
       ? [
-          sheetPiece(prefix, wool, {
-            id: 'backing',
-            name: 'Wool behind it',
+          sheetPiece(prefix, wool, 'backing', 'Wool behind it', {
             width: inside.length / along,
             height: inside.width / across,
             count: along * across,

@@ -20,15 +20,13 @@ export function latticePurchases(prefix: string, layout: LatticeLayout): Purchas
   const bolt = (id: string, quantity: number, long: number, rule: string): Purchase[] =>
     quantity > 0
       ? [
-          bought(prefix, {
+          bought(
+            prefix,
             id,
-            name: `Stainless bolts with nuts, ${sized(parameters.bolt)} × ${sized(long)}`,
-            quantity,
-            unit: 'each',
-            priceKey: 'lattice-bolt',
-            rule,
-            mass: 0.006 * quantity,
-          }),
+            `Stainless bolts with nuts, ${sized(parameters.bolt)} × ${sized(long)}`,
+            [quantity, 'each'],
+            { priceKey: 'lattice-bolt', rule, mass: 0.006 * quantity },
+          ),
         ]
       : [];
   const wire = wool ? (Math.ceil(length / wireSpacing) + 1) * width * 1.2 : 0;
@@ -36,69 +34,49 @@ export function latticePurchases(prefix: string, layout: LatticeLayout): Purchas
     ...bolt('bolt', bolts.length, boltLengths.grid, 'in the grid'),
     ...bolt('bolt-rim', rimBolts.length - laths, boltLengths.rim, 'along the edge, through both rim bars'),
     ...bolt('bolt-lath', laths, boltLengths.lath, 'along the edge, on through the laths'),
-    bought(prefix, {
-      id: 'washers',
-      name: 'Washers, steel and rubber',
-      quantity: 4 * bolts.length,
-      unit: 'each',
+    bought(prefix, 'washers', 'Washers, steel and rubber', [4 * bolts.length, 'each'], {
       priceKey: 'washer',
       rule: 'one of each under head and nut of the grid; the rim bars spread the rest',
       mass: 0.002 * 4 * bolts.length,
     }),
-    bought(prefix, {
-      id: 'gasket-strip',
-      name: 'EPDM strip between the sheets',
-      quantity: perimeter,
-      unit: 'm',
+    bought(prefix, 'gasket-strip', 'EPDM strip between the sheets', [perimeter, 'm'], {
       priceKey: 'gasket',
       rule: 'once round, corners in one piece',
       mass: 0.05 * perimeter,
     }),
-    bought(prefix, {
-      id: 'ports',
-      name: `Threaded flanges, ${sized(portFlange)} across, a rubber gasket under each`,
-      quantity: parameters.ports,
-      unit: 'each',
-      priceKey: 'bulkhead',
-      rule: 'one a way in or out, on the outside of the back',
-      mass: 0.12 * parameters.ports,
-    }),
-    bought(prefix, {
-      id: 'port-screws',
-      name: 'Machine screws with ultra-low heads, nuts and rubber washers',
-      quantity: screwsAPort * parameters.ports,
-      unit: 'each',
-      priceKey: 'bolt',
-      rule: `${screwsAPort} a port, put in from between the sheets before they are closed`,
-      mass: 0.004 * screwsAPort * parameters.ports,
-    }),
-    bought(prefix, {
-      id: 'air-tee',
-      name: 'Tee for the air cock',
-      quantity: 1,
-      unit: 'each',
+    bought(
+      prefix,
+      'ports',
+      `Threaded flanges, ${sized(portFlange)} across, a rubber gasket under each`,
+      [parameters.ports, 'each'],
+      { priceKey: 'bulkhead', rule: 'one a way in or out, on the outside of the back', mass: 0.12 * parameters.ports },
+    ),
+    bought(
+      prefix,
+      'port-screws',
+      'Machine screws with ultra-low heads, nuts and rubber washers',
+      [screwsAPort * parameters.ports, 'each'],
+      {
+        priceKey: 'bolt',
+        rule: `${screwsAPort} a port, put in from between the sheets before they are closed`,
+        mass: 0.004 * screwsAPort * parameters.ports,
+      },
+    ),
+    bought(prefix, 'air-tee', 'Tee for the air cock', [1, 'each'], {
       priceKey: 'tee',
       rule: 'on the upper port, its branch up',
       mass: 0.08,
     }),
     ...(wool
       ? [
-          bought(prefix, {
-            id: 'wool-wire',
-            name: 'Binding wire, to hold the wool',
-            quantity: wire,
-            unit: 'm',
+          bought(prefix, 'wool-wire', 'Binding wire, to hold the wool', [wire, 'm'], {
             priceKey: 'wire',
             rule: `to and fro over the back between the rim bolts, every ${sized(wireSpacing)}`,
             mass: 0.01 * wire,
           }),
         ]
       : []),
-    bought(prefix, {
-      id: 'air-cock',
-      name: 'Air cock for the upper port',
-      quantity: 1,
-      unit: 'each',
+    bought(prefix, 'air-cock', 'Air cock for the upper port', [1, 'each'], {
       priceKey: 'air-cock',
       rule: 'one, at the top',
       mass: 0.1,
@@ -114,15 +92,13 @@ export function latticePurchases(prefix: string, layout: LatticeLayout): Purchas
       : []),
     ...(glazing.cover
       ? [
-          bought(prefix, {
-            id: 'cover-washers',
-            name: 'Rubber washers for the cover',
-            quantity: Math.ceil((2 * (length + width)) / coverSpacing),
-            unit: 'each',
-            priceKey: 'washer',
-            rule: 'one a screw',
-            mass: 0.01,
-          }),
+          bought(
+            prefix,
+            'cover-washers',
+            'Rubber washers for the cover',
+            [Math.ceil((2 * (length + width)) / coverSpacing), 'each'],
+            { priceKey: 'washer', rule: 'one a screw', mass: 0.01 },
+          ),
         ]
       : []),
     ...glazing.purchases(prefix),

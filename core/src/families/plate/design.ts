@@ -98,7 +98,7 @@ const sensorWire = 3;
 export function arrayPurchases(prefix: string, { box, runs }: PlateLayout, area: number): Purchase[] {
   const clips = box.rails.length * Math.ceil(runs.length / 2);
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
-    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass });
+    bought(prefix, id, name, [quantity, 'each'], { priceKey, rule, mass });
   return [
     ...(clips > 0
       ? [
@@ -113,11 +113,7 @@ export function arrayPurchases(prefix: string, { box, runs }: PlateLayout, area:
         ]
       : []),
     each('anchor-clip', 'Pipe clip, tight, with screws', 1, 'clip', 'one, in the middle of the array', 0.01),
-    bought(prefix, {
-      id: 'sensor-wire',
-      name: 'Sensor wire, rated for the heat of the box',
-      quantity: sensorWire,
-      unit: 'm',
+    bought(prefix, 'sensor-wire', 'Sensor wire, rated for the heat of the box', [sensorWire, 'm'], {
       priceKey: 'sensor-wire',
       rule: 'from the hot end of the plate to outside the box',
       mass: 0.03 * sensorWire,

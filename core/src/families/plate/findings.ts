@@ -1,5 +1,5 @@
 import type { Exit } from '../../boxes';
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { stackShortfall } from '../family';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
@@ -28,35 +28,41 @@ export function plateFindings(build: PlateBuild<unknown>, layout: PlateLayout): 
   const at = (name: string) => `${build.path}.${name}`;
   const found: Finding[] = [...glazing.findings(build.path, layout.airGap), ...box.findings(build.path, layout.exits)];
   if (glazing.cover && layout.metalToPane < paneRoom - 1e-9)
-    found.push({
-      code: 'pane-too-close',
-      severity: 'clash',
-      path: at('parameters.airGap'),
-      values: { room: layout.metalToPane, least: paneRoom },
-      at: { x: layout.plateSpan.to, y: box.outside.width / 2 },
-      fix: Math.ceil((layout.airGap + paneRoom - layout.metalToPane) * 1000) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'pane-too-close',
+        at('parameters.airGap'),
+        { room: layout.metalToPane, least: paneRoom },
+        {
+          at: { x: layout.plateSpan.to, y: box.outside.width / 2 },
+          fix: Math.ceil((layout.airGap + paneRoom - layout.metalToPane) * 1000) / 1000,
+        },
+      ),
+    );
   const short = stackShortfall(layout.stack);
   const deeper = short > 0 ? box.deeper(layout.stack.needed) : undefined;
   if (short > 0)
-    found.push({
-      code: 'board-too-shallow',
-      severity: 'clash',
-      path: at('box.parameters.board'),
-      values: { needed: layout.stack.needed, board: layout.stack.available, short },
-      at: { x: box.outside.length / 2, y: box.wall / 2 },
-      ...(deeper ? { fix: deeper } : {}),
-    });
+    found.push(
+      finding.clash(
+        'board-too-shallow',
+        at('box.parameters.board'),
+        { needed: layout.stack.needed, board: layout.stack.available, short },
+        { at: { x: box.outside.length / 2, y: box.wall / 2 }, ...(deeper ? { fix: deeper } : {}) },
+      ),
+    );
   const { tube, pitch } = layout;
   if (pitch < tube.outerDiameter + tubeRoom - 1e-9)
-    found.push({
-      code: 'tubes-touch',
-      severity: 'clash',
-      path: at('parameters.pitch'),
-      values: { pitch, tube: tube.outerDiameter, least: tube.outerDiameter + tubeRoom },
-      at: { x: box.outside.length / 2, y: layout.runs[0] ?? 0 },
-      fix: Math.ceil((tube.outerDiameter + tubeRoom) * 1000 - 1e-6) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'tubes-touch',
+        at('parameters.pitch'),
+        { pitch, tube: tube.outerDiameter, least: tube.outerDiameter + tubeRoom },
+        {
+          at: { x: box.outside.length / 2, y: layout.runs[0] ?? 0 },
+          fix: Math.ceil((tube.outerDiameter + tubeRoom) * 1000 - 1e-6) / 1000,
+        },
+      ),
+    );
   return [...found, ...railFindings(build, layout), ...exitFindings(build, layout)];
 }
 
@@ -73,14 +79,12 @@ function railFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
   const others = [count - 1, count + 1, count - 2, count + 2, count - 3].filter((one) => one >= 0 && one <= mostRails);
   const fix = others.find((one) => meets(box.railsOf(one)) === undefined);
   return [
-    {
-      code: 'rail-under-header',
-      severity: 'clash',
-      path: `${build.path}.box.parameters.rails`,
-      values: { rails: count },
-      at: { x: box.wall + met, y: box.outside.width / 2 },
-      ...(fix === undefined ? {} : { fix }),
-    },
+    finding.clash(
+      'rail-under-header',
+      `${build.path}.box.parameters.rails`,
+      { rails: count },
+      { at: { x: box.wall + met, y: box.outside.width / 2 }, ...(fix === undefined ? {} : { fix }) },
+    ),
   ];
 }
 
@@ -108,13 +112,14 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
     ),
   );
   if (screw && screw.room < screwRoom)
-    found.push({
-      code: 'exit-hole-meets-screw',
-      severity: 'clash',
-      path: `${build.path}.parameters.riserClear`,
-      values: { room: Math.max(0, screw.room), least: screwRoom },
-      at: where(screw.exit),
-    });
+    found.push(
+      finding.clash(
+        'exit-hole-meets-screw',
+        `${build.path}.parameters.riserClear`,
+        { room: Math.max(0, screw.room), least: screwRoom },
+        { at: where(screw.exit) },
+      ),
+    );
   // Where there is no cleat the screws go through the sides into the ends, along the end board.
   if (box.cleat === 0)
     for (const exit of exits.filter(onEnd)) {
@@ -123,14 +128,14 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
         ...box.cornerScrews.map((one) => Math.abs(one.up - exit.up) - exit.diameter / 2 - screwRadius),
       );
       if (nearSide > box.wall + screwBite || up > screwRoom - 1e-9) continue;
-      found.push({
-        code: 'exit-hole-meets-screw',
-        severity: 'clash',
-        path: `${build.path}.box.parameters.cleat`,
-        values: { room: Math.max(0, up), least: screwRoom },
-        at: where(exit),
-        fix: withCleats,
-      });
+      found.push(
+        finding.clash(
+          'exit-hole-meets-screw',
+          `${build.path}.box.parameters.cleat`,
+          { room: Math.max(0, up), least: screwRoom },
+          { at: where(exit), fix: withCleats },
+        ),
+      );
       break;
     }
   // The corner cleat stands behind the board from the back to the pane.
@@ -142,38 +147,42 @@ function exitFindings(build: PlateBuild<unknown>, layout: PlateLayout): Finding[
   });
   if (cleat && box.cleat > 0 && cleat.room < cleatRoom - 1e-9) {
     const left = box.cleat + cleat.room - cleatRoom;
-    found.push({
-      code: 'exit-hole-meets-cleat',
-      severity: 'clash',
-      path: `${build.path}.box.parameters.cleat`,
-      values: { room: Math.max(0, cleat.room), least: cleatRoom, cleat: box.cleat },
-      at: where(cleat.exit),
-      fix: onEnd(cleat.exit) || left < box.leastCleat ? 0 : Math.floor(left * 1000 + 1e-6) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'exit-hole-meets-cleat',
+        `${build.path}.box.parameters.cleat`,
+        { room: Math.max(0, cleat.room), least: cleatRoom, cleat: box.cleat },
+        {
+          at: where(cleat.exit),
+          fix: onEnd(cleat.exit) || left < box.leastCleat ? 0 : Math.floor(left * 1000 + 1e-6) / 1000,
+        },
+      ),
+    );
   }
   const above = worst((exit) => box.solid - exit.up - exit.diameter / 2);
   const below = worst((exit) => exit.up - exit.diameter / 2);
   const missing = screwRoom - (above?.room ?? screwRoom);
   // Where the stack has depth to spare the tubes may lie lower.
   if (above && missing > 1e-9 && stack.available - stack.needed >= missing)
-    found.push({
-      code: 'exit-hole-too-high',
-      severity: 'clash',
-      path: `${build.path}.parameters.airGap`,
-      values: { room: Math.max(0, above.room), least: screwRoom, gap: airGap + missing },
-      at: where(above.exit),
-      fix: Math.ceil((airGap + missing) * 1000 - 1e-6) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'exit-hole-too-high',
+        `${build.path}.parameters.airGap`,
+        { room: Math.max(0, above.room), least: screwRoom, gap: airGap + missing },
+        { at: where(above.exit), fix: Math.ceil((airGap + missing) * 1000 - 1e-6) / 1000 },
+      ),
+    );
   else {
     const edge = [above, below].find((one) => one && one.room < screwRoom - 1e-9);
     if (edge)
-      found.push({
-        code: 'exit-hole-breaks-edge',
-        severity: 'clash',
-        path: `${build.path}.box.parameters.board`,
-        values: { room: Math.max(0, edge.room), least: screwRoom },
-        at: where(edge.exit),
-      });
+      found.push(
+        finding.clash(
+          'exit-hole-breaks-edge',
+          `${build.path}.box.parameters.board`,
+          { room: Math.max(0, edge.room), least: screwRoom },
+          { at: where(edge.exit) },
+        ),
+      );
   }
   return found;
 }

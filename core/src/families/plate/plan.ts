@@ -1,5 +1,5 @@
 import { type BoxDesign, type BoxMember, type Exit, outerBoard } from '../../boxes';
-import type { Dimension, Label, Point, Shape } from '../../draw';
+import { type Dimension, dim, type Label, leader, type Point, type Shape, shape } from '../../draw';
 import type { PlateLayout } from './layout';
 
 /** m. How far dimension lines stand off what they measure. */
@@ -9,26 +9,18 @@ export const standOff = { near: 0.075, far: 0.15 } as const;
 export function boxShapes(prefix: string, { box, exits }: PlateLayout): Shape[] {
   const { length, width } = box.outside;
   const part = (name: string) => `${prefix}/${name}`;
-  const side = (name: string, y: number): Shape => ({
-    kind: 'rect',
-    layer: 'timber',
-    part: part(name),
-    x: 0,
-    y,
-    width: length,
-    height: box.wall,
-  });
+  const side = (name: string, y: number): Shape =>
+    shape.rect('timber', { part: part(name), x: 0, y, width: length, height: box.wall });
   // Ends that tubes come out of are pieces of their own.
   const onEnds = exits.some(({ side: from }) => from === 'cold' || from === 'hot');
-  const end = (which: 'cold' | 'hot', x: number): Shape => ({
-    kind: 'rect',
-    layer: 'timber',
-    part: part(onEnds ? `end-${which}` : 'end'),
-    x,
-    y: box.wall,
-    width: box.wall,
-    height: box.inside.width,
-  });
+  const end = (which: 'cold' | 'hot', x: number): Shape =>
+    shape.rect('timber', {
+      part: part(onEnds ? `end-${which}` : 'end'),
+      x,
+      y: box.wall,
+      width: box.wall,
+      height: box.inside.width,
+    });
   const cleats = box.cleat > 0 ? [box.wall, length - box.wall - box.cleat] : [];
   return [
     side('side-low', 0),
@@ -36,28 +28,15 @@ export function boxShapes(prefix: string, { box, exits }: PlateLayout): Shape[] 
     end('cold', 0),
     end('hot', length - box.wall),
     ...box.insulationPieces.map(
-      ({ role, x, y, width: along, height }): Shape => ({
-        kind: 'rect',
-        layer: 'insulation',
-        part: part(role),
-        x,
-        y,
-        width: along,
-        height,
-      }),
+      ({ role, x, y, width: along, height }): Shape =>
+        shape.rect('insulation', { part: part(role), x, y, width: along, height }),
     ),
     ...outerShapes(prefix, box, exits),
     ...stripShapes(prefix, box),
     ...cleats.flatMap((x): Shape[] =>
-      [box.wall, width - box.wall - box.cleatThickness].map((y) => ({
-        kind: 'rect',
-        layer: 'rail',
-        part: part('cleat'),
-        x,
-        y,
-        width: box.cleat,
-        height: box.cleatThickness,
-      })),
+      [box.wall, width - box.wall - box.cleatThickness].map((y) =>
+        shape.rect('rail', { part: part('cleat'), x, y, width: box.cleat, height: box.cleatThickness }),
+      ),
     ),
   ];
 }
@@ -74,15 +53,8 @@ function outerShapes(prefix: string, { seam, skin, outside }: BoxDesign, exits: 
         cold: outerBoard('cold', exits),
         hot: outerBoard('hot', exits),
       };
-  const rect = (part: string, x: number, y: number, along: number, across: number): Shape => ({
-    kind: 'rect',
-    layer: skin ? 'fixing' : 'timber',
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width: along,
-    height: across,
-  });
+  const rect = (part: string, x: number, y: number, along: number, across: number): Shape =>
+    shape.rect(skin ? 'fixing' : 'timber', { part: `${prefix}/${part}`, x, y, width: along, height: across });
   return [
     rect(names.low, 0, 0, length, seam),
     rect(names.high, 0, width - seam, length, seam),
@@ -94,15 +66,8 @@ function outerShapes(prefix: string, { seam, skin, outside }: BoxDesign, exits: 
 /** Insulation along the inner faces of the sides. */
 function stripShapes(prefix: string, { edgeStrip, wall, inside, outside, cleat, cleatThickness }: BoxDesign): Shape[] {
   if (edgeStrip === 0) return [];
-  const strip = (id: string, x: number, y: number, width: number, height: number): Shape => ({
-    kind: 'rect',
-    layer: 'insulation',
-    part: `${prefix}/${id}`,
-    x,
-    y,
-    width,
-    height,
-  });
+  const strip = (id: string, x: number, y: number, width: number, height: number): Shape =>
+    shape.rect('insulation', { part: `${prefix}/${id}`, x, y, width, height });
   // Between the cleats, as it is cut.
   const corner = Math.max(edgeStrip, cleatThickness);
   const between = inside.width - 2 * corner;
@@ -125,26 +90,15 @@ function holds(prefix: string, { handles, hangers, outside }: BoxDesign): Shape[
     ...handles.map(({ x, y }): Shape => {
       const atEnd = x === 0 || x === outside.length;
       const [width, height] = atEnd ? [handle.out, handle.along] : [handle.along, handle.out];
-      return {
-        kind: 'rect',
-        layer: 'note',
+      return shape.rect('note', {
         part: `${prefix}/handle`,
         x: x === 0 ? -width : x === outside.length ? x : x - width / 2,
         y: y === 0 ? -height : y === outside.width ? y : y - height / 2,
         width,
         height,
-      };
+      });
     }),
-    ...hangers.map(
-      (centre): Shape => ({
-        kind: 'circle',
-        layer: 'rail',
-        hidden: true,
-        part: `${prefix}/hanger`,
-        centre,
-        radius: plate,
-      }),
-    ),
+    ...hangers.map((centre): Shape => shape.circle('rail', centre, plate, { hidden: true, part: `${prefix}/hanger` })),
   ];
 }
 
@@ -152,17 +106,9 @@ function holds(prefix: string, { handles, hangers, outside }: BoxDesign): Shape[
 function lidShapes(prefix: string, { lid, outside }: BoxDesign): Shape[] {
   if (!lid) return [];
   const { width } = lid;
-  const frame = (part: string, x: number, y: number, along: number, across: number): Shape => ({
-    kind: 'rect',
-    layer: 'timber',
-    hidden: true,
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width: along,
-    height: across,
-  });
-  const joint = (from: Point, to: Point): Shape => ({ kind: 'line', layer: 'timber', hidden: true, from, to });
+  const frame = (part: string, x: number, y: number, along: number, across: number): Shape =>
+    shape.rect('timber', { hidden: true, part: `${prefix}/${part}`, x, y, width: along, height: across });
+  const joint = (from: Point, to: Point): Shape => shape.line('timber', from, to, { hidden: true });
   const corners = [0, outside.length].flatMap((x) => [0, outside.width].map((y) => ({ x, y })));
   return [
     ...[0, outside.width - width].map((y) => frame('lid-side', 0, y, outside.length, width)),
@@ -176,16 +122,16 @@ function lidShapes(prefix: string, { lid, outside }: BoxDesign): Shape[] {
 
 /** The rails, hidden under the plate. */
 export function railShapes(prefix: string, { box }: PlateLayout): Shape[] {
-  return box.rails.map((middle) => ({
-    kind: 'rect',
-    layer: 'rail',
-    hidden: true,
-    part: `${prefix}/rail`,
-    x: box.wall + middle - box.board / 2,
-    y: box.wall,
-    width: box.board,
-    height: box.inside.width,
-  }));
+  return box.rails.map((middle) =>
+    shape.rect('rail', {
+      hidden: true,
+      part: `${prefix}/rail`,
+      x: box.wall + middle - box.board / 2,
+      y: box.wall,
+      width: box.board,
+      height: box.inside.width,
+    }),
+  );
 }
 
 /** Corner screws, the pane over all of it and its bars. */
@@ -193,7 +139,7 @@ export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape
   const { length, width } = box.outside;
   const onSides = new Set(box.cornerScrews.filter(({ on }) => on === 'side').map(({ along }) => along));
   const onEnds = new Set(box.cornerScrews.filter(({ on }) => on === 'end').map(({ along }) => along));
-  const screw = (x: number, y: number): Shape => ({ kind: 'circle', layer: 'fixing', centre: { x, y }, radius: 0.003 });
+  const screw = (x: number, y: number): Shape => shape.circle('fixing', { x, y }, 0.003);
   const screws = [
     ...[...onSides].flatMap((x) => [box.wall / 2, width - box.wall / 2].map((y) => screw(x, y))),
     ...[...onEnds].flatMap((y) => [box.wall / 2, length - box.wall / 2].map((x) => screw(x, y))),
@@ -205,25 +151,21 @@ export function paneShapes(prefix: string, { box, glazing }: PlateLayout): Shape
     ...over,
     ...Array.from({ length: count }, (_, bar): Shape => {
       const x = (length + box.opening.length * ((2 * (bar + 1)) / (count + 1) - 1)) / 2;
-      return {
-        kind: 'line',
-        layer: 'pane',
-        hidden: true,
-        part: `${prefix}/pane-bar`,
-        from: { x, y: box.wall },
-        to: { x, y: width - box.wall },
-      };
+      return shape.line(
+        'pane',
+        { x, y: box.wall },
+        { x, y: width - box.wall },
+        { hidden: true, part: `${prefix}/pane-bar` },
+      );
     }),
-    {
-      kind: 'rect',
-      layer: 'pane',
+    shape.rect('pane', {
       hidden: true,
       part: `${prefix}/pane`,
       x: (length - glazing.pane.length) / 2,
       y: (width - glazing.pane.width) / 2,
       width: glazing.pane.length,
       height: glazing.pane.width,
-    },
+    }),
   ];
 }
 
@@ -238,24 +180,14 @@ export function outsideDimensions(
   const grow = member.paneToOutside(glazing);
   const edit = { high: 3.2 + grow, scale: 1, offset: -grow, highReason: 'no such pane is sold' };
   return [
-    {
-      id: 'outside-length',
-      label: 'pane and box',
-      from: { x: 0, y: 0 },
-      to: { x: length, y: 0 },
+    dim.across('outside-length', 'pane and box', { x: 0, y: 0 }, length, {
       offset: -standOff.far,
-      value: length,
       edit: { ...edit, path: 'glazing.parameters.length', low: least.length, lowReason: least.lengthReason },
-    },
-    {
-      id: 'outside-width',
-      label: 'pane and box',
-      from: { x: 0, y: 0 },
-      to: { x: 0, y: width },
+    }),
+    dim.up('outside-width', 'pane and box', { x: 0, y: 0 }, width, {
       offset: besideEnd,
-      value: width,
       edit: { ...edit, path: 'glazing.parameters.width', low: least.width, lowReason: least.widthReason },
-    },
+    }),
   ];
 }
 
@@ -275,13 +207,8 @@ export function upArrow(turned: boolean, { box }: PlateLayout): Shape[] {
     y: tail.y + way.y * along + way.x * aside,
   });
   return [
-    { kind: 'path', layer: 'note', points: [at(0, 0), at(arrow, 0)], closed: false },
-    {
-      kind: 'path',
-      layer: 'note',
-      points: [at(arrow - 0.03, 0.016), at(arrow, 0), at(arrow - 0.03, -0.016)],
-      closed: false,
-    },
+    shape.path('note', [at(0, 0), at(arrow, 0)]),
+    shape.path('note', [at(arrow - 0.03, 0.016), at(arrow, 0), at(arrow - 0.03, -0.016)]),
   ];
 }
 
@@ -289,5 +216,5 @@ export function upLabel(turned: boolean, { box }: PlateLayout): Label {
   const { way, tail } = upFrom(turned, box.outside.length, box.outside.width);
   const tip = { x: tail.x + way.x * arrow, y: tail.y + way.y * arrow };
   const to = turned ? { x: tip.x, y: tip.y + 0.03 } : { x: tail.x + arrow / 2, y: tail.y - 0.035 };
-  return { at: to, to, words: 'up', anchor: 'middle' };
+  return leader('up', to, to, { anchor: 'middle' });
 }

@@ -1,4 +1,4 @@
-import type { Shape } from '../../draw';
+import { type Shape, shape } from '../../draw';
 import type { Part } from '../../shop';
 import type { PlateLayout } from './layout';
 
@@ -7,15 +7,8 @@ const buttGap = 0.003;
 
 /** Pieces of plate from above, each where it lies: strips and fins tube by tube, a whole sheet or board over all of them. */
 export function plateShapes({ plates, runs, plateSpan, finWidth, pitch }: PlateLayout): Shape[] {
-  const rect = (part: Part, x: number, y: number, width: number, height: number): Shape => ({
-    kind: 'rect',
-    layer: 'plate',
-    part: part.id,
-    x,
-    y,
-    width,
-    height,
-  });
+  const rect = (part: Part, x: number, y: number, width: number, height: number): Shape =>
+    shape.rect('plate', { part: part.id, x, y, width, height });
   const long = plateSpan.to - plateSpan.from;
   const [first = 0] = runs;
   const sheets = plates.filter((part) => part.kind === 'sheet');

@@ -1,5 +1,6 @@
 import type { BoxDesign, Skin } from '../../boxes';
-import type { Drawing, Label, Shape } from '../../draw';
+import { type Drawing, dim, type Label, leader, type Shape, shape } from '../../draw';
+import type { ParameterRange } from '../../field';
 import type { PlateBuild } from '../plateFamily';
 import type { PlateLayout } from './layout';
 import { plateOver } from './plates';
@@ -17,7 +18,7 @@ const leastDrawn = 0.0015;
 export function plateSection(
   build: PlateBuild<unknown>,
   layout: PlateLayout,
-  query: { airGap: { low: number; high: number }; beyond?: string; tube?: (run: number) => string },
+  query: { airGap: ParameterRange; beyond?: string; tube?: (run: number) => string },
 ): Drawing {
   const { box, glazing, heights, tube, airGap } = layout;
   const prefix = build.id;
@@ -33,15 +34,13 @@ export function plateSection(
   const paneFrom = (box.outside.width - glazing.pane.width) / 2;
   const seat = paneFrom - glazing.clearance;
   const shapes: Shape[] = [
-    {
-      kind: 'rect',
-      layer: 'back',
+    shape.rect('back', {
       part: `${prefix}/back`,
       x: box.wall - box.backUnder + box.backRoom,
       y: 0,
       width: cut - box.wall + box.backUnder - box.backRoom,
       height: box.back,
-    },
+    }),
     {
       kind: 'rect',
       layer: 'insulation',
@@ -69,55 +68,45 @@ export function plateSection(
     ...stripSection(prefix, layout),
   ];
   if (query.beyond)
-    shapes.push({
-      kind: 'rect',
-      layer: 'header',
-      hidden: true,
-      part: `${prefix}/${query.beyond}`,
-      x: box.wall,
-      y: heights.centre - layout.thickest / 2,
-      width: cut - box.wall,
-      height: layout.thickest,
-    });
+    shapes.push(
+      shape.rect('header', {
+        hidden: true,
+        part: `${prefix}/${query.beyond}`,
+        x: box.wall,
+        y: heights.centre - layout.thickest / 2,
+        width: cut - box.wall,
+        height: layout.thickest,
+      }),
+    );
   const thickness = Math.max(leastDrawn, build.absorber.thickness);
   shown.forEach((y, place) => {
     const index = from + place;
     shapes.push(
-      {
-        kind: 'rect',
-        layer: 'plate',
+      shape.rect('plate', {
         part: plateOver(layout, index) ?? `${prefix}/strip`,
         x: y - layout.finWidth / 2,
         y: heights.plate - thickness,
         width: layout.finWidth,
         height: thickness,
-      },
-      {
-        kind: 'circle',
-        layer: 'tube',
+      }),
+      shape.circle('tube', { x: y, y: heights.centre }, tube.outerDiameter / 2, {
         part: `${prefix}/${query.tube?.(index) ?? 'riser'}`,
-        centre: { x: y, y: heights.centre },
-        radius: tube.outerDiameter / 2,
-      },
-      {
-        kind: 'circle',
-        layer: 'hole',
+      }),
+      shape.circle('hole', { x: y, y: heights.centre }, tube.outerDiameter / 2 - tube.wall, {
         part: `${prefix}/${query.tube?.(index) ?? 'riser'}`,
-        centre: { x: y, y: heights.centre },
-        radius: tube.outerDiameter / 2 - tube.wall,
-      },
+      }),
     );
   });
   if (glazing.cover)
-    shapes.push({
-      kind: 'rect',
-      layer: 'pane',
-      part: `${prefix}/pane`,
-      x: paneFrom,
-      y: box.paneTop - glazing.pane.thickness,
-      width: cut - paneFrom,
-      height: glazing.pane.thickness,
-    });
+    shapes.push(
+      shape.rect('pane', {
+        part: `${prefix}/pane`,
+        x: paneFrom,
+        y: box.paneTop - glazing.pane.thickness,
+        width: cut - paneFrom,
+        height: glazing.pane.thickness,
+      }),
+    );
   const first = shown[0] ?? 0;
   const second = shown[1] ?? first + layout.pitch;
   const middle = (first + second) / 2;
@@ -126,39 +115,31 @@ export function plateSection(
     shapes,
     labels: [...stackLabels(layout, cut), ...seatLabels(layout, seat, paneFrom)],
     dimensions: [
-      {
-        id: 'board-depth',
-        label: box.lid ? 'box and lid' : box.skin ? 'box' : 'board',
-        from: { x: 0, y: 0 },
-        to: { x: 0, y: box.depth },
+      dim.up('board-depth', box.lid ? 'box and lid' : box.skin ? 'box' : 'board', { x: 0, y: 0 }, box.depth, {
         offset: 0.03,
-        value: box.depth,
-      },
-      {
-        id: 'air-gap',
-        label: glazing.cover ? 'plate to pane' : 'plate to rim',
-        from: { x: middle, y: heights.plate },
-        to: { x: middle, y: heights.pane },
-        offset: 0,
-        value: airGap,
-        edit: {
-          path: 'parameters.airGap',
-          low: query.airGap.low,
-          high: Math.min(query.airGap.high, airGap + layout.stack.available - layout.stack.needed),
-          scale: 1,
+      }),
+      dim.between(
+        'air-gap',
+        glazing.cover ? 'plate to pane' : 'plate to rim',
+        { x: middle, y: heights.plate },
+        { x: middle, y: heights.pane },
+        {
+          value: airGap,
           offset: 0,
-          lowReason: 'the plate would touch the pane',
-          highReason: 'the stack would be deeper than the board',
+          edit: {
+            ...query.airGap,
+            high: Math.min(query.airGap.high, airGap + layout.stack.available - layout.stack.needed),
+            highReason: 'the stack would be deeper than the board',
+          },
         },
-      },
-      {
-        id: 'section-pitch',
-        label: 'pitch',
-        from: { x: first, y: 0 },
-        to: { x: second, y: 0 },
-        offset: -0.03,
-        value: second - first,
-      },
+      ),
+      dim.between(
+        'section-pitch',
+        'pitch',
+        { x: first, y: 0 },
+        { x: second, y: 0 },
+        { value: second - first, offset: -0.03 },
+      ),
     ],
   };
 }
@@ -180,27 +161,21 @@ function seatLabels({ box, glazing }: PlateLayout, seat: number, paneFrom: numbe
     { words: 'room beside the pane', size: glazing.clearance, at: { x: (seat + paneFrom) / 2, y: box.paneTop } },
     { words: 'ledge', size: box.ledge, at: { x: seat + box.ledge / 2, y: floor } },
   ];
-  return rows.map(({ words, size, at }, index) => ({
-    at,
-    to: { x: seat + 0.03, y: top + (rows.length - 1 - index) * seatWords.step },
-    words,
-    size,
-    fine: true,
-    anchor: 'start',
-  }));
+  return rows.map(({ words, size, at }, index) =>
+    leader(words, at, { x: seat + 0.03, y: top + (rows.length - 1 - index) * seatWords.step }, { size, fine: true }),
+  );
 }
 
 /** The side cut through: boards and rebate, or the lid on it, or the metal round it. */
 function sideSection(prefix: string, box: BoxDesign, seat: number): Shape[] {
   const { wall, backUnder, back, rimTop, solid, lid, skin } = box;
   const outer = skin?.thickness ?? 0;
-  const closed = (layer: Shape['layer'], part: string, points: [number, number][]): Shape => ({
-    kind: 'path',
-    layer,
-    part: `${prefix}/${part}`,
-    closed: true,
-    points: points.map(([x, y]) => ({ x, y })),
-  });
+  const closed = (layer: Shape['layer'], part: string, points: [number, number][]): Shape =>
+    shape.outline(
+      layer,
+      points.map(([x, y]) => ({ x, y })),
+      { part: `${prefix}/${part}` },
+    );
   const shapes: Shape[] = [];
   if (skin)
     shapes.push(
@@ -230,7 +205,7 @@ function sideSection(prefix: string, box: BoxDesign, seat: number): Shape[] {
       ]),
     );
   if (box.seam !== undefined && !skin)
-    shapes.push({ kind: 'line', layer: 'note', from: { x: box.seam, y: 0 }, to: { x: box.seam, y: solid } });
+    shapes.push(shape.line('note', { x: box.seam, y: 0 }, { x: box.seam, y: solid }));
   if (lid) {
     const floor = box.paneTop - box.seatDepth;
     shapes.push(
@@ -250,12 +225,9 @@ function sideSection(prefix: string, box: BoxDesign, seat: number): Shape[] {
 /** Bent metal: in under the back, up the side, over the pane; as thick as a line can be seen. */
 function skinSection(prefix: string, { depth }: BoxDesign, skin: Skin): Shape {
   const drawn = Math.max(leastDrawn, skin.thickness);
-  return {
-    kind: 'path',
-    layer: 'fixing',
-    part: `${prefix}/edge-low`,
-    closed: true,
-    points: [
+  return shape.outline(
+    'fixing',
+    [
       { x: skin.under, y: -drawn },
       { x: -drawn, y: -drawn },
       { x: -drawn, y: depth + drawn },
@@ -265,22 +237,21 @@ function skinSection(prefix: string, { depth }: BoxDesign, skin: Skin): Shape {
       { x: 0, y: 0 },
       { x: skin.under, y: 0 },
     ],
-  };
+    { part: `${prefix}/edge-low` },
+  );
 }
 
 /** Insulation on edge along the side. */
 function stripSection(prefix: string, { box, heights }: PlateLayout): Shape[] {
   if (box.edgeStrip === 0) return [];
   return [
-    {
-      kind: 'rect',
-      layer: 'insulation',
+    shape.rect('insulation', {
       part: `${prefix}/strip-side`,
       x: box.wall,
       y: heights.insulationTop,
       width: box.edgeStrip,
       height: Math.max(0, Math.min(heights.pane, box.solid) - heights.insulationTop),
-    },
+    }),
   ];
 }
 

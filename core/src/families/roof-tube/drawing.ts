@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Shape, shape } from '../../draw';
 import type { DrawnViews } from '../family';
 import { cap, fillHole, outletHole, type RoofTubeLayout, ventHole } from './layout';
 import { fieldRange } from './parameters';
@@ -8,103 +8,69 @@ function plan(prefix: string, layout: RoofTubeLayout): Drawing {
   const { length, pipes, gap } = parameters;
   const id = (part: string) => `${prefix}/${part}`;
   const half = pipe.outerDiameter / 2;
-  const circle = (part: string, x: number, y: number, radius: number): Shape => ({
-    kind: 'circle',
-    layer: 'hole',
-    part: id(part),
-    centre: { x, y },
-    radius,
-  });
+  const circle = (part: string, x: number, y: number, radius: number): Shape =>
+    shape.circle('hole', { x, y }, radius, { part: id(part) });
   return {
     title: `Plan of ${prefix}`,
     shapes: [
       ...saddles.map(
-        (x): Shape => ({
-          kind: 'rect',
-          layer: 'timber',
-          part: id('saddle'),
-          x: x - saddle.thickness / 2,
-          y: 0,
-          width: saddle.thickness,
-          height: width,
-        }),
+        (x): Shape =>
+          shape.rect('timber', {
+            part: id('saddle'),
+            x: x - saddle.thickness / 2,
+            y: 0,
+            width: saddle.thickness,
+            height: width,
+          }),
       ),
       ...places.flatMap((y): Shape[] => [
-        { kind: 'rect', layer: 'tube', part: id('pipe'), x: 0, y: y - half, width: length, height: pipe.outerDiameter },
+        shape.rect('tube', { part: id('pipe'), x: 0, y: y - half, width: length, height: pipe.outerDiameter }),
         ...[-cap.long, length].map(
-          (x): Shape => ({
-            kind: 'rect',
-            layer: 'header',
-            part: id('cap'),
-            x,
-            y: y - half - cap.wide / 2,
-            width: cap.long,
-            height: pipe.outerDiameter + cap.wide,
-          }),
+          (x): Shape =>
+            shape.rect('header', {
+              part: id('cap'),
+              x,
+              y: y - half - cap.wide / 2,
+              width: cap.long,
+              height: pipe.outerDiameter + cap.wide,
+            }),
         ),
         circle('fill-plug', length - layout.fill, y, fillHole / 2),
         circle('vent', length - layout.vent, y, ventHole / 2),
       ]),
     ],
     dimensions: [
-      {
-        id: 'length',
-        label: 'pipe, cut length',
-        from: { x: 0, y: 0 },
-        to: { x: length, y: 0 },
-        offset: -0.08,
-        value: length,
-        edit: {
-          path: 'parameters.length',
-          ...fieldRange('length'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'it holds too little',
-          highReason: 'no such pipe is sold',
-        },
-      },
+      dim.across('length', 'pipe, cut length', { x: 0, y: 0 }, length, { offset: -0.08, edit: fieldRange('length') }),
       ...(pipes > 1
         ? [
-            {
-              id: 'gap',
-              label: 'between pipes',
-              from: { x: 0.3 * length, y: (places[0] ?? 0) + half },
-              to: { x: 0.3 * length, y: (places[1] ?? 0) - half },
-              offset: 0,
-              value: gap,
-              edit: {
-                path: 'parameters.gap',
-                ...fieldRange('gap'),
-                scale: 1,
-                offset: 0,
-                lowReason: 'their caps would meet',
-                highReason: 'the rack ends',
-              },
-            },
+            dim.between(
+              'gap',
+              'between pipes',
+              { x: 0.3 * length, y: (places[0] ?? 0) + half },
+              { x: 0.3 * length, y: (places[1] ?? 0) - half },
+              { value: gap, offset: 0, edit: fieldRange('gap') },
+            ),
           ]
         : []),
     ],
     labels: [
-      {
-        at: { x: 0, y: places[0] ?? 0 },
-        to: { x: -cap.long - 0.02, y: places[0] ?? 0 },
-        words: 'low end, out',
-        anchor: 'end',
-        tone: 'hot',
-      },
-      {
-        at: { x: length - layout.fill, y: places.at(-1) ?? 0 },
-        to: { x: length - 0.3 * length, y: width + 0.03 },
-        words: 'filled here',
-        anchor: 'middle',
-        tone: 'cold',
-      },
-      {
-        at: { x: length - layout.vent, y: places[0] ?? 0 },
-        to: { x: length + cap.long + 0.02, y: places[0] ?? 0 },
-        words: 'vent, always open',
-        anchor: 'start',
-      },
+      leader(
+        'low end, out',
+        { x: 0, y: places[0] ?? 0 },
+        { x: -cap.long - 0.02, y: places[0] ?? 0 },
+        { anchor: 'end', tone: 'hot' },
+      ),
+      leader(
+        'filled here',
+        { x: length - layout.fill, y: places.at(-1) ?? 0 },
+        { x: length - 0.3 * length, y: width + 0.03 },
+        { anchor: 'middle', tone: 'cold' },
+      ),
+      leader(
+        'vent, always open',
+        { x: length - layout.vent, y: places[0] ?? 0 },
+        { x: length + cap.long + 0.02, y: places[0] ?? 0 },
+      ),
     ],
   };
 }
@@ -117,48 +83,34 @@ function section(prefix: string, layout: RoofTubeLayout): Drawing {
   return {
     title: `Section of ${prefix}`,
     shapes: [
-      { kind: 'rect', layer: 'timber', part: id('saddle'), x: 0, y: 0, width, height: saddle.width },
+      shape.rect('timber', { part: id('saddle'), x: 0, y: 0, width, height: saddle.width }),
       ...places.flatMap((y): Shape[] => [
-        { kind: 'circle', layer: 'tube', part: id('pipe'), centre: { x: y, y: z }, radius: pipe.outerDiameter / 2 },
-        { kind: 'circle', layer: 'hole', centre: { x: y, y: z }, radius: bore / 2 },
+        shape.circle('tube', { x: y, y: z }, pipe.outerDiameter / 2, { part: id('pipe') }),
+        shape.circle('hole', { x: y, y: z }, bore / 2),
         // In the low cap, behind the cut.
-        {
-          kind: 'circle',
-          layer: 'hole',
+        shape.circle('hole', { x: y, y: z - (pipe.outerDiameter + cap.wide) / 2 + outlet }, outletHole / 2, {
           part: id('outlet'),
-          centre: { x: y, y: z - (pipe.outerDiameter + cap.wide) / 2 + outlet },
-          radius: outletHole / 2,
           hidden: true,
-        },
+        }),
       ]),
     ],
     dimensions: [
-      {
-        id: 'seat',
-        label: 'seat',
-        from: { x: width, y: saddle.width - seat },
-        to: { x: width, y: saddle.width },
-        offset: -0.03,
-        value: seat,
-      },
-      {
-        id: 'pipe-outside',
-        label: 'pipe, outside',
-        from: { x: (places[0] ?? 0) - pipe.outerDiameter / 2, y: z },
-        to: { x: (places[0] ?? 0) + pipe.outerDiameter / 2, y: z },
-        offset: pipe.outerDiameter / 2 + 0.03,
-        value: pipe.outerDiameter,
-      },
+      dim.between(
+        'seat',
+        'seat',
+        { x: width, y: saddle.width - seat },
+        { x: width, y: saddle.width },
+        { value: seat, offset: -0.03 },
+      ),
+      dim.across(
+        'pipe-outside',
+        'pipe, outside',
+        { x: (places[0] ?? 0) - pipe.outerDiameter / 2, y: z },
+        pipe.outerDiameter,
+        { offset: pipe.outerDiameter / 2 + 0.03 },
+      ),
     ],
-    labels: [
-      {
-        at: { x: width, y: 0.02 },
-        to: { x: width + 0.03, y: 0.01 },
-        words: 'saddle',
-        size: saddle.thickness,
-        anchor: 'start',
-      },
-    ],
+    labels: [leader('saddle', { x: width, y: 0.02 }, { x: width + 0.03, y: 0.01 }, { size: saddle.thickness })],
   };
 }
 
@@ -171,61 +123,51 @@ function detail(prefix: string, layout: RoofTubeLayout): Drawing {
   return {
     title: `Detail of ${prefix}`,
     shapes: [
-      { kind: 'rect', layer: 'tube', part: id('pipe'), x: 0, y: 0, width: (long - fillHole) / 2, height: pipe.wall },
-      {
-        kind: 'rect',
-        layer: 'tube',
+      shape.rect('tube', { part: id('pipe'), x: 0, y: 0, width: (long - fillHole) / 2, height: pipe.wall }),
+      shape.rect('tube', {
         part: id('pipe'),
         x: (long + fillHole) / 2,
         y: 0,
         width: (long - fillHole) / 2,
         height: pipe.wall,
-      },
-      {
-        kind: 'rect',
-        layer: 'fixing',
+      }),
+      shape.rect('fixing', {
         part: id('fill-plug'),
         x: (long - fillHole) / 2 + 0.001,
         y: -0.02,
         width: fillHole - 0.002,
         height: 0.02 + pipe.wall,
-      },
-      {
-        kind: 'rect',
-        layer: 'fixing',
+      }),
+      shape.rect('fixing', {
         part: id('fill-plug'),
         x: (long - plug) / 2,
         y: pipe.wall + 0.003,
         width: plug,
         height: 0.012,
-      },
-      { kind: 'rect', layer: 'note', x: (long - plug) / 2, y: pipe.wall, width: plug, height: 0.003 },
+      }),
+      shape.rect('note', { x: (long - plug) / 2, y: pipe.wall, width: plug, height: 0.003 }),
     ],
     dimensions: [
-      {
-        id: 'fill-hole',
-        label: 'fill hole',
-        from: { x: (long - fillHole) / 2, y: 0 },
-        to: { x: (long + fillHole) / 2, y: 0 },
-        offset: -0.03,
-        value: fillHole,
-      },
+      dim.between(
+        'fill-hole',
+        'fill hole',
+        { x: (long - fillHole) / 2, y: 0 },
+        { x: (long + fillHole) / 2, y: 0 },
+        { value: fillHole, offset: -0.03 },
+      ),
     ],
     labels: [
-      {
-        at: { x: 0.02, y: pipe.wall / 2 },
-        to: { x: 0.02, y: -0.015 },
-        words: 'wall',
-        size: pipe.wall,
-        fine: true,
-        anchor: 'middle',
-      },
-      {
-        at: { x: (long + plug) / 2, y: pipe.wall + 0.0015 },
-        to: { x: (long + plug) / 2 + 0.01, y: pipe.wall + 0.012 },
-        words: 'rubber',
-        anchor: 'start',
-      },
+      leader(
+        'wall',
+        { x: 0.02, y: pipe.wall / 2 },
+        { x: 0.02, y: -0.015 },
+        { size: pipe.wall, fine: true, anchor: 'middle' },
+      ),
+      leader(
+        'rubber',
+        { x: (long + plug) / 2, y: pipe.wall + 0.0015 },
+        { x: (long + plug) / 2 + 0.01, y: pipe.wall + 0.012 },
+      ),
     ],
   };
 }

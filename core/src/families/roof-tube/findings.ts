@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { entries, pressureDerating } from '../../catalogue';
 import { fluidState } from '../../thermal';
 import { cap, type RoofTubeLayout } from './layout';
@@ -35,7 +35,7 @@ export function roofTubeFindings(
   const field = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
   const clash = (code: string, name: string, values: Finding['values'], fix?: Finding['fix']) =>
-    found.push({ code, severity: 'clash', path: field(name), values, ...(fix === undefined ? {} : { fix }) });
+    found.push(finding.clash(code, field(name), values, { ...(fix === undefined ? {} : { fix }) }));
   if (parameters.pipes > 1 && parameters.gap < cap.wide + 0.004 - 1e-9)
     clash('caps-meet', 'gap', { gap: parameters.gap, least: cap.wide + 0.004 }, up(cap.wide + 0.004));
   const longest = Math.max(...pipe.lengths);
@@ -62,27 +62,23 @@ export function roofTubeFindings(
   }
   const boards = Math.max(...saddle.lengths);
   if (width > boards) clash('saddle-too-long', 'pipes', { width, most: boards });
-  found.push({
-    code: 'air-in-plastic',
-    severity: 'stop',
-    path: field('draw'),
-    measure: airEnergy(volume, 1e5),
-    values: {
-      volume,
-      over: 1e5,
-      energy: airEnergy(volume, 1e5),
-      rating: (pipe.rating ?? 0) * pressureDerating('pvc', at.hottest),
-      cold: pipe.rating ?? 0,
-      hottest: at.hottest,
-    },
-  });
+  found.push(
+    finding.stop(
+      'air-in-plastic',
+      field('draw'),
+      {
+        volume,
+        over: 1e5,
+        energy: airEnergy(volume, 1e5),
+        rating: (pipe.rating ?? 0) * pressureDerating('pvc', at.hottest),
+        cold: pipe.rating ?? 0,
+        hottest: at.hottest,
+      },
+      { measure: airEnergy(volume, 1e5) },
+    ),
+  );
   if (at.full > rackLoad)
-    found.push({
-      code: 'rack-overloaded',
-      severity: 'caution',
-      path: field('length'),
-      values: { full: at.full, most: rackLoad },
-    });
+    found.push(finding.caution('rack-overloaded', field('length'), { full: at.full, most: rackLoad }));
   return found;
 }
 

@@ -1,9 +1,11 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { pipeStoreModel } from '../../thermal';
-import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
+import { defineFamily } from '../defineFamily';
+import { fullSunLevel } from '../kit/fullSun';
 import { litresOf } from '../kit/paint';
 import { seatTemplate } from '../kit/seat';
-import { massOf } from '../kit/totals';
+import { grossOf } from '../kit/totals';
+import { withstands } from '../kit/withstands';
 import { roofTubeViews } from './drawing';
 import { roofTubeFindings, roofTubeWords, waterIn } from './findings';
 import { roofTubeHydraulic } from './hydraulic';
@@ -12,12 +14,11 @@ import { roofTubeParameters, standardRoofTube } from './parameters';
 import { roofTubeParts, roofTubePurchases } from './parts';
 import { roofTubePorts } from './ports';
 import { roofTubeSections } from './sections';
-import { fullSun } from './standing';
 import { roofTubeSteps } from './steps';
 import { roofTubeDescription } from './thermal';
 
 /** A capped, black, vented pipe of plastic on a roof or a vehicle, full of water. */
-export const roofTube: Family = {
+export const roofTube = defineFamily({
   id: 'roof-tube',
   name: 'Roof tube',
   meaning:
@@ -30,48 +31,33 @@ export const roofTube: Family = {
       ? undefined
       : 'its pipes lie level: on a slope water stands in their low ends, and the vent is far above the outlet',
   words: roofTubeWords,
-  standard: (habit) => ({ family: 'roof-tube', parameters: standardRoofTube(habit), count: 1, turned: false }),
-  problems: (panel) => problemsOf(roofTubeParameters, ['parameters'], panel.parameters),
-  fields: (panel) => fieldsOf(roofTubeParameters, 'parameters', panel.parameters),
-  open: (panel, path): HeaterDesign => {
-    const layout = layOut(roofTubeParameters.parse(panel.parameters));
-    const { parameters, pipe, outside } = layout;
-    const thermal = pipeStoreModel(roofTubeDescription(layout, panel.known));
-    const parts = roofTubeParts(panel.id, layout);
-    const purchases = roofTubePurchases(panel.id, layout);
-    const mass = massOf(parts, purchases);
-    const at = (field: string) => `${path}.parameters.${field}`;
-    const paint = entry('coating', parameters.paint);
-    const stuff = materials[pipe.material ?? 'pvc'];
+  schema: roofTubeParameters,
+  standard: standardRoofTube,
+  layOut,
+  thermal: (layout, known) => pipeStoreModel(roofTubeDescription(layout, known)),
+  list: (id, layout) => ({ parts: roofTubeParts(id, layout), purchases: roofTubePurchases(id, layout) }),
+  design: ({ id, path, at, parameters, layout, thermal, purchases, mass }) => {
+    const { pipe, outside } = layout;
     return {
-      areas: {
-        aperture: thermal.apertureArea,
-        absorber: thermal.apertureArea,
-        gross: outside.length * outside.width,
-      },
+      areas: grossOf(thermal, outside),
       outside,
       runs: { count: parameters.pipes, words: parameters.pipes === 1 ? 'pipe' : 'pipes' },
-      ports: roofTubePorts(panel.id, layout),
+      ports: roofTubePorts(id, layout),
       trials: [{ id: 'seat', words: 'saw one seat and lay the pipe itself in it; only then saw the others' }],
-      drawings: roofTubeViews(panel.id, layout),
-      parts,
-      purchases,
-      thermal,
+      drawings: roofTubeViews(id, layout),
       hydraulic: roofTubeHydraulic(layout),
       sections: () => roofTubeSections(layout, thermal, mass),
       materials: [
-        { name: stuff.name, place: 'wall', limit: stuff.serviceLimit, path: at('pipe') },
-        { name: paint.name, place: 'wall', limit: paint.serviceLimit, path: at('paint') },
+        withstands('wall', materials[pipe.material ?? 'pvc'], at('pipe')),
+        withstands('wall', entry('coating', parameters.paint), at('paint')),
         { ...serviceLimits.gasket, place: 'water' },
       ],
-      growth: [],
       findings: roofTubeFindings(path, layout, {
-        hottest: thermal.state(fullSun).places.water ?? fullSun.air,
+        hottest: thermal.state(fullSunLevel).places.water ?? fullSunLevel.air,
         full: mass + waterIn(layout),
       }),
-      underWind: () => [],
       templates: () => [
-        seatTemplate(`${panel.id}/seat`, 'Seat of a pipe in its saddle', {
+        seatTemplate(`${id}/seat`, 'Seat of a pipe in its saddle', {
           diameter: pipe.outerDiameter,
           depth: layout.seat,
           board: layout.saddle.width,
@@ -82,8 +68,7 @@ export const roofTube: Family = {
       ],
       wettedMetal: 'none',
       neverDrunk: 'water that has stood warm in a pipe on a roof',
-      steps: () => roofTubeSteps(panel.id, layout, mass, litresOf(purchases)),
-      dryMass: mass,
+      steps: () => roofTubeSteps(id, layout, mass, litresOf(purchases)),
     };
   },
-};
+});

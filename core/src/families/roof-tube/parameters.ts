@@ -13,8 +13,14 @@ export const roofTubeParameters = z.strictObject({
     (id) => entry('tube', id).temper === 'plastic' && entry('tube', id).outerDiameter < 0.26,
   ),
   pipes: countField(1, 4, 2, 'Pipes', 'Side by side, linked at their low ends.'),
-  length: lengthField(0.5, 4.8, 2.3, 'Pipe, cut length', 'Without its caps.'),
-  gap: lengthField(0.015, 0.3, 0.05, 'Between pipes', 'Clear, from pipe to pipe: caps and straps go in it.'),
+  length: lengthField(0.5, 4.8, 2.3, 'Pipe, cut length', 'Without its caps.', [
+    'it holds too little',
+    'no such pipe is sold',
+  ]),
+  gap: lengthField(0.015, 0.3, 0.05, 'Between pipes', 'Clear, from pipe to pipe: caps and straps go in it.', [
+    'their caps would meet',
+    'the rack ends',
+  ]),
   saddles: countField(2, 6, 3, 'Saddles', 'Boards on edge that carry the pipes.'),
   saddle: entryField(
     'timber',

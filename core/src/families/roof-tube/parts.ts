@@ -14,9 +14,7 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
   const { pipes, length, saddles } = parameters;
   const top = 'on the line that will lie uppermost';
   return [
-    tubePiece(prefix, pipe, {
-      id: 'pipe',
-      name: 'Pipe',
+    tubePiece(prefix, pipe, 'pipe', 'Pipe', {
       length,
       count: pipes,
       ...freeEnd('measured from the high end its holes are right; the low cap follows it', {
@@ -29,9 +27,7 @@ export function roofTubeParts(prefix: string, layout: RoofTubeLayout): Part[] {
         holeRow('high end', [layout.fill], { diameter: fillHole, pilot: 0.006, where: `${top}, for the fill plug` }),
       ],
     }),
-    timberPiece(prefix, saddle, {
-      id: 'saddle',
-      name: 'Saddle',
+    timberPiece(prefix, saddle, 'saddle', 'Saddle', {
       length: width,
       count: saddles,
       ...freeEnd('it ends beside the outer pipes: only its seats must fit', { short: 0.003, long: 0.01 }),
@@ -46,7 +42,7 @@ export function roofTubePurchases(prefix: string, layout: RoofTubeLayout): Purch
   // From tail to tee and from tee to tee.
   const join = 2 * (pipes - 1) * layout.pitch;
   const each = (id: string, name: string, quantity: number, priceKey: string, rule: string, mass: number) =>
-    bought(prefix, { id, name, quantity, unit: 'each', priceKey, rule, mass });
+    bought(prefix, id, name, [quantity, 'each'], { priceKey, rule, mass });
   return [
     each('cap', `Caps for ${pipe.name}`, 2 * pipes, 'pvc-cap', 'two a pipe', 0.35 * 2 * pipes),
     each('fill-plug', 'Fill plugs with rubber', pipes, 'fill-plug', 'one in the top of each pipe', 0.1 * pipes),
@@ -71,22 +67,14 @@ export function roofTubePurchases(prefix: string, layout: RoofTubeLayout): Purch
           ),
         ]
       : []),
-    bought(prefix, {
-      id: 'hose',
-      name: 'Hose for warm water',
-      quantity: hose + join,
-      unit: 'm',
+    bought(prefix, 'hose', 'Hose for warm water', [hose + join, 'm'], {
       priceKey: 'hose/epdm-19x4',
       rule: pipes > 1 ? `outlet to shower head, and ${sized(join)} that join the pipes` : 'outlet to shower head',
       mass: 0.2 * (hose + join),
     }),
     each('shower', 'Shower head with its own tap', 1, 'shower', 'at the end of the hose', 0.3),
     ...(draw === 'pump' ? [each('hand-pump', 'Hand pump for water', 1, 'hand-pump', 'draws from the outlet', 1)] : []),
-    bought(prefix, {
-      id: 'pvc-cement',
-      name: 'PVC primer and cement',
-      quantity: 0.06 * pipes,
-      unit: 'L',
+    bought(prefix, 'pvc-cement', 'PVC primer and cement', [0.06 * pipes, 'L'], {
       priceKey: 'pvc-cement',
       rule: 'two caps a pipe',
       mass: 0.02 * pipes,

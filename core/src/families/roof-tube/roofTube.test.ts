@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import { afterExposure, cylinderLoss, openCylinder } from '../../thermal';
 import type { HeaterDocument } from '..';
+import { fullSunLevel as fullSun } from '../kit/fullSun';
 import { roofTube } from '.';
 import { airEnergy } from './findings';
 import { gravityFlow } from './hydraulic';
 import { layOut } from './layout';
 import { roofTubeParameters } from './parameters';
 import { roofTubePorts } from './ports';
-import { fullSun } from './standing';
 
 const panel = (change: Record<string, unknown> = {}): HeaterDocument => {
   const standard = roofTube.standard('metric');

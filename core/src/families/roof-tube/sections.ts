@@ -2,10 +2,13 @@ import { pressureDerating } from '../../catalogue';
 import { formatIn, measured } from '../../quantity';
 import type { Readout, SectionSource } from '../../readout';
 import { afterExposure, type PipeStoreModel } from '../../thermal';
+import { fullSunLevel } from '../kit/fullSun';
 import { airEnergy, waterIn } from './findings';
 import { gravityFlow } from './hydraulic';
 import type { RoofTubeLayout } from './layout';
-import { fairDay } from './standing';
+
+/** A day to plan a shower by. */
+const fairDay = { ...fullSunLevel, irradiance: 800, air: 22, surroundings: 12, wind: 2 };
 
 /** Hours in the sun, and winds, that the water is told for. */
 const hours = [1, 2, 3, 4, 6] as const;

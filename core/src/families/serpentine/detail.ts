@@ -1,5 +1,5 @@
 import { elbowFor } from '../../catalogue';
-import type { Dimension, Drawing, Shape } from '../../draw';
+import { type Dimension, type Drawing, dim, leader, type Shape, shape } from '../../draw';
 import type { PlateBuild } from '../plateFamily';
 import { runRole, turnShapes } from './drawing';
 import type { SerpentineLayout } from './layout';
@@ -13,44 +13,40 @@ export function detail(build: PlateBuild<SerpentineParameters>, layout: Serpenti
   const { tube, bend, runs, straight, pitch } = layout;
   const prefix = build.id;
   const [low, high] = [runs[0] ?? 0, runs[1] ?? 0];
-  const run = (index: number, y: number): Shape => ({
-    kind: 'rect',
-    layer: 'tube',
-    part: `${prefix}/${runRole(layout, index)}`,
-    x: straight.to - shown,
-    y: y - tube.outerDiameter / 2,
-    width: shown,
-    height: tube.outerDiameter,
-  });
+  const run = (index: number, y: number): Shape =>
+    shape.rect('tube', {
+      part: `${prefix}/${runRole(layout, index)}`,
+      x: straight.to - shown,
+      y: y - tube.outerDiameter / 2,
+      width: shown,
+      height: tube.outerDiameter,
+    });
   const middle = straight.to + bend.laying;
   const dimensions: Dimension[] = [
-    {
-      id: 'turn-pitch',
-      label: 'pitch',
-      from: { x: straight.to - shown, y: low },
-      to: { x: straight.to - shown, y: high },
-      offset: 0.014,
-      value: pitch,
-    },
+    dim.between(
+      'turn-pitch',
+      'pitch',
+      { x: straight.to - shown, y: low },
+      { x: straight.to - shown, y: high },
+      { value: pitch, offset: 0.014 },
+    ),
   ];
   if (bend.stub !== undefined)
     dimensions.push(
-      {
-        id: 'turn-stub',
-        label: 'stub',
-        from: { x: middle, y: low + bend.laying },
-        to: { x: middle, y: high - bend.laying },
-        offset: -0.022,
-        value: bend.stub,
-      },
-      {
-        id: 'turn-laying',
-        label: 'laying length',
-        from: { x: straight.to, y: high },
-        to: { x: middle, y: high },
-        offset: 0.018,
-        value: bend.laying,
-      },
+      dim.between(
+        'turn-stub',
+        'stub',
+        { x: middle, y: low + bend.laying },
+        { x: middle, y: high - bend.laying },
+        { value: bend.stub, offset: -0.022 },
+      ),
+      dim.between(
+        'turn-laying',
+        'laying length',
+        { x: straight.to, y: high },
+        { x: middle, y: high },
+        { value: bend.laying, offset: 0.018 },
+      ),
     );
   const { socket } = elbowFor(tube.outerDiameter);
   return {
@@ -59,12 +55,11 @@ export function detail(build: PlateBuild<SerpentineParameters>, layout: Serpenti
     labels:
       bend.joints > 0
         ? [
-            {
-              at: { x: straight.to - socket, y: low },
-              to: { x: straight.to + 0.045, y: low - 0.012 },
-              words: bend.calibrated ? 'as your dry fit has it' : 'dry-fit yours first',
-              anchor: 'start',
-            },
+            leader(
+              bend.calibrated ? 'as your dry fit has it' : 'dry-fit yours first',
+              { x: straight.to - socket, y: low },
+              { x: straight.to + 0.045, y: low - 0.012 },
+            ),
           ]
         : [],
     dimensions,

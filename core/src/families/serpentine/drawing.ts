@@ -1,4 +1,4 @@
-import type { Dimension, Drawing, Label, Point, Shape } from '../../draw';
+import { type Dimension, type Drawing, dim, type Label, leader, type Point, type Shape, shape } from '../../draw';
 import { layingRoom } from '../plate/findings';
 import { rowOf } from '../plate/layout';
 import { boxShapes, outsideDimensions, paneShapes, railShapes, standOff, upArrow, upLabel } from '../plate/plan';
@@ -21,25 +21,22 @@ export function turnShapes(prefix: string, layout: SerpentineLayout, index: numb
   const diameter = tube.outerDiameter;
   if (bend.fitting === 'elbow-90') {
     const middle = end + way * bend.laying;
-    const leg = (y: number): Shape => ({
-      kind: 'rect',
-      layer: 'header',
-      part: `${prefix}/elbow`,
-      x: Math.min(end - way * layout.bend.laying * 0.4, middle + (way * diameter) / 2),
-      y: y - diameter / 2,
-      width: Math.abs(middle + (way * diameter) / 2 - (end - way * layout.bend.laying * 0.4)),
-      height: diameter,
-    });
+    const leg = (y: number): Shape =>
+      shape.rect('header', {
+        part: `${prefix}/elbow`,
+        x: Math.min(end - way * layout.bend.laying * 0.4, middle + (way * diameter) / 2),
+        y: y - diameter / 2,
+        width: Math.abs(middle + (way * diameter) / 2 - (end - way * layout.bend.laying * 0.4)),
+        height: diameter,
+      });
     return [
-      {
-        kind: 'rect',
-        layer: 'tube',
+      shape.rect('tube', {
         part: `${prefix}/${bend.stub === undefined ? 'street-elbow' : 'stub'}`,
         x: middle - diameter / 2,
         y: low,
         width: diameter,
         height: high - low,
-      },
+      }),
       leg(low),
       leg(high),
     ];
@@ -54,18 +51,16 @@ export function turnShapes(prefix: string, layout: SerpentineLayout, index: numb
   const outer = radius + diameter / 2;
   const inner = Math.max(0.001, radius - diameter / 2);
   return [
-    {
-      kind: 'path',
-      layer: 'tube',
-      part: `${prefix}/${bend.joints === 0 ? 'coil' : 'return-bend'}`,
-      closed: true,
-      points: [
+    shape.outline(
+      'tube',
+      [
         ...quarter(low + radius, -90, 0, outer),
         ...quarter(high - radius, 0, 90, outer),
         ...quarter(high - radius, 90, 0, inner),
         ...quarter(low + radius, 0, -90, inner),
       ],
-    },
+      { part: `${prefix}/${bend.joints === 0 ? 'coil' : 'return-bend'}` },
+    ),
   ];
 }
 
@@ -83,21 +78,21 @@ function plan(build: PlateBuild<SerpentineParameters>, layout: SerpentineLayout)
   runs.forEach((y, index) => {
     const from = index === 0 || (index === last && sameEnd) ? -parameters.stub : straight.from;
     const to = index === last && !sameEnd ? box.outside.length + parameters.stub : straight.to;
-    shapes.push({
-      kind: 'rect',
-      layer: 'tube',
-      part: `${prefix}/${runRole(layout, index)}`,
-      x: from,
-      y: y - tube.outerDiameter / 2,
-      width: to - from,
-      height: tube.outerDiameter,
-    });
+    shapes.push(
+      shape.rect('tube', {
+        part: `${prefix}/${runRole(layout, index)}`,
+        x: from,
+        y: y - tube.outerDiameter / 2,
+        width: to - from,
+        height: tube.outerDiameter,
+      }),
+    );
     if (index < last) shapes.push(...turnShapes(prefix, layout, index));
   });
   shapes.push(...paneShapes(prefix, layout), ...upArrow(build.turned, layout));
   const label = (words: string, tone: 'cold' | 'hot', y: number, atCold: boolean): Label => {
     const at = { x: atCold ? -parameters.stub - 0.012 : box.outside.length + parameters.stub + 0.012, y };
-    return { at, to: at, words, anchor: atCold ? 'end' : 'start', tone };
+    return leader(words, at, at, { anchor: atCold ? 'end' : 'start', tone });
   };
   return {
     title: `Plan of ${prefix}`,
@@ -118,6 +113,14 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
   const middle = Math.max(1, Math.floor(count / 2));
   const lengthRange = fieldRange('runLength');
   const pitchRange = fieldRange('pitch');
+  const pitchEdit = {
+    ...pitchRange,
+    low: Math.max(pitchRange.low, leastPitch, bend.leastPitch),
+    high: Math.min(pitchRange.high, (box.room.width - 2 * layingRoom) / count),
+    lowReason: 'the bends could not be made',
+    highReason: 'the plate would meet the side boards',
+    room: { path: 'glazing.parameters.width', share: count },
+  };
   return [
     ...outsideDimensions(
       layout,
@@ -130,54 +133,29 @@ function planDimensions(build: PlateBuild<SerpentineParameters>, layout: Serpent
       },
       parameters.stub + wordsRoom,
     ),
-    {
-      id: 'run-length',
-      label: 'run, stop to stop',
-      from: { x: straight.from, y: box.outside.width },
-      to: { x: straight.to, y: box.outside.width },
-      offset: standOff.near,
-      value: runLength,
-      edit: {
-        path: 'parameters.runLength',
-        low: lengthRange.low,
-        high: Math.min(lengthRange.high, box.room.length - 2 * (bend.reach + layingRoom)),
-        scale: 1,
-        offset: 0,
-        lowReason: 'too short to be worth a panel',
-        highReason: 'the bends would meet the end boards',
-        room: { path: 'glazing.parameters.length', share: 1 },
+    dim.between(
+      'run-length',
+      'run, stop to stop',
+      { x: straight.from, y: box.outside.width },
+      { x: straight.to, y: box.outside.width },
+      {
+        value: runLength,
+        offset: standOff.near,
+        edit: {
+          ...lengthRange,
+          high: Math.min(lengthRange.high, box.room.length - 2 * (bend.reach + layingRoom)),
+          highReason: 'the bends would meet the end boards',
+          room: { path: 'glazing.parameters.length', share: 1 },
+        },
       },
-    },
-    {
-      id: 'pitch',
-      label: 'pitch',
-      from: { x: box.outside.length, y: runs[middle - 1] ?? 0 },
-      to: { x: box.outside.length, y: runs[middle] ?? 0 },
+    ),
+    dim.up('pitch', 'pitch', { x: box.outside.length, y: runs[middle - 1] ?? 0 }, pitch, {
       offset: -standOff.near,
-      value: pitch,
-      ...(bend.fixedPitch === undefined
-        ? {
-            edit: {
-              path: 'parameters.pitch',
-              low: Math.max(pitchRange.low, leastPitch, bend.leastPitch),
-              high: Math.min(pitchRange.high, (box.room.width - 2 * layingRoom) / count),
-              scale: 1,
-              offset: 0,
-              lowReason: 'the bends could not be made',
-              highReason: 'the plate would meet the side boards',
-              room: { path: 'glazing.parameters.width', share: count },
-            },
-          }
-        : {}),
-    },
-    {
-      id: 'way-out',
-      label: 'corner to the way in',
-      from: { x: box.outside.length, y: 0 },
-      to: { x: box.outside.length, y: runs[0] ?? 0 },
+      edit: bend.fixedPitch === undefined ? pitchEdit : undefined,
+    }),
+    dim.up('way-out', 'corner to the way in', { x: box.outside.length, y: 0 }, runs[0] ?? 0, {
       offset: -standOff.near,
-      value: runs[0] ?? 0,
-    },
+    }),
   ];
 }
 

@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { layingRoom, plateFindings, plateWords } from '../plate/findings';
 import { downToMillimetre } from '../plate/fit';
 import { rowOf } from '../plate/layout';
@@ -18,58 +18,53 @@ export function serpentineFindings(build: PlateBuild<SerpentineParameters>, layo
   const found: Finding[] = [];
   const turn = { x: straight.to, y: ((runs[0] ?? 0) + (runs[1] ?? 0)) / 2 };
   if (bend.fixedPitch !== undefined && Math.abs(pitch - bend.fixedPitch) > 0.0004)
-    found.push({
-      code: 'pitch-is-fixed',
-      severity: 'clash',
-      path: at('pitch'),
-      values: { pitch, fixed: bend.fixedPitch },
-      at: turn,
-      fix: Math.round(bend.fixedPitch * 1e5) / 1e5,
-    });
+    found.push(
+      finding.clash(
+        'pitch-is-fixed',
+        at('pitch'),
+        { pitch, fixed: bend.fixedPitch },
+        { at: turn, fix: Math.round(bend.fixedPitch * 1e5) / 1e5 },
+      ),
+    );
   else if (pitch < bend.leastPitch - 1e-6)
-    found.push({
-      code: 'turn-too-tight',
-      severity: 'clash',
-      path: at('pitch'),
-      values: { pitch, least: bend.leastPitch },
-      at: turn,
-      fix: Math.ceil(bend.leastPitch * 1000) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'turn-too-tight',
+        at('pitch'),
+        { pitch, least: bend.leastPitch },
+        { at: turn, fix: Math.ceil(bend.leastPitch * 1000) / 1000 },
+      ),
+    );
   const wantsCoil = parameters.bend === 'soft-coil';
   if (wantsCoil !== (tube.temper === 'coil'))
-    found.push({
-      code: wantsCoil ? 'needs-soft-tube' : 'needs-hard-tube',
-      severity: 'clash',
-      path: at('tube'),
-      values: { name: tube.name },
-    });
+    found.push(finding.clash(wantsCoil ? 'needs-soft-tube' : 'needs-hard-tube', at('tube'), { name: tube.name }));
   if (endGap < layingRoom - 1e-9) {
     const most = box.room.length - 2 * (bend.reach + layingRoom);
-    found.push({
-      code: 'runs-too-long',
-      severity: 'clash',
-      path: at('runLength'),
-      values: { run: parameters.runLength, inside: box.room.length, most: Math.max(0, most) },
-      at: { x: straight.to, y: box.outside.width / 2 },
-      ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}),
-    });
+    found.push(
+      finding.clash(
+        'runs-too-long',
+        at('runLength'),
+        { run: parameters.runLength, inside: box.room.length, most: Math.max(0, most) },
+        { at: { x: straight.to, y: box.outside.width / 2 }, ...(most >= 0.2 ? { fix: downToMillimetre(most) } : {}) },
+      ),
+    );
   }
   const plateWidth = (count - 1) * pitch + layout.finWidth;
   if (plateWidth > box.room.width - 2 * layingRoom + 1e-9) {
     const most = Math.floor((box.room.width - 2 * layingRoom - layout.finWidth) / pitch) + 1;
-    found.push({
-      code: 'runs-too-wide',
-      severity: 'clash',
-      path: at('runs'),
-      values: { plate: plateWidth, inside: box.room.width, count, most },
-      at: { x: box.outside.length / 2, y: box.outside.width - box.wall },
-      ...(most >= 2 ? { fix: most } : {}),
-    });
+    found.push(
+      finding.clash(
+        'runs-too-wide',
+        at('runs'),
+        { plate: plateWidth, inside: box.room.width, count, most },
+        { at: { x: box.outside.length / 2, y: box.outside.width - box.wall }, ...(most >= 2 ? { fix: most } : {}) },
+      ),
+    );
   }
   if (bend.joints > 0 && !bend.calibrated)
-    found.push({ code: 'dry-fit-first', severity: 'note', path: at('dryPitch'), values: { laying: bend.laying } });
+    found.push(finding.note('dry-fit-first', at('dryPitch'), { laying: bend.laying }));
   const joints = jointsOf(layout);
-  if (joints > manyJoints) found.push({ code: 'array-racks', severity: 'note', path: at('runs'), values: { joints } });
+  if (joints > manyJoints) found.push(finding.note('array-racks', at('runs'), { joints }));
   const row = rowOf(build, { tube, count, pitch, length: plateSpan.to - plateSpan.from });
   return [...found, ...plateFindings(build, layout), ...build.absorber.on(row).findings];
 }

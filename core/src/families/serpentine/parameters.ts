@@ -17,7 +17,10 @@ export const serpentineParameters = z.strictObject({
   ),
   runs: countField(2, 40, 10, 'Runs', 'Straight runs side by side.'),
   pitch: meansSame('tube to tube on a plate', lengthField(0.02, 0.4, 0.108, 'Pitch', 'Run to run, centre to centre.')),
-  runLength: lengthField(0.2, 3, 1.93, 'Run length', 'Straight tube between two bends, stop to stop.'),
+  runLength: lengthField(0.2, 3, 1.93, 'Run length', 'Straight tube between two bends, stop to stop.', [
+    'too short to be worth a panel',
+    'it would sag between its supports',
+  ]),
   bend: choiceField(
     {
       'two-elbows': 'two elbows and a stub',
@@ -39,7 +42,13 @@ export const serpentineParameters = z.strictObject({
     'Centre to centre as measured on that dry fit; zero until then.',
   ),
   stub: meansSame('tube outside the box', lengthField(0, 0.3, 0.06, 'Way out', 'Tube outside the box, for the union.')),
-  airGap: meansSame('absorber to cover', lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.')),
+  airGap: meansSame(
+    'absorber to cover',
+    lengthField(0.008, 0.08, 0.025, 'Air gap', 'Plate to pane.', [
+      'the plate would touch the pane',
+      'the sides would shade the plate',
+    ]),
+  ),
   paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the plate.')),
 });
 export type SerpentineParameters = z.infer<typeof serpentineParameters>;

@@ -74,11 +74,7 @@ export function serpentineParts(
   const socket = elbowFor(tube.outerDiameter).socket;
   const solder = capillarySolder({ joints, diameter: tube.outerDiameter, socket });
   const fitting = (id: string, name: string, quantity: number, priceKey: string, each: number): Purchase =>
-    bought(prefix, {
-      id,
-      name,
-      quantity,
-      unit: 'each',
+    bought(prefix, id, name, [quantity, 'each'], {
       priceKey,
       rule: `${quantity / turns} a turn`,
       mass: each * quantity,
@@ -104,11 +100,7 @@ export function serpentineParts(
     purchases: [
       ...build.glazing.purchases(prefix),
       ...fittings[parameters.bend],
-      bought(prefix, {
-        id: 'unions',
-        name: 'Unions for the way in and out',
-        quantity: 2,
-        unit: 'each',
+      bought(prefix, 'unions', 'Unions for the way in and out', [2, 'each'], {
         priceKey: 'union',
         rule: 'one a way out',
         mass: 0.2,

@@ -1,4 +1,4 @@
-import type { Shape } from '../../draw';
+import { type Shape, shape } from '../../draw';
 import { sized } from '../../quantity';
 import type { Template } from '../../shop';
 import type { SpiralLayout } from './layout';
@@ -24,10 +24,10 @@ export function combTemplate(prefix: string, { parameters, hose }: SpiralLayout)
     drawing: {
       title: 'Comb',
       shapes: [
-        { kind: 'rect', layer: 'note', x: 0, y: 0, width, height: spine + radius },
+        shape.rect('note', { x: 0, y: 0, width, height: spine + radius }),
         ...middles.flatMap((x): Shape[] => [
-          { kind: 'circle', layer: 'hole', centre: { x, y: spine + radius }, radius },
-          { kind: 'line', layer: 'centre', from: { x, y: 0 }, to: { x, y: spine + 2 * radius } },
+          shape.circle('hole', { x, y: spine + radius }, radius),
+          shape.line('centre', { x, y: 0 }, { x, y: spine + 2 * radius }),
         ]),
       ],
       dimensions: [],

@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Shape, shape } from '../../draw';
 import type { DrawnViews } from '../family';
 import { coverBars, coverGap, coverLabel, coverOutline, coverShapes } from '../kit/cover';
 import { type SpiralLayout, spiralPoints } from './layout';
@@ -16,13 +16,7 @@ function hoseBand(prefix: string, layout: SpiralLayout, start: number): Shape {
       return { x: middle + (x - middle) * share, y: middle + (y - middle) * share };
     });
   const half = hose.outerDiameter / 2;
-  return {
-    kind: 'path',
-    layer: 'tube',
-    part: `${prefix}/hose`,
-    closed: true,
-    points: [...edge(half), ...edge(-half).reverse()],
-  };
+  return shape.outline('tube', [...edge(half), ...edge(-half).reverse()], { part: `${prefix}/hose` });
 }
 
 /** Radii at which windings are cut by the line from the middle to the right. */
@@ -35,13 +29,7 @@ function cutRadii({ inner, parameters }: SpiralLayout): number[] {
 function exitHoles(prefix: string, { tray }: SpiralLayout): Shape[] {
   if (!tray) return [];
   const { hole, inner, outer } = tray.exits;
-  return [...inner, ...outer].map((centre) => ({
-    kind: 'circle',
-    layer: 'hole',
-    part: `${prefix}/bulkhead`,
-    centre,
-    radius: hole / 2,
-  }));
+  return [...inner, ...outer].map((centre) => shape.circle('hole', centre, hole / 2, { part: `${prefix}/bulkhead` }));
 }
 
 function plan(prefix: string, layout: SpiralLayout): Drawing {
@@ -53,43 +41,27 @@ function plan(prefix: string, layout: SpiralLayout): Drawing {
   const pitches = fieldRange('pitch');
   const ends = spiralPoints(layout, 0);
   const [innerEnd = { x: middle, y: middle }, outerEnd = innerEnd] = [ends[0], ends.at(-1)];
-  const board = (x: number, y: number, width: number, height: number, part: string): Shape => ({
-    kind: 'rect',
-    layer: 'timber',
-    part: `${prefix}/${part}`,
-    x,
-    y,
-    width,
-    height,
-  });
+  const board = (x: number, y: number, width: number, height: number, part: string): Shape =>
+    shape.rect('timber', { part: `${prefix}/${part}`, x, y, width, height });
   return {
     title: `Plan of ${prefix}`,
     shapes: [
       ...bearers.map(
-        (y): Shape => ({
-          kind: 'rect',
-          layer: 'rail',
-          part: `${prefix}/bearer`,
-          hidden: true,
-          x: 0,
-          y: y - bearer.width / 2,
-          width: side,
-          height: bearer.width,
-        }),
+        (y): Shape =>
+          shape.rect('rail', {
+            part: `${prefix}/bearer`,
+            hidden: true,
+            x: 0,
+            y: y - bearer.width / 2,
+            width: side,
+            height: bearer.width,
+          }),
       ),
       ...slats.map((x) => board(x - slat.width / 2, 0, slat.width, side, 'slat')),
       ...(tray
         ? [
             ...[0, side / 2].map(
-              (y): Shape => ({
-                kind: 'rect',
-                layer: 'back',
-                part: `${prefix}/back`,
-                x: 0,
-                y,
-                width: side,
-                height: side / 2,
-              }),
+              (y): Shape => shape.rect('back', { part: `${prefix}/back`, x: 0, y, width: side, height: side / 2 }),
             ),
             board(0, 0, side, tray.wall, 'side'),
             board(0, side - tray.wall, side, tray.wall, 'side'),
@@ -103,63 +75,25 @@ function plan(prefix: string, layout: SpiralLayout): Drawing {
       ...coverOutline(prefix, glazing, side, side),
     ],
     dimensions: [
-      {
-        id: 'across',
-        label: 'across, over the outer hose',
-        from: { x: middle - across / 2, y: 0 },
-        to: { x: middle + across / 2, y: 0 },
+      dim.across('across', 'across, over the outer hose', { x: middle - across / 2, y: 0 }, across, {
         offset: -0.08,
-        value: across,
         edit: {
-          path: 'parameters.pitch',
+          ...pitches,
           low: fixed + ways * pitches.low,
           high: fixed + ways * pitches.high,
           scale: 1 / ways,
           offset: -fixed / ways,
-          lowReason: 'no hose is so thin',
-          highReason: 'more gap than hose',
         },
-      },
-      {
-        id: 'inner',
-        label: 'across the hole in the middle',
-        from: { x: middle - inner, y: middle },
-        to: { x: middle + inner, y: middle },
+      }),
+      dim.across('inner', 'across the hole in the middle', { x: middle - inner, y: middle }, 2 * inner, {
         offset: 0,
-        value: 2 * inner,
-        edit: {
-          path: 'parameters.inner',
-          ...fieldRange('inner'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'every hose kinks',
-          highReason: 'nothing is left to wind',
-        },
-      },
-      {
-        id: 'side',
-        label: 'base',
-        from: { x: 0, y: 0 },
-        to: { x: 0, y: side },
-        offset: 0.08,
-        value: side,
-      },
+        edit: fieldRange('inner'),
+      }),
+      dim.up('side', 'base', { x: 0, y: 0 }, side, { offset: 0.08 }),
     ],
     labels: [
-      {
-        at: outerEnd,
-        to: { x: side + 0.03, y: outerEnd.y },
-        words: 'cold in',
-        anchor: 'start',
-        tone: 'cold',
-      },
-      {
-        at: innerEnd,
-        to: { x: middle, y: middle - inner / 2 },
-        words: 'hot out',
-        anchor: 'middle',
-        tone: 'hot',
-      },
+      leader('cold in', outerEnd, { x: side + 0.03, y: outerEnd.y }, { tone: 'cold' }),
+      leader('hot out', innerEnd, { x: middle, y: middle - inner / 2 }, { anchor: 'middle', tone: 'hot' }),
     ],
   };
 }
@@ -180,92 +114,69 @@ function section(prefix: string, layout: SpiralLayout): Drawing {
       ...bearers
         .filter((y) => y + bearer.width / 2 > middle)
         .map(
-          (y): Shape => ({
-            kind: 'rect',
-            layer: 'rail',
-            part: `${prefix}/bearer`,
-            x: Math.max(0, y - bearer.width / 2 - middle),
-            y: 0,
-            width: Math.min(bearer.width, y + bearer.width / 2 - middle),
-            height: bearer.thickness,
-          }),
+          (y): Shape =>
+            shape.rect('rail', {
+              part: `${prefix}/bearer`,
+              x: Math.max(0, y - bearer.width / 2 - middle),
+              y: 0,
+              width: Math.min(bearer.width, y + bearer.width / 2 - middle),
+              height: bearer.thickness,
+            }),
         ),
-      {
-        kind: 'rect',
-        layer: tray ? 'back' : 'timber',
+      shape.rect(tray ? 'back' : 'timber', {
         part: `${prefix}/${tray ? 'back' : 'slat'}`,
         x: 0,
         y: bearer.thickness,
         width: half,
         height: floor,
-      },
+      }),
       ...(tray
         ? [
-            {
-              kind: 'rect',
-              layer: 'timber',
+            shape.rect('timber', {
               part: `${prefix}/side`,
               x: half - tray.wall,
               y: bed,
               width: tray.wall,
               height: tray.rise,
-            } as Shape,
+            }) as Shape,
           ]
         : []),
       ...radii.map(
-        (radius): Shape => ({
-          kind: 'circle',
-          layer: 'tube',
-          part: `${prefix}/hose`,
-          centre: { x: radius, y: height },
-          radius: hose.outerDiameter / 2,
-        }),
+        (radius): Shape =>
+          shape.circle('tube', { x: radius, y: height }, hose.outerDiameter / 2, { part: `${prefix}/hose` }),
       ),
       ...coverShapes(prefix, glazing, { x: 0, y: depth - glazing.pane.thickness, width: half }),
     ],
     dimensions: [
-      {
-        id: 'pitch',
-        label: 'hose to hose',
-        from: { x: first, y: height },
-        to: { x: second, y: height },
-        offset: 0.05,
-        value: parameters.pitch,
-        edit: {
-          path: 'parameters.pitch',
-          ...fieldRange('pitch'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'no hose is so thin',
-          highReason: 'more gap than hose',
-        },
-      },
+      dim.between(
+        'pitch',
+        'hose to hose',
+        { x: first, y: height },
+        { x: second, y: height },
+        { value: parameters.pitch, offset: 0.05, edit: fieldRange('pitch') },
+      ),
       ...coverGap(glazing, {
         x: layout.outer,
         y: bed + hose.outerDiameter,
         value: parameters.airGap,
         label: 'hose to cover',
-        ...fieldRange('airGap'),
-        lowReason: 'the hose would touch the cover',
-        highReason: 'the sides would shade the hose',
+        range: fieldRange('airGap'),
       }),
     ],
     labels: [
       ...coverLabel(glazing, { x: half, y: depth }),
-      {
-        at: { x: half, y: bearer.thickness + floor / 2 },
-        to: { x: half + 0.03, y: bearer.thickness + floor / 2 + 0.01 },
-        words: tray ? 'back' : 'slat',
-        size: tray ? tray.back.thickness : slat.thickness,
-        anchor: 'start',
-      },
-      {
-        at: { x: half, y: bearer.thickness / 2 },
-        to: { x: half + 0.03, y: bearer.thickness / 2 - 0.012 },
-        words: 'bearer',
-        size: bearer.thickness,
-        anchor: 'start',
-      },
+      leader(
+        tray ? 'back' : 'slat',
+        { x: half, y: bearer.thickness + floor / 2 },
+        { x: half + 0.03, y: bearer.thickness + floor / 2 + 0.01 },
+        { size: tray ? tray.back.thickness : slat.thickness },
+      ),
+      leader(
+        'bearer',
+        { x: half, y: bearer.thickness / 2 },
+        { x: half + 0.03, y: bearer.thickness / 2 - 0.012 },
+        { size: bearer.thickness },
+      ),
     ],
   };
 }
@@ -282,47 +193,37 @@ function detail(prefix: string, layout: SpiralLayout): Drawing {
   return {
     title: `Detail of ${prefix}`,
     shapes: [
-      {
-        kind: 'rect',
-        layer: tray ? 'back' : 'timber',
+      shape.rect(tray ? 'back' : 'timber', {
         part: `${prefix}/${tray ? 'back' : 'slat'}`,
         x: 0,
         y: 0,
         width,
         height: thick,
-      },
+      }),
       ...middles.flatMap((x): Shape[] => [
-        { kind: 'circle', layer: 'tube', part: `${prefix}/hose`, centre: { x, y }, radius },
-        { kind: 'circle', layer: 'hole', centre: { x, y }, radius: bore / 2 },
+        shape.circle('tube', { x, y }, radius, { part: `${prefix}/hose` }),
+        shape.circle('hole', { x, y }, bore / 2),
       ]),
     ],
     dimensions: [
-      {
-        id: 'pitch-detail',
-        label: 'hose to hose',
-        from: { x: middles[0] ?? 0, y },
-        to: { x: middles[1] ?? pitch, y },
-        offset: radius + 0.008,
-        value: pitch,
-      },
-      {
-        id: 'outside',
-        label: 'across the hose',
-        from: { x: (middles[2] ?? 0) + radius, y: thick },
-        to: { x: (middles[2] ?? 0) + radius, y: thick + hose.outerDiameter },
+      dim.between(
+        'pitch-detail',
+        'hose to hose',
+        { x: middles[0] ?? 0, y },
+        { x: middles[1] ?? pitch, y },
+        { value: pitch, offset: radius + 0.008 },
+      ),
+      dim.up('outside', 'across the hose', { x: (middles[2] ?? 0) + radius, y: thick }, hose.outerDiameter, {
         offset: -0.014,
-        value: hose.outerDiameter,
-      },
+      }),
     ],
     labels: [
-      {
-        at: { x: middles[0] ?? 0, y },
-        to: { x: -0.006, y: y + 0.004 },
-        words: 'across the bore',
-        size: bore,
-        fine: true,
-        anchor: 'end',
-      },
+      leader(
+        'across the bore',
+        { x: middles[0] ?? 0, y },
+        { x: -0.006, y: y + 0.004 },
+        { size: bore, fine: true, anchor: 'end' },
+      ),
     ],
   };
 }

@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { entries } from '../../catalogue';
 import { glazingWords } from '../../glazings';
 import { paneRange, type SpiralLayout } from './layout';
@@ -22,14 +22,12 @@ export function spiralFindings(path: string, layout: SpiralLayout, standing: num
   const at = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
   const clash = (code: string, name: string, values: Finding['values'], fix?: Finding['fix']) =>
-    found.push({
-      code,
-      severity: 'clash',
-      path: at(name),
-      values,
-      at: { x: side / 2, y: side / 2 },
-      ...(fix === undefined ? {} : { fix }),
-    });
+    found.push(
+      finding.clash(code, at(name), values, {
+        at: { x: side / 2, y: side / 2 },
+        ...(fix === undefined ? {} : { fix }),
+      }),
+    );
   if (parameters.pitch < hose.outerDiameter - 1e-9)
     clash('windings-overlap', 'pitch', { pitch: parameters.pitch, hose: hose.outerDiameter }, up(hose.outerDiameter));
   const least = 2 * hose.bendOver * hose.outerDiameter;
@@ -71,12 +69,7 @@ export function spiralFindings(path: string, layout: SpiralLayout, standing: num
     );
   found.push(...glazing.findings(path, parameters.airGap));
   if (standing >= scalding)
-    found.push({
-      code: 'first-litre-scalds',
-      severity: 'caution',
-      path: at('cover'),
-      values: { standing, volume: layout.volume },
-    });
+    found.push(finding.caution('first-litre-scalds', at('cover'), { standing, volume: layout.volume }));
   return found;
 }
 

@@ -1,67 +1,44 @@
 import { materials, serviceLimits } from '../../catalogue';
 import { coilModel, stagnationTemperature } from '../../thermal';
-import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
-import { areasOf, massOf } from '../kit/totals';
+import { defineFamily } from '../defineFamily';
+import { fullSunLevel } from '../kit/fullSun';
+import { areasOf } from '../kit/totals';
+import { coverWithstands, withstands } from '../kit/withstands';
 import { combTemplate } from './comb';
 import { spiralViews } from './drawing';
 import { spiralFindings, spiralWords } from './findings';
 import { spiralHydraulic } from './hydraulic';
-import { layOut, type SpiralLayout } from './layout';
+import { layOut } from './layout';
 import { spiralParameters, standardSpiral } from './parameters';
 import { spiralParts, spiralPurchases } from './parts';
 import { spiralPorts } from './ports';
 import { fitHoseSalvage } from './salvage';
 import { spiralSections } from './sections';
-import { fullSun } from './standing';
 import { spiralSteps } from './steps';
 import { spiralDescription } from './thermal';
 
-/** What stands the heat in a spiral, and where. */
-function spiralMaterials(
-  { hose, slat, tray, glazing }: SpiralLayout,
-  at: (field: string) => string,
-): HeaterDesign['materials'] {
-  return [
-    { name: hose.name, place: 'plate', limit: materials[hose.material].serviceLimit, path: at('hose') },
-    { ...serviceLimits.sensor, place: 'plate' },
-    {
-      name: tray ? tray.back.name : slat.name,
-      place: 'back',
-      limit: tray ? materials[tray.back.material].serviceLimit : materials.softwood.serviceLimit,
-      path: at(tray ? 'back' : 'slat'),
-    },
-    ...(glazing.cover
-      ? [{ name: glazing.name, place: 'inner pane', limit: glazing.serviceLimit, path: at('cover') }]
-      : []),
-  ];
-}
-
 /** Black hose wound flat: its own absorber, bare or under a cover. */
-export const spiral: Family = {
+export const spiral = defineFamily({
   id: 'spiral',
   name: 'Spiral',
   meaning: 'Black hose wound flat on slats: cheap, bare, and for warm months only.',
   standardLoop: 'summer',
   turns: false,
   words: spiralWords,
-  standard: (habit) => ({ family: 'spiral', parameters: standardSpiral(habit), count: 1, turned: false }),
+  schema: spiralParameters,
+  standard: standardSpiral,
   argues: { plastic: 'hose, bare' },
-  salvage: (panel, things) => fitHoseSalvage(spiral)(panel, things),
-  problems: (panel) => problemsOf(spiralParameters, ['parameters'], panel.parameters),
-  fields: (panel) => fieldsOf(spiralParameters, 'parameters', panel.parameters),
-  open: (panel, path): HeaterDesign => {
-    const layout = layOut(spiralParameters.parse(panel.parameters));
-    const thermal = coilModel(spiralDescription(layout, panel.known));
-    const parts = spiralParts(panel.id, layout);
-    const purchases = spiralPurchases(panel.id, layout);
-    const mass = massOf(parts, purchases);
-    const at = (field: string) => `${path}.parameters.${field}`;
-    const { parameters, hose, side, glazing } = layout;
+  salvage: fitHoseSalvage,
+  layOut,
+  thermal: (layout, known) => coilModel(spiralDescription(layout, known)),
+  list: (id, layout) => ({ parts: spiralParts(id, layout), purchases: spiralPurchases(id, layout) }),
+  design: ({ id, path, at, parameters, layout, thermal, mass }) => {
+    const { hose, side, slat, tray, glazing } = layout;
     return {
       areas: areasOf(thermal.description),
       outside: { length: side, width: side, depth: layout.depth },
       runs: { count: parameters.starts * parameters.rounds, words: 'windings' },
-      ports: spiralPorts(panel.id, layout),
+      ports: spiralPorts(id, layout),
       trials: [
         {
           id: 'bend',
@@ -69,21 +46,23 @@ export const spiral: Family = {
             'bend a warm arm’s length of the hose round the hole in the middle as drawn and look for a flat place; only then wind',
         },
       ],
-      drawings: spiralViews(panel.id, layout),
-      parts,
-      purchases,
-      thermal,
+      drawings: spiralViews(id, layout),
       hydraulic: spiralHydraulic(layout),
       sections: () => spiralSections(layout, thermal),
-      materials: spiralMaterials(layout, at),
-      growth: [],
-      findings: spiralFindings(path, layout, stagnationTemperature(thermal, fullSun)),
+      materials: [
+        withstands('plate', { ...materials[hose.material], name: hose.name }, at('hose')),
+        { ...serviceLimits.sensor, place: 'plate' },
+        tray
+          ? withstands('back', { ...materials[tray.back.material], name: tray.back.name }, at('back'))
+          : withstands('back', { ...materials.softwood, name: slat.name }, at('slat')),
+        ...coverWithstands(glazing, at('cover')),
+      ],
+      findings: spiralFindings(path, layout, stagnationTemperature(thermal, fullSunLevel)),
       underWind: (wind) => glazing.underWind(parameters.airGap, wind, { pane: at('cover') }),
-      templates: () => [combTemplate(panel.id, layout)],
+      templates: () => [combTemplate(id, layout)],
       wettedMetal: 'none',
       ...(hose.material === 'polyethylene' ? {} : { neverDrunk: hose.name }),
-      steps: () => spiralSteps(panel.id, layout, mass),
-      dryMass: mass,
+      steps: () => spiralSteps(id, layout, mass),
     };
   },
-};
+});

@@ -8,8 +8,14 @@ export const spiralParameters = z.strictObject({
   hose: entryField('hose', 'pe-25x2.3', 'Hose', 'Black hose or pipe that is wound.'),
   starts: countField(1, 4, 2, 'Hoses side by side', 'Wound together, each fed alike: shorter ways, less pressure.'),
   rounds: countField(2, 40, 7, 'Turns of each hose', 'Times that each hose goes round.'),
-  inner: lengthField(0.15, 2, 0.7, 'Hole in the middle', 'Across, from middle to middle of the innermost hose.'),
-  pitch: lengthField(0.012, 0.1, 0.027, 'Hose to hose', 'Middle to middle of hoses side by side.'),
+  inner: lengthField(0.15, 2, 0.7, 'Hole in the middle', 'Across, from middle to middle of the innermost hose.', [
+    'every hose kinks',
+    'nothing is left to wind',
+  ]),
+  pitch: lengthField(0.012, 0.1, 0.027, 'Hose to hose', 'Middle to middle of hoses side by side.', [
+    'no hose is so thin',
+    'more gap than hose',
+  ]),
   slat: entryField(
     'timber',
     'planed-90x19',
@@ -47,7 +53,10 @@ export const spiralParameters = z.strictObject({
     'Under a cover: sheet in two halves in the place of slats.',
     (id) => entry('sheet', id).use === 'back',
   ),
-  airGap: lengthField(0.022, 0.06, 0.025, 'Air gap', 'Hose to cover; its bars hang in it.'),
+  airGap: lengthField(0.022, 0.06, 0.025, 'Air gap', 'Hose to cover; its bars hang in it.', [
+    'the hose would touch the cover',
+    'the sides would shade the hose',
+  ]),
 });
 export type SpiralParameters = z.infer<typeof spiralParameters>;
 

@@ -22,18 +22,10 @@ export function spiralParts(prefix: string, layout: SpiralLayout): Part[] {
       across: { from: 'bottom edge', distance: rise * 0.3, more: [rise * 0.7] },
     });
   return [
-    timberPiece(prefix, bearer, {
-      id: 'bearer',
-      name: 'Bearer',
-      length: side,
-      count: bearers.length,
-      ...(tray ? {} : openEnds),
-    }),
+    timberPiece(prefix, bearer, 'bearer', 'Bearer', { length: side, count: bearers.length, ...(tray ? {} : openEnds) }),
     ...(slats.length > 0
       ? [
-          timberPiece(prefix, slat, {
-            id: 'slat',
-            name: 'Slat',
+          timberPiece(prefix, slat, 'slat', 'Slat', {
             length: side,
             count: slats.length,
             ...openEnds,
@@ -49,16 +41,8 @@ export function spiralParts(prefix: string, layout: SpiralLayout): Part[] {
       : []),
     ...(tray
       ? [
-          sheetPiece(prefix, tray.back, {
-            id: 'back',
-            name: 'Back, half of it',
-            width: side,
-            height: side / 2,
-            count: 2,
-          }),
-          timberPiece(prefix, tray.sideBoard, {
-            id: 'side',
-            name: 'Side',
+          sheetPiece(prefix, tray.back, 'back', 'Back, half of it', { width: side, height: side / 2, count: 2 }),
+          timberPiece(prefix, tray.sideBoard, 'side', 'Side', {
             length: side,
             count: 2,
             section: { width: tray.rise, thickness: tray.wall },
@@ -69,9 +53,7 @@ export function spiralParts(prefix: string, layout: SpiralLayout): Part[] {
               tape: bearer.tape,
             }),
           }),
-          timberPiece(prefix, tray.sideBoard, {
-            id: 'end',
-            name: 'End',
+          timberPiece(prefix, tray.sideBoard, 'end', 'End', {
             length: side - 2 * tray.wall,
             count: 2,
             section: { width: tray.rise, thickness: tray.wall },
@@ -88,71 +70,55 @@ export function spiralPurchases(prefix: string, layout: SpiralLayout): Purchase[
   const metres = starts * (each + 2 * tail);
   const tape = bearer.tape;
   return [
-    bought(prefix, {
-      id: 'hose',
-      name: `Hose: ${hose.name}`,
-      quantity: metres,
-      unit: 'm',
+    bought(prefix, 'hose', `Hose: ${hose.name}`, [metres, 'm'], {
       priceKey: `hose/${hose.id}`,
       rule: `${starts === 1 ? 'one piece' : `${starts} pieces`} of ${sized(each + 2 * tail)}, tails included, uncut from the roll`,
       mass: metres * hoseMass(hose),
     }),
-    bought(prefix, {
-      id: 'tie',
-      name: 'Cable ties, black, for outdoors',
-      quantity: tiesATurn * starts * rounds,
-      unit: 'each',
+    bought(prefix, 'tie', 'Cable ties, black, for outdoors', [tiesATurn * starts * rounds, 'each'], {
       priceKey: 'cable-tie',
       rule: `${tiesATurn} to a turn of each hose`,
       mass: 0.002 * tiesATurn * starts * rounds,
     }),
     ...(tray
       ? [
-          bought(prefix, {
-            id: 'tie-base',
-            name: 'Bases for cable ties, each with its screw',
-            quantity: tiesATurn * starts * rounds,
-            unit: 'each',
-            priceKey: 'tie-base',
-            rule: 'one under each tie: there is no slat to tie to',
-            mass: 0.004 * tiesATurn * starts * rounds,
-          }),
-          bought(prefix, {
-            id: 'bulkhead',
-            name: 'Bulkhead elbows, a hose tail on both sides, with nut and washers',
-            quantity: 2 * starts,
-            unit: 'each',
-            priceKey: 'outlet',
-            rule: `one through the back under each end, in a hole ${sized(tray.exits.hole, true)} across`,
-            mass: 0.1 * 2 * starts,
-          }),
+          bought(
+            prefix,
+            'tie-base',
+            'Bases for cable ties, each with its screw',
+            [tiesATurn * starts * rounds, 'each'],
+            {
+              priceKey: 'tie-base',
+              rule: 'one under each tie: there is no slat to tie to',
+              mass: 0.004 * tiesATurn * starts * rounds,
+            },
+          ),
+          bought(
+            prefix,
+            'bulkhead',
+            'Bulkhead elbows, a hose tail on both sides, with nut and washers',
+            [2 * starts, 'each'],
+            {
+              priceKey: 'outlet',
+              rule: `one through the back under each end, in a hole ${sized(tray.exits.hole, true)} across`,
+              mass: 0.1 * 2 * starts,
+            },
+          ),
         ]
       : []),
-    bought(prefix, {
-      id: 'hose-tail',
-      name: 'Hose tails',
-      quantity: 2 * starts,
-      unit: 'each',
+    bought(prefix, 'hose-tail', 'Hose tails', [2 * starts, 'each'], {
       priceKey: 'hose-tail',
       rule: 'one at each end of each hose',
       mass: 0.06 * 2 * starts,
     }),
-    bought(prefix, {
-      id: 'hose-clip',
-      name: 'Hose clips, stainless',
-      quantity: (tray ? 6 : 2) * starts,
-      unit: 'each',
+    bought(prefix, 'hose-clip', 'Hose clips, stainless', [(tray ? 6 : 2) * starts, 'each'], {
       priceKey: 'hose-clip',
       rule: tray ? 'one on each tail, and one on both sides of each bulkhead' : 'one on each tail',
       mass: 0.02 * (tray ? 6 : 2) * starts,
     }),
     ...(starts > 1
       ? [
-          bought(prefix, {
-            id: 'manifold',
-            name: `Manifolds of ${starts} outlets, full bore`,
-            quantity: 2,
-            unit: 'each',
+          bought(prefix, 'manifold', `Manifolds of ${starts} outlets, full bore`, [2, 'each'], {
             priceKey: 'feed-manifold',
             rule: 'one that parts the water and one that gathers it',
             mass: 0.8,
@@ -182,15 +148,13 @@ export function spiralPurchases(prefix: string, layout: SpiralLayout): Purchase[
             tape,
             rule: `through the back into sides, ends and bearers, every ${sized(screwSpacing)}`,
           }),
-          bought(prefix, {
-            id: 'pane-clip',
-            name: 'Pane clips with screws, a rubber under each',
-            quantity: 2 * Math.ceil((2 * side) / clipSpacing),
-            unit: 'each',
-            priceKey: 'pane-clip',
-            rule: `round the cover, every ${sized(clipSpacing)}`,
-            mass: 0.02,
-          }),
+          bought(
+            prefix,
+            'pane-clip',
+            'Pane clips with screws, a rubber under each',
+            [2 * Math.ceil((2 * side) / clipSpacing), 'each'],
+            { priceKey: 'pane-clip', rule: `round the cover, every ${sized(clipSpacing)}`, mass: 0.02 },
+          ),
           ...glazing.purchases(prefix),
         ]
       : []),

@@ -1,8 +1,8 @@
 import { measured } from '../../quantity';
 import type { SectionSource } from '../../readout';
 import { type CoilDescription, type FlatModel, stagnationTemperature, timeToReach, tubesLitRound } from '../../thermal';
+import { fullSunLevel as fullSun } from '../kit/fullSun';
 import { type SpiralLayout, turnsOf } from './layout';
-import { fullSun } from './standing';
 
 /** Heights of the sun over the plane that shade is told for, degrees. */
 const heights = [90, 75, 60, 50, 40, 30, 20, 15, 10] as const;

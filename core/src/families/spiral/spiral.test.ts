@@ -4,11 +4,11 @@ import { coilFriction, spiralDrop } from '../../hydraulic';
 import { evenly } from '../../quantity';
 import { absorptanceAtAngle, afterExposure, tubesLit, wallResistance } from '../../thermal';
 import type { HeaterDocument } from '..';
+import { fullSunLevel as fullSun } from '../kit/fullSun';
 import { spiral } from '.';
 import { spiralEnd, spiralLength } from './archimedes';
 import { layOut, spiralPoints } from './layout';
 import { spiralParameters } from './parameters';
-import { fullSun } from './standing';
 
 const panel = (change: Record<string, unknown> = {}): HeaterDocument => {
   const standard = spiral.standard('metric');

@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { entries } from '../../catalogue';
 import { glazingWords } from '../../glazings';
 import { longestPane, shortestPane, type TrickleLayout, wetted } from './layout';
@@ -12,26 +12,27 @@ export function trickleFindings(path: string, layout: TrickleLayout): Finding[] 
   const at = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
   if (parameters.lap >= parameters.height / 2)
-    found.push({
-      code: 'lap-eats-can',
-      severity: 'clash',
-      path: at('lap'),
-      values: { lap: parameters.lap, height: parameters.height },
-      fix: Math.floor((parameters.height / 5) * 1000) / 1000,
-    });
+    found.push(
+      finding.clash(
+        'lap-eats-can',
+        at('lap'),
+        { lap: parameters.lap, height: parameters.height },
+        { fix: Math.floor((parameters.height / 5) * 1000) / 1000 },
+      ),
+    );
   const { rise, sideBoard, batten, battenHeight } = layout;
   if (rise > sideBoard.width + 1e-9) {
     const [deeper] = entries('timber')
       .filter((one) => one.tape === sideBoard.tape && one.thickness === sideBoard.thickness && one.width >= rise - 1e-9)
       .sort((a, b) => a.width - b.width);
-    found.push({
-      code: 'side-too-low',
-      severity: 'clash',
-      path: at('sideBoard'),
-      values: { board: sideBoard.width, needed: rise },
-      at: { x: layout.outside.length / 2, y: layout.wall / 2 },
-      ...(deeper ? { fix: deeper.id } : {}),
-    });
+    found.push(
+      finding.clash(
+        'side-too-low',
+        at('sideBoard'),
+        { board: sideBoard.width, needed: rise },
+        { at: { x: layout.outside.length / 2, y: layout.wall / 2 }, ...(deeper ? { fix: deeper.id } : {}) },
+      ),
+    );
   }
   const [broad, narrow] = [
     Math.max(battenHeight, parameters.gapBetween),
@@ -39,14 +40,14 @@ export function trickleFindings(path: string, layout: TrickleLayout): Finding[] 
   ];
   const beside = { x: layout.outside.length / 2, y: layout.wall + parameters.gapBetween / 2 };
   if (parameters.gapBetween < leastBatten - 1e-9)
-    found.push({
-      code: 'batten-too-thin',
-      severity: 'clash',
-      path: at('gapBetween'),
-      values: { gap: parameters.gapBetween, least: leastBatten },
-      at: beside,
-      fix: leastBatten,
-    });
+    found.push(
+      finding.clash(
+        'batten-too-thin',
+        at('gapBetween'),
+        { gap: parameters.gapBetween, least: leastBatten },
+        { at: beside, fix: leastBatten },
+      ),
+    );
   else if (
     broad > Math.max(batten.width, batten.thickness) + 1e-9 ||
     narrow > Math.min(batten.width, batten.thickness) + 1e-9
@@ -58,43 +59,40 @@ export function trickleFindings(path: string, layout: TrickleLayout): Finding[] 
           one.tape === batten.tape && one.width < 0.06 && one.width >= broad - 1e-9 && one.thickness >= narrow - 1e-9,
       )
       .sort((a, b) => a.width * a.thickness - b.width * b.thickness);
-    found.push({
-      code: 'batten-not-in-stock',
-      severity: 'clash',
-      path: stouter ? at('batten') : at('gapBetween'),
-      values: { wide: parameters.gapBetween, high: battenHeight, batten: batten.name },
-      at: beside,
-      ...(stouter ? { fix: stouter.id } : { fix: Math.floor(most * 1000 + 1e-6) / 1000 }),
-    });
+    found.push(
+      finding.clash(
+        'batten-not-in-stock',
+        stouter ? at('batten') : at('gapBetween'),
+        { wide: parameters.gapBetween, high: battenHeight, batten: batten.name },
+        { at: beside, ...(stouter ? { fix: stouter.id } : { fix: Math.floor(most * 1000 + 1e-6) / 1000 }) },
+      ),
+    );
   }
   const longest = Math.max(layout.outside.length, layout.outside.width);
   if (glazing.cover && longest > longestPane)
-    found.push({
-      code: 'no-such-pane',
-      severity: 'clash',
-      path: at(layout.outside.length > longestPane ? 'cans' : 'strips'),
-      values: { side: longest, most: longestPane },
-      at: { x: layout.outside.length / 2, y: layout.outside.width / 2 },
-    });
+    found.push(
+      finding.clash(
+        'no-such-pane',
+        at(layout.outside.length > longestPane ? 'cans' : 'strips'),
+        { side: longest, most: longestPane },
+        { at: { x: layout.outside.length / 2, y: layout.outside.width / 2 } },
+      ),
+    );
   found.push(...glazing.findings(path, parameters.airGap));
   const shortest = Math.min(layout.outside.length, layout.outside.width);
   if (glazing.cover && shortest < shortestPane)
-    found.push({
-      code: 'pane-too-small',
-      severity: 'clash',
-      path: at(layout.outside.length < shortestPane ? 'cans' : 'strips'),
-      values: { side: shortest, least: shortestPane },
-      at: { x: layout.outside.length / 2, y: layout.outside.width / 2 },
-    });
+    found.push(
+      finding.clash(
+        'pane-too-small',
+        at(layout.outside.length < shortestPane ? 'cans' : 'strips'),
+        { side: shortest, least: shortestPane },
+        { at: { x: layout.outside.length / 2, y: layout.outside.width / 2 } },
+      ),
+    );
   if (parameters.film === 'open' && glazing.cover)
-    found.push({ code: 'film-steams', severity: 'caution', path: at('film'), values: { share: layout.share } });
+    found.push(finding.caution('film-steams', at('film'), { share: layout.share }));
   if (parameters.wetting === 'plain')
-    found.push({
-      code: 'runs-in-streaks',
-      severity: 'note',
-      path: at('wetting'),
-      values: { plain: wetted.plain, dimpled: wetted.dimpled },
-    });
+    found.push(finding.note('runs-in-streaks', at('wetting'), { plain: wetted.plain, dimpled: wetted.dimpled }));
   return found;
 }
 

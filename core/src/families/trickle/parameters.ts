@@ -5,8 +5,14 @@ import { type Habit, inch } from '../../quantity';
 
 /** Free: all of these. What follows: the flat of a can, strip length, cans, tape, battens, feeds, area, what steams away. */
 export const trickleParameters = z.strictObject({
-  diameter: lengthField(0.04, 0.12, 0.066, 'Can, across', 'Outside of the cans, as bought.'),
-  height: lengthField(0.05, 0.25, 0.1, 'Can, cut height', 'What is left when top and bottom are cut off.'),
+  diameter: lengthField(0.04, 0.12, 0.066, 'Can, across', 'Outside of the cans, as bought.', [
+    'no such can is sold',
+    'no such can is sold',
+  ]),
+  height: lengthField(0.05, 0.25, 0.1, 'Can, cut height', 'What is left when top and bottom are cut off.', [
+    'no such can is sold',
+    'no such can is sold',
+  ]),
   lap: lengthField(0.003, 0.04, 0.012, 'Lap', 'Each can over the one below it, sealed and taped.'),
   cans: countField(3, 40, 20, 'Cans in a strip', 'Joined end to end, up the slope.'),
   strips: countField(1, 12, 5, 'Strips', 'Side by side, each fed at its head.'),
@@ -59,7 +65,13 @@ export const trickleParameters = z.strictObject({
       'What keeps the wind off.',
     ),
   ),
-  airGap: meansSame('absorber to cover', lengthField(0.012, 0.08, 0.03, 'Air gap', 'Strips to cover.')),
+  airGap: meansSame(
+    'absorber to cover',
+    lengthField(0.012, 0.08, 0.03, 'Air gap', 'Strips to cover.', [
+      'the film would splash the cover',
+      'the sides would shade the strips',
+    ]),
+  ),
   paint: meansSame('what blackens it', entryField('coating', 'flat-black', 'Paint', 'What blackens the face.')),
 });
 export type TrickleParameters = z.infer<typeof trickleParameters>;

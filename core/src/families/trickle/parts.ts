@@ -54,56 +54,64 @@ function trayParts(prefix: string, layout: TrickleLayout): Part[] {
     tape: layout.batten.tape,
   });
   const side = (which: 'low' | 'high') =>
-    timberPiece(prefix, sideBoard, {
-      id: which === 'low' ? 'side-outlet' : 'side',
-      name: which === 'low' ? 'Side, with the gutter’s outlet' : 'Side',
-      length: outside.length,
-      count: 1,
-      section,
-      holes: [
-        ...(which === 'low'
-          ? [
-              holeRow('low end', [wall + gutter.width / 2], {
-                diameter: outletHole,
-                where: 'through the board, for the gutter’s outlet',
-                across: { from: 'bottom edge', distance: under / 2 },
-              }),
-            ]
-          : []),
-        corners,
-      ],
-      recesses: slots,
-      datum: { end: 'low end', side: which === 'low' ? 'left' : 'right' },
-    });
+    timberPiece(
+      prefix,
+      sideBoard,
+      which === 'low' ? 'side-outlet' : 'side',
+      which === 'low' ? 'Side, with the gutter’s outlet' : 'Side',
+      {
+        length: outside.length,
+        count: 1,
+        section,
+        holes: [
+          ...(which === 'low'
+            ? [
+                holeRow('low end', [wall + gutter.width / 2], {
+                  diameter: outletHole,
+                  where: 'through the board, for the gutter’s outlet',
+                  across: { from: 'bottom edge', distance: under / 2 },
+                }),
+              ]
+            : []),
+          corners,
+        ],
+        recesses: slots,
+        datum: { end: 'low end', side: which === 'low' ? 'left' : 'right' },
+      },
+    );
   const end = (which: 'low' | 'high') =>
-    timberPiece(prefix, sideBoard, {
-      id: which === 'low' ? 'end' : 'end-feeds',
-      name: which === 'low' ? 'End, at the gutter' : 'End, at the feeds',
-      length: inside,
-      count: 1,
-      section,
-      holes:
-        which === 'low'
-          ? [
-              holeRow('first side', evenlyAlong(inside, 0.4, Math.min(0.05, inside / 3)), {
-                diameter: 0.008,
-                where: 'to let dew and steam out at the low edge, screened',
-                across: { from: 'bottom edge', distance: rise - 0.012 },
-              }),
-            ]
-          : [
-              holeRow(
-                'first side',
-                strips.map((y) => y - wall),
-                {
-                  diameter: feedHole,
-                  where: `for the feed of each of the ${parameters.strips} strips`,
-                  across: { from: 'bottom edge', distance: under + feedOver },
-                },
-              ),
-            ],
-      datum: { end: 'first side', side: which === 'low' ? 'right' : 'left' },
-    });
+    timberPiece(
+      prefix,
+      sideBoard,
+      which === 'low' ? 'end' : 'end-feeds',
+      which === 'low' ? 'End, at the gutter' : 'End, at the feeds',
+      {
+        length: inside,
+        count: 1,
+        section,
+        holes:
+          which === 'low'
+            ? [
+                holeRow('first side', evenlyAlong(inside, 0.4, Math.min(0.05, inside / 3)), {
+                  diameter: 0.008,
+                  where: 'to let dew and steam out at the low edge, screened',
+                  across: { from: 'bottom edge', distance: rise - 0.012 },
+                }),
+              ]
+            : [
+                holeRow(
+                  'first side',
+                  strips.map((y) => y - wall),
+                  {
+                    diameter: feedHole,
+                    where: `for the feed of each of the ${parameters.strips} strips`,
+                    across: { from: 'bottom edge', distance: under + feedOver },
+                  },
+                ),
+              ],
+        datum: { end: 'first side', side: which === 'low' ? 'right' : 'left' },
+      },
+    );
   return [side('low'), side('high'), end('low'), end('high')];
 }
 
@@ -158,9 +166,7 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
   return {
     parts: [
       ...trayParts(prefix, layout),
-      timberPiece(prefix, batten, {
-        id: 'batten',
-        name: 'Batten between strips',
+      timberPiece(prefix, batten, 'batten', 'Batten between strips', {
         length: long,
         count: strips + 1,
         section: { width: layout.battenHeight, thickness: gapBetween },
@@ -168,18 +174,14 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
       }),
       ...(bearers.length > 0
         ? [
-            timberPiece(prefix, batten, {
-              id: 'bearer',
-              name: 'Bearer under the strips',
+            timberPiece(prefix, batten, 'bearer', 'Bearer under the strips', {
               length: outside.width - 2 * wall,
               count: bearers.length,
               section: { width: layout.bearerHeight, thickness: layout.bearerHeight },
             }),
           ]
         : []),
-      sheetPiece(prefix, back, {
-        id: 'back',
-        name: 'Back',
+      sheetPiece(prefix, back, 'back', 'Back', {
         width: outside.length,
         height: outside.width,
         count: 1,
@@ -188,9 +190,7 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
       }),
       ...(wool
         ? [
-            sheetPiece(prefix, wool, {
-              id: 'wool',
-              name: 'Wool under a strip',
+            sheetPiece(prefix, wool, 'wool', 'Wool under a strip', {
               width: long / woolPieces,
               height: stripWidth,
               count: strips * woolPieces,
@@ -204,98 +204,58 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
       }),
     ],
     purchases: [
-      bought(prefix, {
-        id: 'can',
-        name: 'Drink cans, rinsed',
-        quantity: cans * strips,
-        unit: 'each',
+      bought(prefix, 'can', 'Drink cans, rinsed', [cans * strips, 'each'], {
         priceKey: 'can',
         rule: `${cans} a strip`,
         mass: cansMass(layout),
       }),
-      bought(prefix, {
-        id: 'tape',
-        name: 'Aluminium tape',
-        quantity: tape,
-        unit: 'm',
+      bought(prefix, 'tape', 'Aluminium tape', [tape, 'm'], {
         priceKey: 'alu-tape',
         rule: 'every lap, and both edges of each strip',
         mass: 0.02 * tape,
       }),
-      bought(prefix, {
-        id: 'lap-silicone',
-        name: 'High-temperature silicone',
-        quantity: 0.01 * laps * stripWidth,
-        unit: 'L',
+      bought(prefix, 'lap-silicone', 'High-temperature silicone', [0.01 * laps * stripWidth, 'L'], {
         priceKey: 'silicone',
         rule: `a bead of ${sized(0.0035, true)} in every lap`,
         mass: 0.01 * laps * stripWidth,
       }),
-      bought(prefix, {
-        id: 'feed',
-        name: `Soft feed tube, ${sized(0.008)}`,
-        quantity: tube,
-        unit: 'm',
+      bought(prefix, 'feed', `Soft feed tube, ${sized(0.008)}`, [tube, 'm'], {
         priceKey: 'feed-tube',
         rule: 'from the manifold to the head of each strip',
         mass: 0.05 * tube,
       }),
-      bought(prefix, {
-        id: 'gutter',
-        name: 'Gutter with an outlet',
-        quantity: outside.width - 2 * wall,
-        unit: 'm',
+      bought(prefix, 'gutter', 'Gutter with an outlet', [outside.width - 2 * wall, 'm'], {
         priceKey: 'gutter',
         rule: 'under all feet, between the sides',
         mass: 0.4 * outside.width,
       }),
-      bought(prefix, {
-        id: 'gutter-end',
-        name: 'Gutter ends',
-        quantity: 2,
-        unit: 'each',
+      bought(prefix, 'gutter-end', 'Gutter ends', [2, 'each'], {
         priceKey: 'gutter-end',
         rule: 'one a side',
         mass: 0.04,
       }),
       ...(parameters.film === 'sealed'
         ? [
-            bought(prefix, {
-              id: 'skin',
-              name: 'Second skin over the film: flattened cans',
-              quantity: cans * strips,
-              unit: 'each',
+            bought(prefix, 'skin', 'Second skin over the film: flattened cans', [cans * strips, 'each'], {
               priceKey: 'can',
               rule: 'one over each',
               mass: cansMass(layout),
             }),
           ]
         : []),
-      bought(prefix, {
-        id: 'wire-wool',
-        name: 'Wire wool, pads',
-        quantity: Math.ceil((skins * cans * strips) / 40),
-        unit: 'each',
+      bought(prefix, 'wire-wool', 'Wire wool, pads', [Math.ceil((skins * cans * strips) / 40), 'each'], {
         priceKey: 'wire-wool',
         rule: 'one for forty cans',
         mass: 0,
       }),
-      bought(prefix, {
-        id: 'manifold',
-        name: `Feed manifold, ${strips} ${strips === 1 ? 'outlet' : 'outlets'}`,
-        quantity: 1,
-        unit: 'each',
+      bought(prefix, 'manifold', `Feed manifold, ${strips} ${strips === 1 ? 'outlet' : 'outlets'}`, [1, 'each'], {
         priceKey: 'feed-manifold',
         rule: 'one outlet a strip',
         mass: 0.3,
       }),
       ...(parameters.wetting === 'dimpled'
         ? [
-            bought(prefix, {
-              id: 'gauze',
-              name: 'Wire mesh, to dimple the cans on',
-              quantity: 2 * layout.flat * parameters.height,
-              unit: 'm²',
+            bought(prefix, 'gauze', 'Wire mesh, to dimple the cans on', [2 * layout.flat * parameters.height, 'm²'], {
               priceKey: 'gauze',
               rule: 'as large as two flat cans',
               mass: 0,
@@ -332,26 +292,22 @@ export function trickleParts(prefix: string, layout: TrickleLayout): { parts: Pa
             rule: 'one where a batten crosses a bearer',
           })
         : []),
-      bought(prefix, {
-        id: 'dew-screens',
-        name: 'Insect screens with staples',
-        quantity: evenlyAlong(outside.width - 2 * wall, 0.4, Math.min(0.05, (outside.width - 2 * wall) / 3)).length,
-        unit: 'each',
-        priceKey: 'weep-screen',
-        rule: 'one a hole at the low edge',
-        mass: 0.002,
-      }),
+      bought(
+        prefix,
+        'dew-screens',
+        'Insect screens with staples',
+        [evenlyAlong(outside.width - 2 * wall, 0.4, Math.min(0.05, (outside.width - 2 * wall) / 3)).length, 'each'],
+        { priceKey: 'weep-screen', rule: 'one a hole at the low edge', mass: 0.002 },
+      ),
       ...(glazing.cover
         ? [
-            bought(prefix, {
-              id: 'pane-clip',
-              name: 'Pane clips with screws, a rubber under each',
-              quantity: 2 * Math.ceil((outside.length + outside.width) / clipSpacing),
-              unit: 'each',
-              priceKey: 'pane-clip',
-              rule: `round the cover, every ${sized(clipSpacing)}`,
-              mass: 0.02,
-            }),
+            bought(
+              prefix,
+              'pane-clip',
+              'Pane clips with screws, a rubber under each',
+              [2 * Math.ceil((outside.length + outside.width) / clipSpacing), 'each'],
+              { priceKey: 'pane-clip', rule: `round the cover, every ${sized(clipSpacing)}`, mass: 0.02 },
+            ),
           ]
         : []),
       ...glazing.purchases(prefix),

@@ -1,4 +1,4 @@
-import type { Point } from '../../draw';
+import { dim, type Point, shape } from '../../draw';
 import { sized } from '../../quantity';
 import type { Template } from '../../shop';
 import { rimHeight } from '../../thermal';
@@ -26,21 +26,12 @@ export function capTemplate(prefix: string, { section, hole, parameters }: Troug
     drawing: {
       title: 'Cap',
       shapes: [
-        { kind: 'path', layer: 'note', closed: true, points: arcPoints(radius, opening, radius) },
-        { kind: 'circle', layer: 'hole', centre: { x: 0, y: height }, radius: hole / 2 },
-        { kind: 'line', layer: 'centre', from: { x: 0, y: 0 }, to: { x: 0, y: rim } },
-        { kind: 'line', layer: 'centre', from: { x: -hole, y: height }, to: { x: hole, y: height } },
+        shape.outline('note', arcPoints(radius, opening, radius)),
+        shape.circle('hole', { x: 0, y: height }, hole / 2),
+        shape.line('centre', { x: 0, y: 0 }, { x: 0, y: rim }),
+        shape.line('centre', { x: -hole, y: height }, { x: hole, y: height }),
       ],
-      dimensions: [
-        {
-          id: 'hole-up',
-          label: 'pipe over the mirror',
-          from: { x: hole, y: 0 },
-          to: { x: hole, y: height },
-          offset: -0.01,
-          value: height,
-        },
-      ],
+      dimensions: [dim.up('hole-up', 'pipe over the mirror', { x: hole, y: 0 }, height, { offset: -0.01 })],
       labels: [],
     },
   };

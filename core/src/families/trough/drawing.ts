@@ -1,5 +1,5 @@
 import { elbowFor } from '../../catalogue';
-import type { Drawing, Point, Shape } from '../../draw';
+import { type Drawing, dim, leader, type Point, type Shape, shape } from '../../draw';
 import { type InSection, rimHeight, traceRay } from '../../thermal';
 import type { DrawnViews } from '../family';
 import { rectsOf } from '../kit/shapes';
@@ -45,46 +45,17 @@ function plan(prefix: string, layout: TroughLayout): Drawing {
         ),
     ],
     dimensions: [
-      {
-        id: 'length',
-        label: 'trough, cut length',
-        from: { x: 0, y: 0 },
-        to: { x: 0, y: length },
-        offset: 0.09,
-        value: length,
-        edit: {
-          path: 'parameters.length',
-          ...fieldRange('length'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'most of it would be ends',
-          highReason: 'the black pipe would sag',
-        },
-      },
-      {
-        id: 'bearer',
-        label: 'bearer',
-        from: { x: 0, y: length },
-        to: { x: bearerLength, y: length },
-        offset: 0.14,
-        value: bearerLength,
-      },
+      dim.up('length', 'trough, cut length', { x: 0, y: 0 }, length, { offset: 0.09, edit: fieldRange('length') }),
+      dim.across('bearer', 'bearer', { x: 0, y: length }, bearerLength, { offset: 0.14 }),
     ],
     labels: [
-      {
-        at: { x: inlet, y: -out },
-        to: { x: inlet, y: -out - 0.14 },
-        words: 'cold in',
-        anchor: 'middle',
-        tone: 'cold',
-      },
-      {
-        at: { x: outlet, y: outletHigh ? length + out : -out },
-        to: { x: outlet, y: outletHigh ? length + out + 0.2 : -out - 0.14 },
-        words: 'hot out',
-        anchor: 'middle',
-        tone: 'hot',
-      },
+      leader('cold in', { x: inlet, y: -out }, { x: inlet, y: -out - 0.14 }, { anchor: 'middle', tone: 'cold' }),
+      leader(
+        'hot out',
+        { x: outlet, y: outletHigh ? length + out : -out },
+        { x: outlet, y: outletHigh ? length + out + 0.2 : -out - 0.14 },
+        { anchor: 'middle', tone: 'hot' },
+      ),
     ],
   };
 }
@@ -95,20 +66,12 @@ function shell(prefix: string, { section, pipe }: TroughLayout, x: number, base:
   const moved = (points: Point[]): Point[] => points.map((one) => ({ x: one.x + x, y: one.y + base }));
   const outer = radius + pipe.wall;
   return [
-    {
-      kind: 'path',
-      layer: 'back',
-      part: `${prefix}/trough-pipe`,
-      closed: true,
-      points: moved([...arcPoints(outer, opening, radius), ...arcPoints(radius, opening, radius).reverse()]),
-    },
-    {
-      kind: 'path',
-      layer: 'pane',
-      part: `${prefix}/film`,
-      closed: false,
-      points: moved(arcPoints(radius, film, radius)),
-    },
+    shape.outline(
+      'back',
+      moved([...arcPoints(outer, opening, radius), ...arcPoints(radius, opening, radius).reverse()]),
+      { part: `${prefix}/trough-pipe` },
+    ),
+    shape.path('pane', moved(arcPoints(radius, film, radius)), { part: `${prefix}/film` }),
   ];
 }
 
@@ -124,85 +87,44 @@ function cutAcross(prefix: string, layout: TroughLayout): Drawing {
   return {
     title: `Section of ${prefix}`,
     shapes: [
-      { kind: 'rect', layer: 'timber', part: id('bearer'), x: 0, y: 0, width: cut, height: bearer.width },
+      shape.rect('timber', { part: id('bearer'), x: 0, y: 0, width: cut, height: bearer.width }),
       ...shown.flatMap((x) => shell(prefix, layout, x, base)),
       ...shown.flatMap((x): Shape[] => [
-        {
-          kind: 'circle',
-          layer: 'tube',
-          part: id('receiver'),
-          centre: { x, y: base + section.height },
-          radius: receiver.outerDiameter / 2,
-        },
-        {
-          kind: 'circle',
-          layer: 'hole',
-          centre: { x, y: base + section.height },
-          radius: receiver.outerDiameter / 2 - receiver.wall,
-        },
+        shape.circle('tube', { x, y: base + section.height }, receiver.outerDiameter / 2, { part: id('receiver') }),
+        shape.circle('hole', { x, y: base + section.height }, receiver.outerDiameter / 2 - receiver.wall),
       ]),
     ],
     dimensions: [
-      {
-        id: 'height',
-        label: 'pipe over the mirror',
-        from: { x: first, y: base },
-        to: { x: first, y: base + section.height },
+      dim.up('height', 'pipe over the mirror', { x: first, y: base }, section.height, {
         offset: -(section.pipe / 2 + 0.014),
-        value: section.height,
-        edit: {
-          path: 'parameters.height',
-          ...fieldRange('height'),
-          scale: 1,
-          offset: 0,
-          lowReason: 'the pipe would lie on the mirror',
-          highReason: 'the light crosses far below',
-        },
-      },
-      {
-        id: 'opening',
-        label: 'opening',
-        from: { x: first - opening / 2, y: rim },
-        to: { x: first + opening / 2, y: rim },
-        offset: 0.04,
-        value: opening,
-      },
+        edit: fieldRange('height'),
+      }),
+      dim.across('opening', 'opening', { x: first - opening / 2, y: rim }, opening, { offset: 0.04 }),
       ...(shown.length > 1
         ? [
-            {
-              id: 'gap',
-              label: 'between troughs',
-              from: { x: second - pitch / 2 - parameters.gap / 2, y: rim },
-              to: { x: second - pitch / 2 + parameters.gap / 2, y: rim },
-              offset: 0.1,
-              value: parameters.gap,
-              edit: {
-                path: 'parameters.gap',
-                ...fieldRange('gap'),
-                scale: 1,
-                offset: 0,
-                lowReason: 'the troughs would touch',
-                highReason: 'sun falls through between',
-              },
-            },
+            dim.across(
+              'gap',
+              'between troughs',
+              { x: second - pitch / 2 - parameters.gap / 2, y: rim },
+              parameters.gap,
+              { offset: 0.1, edit: fieldRange('gap') },
+            ),
           ]
         : []),
     ],
     labels: [
-      {
-        at: { x: cut, y: bearer.width / 2 },
-        to: { x: cut + 0.03, y: bearer.width / 2 },
-        words: 'bearer',
-        size: bearer.thickness,
-        anchor: 'start',
-      },
-      {
-        at: { x: second, y: base + section.height },
-        to: { x: cut + 0.03, y: rim + 0.02 },
-        words: 'black pipe',
-        size: receiver.outerDiameter,
-        anchor: 'start',
-      },
+      leader(
+        'bearer',
+        { x: cut, y: bearer.width / 2 },
+        { x: cut + 0.03, y: bearer.width / 2 },
+        { size: bearer.thickness },
+      ),
+      leader(
+        'black pipe',
+        { x: second, y: base + section.height },
+        { x: cut + 0.03, y: rim + 0.02 },
+        { size: receiver.outerDiameter },
+      ),
     ],
   };
 }
@@ -223,41 +145,24 @@ function rays(prefix: string, layout: TroughLayout): Drawing {
     title: `Rays in ${prefix}`,
     shapes: [
       ...traced.map(
-        ({ points, hits: hit }): Shape => ({
-          kind: 'path',
-          layer: hit ? 'header' : 'note',
-          closed: false,
-          ...(hit ? {} : { hidden: true }),
-          points,
-        }),
+        ({ points, hits: hit }): Shape =>
+          shape.path(hit ? 'header' : 'note', points, { ...(hit ? {} : { hidden: true }) }),
       ),
       ...shell(prefix, layout, 0, 0),
-      {
-        kind: 'circle',
-        layer: 'tube',
-        part: `${prefix}/receiver`,
-        centre: { x: 0, y: section.height },
-        radius: receiver.outerDiameter / 2,
-      },
+      shape.circle('tube', { x: 0, y: section.height }, receiver.outerDiameter / 2, { part: `${prefix}/receiver` }),
     ],
     dimensions: [
-      {
-        id: 'pipe-height',
-        label: 'pipe over the mirror',
-        from: { x: 0, y: 0 },
-        to: { x: 0, y: section.height },
+      dim.up('pipe-height', 'pipe over the mirror', { x: 0, y: 0 }, section.height, {
         offset: opening / 2 + layout.pipe.wall + 0.02,
-        value: section.height,
-      },
+      }),
     ],
     labels: [
-      {
-        at: { x: opening / 2, y: rim },
-        to: { x: opening / 2 + 0.03, y: rim + above / 2 },
-        words: `${hits} of ${drawnRays} meet the pipe`,
-        anchor: 'start',
-        tone: 'hot',
-      },
+      leader(
+        `${hits} of ${drawnRays} meet the pipe`,
+        { x: opening / 2, y: rim },
+        { x: opening / 2 + 0.03, y: rim + above / 2 },
+        { tone: 'hot' },
+      ),
     ],
   };
 }

@@ -1,4 +1,4 @@
-import type { Finding, Words } from '../../care';
+import { type Finding, finding, type Words } from '../../care';
 import { bestHeight, sectionOptics } from '../../thermal';
 import type { Orientation } from '../family';
 import type { TroughLayout } from './layout';
@@ -45,7 +45,7 @@ export function troughFindings(
   const field = (name: string) => `${path}.parameters.${name}`;
   const found: Finding[] = [];
   const clash = (code: string, name: string, values: Finding['values'], fix?: Finding['fix']) =>
-    found.push({ code, severity: 'clash', path: field(name), values, ...(fix === undefined ? {} : { fix }) });
+    found.push(finding.clash(code, field(name), values, { ...(fix === undefined ? {} : { fix }) }));
   const low = section.pipe / 2 + clear;
   const high = depth - section.pipe / 2 - clear;
   if (low > high) clash('pipe-fills-trough', 'receiver', { pipe: section.pipe, depth });
@@ -57,13 +57,14 @@ export function troughFindings(
     const best = buildableHeight(layout);
     const share = takenAt(layout, section.height) / takenAt(layout, best);
     if (share < steep)
-      found.push({
-        code: 'pipe-off-focus',
-        severity: 'caution',
-        path: field('height'),
-        values: { height: section.height, best, lost: 1 - share },
-        fix: best,
-      });
+      found.push(
+        finding.caution(
+          'pipe-off-focus',
+          field('height'),
+          { height: section.height, best, lost: 1 - share },
+          { fix: best },
+        ),
+      );
   }
   const longest = Math.max(...pipe.lengths);
   if (parameters.length > longest)
@@ -88,18 +89,17 @@ export function troughFindings(
       fits >= fieldRange('troughs').low ? fits : undefined,
     );
   }
-  found.push({
-    code: 'concentrated-light',
-    severity: 'caution',
-    path: field('height'),
-    values: { times: layout.opening / section.pipe, hottest: at.hottest },
-  });
+  found.push(
+    finding.caution('concentrated-light', field('height'), {
+      times: layout.opening / section.pipe,
+      hottest: at.hottest,
+    }),
+  );
   const sun = standing?.sun;
   if (sun) {
     const equator = sun.latitude >= 0 ? 180 : 0;
     const off = Math.abs(((sun.aim - equator + 540) % 360) - 180);
-    if (off > offAim)
-      found.push({ code: 'trough-off-aim', severity: 'caution', path: 'site.standing.aim', values: { off } });
+    if (off > offAim) found.push(finding.caution('trough-off-aim', 'site.standing.aim', { off }));
   }
   return found;
 }

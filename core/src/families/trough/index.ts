@@ -1,8 +1,10 @@
 import { entry, materials, serviceLimits } from '../../catalogue';
 import { troughModel } from '../../thermal';
-import { type Family, fieldsOf, type HeaterDesign, problemsOf } from '../family';
+import { defineFamily } from '../defineFamily';
+import { fullSunLeaning } from '../kit/fullSun';
 import { seatTemplate } from '../kit/seat';
-import { massOf } from '../kit/totals';
+import { grossOf } from '../kit/totals';
+import { withstands } from '../kit/withstands';
 import { capTemplate } from './caps';
 import { troughViews } from './drawing';
 import { troughFindings, troughWords } from './findings';
@@ -12,7 +14,6 @@ import { standardTrough, troughParameters } from './parameters';
 import { troughParts, troughPurchases } from './parts';
 import { troughPorts } from './ports';
 import { troughSections } from './sections';
-import { fullSun } from './standing';
 import { troughSteps } from './steps';
 import { troughDescription } from './thermal';
 
@@ -20,7 +21,7 @@ import { troughDescription } from './thermal';
 const filmLimit = 80;
 
 /** Pipe ripped lengthwise, lined with mirror film, a black pipe along it. */
-export const trough: Family = {
+export const trough = defineFamily({
   id: 'trough',
   name: 'Trough',
   meaning:
@@ -28,30 +29,20 @@ export const trough: Family = {
   standardLoop: 'summer',
   turns: false,
   words: troughWords,
-  standard: (habit) => ({ family: 'trough', parameters: standardTrough(habit), count: 1, turned: false }),
-  problems: (panel) => problemsOf(troughParameters, ['parameters'], panel.parameters),
-  fields: (panel) => fieldsOf(troughParameters, 'parameters', panel.parameters),
-  open: (panel, path, standing): HeaterDesign => {
-    const layout = layOut(troughParameters.parse(panel.parameters));
-    const { parameters, pipe, outside, bearer } = layout;
-    const thermal = troughModel(troughDescription(layout, panel.known));
-    const parts = troughParts(panel.id, layout);
-    const purchases = troughPurchases(panel.id, layout);
-    const mass = massOf(parts, purchases);
-    const at = (field: string) => `${path}.parameters.${field}`;
-    const paint = entry('coating', parameters.paint);
-    const stuff = materials[pipe.material ?? 'pvc'];
-    const hottest = thermal.state(fullSun).places.pipe ?? fullSun.air;
+  schema: troughParameters,
+  standard: standardTrough,
+  layOut,
+  thermal: (layout, known) => troughModel(troughDescription(layout, known)),
+  list: (id, layout) => ({ parts: troughParts(id, layout), purchases: troughPurchases(id, layout) }),
+  design: ({ id, path, at, parameters, layout, thermal, mass, standing }) => {
+    const { pipe, outside, bearer } = layout;
+    const hottest = thermal.state(fullSunLeaning).places.pipe ?? fullSunLeaning.air;
     return {
-      areas: {
-        aperture: thermal.apertureArea,
-        // What lies in the sun; the pipe itself is a part of it.
-        absorber: thermal.apertureArea,
-        gross: outside.length * outside.width,
-      },
+      // What lies in the sun; the pipe itself is a part of it.
+      areas: grossOf(thermal, outside),
       outside,
       runs: { count: parameters.troughs, words: parameters.troughs === 1 ? 'trough' : 'troughs' },
-      ports: troughPorts(panel.id, layout),
+      ports: troughPorts(id, layout),
       trials: [
         {
           id: 'height',
@@ -59,25 +50,20 @@ export const trough: Family = {
             'rip one pipe, line it, and hold the black pipe in it at noon: move it up and down until a sheet of paper behind it is darkest; type that height; only then drill the caps',
         },
       ],
-      drawings: troughViews(panel.id, layout),
-      parts,
-      purchases,
-      thermal,
+      drawings: troughViews(id, layout),
       hydraulic: troughHydraulic(layout),
       sections: (work) => troughSections(layout, thermal, work, standing),
       materials: [
-        { name: paint.name, place: 'pipe', limit: paint.serviceLimit, path: at('paint') },
+        withstands('pipe', entry('coating', parameters.paint), at('paint')),
         { ...serviceLimits.tinAntimony, place: 'pipe', joint: 'tin-antimony' },
-        { name: stuff.name, place: 'mirror', limit: stuff.serviceLimit, path: at('pipe') },
+        withstands('mirror', materials[pipe.material ?? 'pvc'], at('pipe')),
         { name: 'mirror film', place: 'mirror', limit: filmLimit },
         { ...serviceLimits.sensor, place: 'water' },
       ],
-      growth: [],
       findings: troughFindings(path, layout, { hottest }, standing),
-      underWind: () => [],
       templates: () => [
-        capTemplate(panel.id, layout),
-        seatTemplate(`${panel.id}/seat`, 'Seat of a trough in its bearer', {
+        capTemplate(id, layout),
+        seatTemplate(`${id}/seat`, 'Seat of a trough in its bearer', {
           diameter: pipe.outerDiameter,
           depth: layout.seat,
           board: bearer.width,
@@ -87,8 +73,7 @@ export const trough: Family = {
         }),
       ],
       wettedMetal: 'copper',
-      steps: () => troughSteps(panel.id, layout, mass, hottest),
-      dryMass: mass,
+      steps: () => troughSteps(id, layout, mass, hottest),
     };
   },
-};
+});

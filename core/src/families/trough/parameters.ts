@@ -19,7 +19,10 @@ export const troughParameters = z.strictObject({
     'Plastic pipe that is ripped along its length and lined with mirror film.',
     (id) => entry('tube', id).temper === 'plastic',
   ),
-  length: lengthField(0.4, 3, 1.5, 'Trough, cut length', 'Lies level, east to west.'),
+  length: lengthField(0.4, 3, 1.5, 'Trough, cut length', 'Lies level, east to west.', [
+    'most of it would be ends',
+    'the black pipe would sag',
+  ]),
   film: lengthField(
     0.001,
     0.03,
@@ -40,8 +43,12 @@ export const troughParameters = z.strictObject({
     0.031,
     'Pipe over the mirror',
     'Middle of the black pipe over the lowest line of the mirror.',
+    ['the pipe would lie on the mirror', 'the light crosses far below'],
   ),
-  gap: lengthField(0.005, 0.5, 0.03, 'Between troughs', 'Clear, from edge to edge.'),
+  gap: lengthField(0.005, 0.5, 0.03, 'Between troughs', 'Clear, from edge to edge.', [
+    'the troughs would touch',
+    'sun falls through between',
+  ]),
   capSheet: entryField(
     'sheet',
     'ply-12',

@@ -33,9 +33,7 @@ export function troughParts(prefix: string, layout: TroughLayout): Part[] {
   const apart = (Math.PI * pipe.outerDiameter) / ways;
   return [
     {
-      ...tubePiece(prefix, pipe, {
-        id: 'trough-pipe',
-        name: `Pipe, ripped into ${ways} troughs`,
+      ...tubePiece(prefix, pipe, 'trough-pipe', `Pipe, ripped into ${ways} troughs`, {
         length,
         count: rips,
         operations: [
@@ -47,27 +45,21 @@ export function troughParts(prefix: string, layout: TroughLayout): Part[] {
       // What is ripped and not used stays in the shed.
       mass: (tubeMass(pipe) * length * troughs) / ways / rips,
     },
-    tubePiece(prefix, receiver, {
-      id: 'receiver',
-      name: 'Black pipe',
+    tubePiece(prefix, receiver, 'receiver', 'Black pipe', {
       length: receiverLength,
       count: troughs,
       operations: ['square and ream both ends, clean a socket deep'],
     }),
     ...(troughs > 1
       ? [
-          tubePiece(prefix, receiver, {
-            id: 'link',
-            name: 'Link, elbow to elbow',
+          tubePiece(prefix, receiver, 'link', 'Link, elbow to elbow', {
             length: link,
             count: troughs - 1,
             operations: ['square and ream both ends, clean a socket deep', 'cut every one alike against one stop'],
           }),
         ]
       : []),
-    sheetPiece(prefix, cap, {
-      id: 'cap',
-      name: 'Cap',
+    sheetPiece(prefix, cap, 'cap', 'Cap', {
       width: opening,
       height: depth,
       count: 2 * troughs,
@@ -76,9 +68,7 @@ export function troughParts(prefix: string, layout: TroughLayout): Part[] {
         `drill ${sized(layout.hole, true)} for the black pipe, ${sized(section.height)} over its lowest point`,
       ],
     }),
-    timberPiece(prefix, bearer, {
-      id: 'bearer',
-      name: 'Bearer',
+    timberPiece(prefix, bearer, 'bearer', 'Bearer', {
       length: bearerLength,
       count: layout.bearers.length,
       ...openEnds,
@@ -95,42 +85,26 @@ export function troughPurchases(prefix: string, layout: TroughLayout): Purchase[
   const area = troughs * filmWidth * lit;
   const joints = jointsOf(layout);
   return [
-    bought(prefix, {
-      id: 'film',
-      name: 'Mirror film with its own glue, for out of doors',
-      quantity: area,
-      unit: 'm²',
+    bought(prefix, 'film', 'Mirror film with its own glue, for out of doors', [area, 'm²'], {
       priceKey: 'mirror-film',
       rule: `${troughs} of ${sized(filmWidth)} × ${sized(lit)}`,
       mass: filmMass * area,
     }),
-    bought(prefix, {
-      id: 'alcohol',
-      name: 'Cleaning alcohol',
-      quantity: 0.1 * area,
-      unit: 'L',
+    bought(prefix, 'alcohol', 'Cleaning alcohol', [0.1 * area, 'L'], {
       priceKey: 'alcohol',
       rule: 'a wipe over all that the film covers',
       mass: 0,
     }),
     ...(elbows > 0
       ? [
-          bought(prefix, {
-            id: 'elbow',
-            name: 'Elbows, 90°, sockets both ends',
-            quantity: elbows,
-            unit: 'each',
+          bought(prefix, 'elbow', 'Elbows, 90°, sockets both ends', [elbows, 'each'], {
             priceKey: 'elbow',
             rule: 'two a link',
             mass: tubeMass(receiver) * 2 * (elbow.laying + elbow.socket) * 1.5 * elbows,
           }),
         ]
       : []),
-    bought(prefix, {
-      id: 'unions',
-      name: 'Unions',
-      quantity: 2,
-      unit: 'each',
+    bought(prefix, 'unions', 'Unions', [2, 'each'], {
       priceKey: 'union',
       rule: 'one at each end of the way',
       mass: 0.3,

@@ -1,13 +1,13 @@
+import { stationIds } from '@north-pane/core/stations';
 import { accessible, beginJob, expect, onShelf, saved, settled, storedShop, test, whileAway } from './bench';
 
-const stations = ['place', 'pick', 'size', 'cut', 'build', 'forecast', 'prove'];
 const sizes = [
   { width: 1280, height: 800 },
   { width: 1920, height: 1080 },
   { width: 390, height: 844 },
 ];
 
-for (const station of ['the shelf', ...stations])
+for (const station of ['the shelf', ...stationIds])
   test(`axe finds nothing grave on ${station}, by day and by night, and nothing runs out sideways`, async ({
     page,
   }) => {

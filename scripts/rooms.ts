@@ -40,6 +40,7 @@ const coreRooms = [
   'building',
   'picking',
   'proving',
+  'stations',
   'papers',
 ];
 /** Which workspaces each may import, by package or by path. */

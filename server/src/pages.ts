@@ -1,9 +1,9 @@
 import { serveStatic } from '@hono/node-server/serve-static';
+import { stationIds } from '@north-pane/core/stations';
 import { Hono } from 'hono';
 
 /** Addresses that the page has something for: the shelf, a job, a job at a station. */
-const stations = ['place', 'pick', 'size', 'cut', 'build', 'plumb', 'forecast', 'prove'];
-const known = new RegExp(`^/(jobs/[^/]+(/(${stations.join('|')}))?/?)?$`);
+const known = new RegExp(`^/(jobs/[^/]+(/(${stationIds.join('|')}))?/?)?$`);
 
 /** The built web: assets by their own names for ever, every other address the one page, which finds its place itself. */
 export function pages(folder: string) {

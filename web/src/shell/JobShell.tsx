@@ -12,6 +12,7 @@ import { useProving } from '../state/proofs';
 import { Announcer } from './Announcer';
 import { Contested } from './Contested';
 import { KeepAgain } from './KeepAgain';
+import { useNextStation } from './marks';
 import { Rail } from './Rail';
 import { Shortcuts } from './Shortcuts';
 import { Slate } from './Slate';
@@ -98,6 +99,7 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
             <Boundary of={station.id} fallback={(error, again) => <Broken error={error} again={again} />}>
               <NeedsHeater station={station}>
                 <Screen />
+                <Next from={station.id} jobId={jobId} />
               </NeedsHeater>
             </Boundary>
           </Suspense>
@@ -110,6 +112,25 @@ function Opened({ station, jobId, trouble }: { station: Station; jobId: string; 
       </Boundary>
       <KeepAgain />
     </Flex>
+  );
+}
+
+/** At the end of a station: where to go from here, and why. */
+function Next({ from, jobId }: { from: Station['id']; jobId: string }) {
+  const next = useNextStation(from);
+  if (!next) return null;
+  return (
+    <Box as="nav" aria-label="Next station" className="no-print" px={{ base: '4', md: '6' }} pt="2" pb="8">
+      <Link to={`/jobs/${jobId}/${next.id}`}>
+        <Text as="span" color="paneText" fontWeight="600">
+          Next: {next.name}
+        </Text>
+        <Text as="span" color="soft">
+          {' '}
+          ({next.reason})
+        </Text>
+      </Link>
+    </Box>
   );
 }
 

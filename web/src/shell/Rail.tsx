@@ -1,13 +1,14 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
+import type { StationMark } from '@north-pane/core/stations';
 import { type CSSProperties, memo } from 'react';
 import { Link } from 'react-router';
 import { Boundary } from '../parts/Boundary';
 import { unseen } from '../parts/unseen';
 import { useDocument } from '../state/job';
-import { type Mark, useMarks } from './marks';
+import { useMarks } from './marks';
 import { stations } from './stations';
 
-const words: Record<Mark['state'], string> = {
+const words: Record<StationMark['state'], string> = {
   untouched: 'not begun',
   'under way': 'under way',
   settled: 'settled',
@@ -28,7 +29,15 @@ function MarkedStops(props: { current: string; jobId: string }) {
   return <Stops {...props} marks={useMarks()} />;
 }
 
-function Stops({ current, jobId, marks }: { current: string; jobId: string; marks: Record<string, Mark> }) {
+function Stops({
+  current,
+  jobId,
+  marks,
+}: {
+  current: string;
+  jobId: string;
+  marks: Partial<Record<string, StationMark>>;
+}) {
   return (
     <Box
       as="nav"
@@ -93,7 +102,7 @@ interface StopProps {
   number: number;
   name: string;
   here: boolean;
-  state: Mark['state'];
+  state: StationMark['state'];
   count: number | undefined;
 }
 
@@ -141,7 +150,7 @@ const Stop = memo(function Stop({ to, number, name, here, state, count }: StopPr
 });
 
 /** Empty, half and full round; a triangle with a number where something is to be looked at. */
-function Sign({ mark }: { mark: Mark }) {
+function Sign({ mark }: { mark: StationMark }) {
   if (mark.state === 'matters')
     return (
       <Text as="span" color="ochreText" fontSize="12px" fontWeight="600" aria-hidden whiteSpace="nowrap">

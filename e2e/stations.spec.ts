@@ -1,5 +1,5 @@
 import { stationIds } from '@north-pane/core/stations';
-import { accessible, beginJob, expect, onShelf, saved, settled, storedShop, test, whileAway } from './bench';
+import { accessible, beginJob, expect, onShelf, saved, settled, storedShop, test, toStation, whileAway } from './bench';
 
 const sizes = [
   { width: 1280, height: 800 },
@@ -88,9 +88,9 @@ test('pieces are ticked off on a phone and stay so through a change of design', 
   await expect(page.getByRole('checkbox', { name: 'Riser 3 of 12' })).toBeChecked();
   await expect(page.getByRole('checkbox', { name: 'Riser 1 of 12' })).toBeChecked();
   await saved(page);
-  await page.getByRole('link', { name: /Size/ }).click();
+  await toStation(page, 'Size');
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await page.getByRole('link', { name: /Cut/ }).click();
+  await toStation(page, 'Cut');
   await expect(page.getByRole('checkbox', { name: 'Riser 3 of 11' })).toBeChecked();
   await saved(page);
   expect((await storedShop(page, id)).made).toEqual({ 'panel-a/riser': 3 });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, onShelf, saved, slate, test } from './bench';
+import { expect, onShelf, saved, slate, test, toStation } from './bench';
 
 test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is forecast, the notebook agrees, templates are printed', async ({
   page,
@@ -23,7 +23,7 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await expect(slate(page, /^problems/)).toHaveText(/^0/);
   await saved(page);
 
-  await page.getByRole('link', { name: /Forecast/ }).click();
+  await toStation(page, 'Forecast');
   const days = page.getByRole('region', { name: 'Clear, average and bad days' });
   await expect(days.getByRole('row', { name: /Hottest/ })).toContainText('°F');
   await page.getByRole('radio', { name: 'bad' }).click();
@@ -33,7 +33,7 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await days.getByRole('button', { name: /^Hottest/ }).click();
   await expect(page.getByText(/draws pushed through/)).toBeVisible();
 
-  await page.getByRole('link', { name: /Prove/ }).click();
+  await toStation(page, 'Prove');
   await expect(page.getByTestId('verdict')).toContainText(/of rise\. Expected .*It does what it should/);
   await expect(page.getByRole('region', { name: 'Draw tests' })).toContainText('as much as it should');
 

@@ -1,8 +1,9 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { formatLength, type Habit, nudgeLength, tapeMark, toTapeMark } from '@north-pane/core/quantity';
-import { type KeyboardEvent, memo, useId, useRef } from 'react';
+import { type KeyboardEvent, useId, useRef } from 'react';
 import { useSingleKeys } from '../parts/keys';
 import { LengthText } from '../parts/LengthText';
+import { useLatest } from '../parts/useLatest';
 import { useSize } from '../parts/useSize';
 import { ink } from '../theme/ink';
 import { SvgText } from './SvgText';
@@ -93,8 +94,7 @@ export function Tape(props: TapeProps) {
     onEnd();
   };
   const nudge = (count: number) => count !== 0 && setTo(within(nudgeLength(value, habit, count)));
-  const nudgeBy = useRef(nudge);
-  nudgeBy.current = nudge;
+  const nudgeBy = useLatest(nudge);
   useSingleKeys(', . < > ; :', (event) => nudgeBy.current(marksOf(event)));
 
   const begun = useRef(value);
@@ -245,7 +245,7 @@ const sizeButton = {
   cursor: 'text',
 } as const;
 
-const Hints = memo(function Hints({ note, close }: { note: string | undefined; close: boolean }) {
+function Hints({ note, close }: { note: string | undefined; close: boolean }) {
   return (
     <Flex justify="space-between" px="4" pt="1.5" pb={close ? '0' : '1.5'} fontSize="13px" color="soft" gap="4">
       <Text>
@@ -262,10 +262,10 @@ const Hints = memo(function Hints({ note, close }: { note: string | undefined; c
       )}
     </Flex>
   );
-});
+}
 
 /** Why the tape goes no further at one end. */
-const Reason = memo(function Reason({ words, align }: { words: string; align: 'left' | 'right' }) {
+function Reason({ words, align }: { words: string; align: 'left' | 'right' }) {
   return (
     <Text
       flex={{ base: words ? '1 0 100%' : '0 0 0', md: '1 1 0' }}
@@ -275,10 +275,10 @@ const Reason = memo(function Reason({ words, align }: { words: string; align: 'l
       {words}
     </Text>
   );
-});
+}
 
 /** One mark of the tape: longer at halves and tens, numbered where a tape is numbered. */
-const Tick = memo(function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
+function Tick({ mark, habit, x }: { mark: number; habit: Habit; x: number }) {
   if (habit === 'metric') {
     const ten = mark % 10 === 0;
     const length = ten ? 30 : mark % 5 === 0 ? 20 : 13;
@@ -307,4 +307,4 @@ const Tick = memo(function Tick({ mark, habit, x }: { mark: number; habit: Habit
       )}
     </>
   );
-});
+}

@@ -1,5 +1,6 @@
 import { drag, select } from 'd3';
-import { type RefCallback, useCallback, useRef } from 'react';
+import type { RefCallback } from 'react';
+import { useLatest } from '../parts/useLatest';
 
 /** Where the pointer is, in px of the SVG's parent of the dragged element. */
 export interface Pulled {
@@ -18,9 +19,8 @@ interface DragActions {
  * between renders; the drag that is under way goes on with the newest.
  */
 export function useDrag<E extends Element>(actions: DragActions): RefCallback<E> {
-  const latest = useRef(actions);
-  latest.current = actions;
-  return useCallback((element: E | null) => {
+  const latest = useLatest(actions);
+  return (element: E | null) => {
     if (!element) return undefined;
     let from: Pulled = { x: 0, y: 0 };
     const pull = drag<E, unknown>()
@@ -34,5 +34,5 @@ export function useDrag<E extends Element>(actions: DragActions): RefCallback<E>
     return () => {
       select(element).on('.drag', null);
     };
-  }, []);
+  };
 }

@@ -4,7 +4,6 @@
 import { Box, Button, Flex, Input, Table, Text } from '@chakra-ui/react';
 import {
   type ColumnDef,
-  flexRender,
   getCoreRowModel,
   getFilteredRowModel,
   getPaginationRowModel,
@@ -16,8 +15,7 @@ import {
   useReactTable,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp, ArrowUpDown } from 'lucide-react';
-import { useState } from 'react';
-import { memoOn } from './memoOn';
+import { type ReactNode, useState } from 'react';
 import { unseen } from './unseen';
 
 declare module '@tanstack/react-table' {
@@ -95,7 +93,7 @@ export function DataTable<Row>(props: {
         <Table.Root size="sm" aria-label={label}>
           <Table.Header>
             {table.getHeaderGroups().map((group) => (
-              <HeadRow key={group.id} group={group as HeaderGroup<unknown>} columns={columns} sorting={sorting} />
+              <HeadRow key={group.id} group={group as HeaderGroup<unknown>} />
             ))}
           </Table.Header>
           <Table.Body>
@@ -103,8 +101,6 @@ export function DataTable<Row>(props: {
               <BodyRow
                 key={row.id}
                 row={row as TableRow<unknown>}
-                of={row.original}
-                columns={columns}
                 marked={marked?.(row.original) ?? false}
                 tone={tone?.(row.original)}
               />
@@ -139,86 +135,77 @@ export function DataTable<Row>(props: {
   );
 }
 
-interface HeadRowProps {
-  group: HeaderGroup<unknown>;
-  columns: unknown;
-  sorting: SortingState;
+/** A head or cell by its column's own function, which is no component: what is typed in a cell outlives other columns. */
+function rendered<Context>(
+  template: string | ((context: Context) => ReactNode) | undefined,
+  context: Context,
+): ReactNode {
+  return typeof template === 'function' ? template(context) : template;
 }
 
-/** The heads, drawn again only for other columns or another order. */
-const HeadRow = memoOn(
-  function HeadRow({ group }: HeadRowProps) {
-    return (
-      <Table.Row bg="transparent" verticalAlign="bottom">
-        {group.headers.map((header) => {
-          const { column } = header;
-          const sorted = column.getIsSorted();
-          const meta = column.columnDef.meta;
-          return (
-            <Table.ColumnHeader
-              key={header.id}
-              px="2"
-              position="relative"
-              color="ink"
-              borderColor="line"
-              width={meta?.width}
-              display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
-              textAlign={meta?.end ? 'end' : undefined}
-              aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
-            >
-              {column.getCanSort() ? (
-                <SortButton sorted={sorted} onSort={() => column.toggleSorting()}>
-                  {flexRender(column.columnDef.header, header.getContext())}
-                </SortButton>
-              ) : column.columnDef.header === '' ? (
-                <span style={unseen}>to do</span>
-              ) : (
-                flexRender(column.columnDef.header, header.getContext())
-              )}
-            </Table.ColumnHeader>
-          );
-        })}
-      </Table.Row>
-    );
-  },
-  ({ columns, sorting }) => [columns, sorting],
-);
+function HeadRow({ group }: { group: HeaderGroup<unknown> }) {
+  return (
+    <Table.Row bg="transparent" verticalAlign="bottom">
+      {group.headers.map((header) => {
+        const { column } = header;
+        const sorted = column.getIsSorted();
+        const meta = column.columnDef.meta;
+        return (
+          <Table.ColumnHeader
+            key={header.id}
+            px="2"
+            position="relative"
+            color="ink"
+            borderColor="line"
+            width={meta?.width}
+            display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
+            textAlign={meta?.end ? 'end' : undefined}
+            aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
+          >
+            {column.getCanSort() ? (
+              <SortButton sorted={sorted} onSort={() => column.toggleSorting()}>
+                {rendered(column.columnDef.header, header.getContext())}
+              </SortButton>
+            ) : column.columnDef.header === '' ? (
+              <span style={unseen}>to do</span>
+            ) : (
+              rendered(column.columnDef.header, header.getContext())
+            )}
+          </Table.ColumnHeader>
+        );
+      })}
+    </Table.Row>
+  );
+}
 
 interface BodyRowProps {
   row: TableRow<unknown>;
-  /** What it shows. */
-  of: unknown;
-  columns: unknown;
   marked: boolean;
   tone: string | undefined;
 }
 
-/** One row, drawn again only when what it shows is another thing: a price that is set moves its own row and no other. */
-const BodyRow = memoOn(
-  function BodyRow({ row, marked, tone }: BodyRowProps) {
-    return (
-      <Table.Row bg={marked ? 'well' : 'transparent'} color={tone}>
-        {row.getVisibleCells().map((cell) => {
-          const meta = cell.column.columnDef.meta;
-          return (
-            <Table.Cell
-              key={cell.id}
-              px="2"
-              borderColor="line"
-              textAlign={meta?.end ? 'end' : undefined}
-              whiteSpace={meta?.end ? 'nowrap' : undefined}
-              display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
-              fontWeight={meta?.weight?.(row.original, cell.getValue())}
-            >
-              {flexRender(cell.column.columnDef.cell, cell.getContext())}
-            </Table.Cell>
-          );
-        })}
-      </Table.Row>
-    );
-  },
-  ({ of, columns, marked, tone }) => [of, columns, marked, tone],
-);
+function BodyRow({ row, marked, tone }: BodyRowProps) {
+  return (
+    <Table.Row bg={marked ? 'well' : 'transparent'} color={tone}>
+      {row.getVisibleCells().map((cell) => {
+        const meta = cell.column.columnDef.meta;
+        return (
+          <Table.Cell
+            key={cell.id}
+            px="2"
+            borderColor="line"
+            textAlign={meta?.end ? 'end' : undefined}
+            whiteSpace={meta?.end ? 'nowrap' : undefined}
+            display={meta?.wide ? { base: 'none', md: 'table-cell' } : undefined}
+            fontWeight={meta?.weight?.(row.original, cell.getValue())}
+          >
+            {rendered(cell.column.columnDef.cell, cell.getContext())}
+          </Table.Cell>
+        );
+      })}
+    </Table.Row>
+  );
+}
 
 const headButton = {
   display: 'inline-flex',
@@ -228,7 +215,7 @@ const headButton = {
   cursor: 'pointer',
 } as const;
 
-function SortButton(props: { sorted: false | 'asc' | 'desc'; onSort(): void; children: React.ReactNode }) {
+function SortButton(props: { sorted: false | 'asc' | 'desc'; onSort(): void; children: ReactNode }) {
   const Sign = props.sorted === 'asc' ? ArrowUp : props.sorted === 'desc' ? ArrowDown : ArrowUpDown;
   return (
     <button type="button" className="plain-target" onClick={props.onSort} style={headButton}>

@@ -1,9 +1,8 @@
 import { Flex, Text } from '@chakra-ui/react';
 import { fieldAt, pathSteps, valueAtPath } from '@north-pane/core/document';
 import { type FieldMeta, writtenFactor } from '@north-pane/core/field';
-import { useMemo } from 'react';
 import { useHabit } from '../state/habit';
-import { jobNow, useJob } from '../state/job';
+import { jobActions, jobNow, useJob } from '../state/job';
 import { Choice } from './Choice';
 import { ChooseAt } from './Choose';
 import { Entry } from './Entry';
@@ -26,15 +25,15 @@ interface FieldAtProps {
 
 /** Sets a field; why it was not taken. */
 function setAt(path: string, value: unknown): string | undefined {
-  const outcome = useJob.getState().change(path, value);
+  const outcome = jobActions().change(path, value);
   return outcome.ok ? undefined : outcome.message;
 }
 
 /** A field of the document, as it is declared: its label, its unit, its choices. A station says where it stands, and nothing more. */
 export function FieldAt({ path, absent, without, onValue, label }: FieldAtProps) {
-  const steps = useMemo(() => pathSteps(path), [path]);
+  const steps = pathSteps(path);
   const value = useJob(({ document }) => document && valueAtPath(document, steps));
-  const meta = useMemo(() => fieldAt(jobNow(), steps), [steps]);
+  const meta = fieldAt(jobNow(), steps);
   if (!meta) throw new RangeError(`no field of the document is at ${path}`);
   return (
     <div>

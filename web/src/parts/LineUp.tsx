@@ -5,7 +5,7 @@ import { evaluateWithCost } from '@north-pane/core/figures';
 import { openJob } from '@north-pane/core/job';
 import { formatMoney, formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
 import { Circle, CircleCheckBig } from 'lucide-react';
-import { useId, useMemo } from 'react';
+import { useId } from 'react';
 import { Radio, radioFocus } from './Radio';
 import { Silhouette } from './Silhouette';
 
@@ -27,22 +27,18 @@ export function LineUp(props: {
 }) {
   const { chosen, habit, jobOf, onChoose } = props;
   const group = useId();
-  const cards = useMemo(
-    () =>
-      Object.values(families).map(({ id, name, meaning }) => {
-        const job = jobOf(id);
-        const open = openJob(job);
-        return {
-          id,
-          name,
-          meaning,
-          job,
-          figures: evaluateWithCost(open),
-          plan: open.panels[0]?.design.drawings.plan.draw(),
-        };
-      }),
-    [jobOf],
-  );
+  const cards = Object.values(families).map(({ id, name, meaning }) => {
+    const job = jobOf(id);
+    const open = openJob(job);
+    return {
+      id,
+      name,
+      meaning,
+      job,
+      figures: evaluateWithCost(open),
+      plan: open.panels[0]?.design.drawings.plan.draw(),
+    };
+  });
   return (
     <Flex role="radiogroup" aria-label="Kind of heater" direction="column" gap="2">
       {cards.map(({ id, name, meaning, job, figures, plan }) => (

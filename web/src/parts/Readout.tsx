@@ -1,7 +1,7 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import { type Habit, sayWords } from '@north-pane/core/quantity';
 import { type Derivation, sayMeasured } from '@north-pane/core/readout';
-import { type CSSProperties, memo } from 'react';
+import type { CSSProperties } from 'react';
 import { ink } from '../theme/ink';
 
 interface ReadoutProps {
@@ -39,15 +39,7 @@ const bandStyle: CSSProperties = { fontSize: 14, fontWeight: 500, color: ink('so
  * A figure with its name; opens to its derivation. Drawn again only when what it shows changes, and of plain elements: eight
  * of these move at every step of the tape, and each styled component costs a fifth of a millisecond.
  */
-export const Readout = memo(function Readout({
-  label,
-  value,
-  band,
-  homeMade,
-  derivation,
-  habit,
-  onOpen,
-}: ReadoutProps) {
+export function Readout({ label, value, band, homeMade, derivation, habit, onOpen }: ReadoutProps) {
   const open = derivation !== undefined;
   return (
     <div style={{ borderBottom: `1px solid ${ink('line')}` }}>
@@ -74,7 +66,7 @@ export const Readout = memo(function Readout({
       )}
     </div>
   );
-});
+}
 
 function InputRow({ label, text }: { label: string; text: string }) {
   return (

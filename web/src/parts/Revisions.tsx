@@ -2,7 +2,7 @@ import { Box, Button, Dialog, Text } from '@chakra-ui/react';
 import { changesBetween, describeChange, type Job } from '@north-pane/core/document';
 import { formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useBuilds, useTakeBackBuild } from '../state/built';
 import { derive } from '../state/derived';
@@ -34,28 +34,21 @@ export function Revisions({ onClose }: { onClose(): void }) {
   const document = useDocument();
   const revisions = useRevisions();
   const builds = useBuilds();
-  const numbers = useMemo(
-    () => (revisions.data ?? []).slice(0, mostRead).map(({ number }) => number),
-    [revisions.data],
-  );
+  const numbers = (revisions.data ?? []).slice(0, mostRead).map(({ number }) => number);
   const documents = useRevisionDocuments(numbers);
   const [looked, setLooked] = useState<number | undefined>(undefined);
   const takeOut = useTakeOutRevision();
   const takeBack = useTakeBackBuild();
   const stood = builds.data ?? [];
-  const rows = useMemo(
-    () =>
-      (revisions.data ?? []).map((one) => {
-        const kept = documents.get(one.number);
-        return {
-          ...one,
-          document: kept,
-          moved: kept && fieldsMoved(kept, document),
-          ...(kept ? figuresOf(kept, habit) : { gain: '', heat: '', cost: '' }),
-        };
-      }),
-    [revisions.data, documents, document, habit],
-  );
+  const rows = (revisions.data ?? []).map((one) => {
+    const kept = documents.get(one.number);
+    return {
+      ...one,
+      document: kept,
+      moved: kept && fieldsMoved(kept, document),
+      ...(kept ? figuresOf(kept, habit) : { gain: '', heat: '', cost: '' }),
+    };
+  });
   const builtNumbers = new Set(stood.map(({ number }) => number));
   const columns: ColumnDef<(typeof rows)[number]>[] = [
     { accessorKey: 'number', header: 'version' },

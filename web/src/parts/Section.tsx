@@ -1,6 +1,6 @@
 import { Flex, Text } from '@chakra-ui/react';
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { memo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useView } from '../state/view';
 
 /** A titled part of a side panel. */
@@ -47,7 +47,7 @@ interface HeadProps {
   folded?: boolean;
 }
 
-const Head = memo(function Head({ title, aside, folded }: HeadProps) {
+function Head({ title, aside, folded }: HeadProps) {
   return (
     <Flex justify="space-between" align="baseline" gap="3" borderBottomWidth="1px" borderColor="line" pb="1" mb="2">
       <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px" whiteSpace="nowrap">
@@ -58,7 +58,7 @@ const Head = memo(function Head({ title, aside, folded }: HeadProps) {
       </Text>
     </Flex>
   );
-});
+}
 
 const foldButton = { display: 'inline-flex', alignItems: 'center', gap: 4, cursor: 'pointer' } as const;
 

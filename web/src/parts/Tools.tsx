@@ -1,5 +1,4 @@
 import { Flex, Text } from '@chakra-ui/react';
-import { memo } from 'react';
 import { toggleHave, toolId } from '../state/have';
 import { useJob } from '../state/job';
 import { TickBox } from './TickBox';
@@ -18,11 +17,11 @@ export function Tools({ tools }: { tools: readonly string[] }) {
   );
 }
 
-const Tool = memo(function Tool({ tool, ticked }: { tool: string; ticked: boolean }) {
+function Tool({ tool, ticked }: { tool: string; ticked: boolean }) {
   return (
     <Flex align="center" gap="2" minW="190px">
       <TickBox ticked={ticked} label={`Have it: ${tool}`} onTick={() => toggleHave(toolId(tool))} />
       <Text>{tool}</Text>
     </Flex>
   );
-});
+}

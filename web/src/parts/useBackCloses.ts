@@ -1,12 +1,12 @@
-import { useEffect, useRef } from 'react';
+import { useEffect } from 'react';
+import { useLatest } from './useLatest';
 
 /**
  * Has the Back of the browser or phone close a dialog, and not leave the page under it: the dialog is an entry of the history for as long as
  * it is open.
  */
 export function useBackCloses(onClose: (() => void) | undefined): void {
-  const close = useRef(onClose);
-  close.current = onClose;
+  const close = useLatest(onClose);
   const closes = onClose !== undefined;
   useEffect(() => {
     if (!closes) return undefined;

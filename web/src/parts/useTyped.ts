@@ -1,4 +1,5 @@
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useLatest } from './useLatest';
 
 /** What was made of something typed: taken, or why not and at which character. */
 export type Taken = { ok: true } | { ok: false; message: string; at?: number };
@@ -27,12 +28,11 @@ export function useTyped(shown: string, read: (text: string) => Taken): Typed {
   const open = typed !== undefined && typed !== shown;
   // What is typed and neither taken nor dropped: known at once, where the page is left before it is drawn again.
   const pending = useRef<string | undefined>(undefined);
-  const leave = useRef(() => {});
-  leave.current = () => {
+  const leave = useLatest(() => {
     const text = pending.current;
     pending.current = undefined;
     if (text !== undefined && text !== shown) read(text);
-  };
+  });
   useEffect(() => {
     const onHide = () => leave.current();
     window.addEventListener('pagehide', onHide);

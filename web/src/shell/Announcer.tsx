@@ -1,7 +1,7 @@
 import { describeChanges, type Job } from '@north-pane/core/document';
 import { useEffect, useState } from 'react';
 import { unseen } from '../parts/unseen';
-import { useJob } from '../state/job';
+import { jobActions, useJob } from '../state/job';
 import { useView } from '../state/view';
 
 /** ms of quiet after which an edit is over: a drag of the tape is one edit, told once. */
@@ -14,7 +14,7 @@ const quiet = 600;
 export function Announcer() {
   const [words, setWords] = useState('');
   useEffect(() => {
-    let told: { id: string | undefined; document: Job | undefined } = useJob.getState();
+    let told: { id: string | undefined; document: Job | undefined } = jobActions();
     let wait: number | undefined;
     const stop = useJob.subscribe((state) => {
       if (state.id !== told.id || !told.document) {
@@ -24,7 +24,7 @@ export function Announcer() {
       if (state.document === told.document || state.sync?.dragFrom) return;
       window.clearTimeout(wait);
       wait = window.setTimeout(() => {
-        const { id, document } = useJob.getState();
+        const { id, document } = jobActions();
         if (!document || !told.document || id !== told.id) return;
         const habit = useView.getState().habit ?? document.units;
         const changed = describeChanges(told.document, document, habit);

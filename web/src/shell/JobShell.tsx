@@ -121,14 +121,16 @@ function Next({ from, jobId }: { from: Station['id']; jobId: string }) {
   if (!next) return null;
   return (
     <Box as="nav" aria-label="Next station" className="no-print" px={{ base: '4', md: '6' }} pt="2" pb="8">
-      <Link to={`/jobs/${jobId}/${next.id}`}>
-        <Text as="span" color="paneText" fontWeight="600">
-          Next: {next.name}
-        </Text>
-        <Text as="span" color="soft">
-          {' '}
-          ({next.reason})
-        </Text>
+      <Link to={`/jobs/${jobId}/${next.id}`} style={{ display: 'inline-flex', alignItems: 'center', minHeight: 44 }}>
+        <span>
+          <Text as="span" color="paneText" fontWeight="600">
+            Next: {next.name}
+          </Text>
+          <Text as="span" color="soft">
+            {' '}
+            ({next.reason})
+          </Text>
+        </span>
       </Link>
     </Box>
   );

@@ -1,6 +1,6 @@
 import { Box, Flex, Text } from '@chakra-ui/react';
 import type { StationMark } from '@north-pane/core/stations';
-import { type CSSProperties, memo } from 'react';
+import type { CSSProperties } from 'react';
 import { Link } from 'react-router';
 import { Boundary } from '../parts/Boundary';
 import { unseen } from '../parts/unseen';
@@ -107,7 +107,7 @@ interface StopProps {
 }
 
 /** One station on the rail, drawn again only when its state changes. */
-const Stop = memo(function Stop({ to, number, name, here, state, count }: StopProps) {
+function Stop({ to, number, name, here, state, count }: StopProps) {
   return (
     <Link
       to={to}
@@ -147,7 +147,7 @@ const Stop = memo(function Stop({ to, number, name, here, state, count }: StopPr
       </Flex>
     </Link>
   );
-});
+}
 
 /** Empty, half and full round; a triangle with a number where something is to be looked at. */
 function Sign({ mark }: { mark: StationMark }) {

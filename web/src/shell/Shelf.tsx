@@ -15,16 +15,26 @@ import { UnitFlip } from './UnitFlip';
 
 const NewJob = lazy(() => import('./NewJob').then(({ NewJob }) => ({ default: NewJob })));
 
+const loadBench = () => {
+  void import('./NewJob');
+  void import('./JobShell');
+};
+
 /** ms for which changes are gathered before the shelf is asked for again. */
 const gathering = 300;
 
 /** Has the cards follow what any screen does. */
 function followJobs(): () => void {
   let timer: number | undefined;
+  // Asking again would cancel the page that is on its way.
+  const refresh = () => {
+    if (queries.isFetching({ queryKey: ['jobs'] }) > 0) timer = window.setTimeout(refresh, gathering);
+    else void queries.invalidateQueries({ queryKey: ['jobs'] });
+  };
   const stop = listen(({ kind }) => {
     if (kind !== 'stands' && kind !== 'gone' && kind !== 'missed') return;
     window.clearTimeout(timer);
-    timer = window.setTimeout(() => void queries.invalidateQueries({ queryKey: ['jobs'] }), gathering);
+    timer = window.setTimeout(refresh, gathering);
   });
   return () => {
     window.clearTimeout(timer);
@@ -50,10 +60,7 @@ export function Shelf() {
   useEffect(() => followJobs(), []);
   useEffect(() => {
     // The first job opened needs core and the bench: fetched while the shelf is looked at.
-    const wait = window.setTimeout(() => {
-      void import('./NewJob');
-      void import('./JobShell');
-    }, 800);
+    const wait = window.setTimeout(loadBench, 800);
     return () => window.clearTimeout(wait);
   }, []);
 

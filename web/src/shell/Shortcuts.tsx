@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import { useChord, useSingleKeys } from '../parts/keys';
-import { jobNow, useJob } from '../state/job';
+import { jobActions, jobNow } from '../state/job';
 import { useAskToKeep } from '../state/kept';
 import { printWhenReady } from '../state/printing';
 import { useView } from '../state/view';
@@ -17,9 +17,9 @@ export function Shortcuts({ jobId }: { jobId: string }) {
   });
   useSingleKeys('u', () => useView.getState().flipHabit(jobNow().units));
   useSingleKeys('k', ask);
-  useChord('z', () => useJob.getState().undo());
-  useChord('z', () => useJob.getState().redo(), { shift: true });
+  useChord('z', () => jobActions().undo());
+  useChord('z', () => jobActions().redo(), { shift: true });
   useChord('p', () => void printWhenReady());
-  useChord('y', () => useJob.getState().redo());
+  useChord('y', () => jobActions().redo());
   return <KeysDialog job />;
 }

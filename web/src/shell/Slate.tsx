@@ -3,12 +3,12 @@ import { errorWords } from '@north-pane/core/care';
 import { type Change, describeChange, inverse } from '@north-pane/core/document';
 import type { Habit } from '@north-pane/core/quantity';
 import { Redo2, Undo2 } from 'lucide-react';
-import { lazy, memo, Suspense, useCallback, useDeferredValue, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { Boundary } from '../parts/Boundary';
 import { SlateButton } from '../parts/SlateButton';
 import { usePhone } from '../parts/usePhone';
-import { savingOf, useDocument, useJob } from '../state/job';
+import { jobActions, savingOf, useDocument, useJob } from '../state/job';
 import { useAskToKeep, useKeptRevision } from '../state/kept';
 import { revisionBrief, revisionWords } from '../state/moved';
 import { type Sync, unsaved } from '../state/sync/state';
@@ -42,7 +42,7 @@ export function Slate() {
   const kept = useKeptRevision();
   const saved = useJob((state) => savingWords(state.sync));
   const [more, setMore] = useState(false);
-  const toggleMore = useCallback(() => setMore((now) => !now), []);
+  const toggleMore = () => setMore((now) => !now);
   const [looking, setLooking] = useState(false);
   return (
     <Flex
@@ -116,7 +116,7 @@ const onSlate = {
   },
 };
 
-const Plate = memo(function Plate({ name, words, brief }: { name: string; words: string; brief: string }) {
+function Plate({ name, words, brief }: { name: string; words: string; brief: string }) {
   const [looking, setLooking] = useState(false);
   const narrow = usePhone();
   return (
@@ -147,7 +147,7 @@ const Plate = memo(function Plate({ name, words, brief }: { name: string; words:
       {looking && <Kept onClose={() => setLooking(false)} />}
     </Box>
   );
-});
+}
 
 function Kept({ onClose }: { onClose(): void }) {
   return (
@@ -189,7 +189,7 @@ const mostNamed = 3;
 
 /** What an undo or a redo does, in words: `Undo: Riser pitch, 118 mm to 106 mm (Ctrl Z)`. */
 function entryWords(what: string, edits: readonly Change[] | undefined, keys: string): string {
-  const { document } = useJob.getState();
+  const { document } = jobActions();
   if (!edits || !document) return `${what} (${keys})`;
   const habit = useView.getState().habit ?? document.units;
   const said = edits.slice(0, mostNamed).map((edit) => {
@@ -232,7 +232,7 @@ function UndoRedo() {
 }
 
 /** Undo, redo, keep; units, light and keys, which on a phone wait under *More*. */
-const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boolean; onMore(): void }) {
+function Tools({ own, more, onMore }: { own: Habit; more: boolean; onMore(): void }) {
   const ask = useAskToKeep();
   const narrow = usePhone();
   return (
@@ -258,4 +258,4 @@ const Tools = memo(function Tools({ own, more, onMore }: { own: Habit; more: boo
       </SlateButton>
     </Flex>
   );
-});
+}

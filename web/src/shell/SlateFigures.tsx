@@ -3,7 +3,6 @@ import { isPicked, type Job } from '@north-pane/core/document';
 import { keyFigures } from '@north-pane/core/figures';
 import { formatChange, formatMoney, type Habit, sayWords, signed } from '@north-pane/core/quantity';
 import { sayReadout } from '@north-pane/core/readout';
-import { memo } from 'react';
 import { Link } from 'react-router';
 import { goToSection } from '../parts/Section';
 import { type Derived, derive, useDerived } from '../state/derived';
@@ -117,7 +116,7 @@ interface SlateCellProps {
 }
 
 /** One figure of the slate, drawn again only when it changes; plain elements, as the readouts of the bench. */
-const SlateCell = memo(function SlateCell({ label, value, warn, moved, good, first, to }: SlateCellProps) {
+function SlateCell({ label, value, warn, moved, good, first, to }: SlateCellProps) {
   const figure = (
     <>
       <p style={{ fontSize: 13, color: ink('chalkSoft') }}>{label}</p>
@@ -153,7 +152,7 @@ const SlateCell = memo(function SlateCell({ label, value, warn, moved, good, fir
       )}
     </div>
   );
-});
+}
 
 const cellStyle = {
   padding: '7px 14px',

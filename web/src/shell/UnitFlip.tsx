@@ -1,6 +1,5 @@
 import { Flex } from '@chakra-ui/react';
 import type { Habit } from '@north-pane/core/quantity';
-import { memo } from 'react';
 import { SlateButton } from '../parts/SlateButton';
 import { useView } from '../state/view';
 
@@ -10,7 +9,7 @@ const habits: { habit: Habit; words: string; means: string }[] = [
 ];
 
 /** Which tape is read. Changes what is shown and nothing that is stored. */
-export const UnitFlip = memo(function UnitFlip({ own }: { own: Habit }) {
+export function UnitFlip({ own }: { own: Habit }) {
   const chosen = useView((view) => view.habit) ?? own;
   const setHabit = useView((view) => view.setHabit);
   return (
@@ -28,4 +27,4 @@ export const UnitFlip = memo(function UnitFlip({ own }: { own: Habit }) {
       ))}
     </Flex>
   );
-});
+}

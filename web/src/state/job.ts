@@ -157,6 +157,9 @@ export function jobNow(): Job {
   return document;
 }
 
+/** What can be done to the open job, for handlers: a component that is drawn by the job subscribes with a hook. */
+export const jobActions = (): JobState => useJob.getState();
+
 /** The open job. Throws when there is none: stations are only shown with one. */
 export function useDocument(): Job {
   const document = useJob((state) => state.document);

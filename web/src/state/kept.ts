@@ -1,6 +1,5 @@
 import { type Job, parseJob } from '@north-pane/core/document';
 import { useMutation, useQueries, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { create } from 'zustand';
 import { answered, api, queries, Refusal } from './api';
 import { saveNow, useDocument, useJob } from './job';
@@ -57,11 +56,9 @@ export function useKeptRevision(): (KeptState & { keptAt: Date; document: Job })
   const document = useDocument();
   const [last] = useRevisions().data ?? [];
   const kept = useQuery({ ...revisionQuery(id, last?.number ?? 0), enabled: last !== undefined }).data;
-  return useMemo(() => {
-    if (!last || !kept) return undefined;
-    const { number, keptAt } = last;
-    return { number, keptAt, changes: fieldsMoved(kept, document), document: kept };
-  }, [last, kept, document]);
+  if (!last || !kept) return undefined;
+  const { number, keptAt } = last;
+  return { number, keptAt, changes: fieldsMoved(kept, document), document: kept };
 }
 
 /** Keeps the job as it stands, once what is waiting is saved. */

@@ -10,7 +10,7 @@ import {
   type ShopPlan,
   sumShop,
 } from '@north-pane/core/shop';
-import { useEffect, useMemo } from 'react';
+import { useEffect } from 'react';
 import { create } from 'zustand';
 import { workLine } from '../workers/cutWork';
 import { beginWork } from './busy';
@@ -118,7 +118,7 @@ function keptSame(plan: ShopPlan): ShopPlan {
 export function useProvedPlan(): ShopPlan {
   const { open, plan, purchases } = useDerived();
   const known = useProofs((state) => state.known);
-  return useMemo(() => keptSame(withProofs(plan, known, purchases, shopNow(open))), [open, plan, purchases, known]);
+  return keptSame(withProofs(plan, known, purchases, shopNow(open)));
 }
 
 /** Items of a plan whose proofs are on the way. */
@@ -134,6 +134,6 @@ export function useShopPlan(): { plan: ShopPlan; proving: ReadonlySet<string>; t
   const plan = useProvedPlan();
   const done = useProofs((state) => state.done);
   const trouble = useProofs((state) => state.trouble);
-  const proving = useMemo(() => (trouble ? new Set<string>() : provingItems(quick, done)), [quick, done, trouble]);
+  const proving = trouble ? new Set<string>() : provingItems(quick, done);
   return { plan, proving, trouble };
 }

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type * as z from 'zod';
 import { useJob } from './job';
 
@@ -33,16 +33,13 @@ export function useRemembered<S extends z.ZodType>(
     // Another job has a desk of its own.
     setHeld((now) => (now.key === key ? now : { key, value: read(key, start.current.schema, start.current.first) }));
   }, [key]);
-  const set = useCallback(
-    (value: z.infer<S>) => {
-      setHeld({ key, value });
-      try {
-        window.sessionStorage.setItem(key, JSON.stringify(value));
-      } catch {
-        // Full or forbidden: it is remembered as long as the station is open.
-      }
-    },
-    [key],
-  );
+  const set = (value: z.infer<S>) => {
+    setHeld({ key, value });
+    try {
+      window.sessionStorage.setItem(key, JSON.stringify(value));
+    } catch {
+      // Full or forbidden: it is remembered as long as the station is open.
+    }
+  };
   return [held.value, set];
 }

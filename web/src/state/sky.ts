@@ -2,7 +2,7 @@ import { resultKey } from '@north-pane/core/document';
 import { type PaneSun, type SkySource, skySourceOf } from '@north-pane/core/site';
 import { type StandingShares, type StandingStudy, sharesOf } from '@north-pane/core/sky';
 import { useQuery } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useState } from 'react';
 import { useWork } from '../workers/useWork';
 import { answered, api, Refusal } from './api';
 import { useDerived } from './derived';
@@ -47,12 +47,14 @@ export function useSky(): {
   const { value: study, fresh } = useWork('study', stands, (heavy) => heavy.study(key, job, bytes));
   const both = fresh && sunFresh && sun && study;
   // Sun of one pane and study of another make no share: until both are there, what was worked out last stands.
-  const last = useRef<{ study: StandingStudy; shares: StandingShares } | undefined>(undefined);
-  if (both) last.current = { study, shares: sharesOf(sun.months, study) };
+  const [last, setLast] = useState<{ sun: PaneSun; study: StandingStudy; shares: StandingShares } | undefined>(
+    undefined,
+  );
+  if (both && (last?.sun !== sun || last.study !== study)) setLast({ sun, study, shares: sharesOf(sun.months, study) });
   return {
     sun,
-    study: last.current?.study,
-    shares: last.current?.shares,
+    study: last?.study,
+    shares: last?.shares,
     fresh: Boolean(both),
     source: skySourceOf(job.site, bytes !== undefined),
   };

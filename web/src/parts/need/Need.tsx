@@ -3,17 +3,16 @@ import { type Job, same } from '@north-pane/core/document';
 import { poolCooling, poolNeed } from '@north-pane/core/forecasting';
 import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import { monthsOfSeason, type Season, seasons } from '@north-pane/core/sky';
-import { useJob } from '../../state/job';
+import { jobActions } from '../../state/job';
 import { Chips } from '../Chips';
 import { FieldAt } from '../FieldAt';
-import { memoOn } from '../memoOn';
 import { Section } from '../Section';
 import { TextButton } from '../TextButton';
 import { DayDrawn } from './DayDrawn';
 
 /** What the water is for: how much, how hot, when in the day, drunk or not, frost, and what heats it now. */
-function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
-  const { change, changeAll } = useJob.getState();
+export function Need({ job, habit }: { job: Job; habit: Habit }) {
+  const { change, changeAll } = jobActions();
   const { need, currency } = job;
   const set = (path: string) => (value: unknown) => {
     const outcome = change(path, value);
@@ -98,8 +97,6 @@ function NeedDrawn({ job, habit }: { job: Job; habit: Habit }) {
     </Section>
   );
 }
-
-export const Need = memoOn(NeedDrawn, ({ job, habit }) => [job.need, job.site, job.currency, habit]);
 
 /** Money for a kWh, until somebody says what it is. */
 const usualPrice = 0.25;

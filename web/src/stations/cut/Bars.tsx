@@ -25,7 +25,7 @@ import {
   ripLines,
   wasteShare,
 } from '@north-pane/core/shop';
-import { memo, useState } from 'react';
+import { useState } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TextButton } from '../../parts/TextButton';
 import { usePhone } from '../../parts/usePhone';
@@ -59,7 +59,7 @@ interface BarsProps extends Lit {
  * Stock lengths of one material with the pieces laid out in them. A piece is drawn over to another bar by mouse or keys; a bar that is
  * cut is locked and stands through every change.
  */
-export const Bars = memo(function Bars({ material: latest, habit, currency, keep, proving, lit, onLit }: BarsProps) {
+export function Bars({ material: latest, habit, currency, keep, proving, lit, onLit }: BarsProps) {
   const changeAll = useJob((state) => state.changeAll);
   // While a piece is carried its plan stands still: a proof that lands meanwhile would move the bars under it.
   const [dragged, setDragged] = useState<{ bar: number; place: number; of: Material } | undefined>(undefined);
@@ -160,7 +160,7 @@ export const Bars = memo(function Bars({ material: latest, habit, currency, keep
       ))}
     </Box>
   );
-});
+}
 
 const keysWords =
   'Space lifts the piece, up and down carry it from bar to bar, Space lays it down, Escape puts it back.';
@@ -209,7 +209,7 @@ interface RowProps extends Lit {
   longest: number;
 }
 
-const BarRow = memo(function BarRow(props: RowProps) {
+function BarRow(props: RowProps) {
   const { material, bar, index, copy, habit, lit, onLit, px, beside, longest } = props;
   const length = lengthOf(material, bar.stock);
   const locked = bar.fixed?.by === 'lock';
@@ -275,7 +275,7 @@ const BarRow = memo(function BarRow(props: RowProps) {
       {bar.count > mostDrawn && <Text whiteSpace="nowrap">× {bar.count}</Text>}
     </Flex>
   );
-});
+}
 
 /** px. Pieces narrower than a fingertip that lie side by side and are alike are taken hold of together; one at a time is carried. */
 const fingertip = 40;

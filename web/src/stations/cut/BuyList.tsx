@@ -3,7 +3,7 @@ import { guideForUnpriced } from '@north-pane/core/cutting';
 import { buyAmount, buySize, buyUnit } from '@north-pane/core/papers';
 import { formatMoney, type Habit, sayWords } from '@north-pane/core/quantity';
 import type { BuyLine, ShopPlan } from '@north-pane/core/shop';
-import { memo, useCallback, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Entry } from '../../parts/Entry';
 import { TickBox } from '../../parts/TickBox';
@@ -13,105 +13,90 @@ import { jobNow, useJob } from '../../state/job';
 type Row = BuyLine & { left?: boolean };
 
 /** What to carry home, with prices that are the builder's own to set. */
-export const BuyList = memo(function BuyList({
-  plan,
-  habit,
-  currency,
-}: {
-  plan: ShopPlan;
-  habit: Habit;
-  currency: string;
-}) {
+export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habit; currency: string }) {
   const change = useJob((state) => state.change);
   const changeAll = useJob((state) => state.changeAll);
   const spares = useJob((state) => (state.document ?? jobNow()).shop.spares);
   const guide = plan.unpriced.length > 0 ? guideForUnpriced(jobNow(), plan) : [];
-  const price = useCallback(
-    (line: BuyLine) => (value: number) => {
-      const outcome = change(['shop', ...(line.priceField ?? [])], value);
-      return outcome.ok ? undefined : outcome.message;
-    },
-    [change],
-  );
+  const price = (line: BuyLine) => (value: number) => {
+    const outcome = change(['shop', ...(line.priceField ?? [])], value);
+    return outcome.ok ? undefined : outcome.message;
+  };
   // A price that makes the planner leave a length out leaves its row, so that it can be mended.
   const [priced, setPriced] = useState<readonly BuyLine[]>([]);
-  const rows = useMemo((): Row[] => {
-    const bought = new Set(plan.buy.map(fieldKey));
-    const left = priced.filter((line) => !bought.has(fieldKey(line)));
-    return [...plan.buy, ...left.map((line) => ({ ...line, left: true }))];
-  }, [plan.buy, priced]);
-  const columns = useMemo((): ColumnDef<Row>[] => {
-    const set = (line: Row) => (typed: number) => {
-      const value = typed * buyUnit(line, habit).per;
-      const message = price(line)(value);
-      if (!message)
-        setPriced((known) => [...known.filter((one) => fieldKey(one) !== fieldKey(line)), { ...line, each: value }]);
-      return message;
-    };
-    return [
-      {
-        accessorKey: 'name',
-        header: 'what',
-        cell: ({ row: { original: line } }) => (
-          <>
-            {sayWords(line.name, habit)}
-            <Text as="span" color="soft" display="block" fontSize="13px">
-              {line.left ? 'not taken at this price' : amount(line, habit)}
-              {line.rule === 'stock' || line.left ? '' : sayWords(`, ${line.rule}`, habit)}
-            </Text>
-          </>
+  const bought = new Set(plan.buy.map(fieldKey));
+  const left = priced.filter((line) => !bought.has(fieldKey(line)));
+  const rows: Row[] = [...plan.buy, ...left.map((line) => ({ ...line, left: true }))];
+  const set = (line: Row) => (typed: number) => {
+    const value = typed * buyUnit(line, habit).per;
+    const message = price(line)(value);
+    if (!message)
+      setPriced((known) => [...known.filter((one) => fieldKey(one) !== fieldKey(line)), { ...line, each: value }]);
+    return message;
+  };
+  const columns: ColumnDef<Row>[] = [
+    {
+      accessorKey: 'name',
+      header: 'what',
+      cell: ({ row: { original: line } }) => (
+        <>
+          {sayWords(line.name, habit)}
+          <Text as="span" color="soft" display="block" fontSize="13px">
+            {line.left ? 'not taken at this price' : amount(line, habit)}
+            {line.rule === 'stock' || line.left ? '' : sayWords(`, ${line.rule}`, habit)}
+          </Text>
+        </>
+      ),
+    },
+    {
+      accessorKey: 'each',
+      header: `price, ${currency}`,
+      cell: ({ row: { original: line } }) =>
+        line.priceField ? (
+          <Entry
+            label={`Price of ${sayWords(line.name, habit)}${line.size ? `, ${buySize(line, habit)}` : ''}`}
+            bareLabel
+            value={line.each === undefined ? undefined : line.each / buyUnit(line, habit).per}
+            kind="number"
+            digits={2}
+            habit={habit}
+            width="86px"
+            onValue={set(line)}
+          />
+        ) : (
+          ''
         ),
-      },
-      {
-        accessorKey: 'each',
-        header: `price, ${currency}`,
-        cell: ({ row: { original: line } }) =>
-          line.priceField ? (
-            <Entry
-              label={`Price of ${sayWords(line.name, habit)}${line.size ? `, ${buySize(line, habit)}` : ''}`}
-              bareLabel
-              value={line.each === undefined ? undefined : line.each / buyUnit(line, habit).per}
-              kind="number"
-              digits={2}
-              habit={habit}
-              width="86px"
-              onValue={set(line)}
-            />
-          ) : (
-            ''
-          ),
-      },
-      {
-        accessorKey: 'price',
-        header: 'in all',
-        meta: { end: true },
-        cell: ({ row: { original: line } }) =>
-          line.left ? (
-            ''
-          ) : line.have ? (
-            'have it'
-          ) : line.price === undefined ? (
-            <Text color="ochreText">no price</Text>
-          ) : (
-            formatMoney(line.price, currency, 2)
-          ),
-      },
-      {
-        id: 'have',
-        header: 'have it',
-        cell: ({ row: { original: line } }) =>
-          line.priceField?.[0] === 'prices' && !line.left ? (
-            <TickBox
-              ticked={line.have ?? false}
-              label={`Have it: ${sayWords(line.name, habit)}`}
-              onTick={() => toggleHave(line.id)}
-            />
-          ) : (
-            ''
-          ),
-      },
-    ];
-  }, [habit, currency, price]);
+    },
+    {
+      accessorKey: 'price',
+      header: 'in all',
+      meta: { end: true },
+      cell: ({ row: { original: line } }) =>
+        line.left ? (
+          ''
+        ) : line.have ? (
+          'have it'
+        ) : line.price === undefined ? (
+          <Text color="ochreText">no price</Text>
+        ) : (
+          formatMoney(line.price, currency, 2)
+        ),
+    },
+    {
+      id: 'have',
+      header: 'have it',
+      cell: ({ row: { original: line } }) =>
+        line.priceField?.[0] === 'prices' && !line.left ? (
+          <TickBox
+            ticked={line.have ?? false}
+            label={`Have it: ${sayWords(line.name, habit)}`}
+            onTick={() => toggleHave(line.id)}
+          />
+        ) : (
+          ''
+        ),
+    },
+  ];
   return (
     <>
       <DataTable
@@ -153,7 +138,7 @@ export const BuyList = memo(function BuyList({
       )}
     </>
   );
-});
+}
 
 function amount(line: BuyLine, habit: Habit): string {
   const much = buyAmount(line, habit);

@@ -2,7 +2,6 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { lastLook } from '@north-pane/core/cutting';
 import { type Habit, sayWords } from '@north-pane/core/quantity';
 import type { ShopPlan } from '@north-pane/core/shop';
-import { memo } from 'react';
 import { Section } from '../../parts/Section';
 import { TickBox } from '../../parts/TickBox';
 import { useDerived } from '../../state/derived';
@@ -41,7 +40,7 @@ export function LastLook({ plan, habit }: { plan: ShopPlan; habit: Habit }) {
 }
 
 /** One thing to be sure of. */
-const Look = memo(function Look(props: {
+function Look(props: {
   id: string;
   said: string;
   /** What it is found right at. */
@@ -63,7 +62,7 @@ const Look = memo(function Look(props: {
       <Text color={settled ? 'soft' : 'ink'}>{said}</Text>
     </Flex>
   );
-});
+}
 
 function sentence(words: string): string {
   return `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}.`;

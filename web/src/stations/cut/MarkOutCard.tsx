@@ -2,7 +2,6 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { entryName } from '@north-pane/core/catalogue';
 import { formatNumber, type Habit, sayWords } from '@north-pane/core/quantity';
 import { diagonalOf, faceOf, type Mate, mateWords, type Part, rowDistances, workWords } from '@north-pane/core/shop';
-import { memo } from 'react';
 import { LengthText } from '../../parts/LengthText';
 import { TickBox } from '../../parts/TickBox';
 import { record, useJob } from '../../state/job';
@@ -12,7 +11,7 @@ import { HolesFigures, holesKey } from './Holes';
 import { Miscut } from './Miscut';
 
 /** One piece in shop-size figures: what to cut, where the holes are from one datum, and a tick for each. */
-export const MarkOutCard = memo(function MarkOutCard({
+export function MarkOutCard({
   part,
   mate,
   habit,
@@ -113,7 +112,7 @@ export const MarkOutCard = memo(function MarkOutCard({
       )}
     </Box>
   );
-});
+}
 
 /** A sentence begins with a large letter. */
 function said(words: string): string {

@@ -1,8 +1,7 @@
 import { Flex, Text } from '@chakra-ui/react';
-import { memo } from 'react';
 
 /** Name of a material, and what its plan comes to. */
-export const MaterialHead = memo(function MaterialHead({ name, words }: { name: string; words: string }) {
+export function MaterialHead({ name, words }: { name: string; words: string }) {
   return (
     <Flex justify="space-between" align="baseline" columnGap="3" wrap="wrap" mb="1">
       <Text as="h2" fontFamily="heading" fontWeight="600" fontSize="17px">
@@ -13,4 +12,4 @@ export const MaterialHead = memo(function MaterialHead({ name, words }: { name: 
       </Text>
     </Flex>
   );
-});
+}

@@ -2,7 +2,7 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { type CutMiss, cutMiscut, cutMiss, isSlip, type MissFit } from '@north-pane/core/cutting';
 import { formatLength, formatMoney, formatQuantity, type Habit, sayWords } from '@north-pane/core/quantity';
 import type { Part } from '@north-pane/core/shop';
-import { memo, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useDerived } from '../../state/derived';
 import { carryOut, inShopNow, useDocument, useJob } from '../../state/job';
@@ -11,7 +11,7 @@ import { useProvedPlan } from '../../state/proofs';
 type Piece = Part & { kind: 'length' };
 
 /** “I cut it at …”: what a piece of another length than wanted means for the rest, and the ways on. */
-export const Miscut = memo(function Miscut({ part, habit }: { part: Piece; habit: Habit }) {
+export function Miscut({ part, habit }: { part: Piece; habit: Habit }) {
   const [asking, setAsking] = useState(false);
   if (asking) return <CutAt part={part} habit={habit} onClose={() => setAsking(false)} />;
   return (
@@ -24,12 +24,12 @@ export const Miscut = memo(function Miscut({ part, habit }: { part: Piece; habit
       I cut it at…
     </Button>
   );
-});
+}
 
 function CutAt({ part, habit, onClose }: { part: Piece; habit: Habit; onClose(): void }) {
   const [cut, setCut] = useState<number | undefined>(undefined);
   const { open } = useDerived();
-  const miss = useMemo(() => (cut === undefined ? undefined : cutMiss(open, part.id, cut)), [open, part.id, cut]);
+  const miss = cut === undefined ? undefined : cutMiss(open, part.id, cut);
   const take = (value: number): string | undefined => {
     if (isSlip(part.length, value))
       return `That is far from ${formatLength(part.length, habit).text}: look at the tape again.`;

@@ -12,7 +12,7 @@ import {
   sheetOffcuts,
   wasteShare,
 } from '@north-pane/core/shop';
-import { memo, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { SvgLength } from '../../drawing/SvgLength';
 import { SvgText } from '../../drawing/SvgText';
 import { TextButton } from '../../parts/TextButton';
@@ -25,7 +25,7 @@ import { MaterialHead } from './MaterialHead';
 type Sheet = SheetPlan['sheets'][number];
 
 /** Sheets of one material with the pieces laid out so that every cut goes edge to edge. Like sheets are drawn once. */
-export const Sheets = memo(function Sheets({
+export function Sheets({
   material,
   habit,
   currency,
@@ -71,7 +71,7 @@ export const Sheets = memo(function Sheets({
       ))}
     </Box>
   );
-});
+}
 
 function summary(material: MaterialPlan & SheetMaterial, currency: string): string {
   const { plan, priced } = material;
@@ -116,8 +116,8 @@ function SheetFigure({
   const lying = sheet.height > sheet.width;
   const [long, short] = lying ? [sheet.height, sheet.width] : [sheet.width, sheet.height];
   const scale = room / long;
-  const cuts = useMemo(() => cutOrder(sheet, material.kerf), [sheet, material.kerf]);
-  const [largest] = useMemo(() => sheetOffcuts(sheet, material.kerf), [sheet, material.kerf]);
+  const cuts = cutOrder(sheet, material.kerf);
+  const [largest] = sheetOffcuts(sheet, material.kerf);
   const [cut, setCut] = useState<SheetCut | undefined>(undefined);
   const turns = material.parts.every((part) => part.kind !== 'sheet' || part.turn);
   const fill = fills[findEntry('sheet', material.item)?.use ?? 'back'];

@@ -5,11 +5,10 @@ import { type FieldPath, type Job, onHandOf, soldOf } from '@north-pane/core/doc
 import { formatLength, formatMoney, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { kerfOf, type MaterialPlan, materialClass } from '@north-pane/core/shop';
 import { shelfOf } from '@north-pane/core/shoplog';
-import { memo, useState } from 'react';
+import { useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
-import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
 import { TextButton } from '../../parts/TextButton';
 import { TickBox } from '../../parts/TickBox';
@@ -52,7 +51,7 @@ function useSet(): (path: FieldPath, value: unknown) => string | undefined {
 }
 
 /** What each stuff is cut with, what the saw takes, what the ends lose, and which offcut is worth keeping. */
-function SawsDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
+export function Saws({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
   const shop = useShop('kerfs', 'trims', 'keep');
   const units = useJob((state) => (state.document ?? jobNow()).units);
   const set = useSet();
@@ -117,7 +116,7 @@ function SawsDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; h
 }
 
 /** Which of what is listed the shop really has, and what could stand in the place of what it has not. */
-function AtTheShopDrawn({
+export function AtTheShop({
   materials,
   habit,
   currency,
@@ -162,30 +161,22 @@ interface SoldSizeProps {
 }
 
 /** One material in the sizes that the shop lists; drawn again when one of them moves. */
-const SoldMaterial = memoOn(
-  function SoldMaterial({ item, name, sizes, habit }: SoldMaterialProps) {
-    return (
-      <Box mb="3">
-        <Flex justify="space-between" align="baseline" gap="3">
-          <Text fontWeight="600">{name}</Text>
-          <Instead item={item} habit={habit} />
-        </Flex>
-        {sizes.map((one) => (
-          <SoldSize key={one.id} name={name} habit={habit} {...one} />
-        ))}
-      </Box>
-    );
-  },
-  ({ item, name, sizes, habit }) => [
-    item,
-    name,
-    habit,
-    ...sizes.flatMap(({ id, size, price, here }) => [id, size, price, here]),
-  ],
-);
+function SoldMaterial({ item, name, sizes, habit }: SoldMaterialProps) {
+  return (
+    <Box mb="3">
+      <Flex justify="space-between" align="baseline" gap="3">
+        <Text fontWeight="600">{name}</Text>
+        <Instead item={item} habit={habit} />
+      </Flex>
+      {sizes.map((one) => (
+        <SoldSize key={one.id} name={name} habit={habit} {...one} />
+      ))}
+    </Box>
+  );
+}
 
 /** One size of what the shop lists: whether it has it, and at what price. */
-const SoldSize = memo(function SoldSize(props: SoldSizeProps & { name: string; habit: Habit }) {
+function SoldSize(props: SoldSizeProps & { name: string; habit: Habit }) {
   const { id, name, size, price, here, habit } = props;
   const set = useSet();
   return (
@@ -210,9 +201,9 @@ const SoldSize = memo(function SoldSize(props: SoldSizeProps & { name: string; h
       />
     </Flex>
   );
-});
+}
 
-const Instead = memo(function Instead({ item, habit }: { item: string; habit: Habit }) {
+function Instead({ item, habit }: { item: string; habit: Habit }) {
   // What was found is of the job as it was then: taken later, it would undo what has changed since.
   const [asked, setAsked] = useState<Job | undefined>(undefined);
   // Nothing is drawn for a change of the job unless something was found for it.
@@ -224,7 +215,7 @@ const Instead = memo(function Instead({ item, habit }: { item: string; habit: Ha
       </TextButton>
     );
   return <Found job={asked} item={item} habit={habit} />;
-});
+}
 
 /** What could stand in the place of a material, of the job as it was asked for. */
 function Found({ job, item, habit }: { job: Job; item: string; habit: Habit }) {
@@ -264,7 +255,7 @@ function sizeOf(one: { length: number } | { width: number; height: number }, hab
 }
 
 /** Lengths in one's own shed, used first, and what went out and came back. */
-function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
+export function OnHand({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) {
   const shop = useShop('onHand');
   const state = useJob((job) => job.shop);
   const carried = (done: Done): string | undefined => {
@@ -351,13 +342,3 @@ function OnHandDrawn({ materials, habit }: { materials: readonly MaterialPlan[];
     </Section>
   );
 }
-
-/** Which materials there are, and nothing of how they come out of their stock. */
-const named = ({ materials, habit }: { materials: readonly MaterialPlan[]; habit: Habit }) => [
-  materials.map(({ item, kind }) => `${item} ${kind}`).join(),
-  habit,
-];
-
-export const Saws = memoOn(SawsDrawn, named);
-export const OnHand = memoOn(OnHandDrawn, named);
-export const AtTheShop = memoOn(AtTheShopDrawn, (props) => [...named(props), props.currency]);

@@ -5,7 +5,7 @@ import type { HeaterDesign } from '@north-pane/core/families';
 import type { Habit } from '@north-pane/core/quantity';
 import { matesOf } from '@north-pane/core/shop';
 import { Hammer } from 'lucide-react';
-import { memo, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import { Section } from '../../parts/Section';
 import { Tools } from '../../parts/Tools';
@@ -28,12 +28,12 @@ export default function Cut() {
   const { currency, heaters, shop: stock, units } = useDocument();
   const habit = useHabit();
   const { parts, open } = useDerived();
-  const tools = useMemo(() => jobTools(open), [open]);
+  const tools = jobTools(open);
   const { plan, proving, trouble } = useShopPlan();
   const [lit, setLit] = useState<string | undefined>(undefined);
   const [shop, setShop] = useState(false);
   const keep = keepOf({ shop: stock, units });
-  const mates = useMemo(() => matesOf(parts), [parts]);
+  const mates = matesOf(parts);
   const common = { habit, currency, lit, onLit: setLit };
   return (
     <Flex direction={{ base: 'column-reverse', lg: 'row' }} minH="100%">
@@ -113,8 +113,8 @@ function WhereItGoes({ lit, onLit }: Lit) {
 }
 
 /** Drawn again only for another design or another light: a price or a tick leaves it. */
-const SmallPlan = memo(function SmallPlan({ design, habit, lit, onLit }: Lit & { design: HeaterDesign; habit: Habit }) {
-  const drawing = useMemo(() => ({ ...design.drawings.plan.draw(), dimensions: [], labels: [] }), [design]);
+function SmallPlan({ design, habit, lit, onLit }: Lit & { design: HeaterDesign; habit: Habit }) {
+  const drawing = { ...design.drawings.plan.draw(), dimensions: [], labels: [] };
   return (
     <Box
       className="no-print"
@@ -137,4 +137,4 @@ const SmallPlan = memo(function SmallPlan({ design, habit, lit, onLit }: Lit & {
       />
     </Box>
   );
-});
+}

@@ -15,7 +15,7 @@ import {
 import { designConditions, openJob } from '@north-pane/core/job';
 import { formatNumber, formatQuantity, type QuantityKind } from '@north-pane/core/quantity';
 import { massFlowOf, volumeFlow } from '@north-pane/core/thermal';
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import * as z from 'zod';
 import { Band } from '../../charts/Band';
 import { Chart } from '../../charts/Chart';
@@ -56,17 +56,14 @@ export function FlowForecast() {
   const [weather, setWeather] = useRemembered('weather', weatherSchema, usual);
   // While the point is pulled the flow follows the hand, and the curves stand still; the job has it at the end.
   const [pulled, setPulled] = useState<number | undefined>(undefined);
-  const open = useMemo(() => openJob(document), [document]);
-  const own = useMemo(() => evaluateOpen(open, weather), [open, weather]);
-  const now = useMemo(
-    () => (pulled === undefined ? own : evaluateOpen(open, { ...weather, massFlow: pulled })),
-    [open, weather, own, pulled],
-  );
+  const open = openJob(document);
+  const own = evaluateOpen(open, weather);
+  const now = pulled === undefined ? own : evaluateOpen(open, { ...weather, massFlow: pulled });
   const span = useSpan(own.massFlow);
   const work = workOf(now);
   const { fluid } = now.conditions;
   const changed = (Object.keys(usual) as (keyof Weather)[]).some((name) => weather[name] !== usual[name]);
-  const argument = useMemo(() => flowArgument(open, weather), [open, weather]);
+  const argument = flowArgument(open, weather);
   const physical = `${resultKey(document, ['heat'])} ${JSON.stringify(weather)}`;
   const overFlow = useWork('flow', `${span} ${physical}`, (heavy) => heavy.overFlow(document, weather, span));
   const overInlet = useWork('inlet', physical, (heavy) => heavy.overInlet(document, weather));
@@ -295,10 +292,12 @@ export function FlowForecast() {
  * was pulled stays where it was put.
  */
 function useSpan(massFlow: number): number {
-  const span = useRef(flowReach * massFlow);
-  const share = massFlow / span.current;
-  if (!(share > 0.1 && share < 0.85)) span.current = flowReach * massFlow;
-  return span.current;
+  const [span, setSpan] = useState(flowReach * massFlow);
+  const share = massFlow / span;
+  const fits = share > 0.1 && share < 0.85;
+  const wanted = fits ? span : flowReach * massFlow;
+  if (wanted !== span) setSpan(wanted);
+  return wanted;
 }
 
 function ChartBox({

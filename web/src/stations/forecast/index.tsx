@@ -1,6 +1,5 @@
 import { Box, Stack } from '@chakra-ui/react';
 import { openJob } from '@north-pane/core/job';
-import { useMemo } from 'react';
 import { useDocument } from '../../state/job';
 import { FlowForecast } from './FlowForecast';
 import { Laboratory } from './Laboratory';
@@ -9,7 +8,7 @@ import { StoreForecast } from './StoreForecast';
 /** How hot and how much: heaters that water flows through at a sun and a flow, those that hold their water through a day. */
 export default function Forecast() {
   const document = useDocument();
-  const heaters = useMemo(() => openJob(document).panels, [document]);
+  const heaters = openJob(document).panels;
   const stores = heaters.flatMap(({ design, document: { id } }, index) =>
     design.thermal.integralStorage ? [{ id, index }] : [],
   );

@@ -9,7 +9,6 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
-import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
 import { carryOut, inShopNow, useJob } from '../../state/job';
 
@@ -142,7 +141,10 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
               if (field.follows) {
                 const { diameter, length } = usualTank(value);
                 setTyped({ ...typed, 'tank diameter': diameter, 'tank length': length });
-              } else setTyped({ ...typed, [`${kind} ${field.name}`]: value });
+              } else {
+                const key = `${kind} ${field.name}`;
+                setTyped({ ...typed, [key]: value });
+              }
               return undefined;
             }}
           />
@@ -171,7 +173,7 @@ function Adding({ job, habit, onDone }: { job: Job; habit: Habit; onDone(): void
 }
 
 /** What lies about that a heater could be made of, with its sizes. */
-function OnHandDrawn({ job, habit }: { job: Job; habit: Habit }) {
+export function OnHand({ job, habit }: { job: Job; habit: Habit }) {
   const change = useJob((state) => state.change);
   const state = useJob((one) => one.shop);
   const [adding, setAdding] = useState(false);
@@ -222,5 +224,3 @@ function OnHandDrawn({ job, habit }: { job: Job; habit: Habit }) {
     </Section>
   );
 }
-
-export const OnHand = memoOn(OnHandDrawn, ({ job, habit }) => [job.shop.things, job.shop.onHand, job.units, habit]);

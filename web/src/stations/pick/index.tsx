@@ -3,7 +3,7 @@ import { familyIds, heatersOf, isPicked, type Job, resultKey } from '@north-pane
 import { families } from '@north-pane/core/families';
 import { asShelved, bestKinds, type KindCase, type KindOutcome, pickKind } from '@north-pane/core/picking';
 import { formatNumber, formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
-import { useCallback, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Need } from '../../parts/need/Need';
 import { Sentence } from '../../parts/Sentence';
@@ -29,7 +29,7 @@ export default function Pick() {
   const [{ filters, chosen }, setPick] = useRemembered('pick', pickSchema, untouched);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const state = useJob((one) => one.shop);
-  const shelved = useMemo(() => asShelved({ job, state }), [job, state]);
+  const shelved = asShelved({ job, state });
   const key = resultKey(shelved, ['need', 'heat', 'pieces', 'findings']);
   const found = useWorks<KindOutcome>(
     'kind',
@@ -39,20 +39,16 @@ export default function Pick() {
   const fresh = found.every((one) => one.fresh);
   const broken = found.find((one) => one.trouble)?.trouble;
   const schools = useWork('schools', key, (heavy) => heavy.schools(shelved));
-  const tools = useMemo(() => toolsAtHand(job), [job]);
+  const tools = toolsAtHand(job);
   const now = heatersOf(job)[0]?.family ?? '';
   const outcomes = found.flatMap(({ value }) => (value ? [value] : []));
   const cases = outcomes.filter((one): one is KindCase => 'job' in one);
   const failed = outcomes.flatMap((one) => ('trouble' in one ? [one] : []));
-  const [shown, out] = useMemo(() => {
-    const reasons = cases.map((one) => ({ one, why: leftOut(filters, one, tools) }));
-    return [
-      reasons.filter(({ why }) => why.length === 0).map(({ one }) => one),
-      reasons.filter(({ why }) => why.length > 0),
-    ];
-  }, [cases, filters, tools]);
+  const reasons = cases.map((one) => ({ one, why: leftOut(filters, one, tools) }));
+  const shown = reasons.filter(({ why }) => why.length === 0).map(({ one }) => one);
+  const out = reasons.filter(({ why }) => why.length > 0);
   const inHand = cases.find(({ family }) => family === (chosen ?? now)) ?? shown[0];
-  const onChoose = useCallback((family: string) => setPick({ filters, chosen: family }), [filters, setPick]);
+  const onChoose = (family: string) => setPick({ filters, chosen: family });
   const toggle = (filter: FilterId) =>
     setPick({
       filters: filters.includes(filter) ? filters.filter((one) => one !== filter) : [...filters, filter],

@@ -2,22 +2,17 @@ import { Box, Button, SimpleGrid, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
 import { formatNumber, type Habit } from '@north-pane/core/quantity';
 import { compassBearing, magneticDeclination } from '@north-pane/core/sky';
-import { useMemo } from 'react';
 import { Entry } from '../../parts/Entry';
-import { memoOn } from '../../parts/memoOn';
 import { Section } from '../../parts/Section';
 import { useJob } from '../../state/job';
 
 const side = (degrees: number) => `${formatNumber(Math.abs(degrees), 1)}° ${degrees < 0 ? 'west' : 'east'}`;
 
 /** How to aim the pane with a compass here: the needle, its error and age, and a bearing to type. */
-function CompassDrawn({ job, habit, now }: { job: Job; habit: Habit; now: Date }) {
+export function Compass({ job, habit, now }: { job: Job; habit: Habit; now: Date }) {
   const change = useJob((state) => state.change);
   const { latitude, longitude, elevation, declination: given, standing } = job.site;
-  const model = useMemo(
-    () => magneticDeclination({ at: now, latitude, longitude, elevation }),
-    [now, latitude, longitude, elevation],
-  );
+  const model = magneticDeclination({ at: now, latitude, longitude, elevation });
   const declination = given ?? model.declination;
   const bearing = compassBearing(standing.aim, declination);
   const set = (path: string, value: unknown) => {
@@ -71,14 +66,3 @@ function CompassDrawn({ job, habit, now }: { job: Job; habit: Habit; now: Date }
     </Section>
   );
 }
-
-export const Compass = memoOn(CompassDrawn, ({ job, habit, now }) => [
-  job.site.latitude,
-  job.site.longitude,
-  job.site.elevation,
-  job.site.declination,
-  job.site.standing.aim,
-  job.site.standing.roof,
-  habit,
-  now,
-]);

@@ -2,11 +2,10 @@ import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
 import { formatAim } from '@north-pane/core/quantity';
 import { monthNames, type StandingStudy, sayMonths } from '@north-pane/core/sky';
-import { memoOn } from '../../parts/memoOn';
 import { useJob } from '../../state/job';
 
 /** Months in which the water is wanted most, and the pane that they would have. */
-function MonthsWantedDrawn({ job, study }: { job: Job; study: StandingStudy | undefined }) {
+export function MonthsWanted({ job, study }: { job: Job; study: StandingStudy | undefined }) {
   const change = useJob((state) => state.change);
   const wanted = job.need.months ?? [];
   const toggle = (month: number) => {
@@ -47,5 +46,3 @@ function MonthsWantedDrawn({ job, study }: { job: Job; study: StandingStudy | un
     </Box>
   );
 }
-
-export const MonthsWanted = memoOn(MonthsWantedDrawn, ({ job, study }) => [job.need.months, study]);

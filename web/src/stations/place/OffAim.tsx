@@ -2,13 +2,12 @@ import { Box, Flex, Text } from '@chakra-ui/react';
 import { monthNames, type OffPoint, type StandingShares, type StandingStudy } from '@north-pane/core/sky';
 import { line } from 'd3';
 import { Chart, type Scales } from '../../charts/Chart';
-import { memoOn } from '../../parts/memoOn';
 import { ink } from '../../theme/ink';
 
 const percent = (share: number) => share * 100;
 
 /** What it costs to be off: share of the best by how far the aim is turned from it, and by tilt. */
-function OffAimDrawn(props: { study: StandingStudy; shares: StandingShares; aim: number; tilt: number }) {
+export function OffAim(props: { study: StandingStudy; shares: StandingShares; aim: number; tilt: number }) {
   const { study, shares, aim, tilt } = props;
   const off = ((aim - study.best.year.aim + 540) % 360) - 180;
   const month = monthNames[study.darkestMonth - 1] ?? '';
@@ -106,11 +105,3 @@ function Key({ colour, words, dashed }: { colour: string; words: string; dashed?
     </Flex>
   );
 }
-
-export const OffAim = memoOn(OffAimDrawn, ({ study, shares, aim, tilt }) => [
-  study,
-  shares.year,
-  shares.darkest,
-  aim,
-  tilt,
-]);

@@ -4,7 +4,6 @@ import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quanti
 import { jobStanding } from '@north-pane/core/site';
 import { judgeOutlook, monthNames, type OutlookDay } from '@north-pane/core/sky';
 import { CircleCheck, CircleDashed, CircleSlash2 } from 'lucide-react';
-import { useMemo } from 'react';
 import { useOutlook } from '../../state/sky';
 import { heatInk, ink } from '../../theme/ink';
 
@@ -18,15 +17,11 @@ const verdicts = {
 export function Outlook({ job, habit }: { job: Job; habit: Habit }) {
   const outlook = useOutlook();
   const { data } = outlook;
-  const days = useMemo(
-    () =>
-      data
-        ? judgeOutlook(data.hours, { ...job.site, ...jobStanding(job), albedo: job.site.exposure.albedo })
-            .filter((day) => day.hours.length >= 12)
-            .slice(0, 3)
-        : [],
-    [data, job],
-  );
+  const days = data
+    ? judgeOutlook(data.hours, { ...job.site, ...jobStanding(job), albedo: job.site.exposure.albedo })
+        .filter((day) => day.hours.length >= 12)
+        .slice(0, 3)
+    : [];
   if (outlook.isError)
     return (
       <Flex align="center" gap="4" wrap="wrap">

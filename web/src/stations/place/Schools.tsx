@@ -2,7 +2,6 @@ import { Button, Flex, Text } from '@chakra-ui/react';
 import { formatAim, formatNumber, formatRough, type Habit } from '@north-pane/core/quantity';
 import { type SchoolResult, type StandingStudy, sayMonths, seasonMonths } from '@north-pane/core/sky';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
-import { memoOn } from '../../parts/memoOn';
 
 interface SchoolsProps {
   study: StandingStudy;
@@ -17,7 +16,7 @@ const narrow = { base: 'block', md: 'none' } as const;
 const stands = (school: SchoolResult) => `${formatNumber(school.tilt)}°, ${formatAim(school.aim)}`;
 
 /** What each school of tilting gets at this place, the best of each column in bold, and what moving the pane would add. */
-function SchoolsDrawn({ study, latitude, habit, onStand }: SchoolsProps) {
+export function Schools({ study, latitude, habit, onStand }: SchoolsProps) {
   const { winter, summer } = seasonMonths(latitude);
   const most = (of: (school: SchoolResult) => number) => Math.max(...study.schools.map(of));
   const sum = (value: number) => formatRough('insolation', value, habit).number;
@@ -118,5 +117,3 @@ function Moving({ study }: { study: StandingStudy }) {
     </Flex>
   );
 }
-
-export const Schools = memoOn(SchoolsDrawn, ({ study, latitude, habit }) => [study, latitude, habit]);

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import type { PaneSun } from '@north-pane/core/site';
 import { monthNames, perDay } from '@north-pane/core/sky';
-import { memo, useId } from 'react';
+import { useId } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { heatInk, ink } from '../../theme/ink';
@@ -18,7 +18,7 @@ const top = 18;
 const bottom = 34;
 
 /** Sun on the pane by month and hour: a mean over all days, hatched where the skyline or the row in front takes it. */
-export const SunByHour = memo(function SunByHour({ sun, habit }: { sun: PaneSun; habit: Habit }) {
+export function SunByHour({ sun, habit }: { sun: PaneSun; habit: Habit }) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const hatch = useId();
   const { means, free, months } = sun;
@@ -113,7 +113,7 @@ export const SunByHour = memo(function SunByHour({ sun, habit }: { sun: PaneSun;
       )}
     </Box>
   );
-});
+}
 
 function Legend({ x, y, irradiance }: { x: number; y: number; irradiance(value: number): string }) {
   const steps = 9;

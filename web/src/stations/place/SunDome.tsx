@@ -1,13 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import type { Job } from '@north-pane/core/document';
 import { hourMarks, paneEdge, sunPath, sunPosition, sunTimes, yearPaths } from '@north-pane/core/sky';
-import { memo, useMemo } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';
 import { AimWheel, wheelWidth } from './AimWheel';
 import { type Dome, domeOf, pathOf } from './dome';
-import { useLiveDrag, useLiveStanding } from './live';
+import { liveDrag, useLiveStanding } from './live';
 import { Skyline } from './Skyline';
 
 interface SunDomeProps {
@@ -21,13 +20,12 @@ interface SunDomeProps {
  * The sky over the site: the year's paths of the sun with today's hours, the skyline to be drawn by pulling it up, and the
  * aim of the pane as a handle on the rim.
  */
-export const SunDome = memo(function SunDome(props: SunDomeProps) {
+export function SunDome(props: SunDomeProps) {
   const { site, now, bestAim } = props;
   const { aim, tilt, horizon } = useLiveStanding();
-  const drag = useLiveDrag();
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const size = Math.min(width, height || width);
-  const dome = useMemo(() => domeOf(Math.max(40, size / 2 - wheelWidth - 2)), [size]);
+  const dome = domeOf(Math.max(40, size / 2 - wheelWidth - 2));
   const edge = paneEdge({ tilt, aim });
   const pane = dome.at({ zenith: tilt, azimuth: aim });
   // What lies behind the pane: between its edge over the sky and the rim on its back.
@@ -79,9 +77,9 @@ export const SunDome = memo(function SunDome(props: SunDomeProps) {
             <Skyline
               points={horizon}
               dome={dome}
-              onPoints={(points) => drag.set('horizon', points)}
-              onBegin={drag.onBegin}
-              onEnd={drag.onEnd}
+              onPoints={(points) => liveDrag.set('horizon', points)}
+              onBegin={liveDrag.onBegin}
+              onEnd={liveDrag.onEnd}
             />
             {[30, 60].map((zenith) => (
               <SvgText key={zenith} x={5} y={(dome.radius * zenith) / 90 - 4} size={12} fill={ink('soft')}>
@@ -93,16 +91,16 @@ export const SunDome = memo(function SunDome(props: SunDomeProps) {
               aim={aim}
               tilt={tilt}
               bestAim={bestAim}
-              onAim={(value) => drag.set('aim', value)}
-              onBegin={drag.onBegin}
-              onEnd={drag.onEnd}
+              onAim={(value) => liveDrag.set('aim', value)}
+              onBegin={liveDrag.onBegin}
+              onEnd={liveDrag.onEnd}
             />
           </g>
         </svg>
       )}
     </Box>
   );
-});
+}
 
 /** px that the name of a path keeps from what is written beside it. */
 const nameRoom = { x: 46, y: 24 };
@@ -125,17 +123,12 @@ const hotSide = (latitude: number, month: number) =>
   month === 5 ? latitude >= 0 : month === 11 ? latitude < 0 : undefined;
 
 /** The year's paths, thin; both solstices by name; today's thick, with its hours and the sun where it stands now. */
-const Paths = memo(function Paths({ site, dome, now }: { site: Job['site']; dome: Dome; now: Date }) {
+function Paths({ site, dome, now }: { site: Job['site']; dome: Dome; now: Date }) {
   const { latitude, longitude, elevation, zone } = site;
   const day = Math.floor(now.getTime() / 86_400_000);
-  const paths = useMemo(
-    () => yearPaths({ latitude, longitude, elevation }, new Date(day * 86_400_000).getUTCFullYear()),
-    [latitude, longitude, elevation, day],
-  );
-  const today = useMemo(() => {
-    const { noon } = sunTimes({ near: now, latitude, longitude });
-    return sunPath({ near: noon, latitude, longitude, elevation, minutes: 5 });
-  }, [now, latitude, longitude, elevation]);
+  const paths = yearPaths({ latitude, longitude, elevation }, new Date(day * 86_400_000).getUTCFullYear());
+  const { noon } = sunTimes({ near: now, latitude, longitude });
+  const today = sunPath({ near: noon, latitude, longitude, elevation, minutes: 5 });
   const hours = hourMarks(today, zone).map(({ hour, point }) => {
     const [x, y] = dome.at(point);
     const out = Math.hypot(x, y) || 1;
@@ -214,4 +207,4 @@ const Paths = memo(function Paths({ site, dome, now }: { site: Job['site']; dome
       )}
     </>
   );
-});
+}

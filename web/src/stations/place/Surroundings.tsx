@@ -4,12 +4,11 @@ import { formatNumber, formatQuantity, type Habit, parsePitch } from '@north-pan
 import type { Derivation } from '@north-pane/core/readout';
 import { jobMonths, type SkySource, siteDerivations } from '@north-pane/core/site';
 import { exposures, grounds, hiddenHours, monthNames, parseHorizon, writeHorizon } from '@north-pane/core/sky';
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { Entry } from '../../parts/Entry';
 import { FieldAt } from '../../parts/FieldAt';
 import { showsJob } from '../../parts/keys';
-import { memoOn } from '../../parts/memoOn';
 import { Readout } from '../../parts/Readout';
 import { Section } from '../../parts/Section';
 import { useJob } from '../../state/job';
@@ -27,7 +26,7 @@ function useSet() {
 }
 
 /** The weather of the site, by months, with the ways to better it. */
-function WeatherSectionDrawn({ job, habit, source }: { job: Job; habit: Habit; source: SkySource }) {
+export function WeatherSection({ job, habit, source }: { job: Job; habit: Habit; source: SkySource }) {
   const [dialog, setDialog] = useState<'file' | 'months' | undefined>(undefined);
   const set = useSet();
   const months = jobMonths(job.site);
@@ -59,7 +58,7 @@ function WeatherSectionDrawn({ job, habit, source }: { job: Job; habit: Habit; s
 }
 
 /** The skyline as pairs to type or paste, and what it costs in hours. */
-function SkylineSectionDrawn({ job, now }: { job: Job; now: Date }) {
+export function SkylineSection({ job, now }: { job: Job; now: Date }) {
   const set = useSet();
   const { horizon } = job.site;
   const written = writeHorizon(horizon);
@@ -67,10 +66,7 @@ function SkylineSectionDrawn({ job, now }: { job: Job; now: Date }) {
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const { latitude, longitude } = job.site;
   const year = now.getUTCFullYear();
-  const hidden = useMemo(
-    () => hiddenHours(horizon, { latitude, longitude }, year),
-    [horizon, latitude, longitude, year],
-  );
+  const hidden = hiddenHours(horizon, { latitude, longitude }, year);
   const worst = hidden.indexOf(Math.max(...hidden));
   const least = hidden.indexOf(Math.min(...hidden));
   const clock = (hours: number) =>
@@ -143,7 +139,7 @@ function SkylineSectionDrawn({ job, now }: { job: Job; now: Date }) {
 }
 
 /** Ground, wind, a row in front and the roof: what stands about the pane. */
-function AboutSectionDrawn({ job, habit }: { job: Job; habit: Habit }) {
+export function AboutSection({ job, habit }: { job: Job; habit: Habit }) {
   const set = useSet();
   const { exposure, standing } = job.site;
   const near = <T extends { words: string }>(list: readonly T[], of: (one: T) => number, value: number) => {
@@ -242,7 +238,7 @@ function Optional(props: {
 }
 
 /** Mains water, night sky and wind here, each with how it comes about. */
-function HereSectionDrawn({ job, habit }: { job: Job; habit: Habit }) {
+export function HereSection({ job, habit }: { job: Job; habit: Habit }) {
   const set = useSet();
   const [open, setOpen] = useState<string | undefined>(undefined);
   const { mains, sky, wind } = siteDerivations(job.site);
@@ -295,37 +291,3 @@ function HereSectionDrawn({ job, habit }: { job: Job; habit: Habit }) {
     </Section>
   );
 }
-
-export const WeatherSection = memoOn(WeatherSectionDrawn, ({ job, habit, source }) => [
-  job.site.climate,
-  job.site.latitude,
-  job.site.longitude,
-  job.site.elevation,
-  job.site.zone,
-  habit,
-  source.words,
-]);
-
-export const SkylineSection = memoOn(SkylineSectionDrawn, ({ job, now }) => [
-  job.site.horizon,
-  job.site.latitude,
-  job.site.longitude,
-  now.getUTCFullYear(),
-]);
-
-export const AboutSection = memoOn(AboutSectionDrawn, ({ job, habit }) => [
-  job.site.exposure,
-  job.site.standing.front,
-  job.site.standing.roof,
-  habit,
-]);
-
-export const HereSection = memoOn(HereSectionDrawn, ({ job, habit }) => [
-  job.site.latitude,
-  job.site.longitude,
-  job.site.elevation,
-  job.site.climate,
-  job.site.mains,
-  job.site.exposure,
-  habit,
-]);

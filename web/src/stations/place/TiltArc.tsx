@@ -1,12 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { noonSun } from '@north-pane/core/sky';
-import { memo } from 'react';
 import { SvgText } from '../../drawing/SvgText';
 import { useDrag } from '../../drawing/useDrag';
 import { sliderKeys } from '../../parts/sliderKeys';
 import { useSize } from '../../parts/useSize';
 import { ink } from '../../theme/ink';
-import { useLiveDrag, useLiveStanding } from './live';
+import { liveDrag, useLiveStanding } from './live';
 
 interface TiltArcProps {
   latitude: number;
@@ -24,10 +23,10 @@ const nameWidth = 72;
 const nameHeight = 15;
 
 /** The pane from the side on its arc of tilts, with the noon suns it looks at: dragged by its top, or nudged by keys. */
-export const TiltArc = memo(function TiltArc(props: TiltArcProps) {
+export function TiltArc(props: TiltArcProps) {
   const { latitude, longitude, bestTilt, now } = props;
   const { aim, tilt } = useLiveStanding();
-  const { onBegin, onEnd, set } = useLiveDrag();
+  const { onBegin, onEnd, set } = liveDrag;
   const onTilt = (value: number) => set('tilt', value);
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   // On the left only the scale's figures need room, on the right the suns' names.
@@ -149,7 +148,7 @@ export const TiltArc = memo(function TiltArc(props: TiltArcProps) {
       )}
     </Box>
   );
-});
+}
 
 /** An arc about the middle from one angle to another, counter-clockwise from the right. */
 function pathArc(radius: number, from: number, to: number): string {

@@ -84,19 +84,16 @@ export function WeatherDialog({ job, habit, onClose }: { job: Job; habit: Habit;
   const keep = async () => {
     if (!look?.found) return;
     const { bytes, months } = look.found;
+    const series = { name: name.trim() || 'weather', bytes, months };
     const abort = new AbortController();
     stop.current = () => abort.abort();
     setTrouble(undefined);
     setWork({ kind: 'sending', share: 0, stop: () => stop.current() });
     try {
-      await keepSeries(
-        id,
-        { name: name.trim() || 'weather', bytes, months },
-        {
-          onProgress: (share) => setWork((now) => (now.kind === 'sending' ? { ...now, share } : now)),
-          signal: abort.signal,
-        },
-      );
+      await keepSeries(id, series, {
+        onProgress: (share) => setWork((now) => (now.kind === 'sending' ? { ...now, share } : now)),
+        signal: abort.signal,
+      });
       stop.current = () => {};
       onClose();
     } catch (error) {

@@ -3,20 +3,18 @@ import type { Job } from '@north-pane/core/document';
 import { formatPlace, parsePlace } from '@north-pane/core/quantity';
 import { isPlaced, namePlace } from '@north-pane/core/site';
 import { zoneDoubt } from '@north-pane/core/time';
-import { useMemo } from 'react';
 import { Choice } from '../../parts/Choice';
 import { FieldAt } from '../../parts/FieldAt';
-import { memoOn } from '../../parts/memoOn';
 import { TextEntry } from '../../parts/TextEntry';
 import { TownSearch } from '../../parts/TownSearch';
 import { useJob } from '../../state/job';
 import { ClimateChoice } from './ClimateChoice';
 
 /** The site on one line: name, place in any form, height, clock, and where its weather comes from. */
-function WhereDrawn({ job }: { job: Job }) {
+export function Where({ job }: { job: Job }) {
   const { change, changeAll } = useJob();
   const { site } = job;
-  const zones = useMemo(() => [...new Set([site.zone, 'Etc/UTC', ...Intl.supportedValuesOf('timeZone')])], [site.zone]);
+  const zones = [...new Set([site.zone, 'Etc/UTC', ...Intl.supportedValuesOf('timeZone')])];
   const doubt = zoneDoubt(site.zone, site.longitude);
   return (
     <Grid
@@ -64,11 +62,3 @@ function WhereDrawn({ job }: { job: Job }) {
     </Grid>
   );
 }
-
-export const Where = memoOn(WhereDrawn, ({ job }) => [
-  job.site.latitude,
-  job.site.longitude,
-  job.site.unnamed,
-  job.site.zone,
-  job.site.climate,
-]);

@@ -1,8 +1,7 @@
 import { type Job, mainTilt } from '@north-pane/core/document';
 import type { HorizonPoint } from '@north-pane/core/sky';
-import { useMemo, useRef } from 'react';
 import { create } from 'zustand';
-import { jobNow, useDocument, useJob } from '../../state/job';
+import { jobActions, jobNow, useDocument } from '../../state/job';
 
 /** What follows the hand while a handle is dragged; the job has it as soon as the hand rests. */
 interface Live {
@@ -32,47 +31,40 @@ export function useLiveStanding(): { aim: number; tilt: number; horizon: readonl
   };
 }
 
-export interface LiveDrag {
-  onBegin(): void;
-  onEnd(): void;
-  /** While it is dragged the picture follows at once; a key or a typed value goes to the job at once. */
-  set<K extends keyof Live>(name: K, value: NonNullable<Live[K]>): void;
-}
+/** Of the drag that is under way: there is one hand. */
+let resting: number | undefined;
+let dragging = false;
+
+const commit = () => {
+  window.clearTimeout(resting);
+  const live = useLive.getState();
+  const paths = pathsIn(jobNow());
+  const changes = (['aim', 'tilt', 'horizon'] as const).flatMap((name) =>
+    live[name] === undefined ? [] : [{ path: paths[name], value: live[name] }],
+  );
+  if (changes.length > 0) jobActions().changeAll(changes);
+};
 
 /** Dragging one of them: the picture follows the hand in its own frame, and the year is worked out anew when the hand rests. One drag is one undo. */
-export function useLiveDrag(): LiveDrag {
-  const wait = useRef<number | undefined>(undefined);
-  const dragging = useRef(false);
-  return useMemo(() => {
-    const commit = () => {
-      window.clearTimeout(wait.current);
-      const live = useLive.getState();
-      const paths = pathsIn(jobNow());
-      const changes = (['aim', 'tilt', 'horizon'] as const).flatMap((name) =>
-        live[name] === undefined ? [] : [{ path: paths[name], value: live[name] }],
-      );
-      if (changes.length > 0) useJob.getState().changeAll(changes);
-    };
-    return {
-      onBegin: () => {
-        dragging.current = true;
-        useJob.getState().beginDrag();
-      },
-      onEnd: () => {
-        commit();
-        dragging.current = false;
-        useLive.setState(none);
-        useJob.getState().endDrag();
-      },
-      set: (name, value) => {
-        if (!dragging.current) {
-          useJob.getState().change(pathsIn(jobNow())[name], value);
-          return;
-        }
-        useLive.setState({ [name]: value });
-        window.clearTimeout(wait.current);
-        wait.current = window.setTimeout(commit, rest);
-      },
-    };
-  }, []);
-}
+export const liveDrag = {
+  onBegin(): void {
+    dragging = true;
+    jobActions().beginDrag();
+  },
+  onEnd(): void {
+    commit();
+    dragging = false;
+    useLive.setState(none);
+    jobActions().endDrag();
+  },
+  /** While it is dragged the picture follows at once; a key or a typed value goes to the job at once. */
+  set<K extends keyof Live>(name: K, value: NonNullable<Live[K]>): void {
+    if (!dragging) {
+      jobActions().change(pathsIn(jobNow())[name], value);
+      return;
+    }
+    useLive.setState({ [name]: value });
+    window.clearTimeout(resting);
+    resting = window.setTimeout(commit, rest);
+  },
+};

@@ -7,7 +7,7 @@ import { handTestsOf, withFound } from '@north-pane/core/proving';
 import { formatNumber } from '@north-pane/core/quantity';
 import type { Settled, TestBench } from '@north-pane/core/thermal';
 import { format } from 'date-fns';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod';
 import { Chips } from '../../parts/Chips';
@@ -16,6 +16,7 @@ import { Frame } from '../../parts/Frame';
 import { useHabit } from '../../state/habit';
 import { useDocument, useJob } from '../../state/job';
 import { useRemembered } from '../../state/remembered';
+import { useRememberForm } from './useRememberForm';
 
 /** The fields that are filled. */
 function numbersOf(typed: Partial<Record<string, number>>): Record<string, number> {
@@ -34,9 +35,11 @@ export function HandTests({ onClose }: { onClose(): void }) {
   const tests = handTestsOf(open, index);
   const [wanted, setWanted] = useState<string>();
   const [left, leave] = useRemembered('tests by hand', z.record(z.string(), z.number()), {});
-  const { control, handleSubmit, setError, formState } = useForm<Record<string, number>>({ defaultValues: left });
+  const { control, handleSubmit, setError, formState, subscribe } = useForm<Record<string, number>>({
+    defaultValues: left,
+  });
   const typed = useWatch({ control });
-  useEffect(() => leave(numbersOf(typed)), [typed, leave]);
+  useRememberForm(subscribe, (values) => leave(numbersOf(values)));
   const [bench, setBench] = useState<TestBench>({ painted: true, backOpen: false });
   const chosen = tests.find(({ test }) => test.name === wanted) ?? tests[0];
   if (!chosen) return <NoTests onClose={onClose} />;

@@ -6,21 +6,13 @@ import { tz } from '@date-fns/tz';
 import { type Finding, issueWords } from '@north-pane/core/care';
 import { sayFinding } from '@north-pane/core/cautions';
 import type { Job } from '@north-pane/core/document';
-import {
-  parseFlow,
-  type Reading,
-  type Sensors,
-  sayVerdict,
-  skyWords,
-  type WindWord,
-  windWords,
-} from '@north-pane/core/proof';
-import { compareJob, jobDoubts } from '@north-pane/core/proving';
+import { parseFlow, type Reading, type Sensors, skyWords, type WindWord, windWords } from '@north-pane/core/proof';
+import { jobDoubts } from '@north-pane/core/proving';
 import { formatQuantity, type Habit, type QuantityKind } from '@north-pane/core/quantity';
 import { readTime } from '@north-pane/core/time';
 import { useMutation } from '@tanstack/react-query';
 import { format } from 'date-fns';
-import { useEffect, useId, useMemo, useState } from 'react';
+import { useId, useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod';
 import { Chips } from '../../parts/Chips';
@@ -31,6 +23,8 @@ import { answered, api } from '../../state/api';
 import { saveNow, useJob } from '../../state/job';
 import { refreshSources, useTakeOutReadings } from '../../state/readings';
 import { useRemembered } from '../../state/remembered';
+import { useReadingVerdict } from './useReadingVerdict';
+import { useRememberForm } from './useRememberForm';
 
 const winds = Object.keys(windWords) as [WindWord, ...WindWord[]];
 
@@ -110,22 +104,16 @@ export function ReadingPad({
   const id = useJob((state) => state.id) ?? '';
   const [left, leave] = useRemembered('reading', half, { wind: 'leaves stir' });
   const fields = fieldsOf(stands);
-  const { control, handleSubmit, setValue, reset } = useForm<Half>({ defaultValues: left });
+  const { control, handleSubmit, setValue, reset, subscribe } = useForm<Half>({ defaultValues: left });
   const typed = useWatch({ control }) as Half;
-  useEffect(() => leave(typed), [typed, leave]);
+  useRememberForm(subscribe, leave);
   const filled: Half = { ...typed, air: typed.air ?? last?.air, flow: typed.flow ?? last?.flow };
   const parsed = form.safeParse(filled, { error: issueWords });
   const reading: Omit<Reading, 'time'> | undefined = parsed.success
     ? { ...parsed.data, wind: windWords[parsed.data.wind] }
     : undefined;
-  const key = reading ? JSON.stringify(reading) : '';
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the reading
-  const said = useMemo(() => {
-    if (!reading) return undefined;
-    const now = { ...reading, time: Date.now() };
-    const compared = compareJob(built, stands && last ? [last, now] : [now], { ...sensors, sun: 'words' });
-    return compared.rows.length === 0 ? undefined : sayVerdict(compared.verdict, habit);
-  }, [key, built, stands, last, sensors, habit]);
+  const typedReading = reading && JSON.stringify(reading);
+  const said = useReadingVerdict(typedReading, built, stands ? last : undefined, sensors, habit);
   const zone = built.site.zone;
   const [told, say] = useState('');
   const takeOut = useTakeOutReadings();

@@ -3,7 +3,6 @@ import { tz } from '@date-fns/tz';
 import type { Reading } from '@north-pane/core/proof';
 import { formatCount, formatQuantity, type Habit } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
-import { useMemo } from 'react';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Frame } from '../../parts/Frame';
 import { TwoStep } from '../../parts/TwoStep';
@@ -14,60 +13,58 @@ export function ReadingsDialog(props: { source: Source; zone: string; habit: Hab
   const { source, zone, habit, onClose } = props;
   const takeOut = useTakeOutReadings();
   const { name, count, readings } = source;
-  const columns = useMemo((): ColumnDef<Reading>[] => {
-    const inZone = tz(zone);
-    const when = (time: number) => format(inZone(new Date(time)), 'yyyy-MM-dd HH:mm');
-    const degrees = (key: 'inlet' | 'outlet' | 'air', header: string): ColumnDef<Reading> => ({
-      accessorKey: key,
-      header,
-      meta: { end: true, ...(key === 'air' ? { wide: true } : {}) },
-      cell: ({ row }) => formatQuantity('temperature', row.original[key], habit).text,
-    });
-    return [
-      { id: 'time', accessorFn: ({ time }) => when(time), header: 'when' },
-      degrees('inlet', 'in'),
-      degrees('outlet', 'out'),
-      {
-        id: 'gain',
-        accessorFn: ({ inlet, outlet }) => outlet - inlet,
-        header: 'temperature rise',
-        meta: { end: true },
-        cell: ({ row: { original } }) =>
-          formatQuantity('temperatureDifference', original.outlet - original.inlet, habit).text,
-      },
-      degrees('air', 'air'),
-      {
-        accessorKey: 'flow',
-        header: 'flow',
-        meta: { end: true, wide: true },
-        cell: ({ row }) => formatQuantity('flow', row.original.flow, habit).text,
-      },
-      {
-        id: 'sun',
-        accessorFn: ({ irradiance, sky }) => irradiance ?? sky ?? '',
-        header: 'sun',
-        meta: { wide: true },
-        cell: ({ row: { original } }) =>
-          original.irradiance === undefined
-            ? (original.sky ?? '')
-            : formatQuantity('irradiance', original.irradiance, habit).text,
-      },
-      {
-        id: 'out',
-        header: '',
-        meta: { end: true },
-        cell: ({ row: { original } }) => (
-          <TwoStep
-            words="Take out"
-            of={`reading of ${when(original.time)}`}
-            ask="For good?"
-            disabled={takeOut.isPending}
-            onDo={() => takeOut.mutate({ source: name, from: original.time, to: original.time })}
-          />
-        ),
-      },
-    ];
-  }, [zone, habit, name, takeOut.isPending, takeOut.mutate]);
+  const inZone = tz(zone);
+  const when = (time: number) => format(inZone(new Date(time)), 'yyyy-MM-dd HH:mm');
+  const degrees = (key: 'inlet' | 'outlet' | 'air', header: string): ColumnDef<Reading> => ({
+    accessorKey: key,
+    header,
+    meta: { end: true, ...(key === 'air' ? { wide: true } : {}) },
+    cell: ({ row }) => formatQuantity('temperature', row.original[key], habit).text,
+  });
+  const columns: ColumnDef<Reading>[] = [
+    { id: 'time', accessorFn: ({ time }) => when(time), header: 'when' },
+    degrees('inlet', 'in'),
+    degrees('outlet', 'out'),
+    {
+      id: 'gain',
+      accessorFn: ({ inlet, outlet }) => outlet - inlet,
+      header: 'temperature rise',
+      meta: { end: true },
+      cell: ({ row: { original } }) =>
+        formatQuantity('temperatureDifference', original.outlet - original.inlet, habit).text,
+    },
+    degrees('air', 'air'),
+    {
+      accessorKey: 'flow',
+      header: 'flow',
+      meta: { end: true, wide: true },
+      cell: ({ row }) => formatQuantity('flow', row.original.flow, habit).text,
+    },
+    {
+      id: 'sun',
+      accessorFn: ({ irradiance, sky }) => irradiance ?? sky ?? '',
+      header: 'sun',
+      meta: { wide: true },
+      cell: ({ row: { original } }) =>
+        original.irradiance === undefined
+          ? (original.sky ?? '')
+          : formatQuantity('irradiance', original.irradiance, habit).text,
+    },
+    {
+      id: 'out',
+      header: '',
+      meta: { end: true },
+      cell: ({ row: { original } }) => (
+        <TwoStep
+          words="Take out"
+          of={`reading of ${when(original.time)}`}
+          ask="For good?"
+          disabled={takeOut.isPending}
+          onDo={() => takeOut.mutate({ source: name, from: original.time, to: original.time })}
+        />
+      ),
+    },
+  ];
   return (
     <Frame title={`Measured: ${name}`} wide onClose={onClose}>
       <Dialog.Body>

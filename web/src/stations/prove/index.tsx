@@ -6,7 +6,7 @@ import { plantOf } from '@north-pane/core/proving';
 import { formatCount, formatNumber } from '@north-pane/core/quantity';
 import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import * as z from 'zod';
 import { Choice } from '../../parts/Choice';
 import { Section } from '../../parts/Section';
@@ -45,7 +45,7 @@ export default function Prove() {
   );
   const source = all.find((one) => one.id === sourceId) ?? largest;
   const byHand = all.find((one) => one.name === 'by hand');
-  const stands = useMemo(() => isStore(plantOf(built.document)), [built.document]);
+  const stands = isStore(plantOf(built.document));
   const newest = all
     .flatMap((one) => one.readings.filter((reading) => stands || reading.flow > 0).slice(-1))
     .sort((a, b) => b.time - a.time)[0];
@@ -133,7 +133,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
   const zone = document.site.zone;
   const key = `${source.id} ${source.count} ${source.readings.length} ${source.readings[source.readings.length - 1]?.time} ${built.builds.map(({ from, job }) => `${from} ${resultKey(job, ['heat'])}`).join(' ')}`;
   const compared = useWork('compare', key, (heavy) => heavy.compare(built.builds, source.readings, source.sensors));
-  const days = useMemo(() => daysOf(compared.value?.rows ?? [], zone), [compared.value, zone]);
+  const days = daysOf(compared.value?.rows ?? [], zone);
   const [looking, setLooking] = useState(false);
   const [builds, setBuilds] = useState(false);
   const [chosenDay, setDay] = useRemembered('day', z.string().optional(), undefined);

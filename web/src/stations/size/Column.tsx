@@ -2,7 +2,7 @@ import { Button, Flex, Text } from '@chakra-ui/react';
 import { resultKey } from '@north-pane/core/document';
 import { heaterReadouts } from '@north-pane/core/figures';
 import { formatQuantity } from '@north-pane/core/quantity';
-import { lazy, memo, Suspense, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Now } from '../../parts/Later';
 import { Matters } from '../../parts/Matters';
 import { FoldingSection, goToSection } from '../../parts/Section';
@@ -70,7 +70,7 @@ const jumps = [
 ] as const;
 
 /** From the drawing to what is said of it: each opens its section. */
-const Jumps = memo(function Jumps() {
+function Jumps() {
   return (
     <Flex as="nav" aria-label="Parts of this column" gap="1" wrap="wrap" mb="3" className="no-print">
       {jumps.map(([title, words]) => (
@@ -80,7 +80,7 @@ const Jumps = memo(function Jumps() {
       ))}
     </Flex>
   );
-});
+}
 
 function Does({ bench }: { bench: Bench | undefined }) {
   const habit = useHabit();
@@ -136,7 +136,7 @@ function Safety() {
   );
 }
 
-const HowSure = memo(function HowSure() {
+function HowSure() {
   const [shown, setShown] = useState(false);
   return (
     <FoldingSection title="How sure" shut>
@@ -153,7 +153,7 @@ const HowSure = memo(function HowSure() {
       )}
     </FoldingSection>
   );
-});
+}
 
 function Limits({ onClose }: { onClose(): void }) {
   const habit = useHabit();

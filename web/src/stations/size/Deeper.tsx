@@ -3,10 +3,10 @@ import type { DeepSection } from '@north-pane/core/figures';
 import { pathOf } from '@north-pane/core/job';
 import type { Habit } from '@north-pane/core/quantity';
 import type { Section } from '@north-pane/core/readout';
-import { memo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { PlainTable } from '../../parts/PlainTable';
 import { FoldingSection } from '../../parts/Section';
-import { jobNow, useJob } from '../../state/job';
+import { jobActions, jobNow } from '../../state/job';
 import type { Bench, Told } from '../../workers/heavy';
 import { Choices } from './Choices';
 import { Curve } from './Curve';
@@ -40,32 +40,25 @@ interface DeeperProps {
  * What the worker finds about a heater a moment after a change. Drawn again only when it has found it: while the tape is
  * dragged nothing here moves.
  */
-export const Deeper = memo(
-  function Deeper(props: DeeperProps) {
-    const { bench, habit, onChoose } = props;
-    return (
-      <>
-        {bench.sections.map((one) => (
-          <FoldingSection
-            key={'section' in one ? one.section.id : one.id}
-            title={'section' in one ? one.section.title : one.title}
-            shut
-          >
-            <Deep {...props} one={one} />
-          </FoldingSection>
-        ))}
-        <FoldingSection title="What a mark is worth" shut aside="to the heat of this panel">
-          <Shown of={bench.marks}>{(marks) => <Marks marks={marks} habit={habit} onChoose={onChoose} />}</Shown>
+export function Deeper(props: DeeperProps) {
+  const { bench, habit, onChoose } = props;
+  return (
+    <>
+      {bench.sections.map((one) => (
+        <FoldingSection
+          key={'section' in one ? one.section.id : one.id}
+          title={'section' in one ? one.section.title : one.title}
+          shut
+        >
+          <Deep {...props} one={one} />
         </FoldingSection>
-      </>
-    );
-  },
-  (before, after) =>
-    before.bench === after.bench &&
-    before.index === after.index &&
-    before.habit === after.habit &&
-    before.opened === after.opened,
-);
+      ))}
+      <FoldingSection title="What a mark is worth" shut aside="to the heat of this panel">
+        <Shown of={bench.marks}>{(marks) => <Marks marks={marks} habit={habit} onChoose={onChoose} />}</Shown>
+      </FoldingSection>
+    </>
+  );
+}
 
 /** One section by its kind. */
 function Deep({ one, index, opened, habit, onOpen }: DeeperProps & { one: DeepSection }) {
@@ -79,7 +72,7 @@ function Deep({ one, index, opened, habit, onOpen }: DeeperProps & { one: DeepSe
         <Choices
           section={section}
           habit={habit}
-          onChoose={(value) => useJob.getState().change(`${pathOf(jobNow(), index)}.${section.path}`, value)}
+          onChoose={(value) => jobActions().change(`${pathOf(jobNow(), index)}.${section.path}`, value)}
         />
       );
     case 'curve':

@@ -6,14 +6,14 @@ import { stackShortfall } from '@north-pane/core/families';
 import { heaterSections, sectionOf } from '@north-pane/core/figures';
 import { sideOf } from '@north-pane/core/job';
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
-import { memo, type ReactNode, useDeferredValue, useMemo } from 'react';
+import { type ReactNode, useDeferredValue } from 'react';
 import { DrawingView } from '../../drawing/DrawingView';
 import type { Pull } from '../../drawing/Grip';
 import { goToSection } from '../../parts/Section';
 import { phone } from '../../parts/usePhone';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
-import { useJob } from '../../state/job';
+import { jobActions } from '../../state/job';
 import { ink } from '../../theme/ink';
 import { FieldLegend, FieldShade } from './FieldShade';
 import { Paths } from './Paths';
@@ -92,7 +92,7 @@ export function ShadeSwitch() {
   return <ShadeButton shaded={shaded} />;
 }
 
-const ShadeButton = memo(function ShadeButton({ shaded }: { shaded: boolean }) {
+function ShadeButton({ shaded }: { shaded: boolean }) {
   return (
     <Flex position="absolute" zIndex={1} top="0" left="0">
       <Button size="xs" variant="outline" aria-pressed={shaded} onClick={toggleShade}>
@@ -100,7 +100,7 @@ const ShadeButton = memo(function ShadeButton({ shaded }: { shaded: boolean }) {
       </Button>
     </Flex>
   );
-});
+}
 
 /** px that the buttons take under a drawing: on a phone they are as tall as a thumb. */
 const underButtons = window.matchMedia(phone).matches ? 58 : 40;
@@ -121,20 +121,17 @@ export function UnderPlan() {
   );
 }
 
-const UnderButtons = memo(
-  function UnderButtons({ under, views }: { under: string; views: readonly { id: string; name: string }[] }) {
-    return (
-      <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
-        {views.map(({ id, name }) => (
-          <Button key={id} size="xs" variant="outline" aria-pressed={id === under} onClick={() => showUnder(id)}>
-            {name}
-          </Button>
-        ))}
-      </Flex>
-    );
-  },
-  (before, after) => before.under === after.under && JSON.stringify(before.views) === JSON.stringify(after.views),
-);
+function UnderButtons({ under, views }: { under: string; views: readonly { id: string; name: string }[] }) {
+  return (
+    <Flex position="absolute" zIndex={1} bottom="0" left="0" gap="1">
+      {views.map(({ id, name }) => (
+        <Button key={id} size="xs" variant="outline" aria-pressed={id === under} onClick={() => showUnder(id)}>
+          {name}
+        </Button>
+      ))}
+    </Flex>
+  );
+}
 
 /** px to a metre on a screen of 96 dots an inch: full size. */
 const fullSize = 96 / 0.0254;
@@ -224,20 +221,17 @@ function SectionDrawing({ drawing: section }: { drawing: Drawing }) {
 function usePull(): Pull {
   const { at } = useBenchPanel();
   const habit = useHabit();
-  return useMemo(() => {
-    const { beginDrag, endDrag } = useJob.getState();
-    return {
-      onBegin: ({ id }) => {
-        takeDimension(id);
-        beginDrag();
-      },
-      onValue: (dimension, value) => {
-        const { edit } = dimension;
-        if (edit) setDimension(at, { ...dimension, edit }, value, habit);
-      },
-      onEnd: endDrag,
-    };
-  }, [at, habit]);
+  return {
+    onBegin: ({ id }) => {
+      takeDimension(id);
+      jobActions().beginDrag();
+    },
+    onValue: (dimension, value) => {
+      const { edit } = dimension;
+      if (edit) setDimension(at, { ...dimension, edit }, value, habit);
+    },
+    onEnd: () => jobActions().endDrag(),
+  };
 }
 
 /** Where the chosen dimension is typed, when it stands on this drawing. */
@@ -269,13 +263,9 @@ export function PanelServiceMargins() {
   return <ServiceMarginsOf margins={useDeferredValue(margins)} panel={at} habit={habit} />;
 }
 
-const ServiceMarginsOf = memo(function ServiceMarginsOf(props: {
-  margins: readonly ServiceMargin[];
-  panel: number;
-  habit: Habit;
-}) {
+function ServiceMarginsOf(props: { margins: readonly ServiceMargin[]; panel: number; habit: Habit }) {
   const { margins, panel, habit } = props;
   return (
     <ServiceMargins margins={margins.filter((one) => one.panel === panel || one.panel === undefined)} habit={habit} />
   );
-});
+}

@@ -1,7 +1,7 @@
 import { Button, Dialog, Flex, Text } from '@chakra-ui/react';
 import { heatersOf, type Job } from '@north-pane/core/document';
 import { changeKind, type HeaterDocument } from '@north-pane/core/families';
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { Frame } from '../../parts/Frame';
 import { LineUp } from '../../parts/LineUp';
 import { useHabit } from '../../state/habit';
@@ -15,18 +15,12 @@ export function KindDialog({ index, onClose }: { index: number; onClose(): void 
   const panel = heatersOf(document)[index] as HeaterDocument;
   const [chosen, setChosen] = useState(panel.family);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
-  const made = useCallback(
-    (family: string) =>
-      family === panel.family ? { panel, kept: [], left: [] } : changeKind(panel, family, document.units),
-    [panel, document.units],
-  );
-  const jobOf = useCallback(
-    (family: string): Job => ({
-      ...document,
-      heaters: { ...document.heaters, [panel.id]: entryOf(made(family).panel, document, panel.id) },
-    }),
-    [document, panel.id, made],
-  );
+  const made = (family: string) =>
+    family === panel.family ? { panel, kept: [], left: [] } : changeKind(panel, family, document.units);
+  const jobOf = (family: string): Job => ({
+    ...document,
+    heaters: { ...document.heaters, [panel.id]: entryOf(made(family).panel, document, panel.id) },
+  });
   const { panel: next, kept, left } = made(chosen);
   const take = () => {
     const outcome = change(['heaters', panel.id], entryOf(next, document, panel.id));

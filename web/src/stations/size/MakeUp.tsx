@@ -12,13 +12,13 @@ import {
 import { heaterPath, pathOf } from '@north-pane/core/job';
 import { mounts } from '@north-pane/core/mounts';
 import type { Habit } from '@north-pane/core/quantity';
-import { lazy, memo, Suspense, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { ChooseAt } from '../../parts/Choose';
 import { Entry } from '../../parts/Entry';
 import { FieldAt } from '../../parts/FieldAt';
 import { Stepper } from '../../parts/Stepper';
-import { jobNow, useJob } from '../../state/job';
+import { jobActions, jobNow, useJob } from '../../state/job';
 
 const KindDialog = lazy(async () => ({ default: (await import('./KindDialog')).KindDialog }));
 
@@ -26,7 +26,7 @@ const shared = ['absorber', 'box', 'glazing'] as const;
 
 /** Sets one field of a panel; another absorber, box or pane comes with its own parameters. */
 function setField(index: number, path: string, value: unknown, habit: Habit): string | undefined {
-  const { change, document } = useJob.getState();
+  const { change, document } = jobActions();
   const panel = document && heatersOf(document)[index];
   if (!document || !panel) return undefined;
   const name = shared.find((one) => path === `${one}.kind`);
@@ -45,7 +45,7 @@ interface RowProps {
 }
 
 /** One field. Drawn again only when its own value changes: a change on the bench touches few of them. */
-const Row = memo(function Row(props: RowProps) {
+function Row(props: RowProps) {
   const { index, path } = props;
   const id = useJob((state) => (state.document ? heatersOf(state.document)[index]?.id : undefined));
   return (
@@ -54,7 +54,7 @@ const Row = memo(function Row(props: RowProps) {
       {id && <ChooseAt path={['heaters', id, ...path.split('.')]} />}
     </div>
   );
-});
+}
 
 function FieldEntry({ index, path, value, meta, habit }: RowProps) {
   const set = (next: unknown) => setField(index, path, next, habit);
@@ -108,7 +108,7 @@ export function MakeUp({
 }
 
 /** The kind of heater, the way to another one, and the way to fill the pane again. */
-const Kind = memo(function Kind({ index, family }: { index: number; family: Family }) {
+function Kind({ index, family }: { index: number; family: Family }) {
   const [choosing, setChoosing] = useState(false);
   const change = useJob((state) => state.change);
   const fit = () => {
@@ -140,40 +140,36 @@ const Kind = memo(function Kind({ index, family }: { index: number; family: Fami
       )}
     </>
   );
-});
+}
 
 /** What the panel stands on, with its own sizes; its tilt is that of Place. */
-const Mount = memo(
-  function Mount({ index, panel, habit }: { index: number; panel: HeaterDocument; habit: Habit }) {
-    const change = useJob((state) => state.change);
-    const { mount } = panel;
-    const choose = (kind: string) =>
-      change(
-        `${heaterPath(panel.id)}.mount`,
-        kind === '' ? undefined : { kind, parameters: mounts[kind as keyof typeof mounts].standard(habit) },
-      );
-    const member = mount && mounts[mount.kind as keyof typeof mounts];
-    return (
-      <>
-        <Choice
-          label="Stands on"
-          hint={member?.meaning ?? 'What the panel stands on; it is in the cut list too.'}
-          value={mount?.kind ?? ''}
-          choices={[
-            { value: '', words: 'not settled' },
-            ...Object.values(mounts)
-              .filter(({ id }) => id === mount?.kind || whyNotOn(panel.family, id) === undefined)
-              .map(({ id, name }) => ({ value: id, words: name })),
-          ]}
-          onValue={choose}
-        />
-        {member &&
-          fieldsOf(member.schema, 'mount.parameters', mount.parameters).map(({ path, value, meta }) => (
-            <Row key={path} index={index} path={path} value={value} meta={meta} habit={habit} />
-          ))}
-      </>
+function Mount({ index, panel, habit }: { index: number; panel: HeaterDocument; habit: Habit }) {
+  const change = useJob((state) => state.change);
+  const { mount } = panel;
+  const choose = (kind: string) =>
+    change(
+      `${heaterPath(panel.id)}.mount`,
+      kind === '' ? undefined : { kind, parameters: mounts[kind as keyof typeof mounts].standard(habit) },
     );
-  },
-  (before, after) =>
-    before.habit === after.habit && before.index === after.index && before.panel.mount === after.panel.mount,
-);
+  const member = mount && mounts[mount.kind as keyof typeof mounts];
+  return (
+    <>
+      <Choice
+        label="Stands on"
+        hint={member?.meaning ?? 'What the panel stands on; it is in the cut list too.'}
+        value={mount?.kind ?? ''}
+        choices={[
+          { value: '', words: 'not settled' },
+          ...Object.values(mounts)
+            .filter(({ id }) => id === mount?.kind || whyNotOn(panel.family, id) === undefined)
+            .map(({ id, name }) => ({ value: id, words: name })),
+        ]}
+        onValue={choose}
+      />
+      {member &&
+        fieldsOf(member.schema, 'mount.parameters', mount.parameters).map(({ path, value, meta }) => (
+          <Row key={path} index={index} path={path} value={value} meta={meta} habit={habit} />
+        ))}
+    </>
+  );
+}

@@ -2,7 +2,7 @@ import { Box, Dialog, Text } from '@chakra-ui/react';
 import { loopPipes, solderRatedTo } from '@north-pane/core/catalogue';
 import type { ServiceMargin } from '@north-pane/core/cautions';
 import { formatQuantity, type Habit } from '@north-pane/core/quantity';
-import { memo, useState } from 'react';
+import { useState } from 'react';
 import { Choice } from '../../parts/Choice';
 import { type ColumnDef, DataTable } from '../../parts/DataTable';
 import { Frame } from '../../parts/Frame';
@@ -52,59 +52,56 @@ function filled({ sees, high, limit, margin }: ServiceMargin, most: number): str
  * The tightest material of every layer against the heat it meets in a dry panel, in the order of the section. Of plain
  * elements: it moves with every step of the tape.
  */
-export const ServiceMargins = memo(
-  function ServiceMargins({ margins, habit }: { margins: readonly ServiceMargin[]; habit: Habit }) {
-    const [all, setAll] = useState(false);
-    const tight = tightest(margins);
-    const most = Math.max(150, ...tight.map(({ high }) => high)) * 1.05;
-    return (
-      <section aria-label="What overheats, empty in full sun" style={{ fontSize: 14 }}>
-        <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', marginBottom: 4 }}>
-          <h2 style={{ fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 16 }}>
-            What overheats, empty in full sun
-          </h2>
-          <button
-            type="button"
-            className="plain-target"
-            onClick={() => setAll(true)}
-            style={{ color: ink('paneText'), cursor: 'pointer', textDecoration: 'underline' }}
-            aria-label={`What overheats: all ${margins.length}`}
+export function ServiceMargins({ margins, habit }: { margins: readonly ServiceMargin[]; habit: Habit }) {
+  const [all, setAll] = useState(false);
+  const tight = tightest(margins);
+  const most = Math.max(150, ...tight.map(({ high }) => high)) * 1.05;
+  return (
+    <section aria-label="What overheats, empty in full sun" style={{ fontSize: 14 }}>
+      <div style={{ display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', marginBottom: 4 }}>
+        <h2 style={{ fontFamily: 'var(--np-fonts-heading)', fontWeight: 600, fontSize: 16 }}>
+          What overheats, empty in full sun
+        </h2>
+        <button
+          type="button"
+          className="plain-target"
+          onClick={() => setAll(true)}
+          style={{ color: ink('paneText'), cursor: 'pointer', textDecoration: 'underline' }}
+          aria-label={`What overheats: all ${margins.length}`}
+        >
+          all {margins.length}
+        </button>
+      </div>
+      {tight.map((one) => {
+        const { place, short, name, sees, high, limit, margin } = one;
+        return (
+          <div
+            key={place}
+            style={row}
+            title={`${name}: meets ${temperature(sees, habit)}, one panel in twenty ${temperature(high, habit)} or more; stands ${temperature(limit, habit)}`}
           >
-            all {margins.length}
-          </button>
-        </div>
-        {tight.map((one) => {
-          const { place, short, name, sees, high, limit, margin } = one;
-          return (
-            <div
-              key={place}
-              style={row}
-              title={`${name}: meets ${temperature(sees, habit)}, one panel in twenty ${temperature(high, habit)} or more; stands ${temperature(limit, habit)}`}
+            <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+              {margin < 0 ? name : short}
+            </span>
+            <span style={{ ...bar, background: filled(one, most) }} aria-hidden />
+            <span
+              style={{
+                textAlign: 'right',
+                whiteSpace: 'nowrap',
+                fontWeight: margin < 0 ? 600 : 400,
+                color: margin < 0 ? ink('ochreText') : undefined,
+              }}
             >
-              <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-                {margin < 0 ? name : short}
-              </span>
-              <span style={{ ...bar, background: filled(one, most) }} aria-hidden />
-              <span
-                style={{
-                  textAlign: 'right',
-                  whiteSpace: 'nowrap',
-                  fontWeight: margin < 0 ? 600 : 400,
-                  color: margin < 0 ? ink('ochreText') : undefined,
-                }}
-              >
-                {span(one, habit)}
-                {margin < 0 ? `, ${formatQuantity('temperature', limit, habit, 0).number} max` : ''}
-              </span>
-            </div>
-          );
-        })}
-        {all && <AllServiceMargins margins={margins} habit={habit} onClose={() => setAll(false)} />}
-      </section>
-    );
-  },
-  (before, after) => before.habit === after.habit && before.margins === after.margins,
-);
+              {span(one, habit)}
+              {margin < 0 ? `, ${formatQuantity('temperature', limit, habit, 0).number} max` : ''}
+            </span>
+          </div>
+        );
+      })}
+      {all && <AllServiceMargins margins={margins} habit={habit} onClose={() => setAll(false)} />}
+    </section>
+  );
+}
 
 function AllServiceMargins({
   margins,

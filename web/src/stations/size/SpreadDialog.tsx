@@ -37,8 +37,7 @@ export function SpreadDialog({
     return outcome.ok ? undefined : outcome.message;
   };
   const forget = (row: UncertainRow) => {
-    const { [row.input]: _, ...rest } = known;
-    keep(rest);
+    keep(Object.fromEntries(Object.entries(known).filter(([input]) => input !== row.input)));
   };
   const rows = uncertainRows(open, index);
   const columns: ColumnDef<UncertainRow>[] = [

@@ -4,7 +4,7 @@ import type { Habit } from '@north-pane/core/quantity';
 import { useState } from 'react';
 import { Entry } from '../../parts/Entry';
 import { useReturnFocus } from '../../parts/useReturnFocus';
-import { useJob } from '../../state/job';
+import { jobActions } from '../../state/job';
 import { setDimension, setTyping } from './view';
 
 /**
@@ -16,13 +16,13 @@ export function TypeIn({ panel, dimension, habit }: { panel: number; dimension: 
   const [offer, setOffer] = useState<Refit[] | undefined>(undefined);
   const take = (value: number): string | undefined => {
     const message = setDimension(panel, dimension, value, habit);
-    const job = useJob.getState().document;
+    const job = jobActions().document;
     const beyond = message !== undefined && sayBound(dimension, value, habit) !== undefined;
     setOffer(beyond && job ? refitDimension(job, panel, dimension, value, habit) : undefined);
     return message;
   };
   const fit = ({ changes }: Refit) => {
-    if (useJob.getState().changeAll(changes).ok) setTyping(false);
+    if (jobActions().changeAll(changes).ok) setTyping(false);
   };
   return (
     <Box bg="card" borderWidth="2px" borderColor="pane" borderRadius="3px" p="3" boxShadow="md">

@@ -2,7 +2,7 @@ import { Button, Flex, Text } from '@chakra-ui/react';
 import { errorWords } from '@north-pane/core/care';
 import { type StockFit, sayFit, sayPointFully, type WasteFreePoint } from '@north-pane/core/cutting';
 import { formatLength, formatQuantity, type Habit } from '@north-pane/core/quantity';
-import { memo, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { FoldingSection } from '../../parts/Section';
 import { useDerived } from '../../state/derived';
 import { useHabit } from '../../state/habit';
@@ -54,8 +54,6 @@ export function WasteNothing() {
       },
     );
   };
-  const asking = useRef(ask);
-  asking.current = ask;
   const stop = () => {
     under.current?.stop();
     setWork(undefined);
@@ -81,7 +79,7 @@ export function WasteNothing() {
           That could not be worked out: {failed ?? trouble}
         </Text>
       )}
-      <Asks busy={work !== undefined} onAsk={asking} />
+      <Asks busy={work !== undefined} onAsk={ask} />
       {work && (
         <Flex align="center" gap="2" mt="2" fontSize="14px">
           <progress value={work.share} style={{ flex: 1, accentColor: ink('pane') }} aria-label="How far" />
@@ -95,22 +93,21 @@ export function WasteNothing() {
   );
 }
 
-/** Drawn again only when a search begins or ends: what is asked is taken from the job as it stands then. */
-const Asks = memo(function Asks({ busy, onAsk }: { busy: boolean; onAsk: { current(asked: Asked): void } }) {
+function Asks({ busy, onAsk }: { busy: boolean; onAsk(asked: Asked): void }) {
   return (
     <Flex gap="1" mt="2" wrap="wrap">
-      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk.current('stretch')}>
+      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk('stretch')}>
         Use the stock up
       </Button>
-      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk.current('shrink')}>
+      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk('shrink')}>
         Shrink to save
       </Button>
-      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk.current('together')}>
+      <Button size="xs" variant="outline" disabled={busy} onClick={() => onAsk('together')}>
         Two sizes at once
       </Button>
     </Flex>
   );
-});
+}
 
 function Points({ points, habit }: { points: readonly WasteFreePoint[]; habit: Habit }) {
   const { currency } = useDerived().open.job;

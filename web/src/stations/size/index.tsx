@@ -1,13 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { sayPoint } from '@north-pane/core/cutting';
 import { formatQuantity } from '@north-pane/core/quantity';
-import { type ReactNode, useEffect, useLayoutEffect, useMemo } from 'react';
+import { type ReactNode, useEffect, useLayoutEffect } from 'react';
 import { Tape } from '../../drawing/Tape';
 import { Later } from '../../parts/Later';
 import { usePhone } from '../../parts/usePhone';
 import { useSize } from '../../parts/useSize';
 import { useHabit } from '../../state/habit';
-import { useDocument, useJob } from '../../state/job';
+import { jobActions, useDocument, useJob } from '../../state/job';
 import { useSweep, useWasteFree } from '../../state/wasteFree';
 import { Column } from './Column';
 import { PanelServiceMargins, Plan, ShadeSwitch, SunPaths, UnderPlan } from './Drawings';
@@ -166,16 +166,13 @@ function HeldTape() {
   const bench = useBenchPanel();
   const { at, panel, mine } = bench;
   const chosen = useBenchView((view) => view.chosen);
-  const { beginDrag, endDrag } = useJob.getState();
+  const { beginDrag, endDrag } = jobActions();
   const held = heldOf(panel.design, chosen);
   const edit = held?.edit;
   const job = useDocument();
   useSweep(job, at, held?.id, habit);
   const points = useWasteFree((found) => found.points);
-  const marks = useMemo(
-    () => points.map((point) => ({ value: point.value, words: sayPoint(point, job.currency) })),
-    [points, job.currency],
-  );
+  const marks = points.map((point) => ({ value: point.value, words: sayPoint(point, job.currency) }));
   const typing = useBenchView((view) => view.typing);
   const under = useBenchView((view) => view.under);
   if (!held || !edit) return null;

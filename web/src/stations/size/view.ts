@@ -5,7 +5,7 @@ import { fieldValue, pathOf, sayBound } from '@north-pane/core/job';
 import type { Habit } from '@north-pane/core/quantity';
 import { create } from 'zustand';
 import { useDerived } from '../../state/derived';
-import { jobNow, useJob } from '../../state/job';
+import { jobActions, jobNow } from '../../state/job';
 
 /** What of the bench is in hand: a matter of the eye, not of the job. */
 interface BenchView {
@@ -139,6 +139,6 @@ export function setDimension(
   const bound = sayBound(dimension, value, habit);
   if (bound) return bound;
   const { edit } = dimension;
-  const outcome = useJob.getState().change(`${pathOf(jobNow(), panel)}.${edit.path}`, fieldValue(edit, value));
+  const outcome = jobActions().change(`${pathOf(jobNow(), panel)}.${edit.path}`, fieldValue(edit, value));
   return outcome.ok ? undefined : outcome.message;
 }

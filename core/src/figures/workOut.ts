@@ -59,7 +59,7 @@ export function workOut(job: Job, state: ShopState = untouchedShop, before?: Wor
   return worked;
 }
 
-/** A plan in which every material and every line that came out as before is the same object as before: whoever draws it need not draw it anew. */
+/** A plan in which every list, material and line that came out as before is the same object as before: whoever draws it need not draw it anew. */
 export function withSameParts(plan: ShopPlan, before: ShopPlan | undefined): ShopPlan {
   if (!before) return plan;
   const known = new Map<string, unknown>([
@@ -70,10 +70,18 @@ export function withSameParts(plan: ShopPlan, before: ShopPlan | undefined): Sho
     const then = known.get(key);
     return same(then, now) ? (then as T) : now;
   };
+  const list = <T>(now: T[], then: T[]): T[] =>
+    now.length === then.length && now.every((one, index) => one === then[index]) ? then : now;
   return {
     ...plan,
-    materials: plan.materials.map((material) => last(`material ${material.item}`, material)),
-    buy: plan.buy.map((line) => last(`line ${line.id}`, line)),
+    materials: list(
+      plan.materials.map((material) => last(`material ${material.item}`, material)),
+      before.materials,
+    ),
+    buy: list(
+      plan.buy.map((line) => last(`line ${line.id}`, line)),
+      before.buy,
+    ),
   };
 }
 

@@ -26,7 +26,8 @@ export function BuyList({ plan, habit, currency }: { plan: ShopPlan; habit: Habi
   const [priced, setPriced] = useState<readonly BuyLine[]>([]);
   const bought = new Set(plan.buy.map(fieldKey));
   const left = priced.filter((line) => !bought.has(fieldKey(line)));
-  const rows: Row[] = [...plan.buy, ...left.map((line) => ({ ...line, left: true }))];
+  const rows: readonly Row[] =
+    left.length === 0 ? plan.buy : [...plan.buy, ...left.map((line) => ({ ...line, left: true }))];
   const set = (line: Row) => (typed: number) => {
     const value = typed * buyUnit(line, habit).per;
     const message = price(line)(value);

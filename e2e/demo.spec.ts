@@ -32,7 +32,7 @@ test('from the shelf to a verdict: the demo is changed, cut, measured and judged
   await expect(page.getByText('1 line cannot be read:')).toBeVisible();
   await expect(page.getByText(/line 62: inlet “eighteen” is not a number/)).toBeVisible();
   await expect(page.getByText(/Nothing is kept yet/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the 579 good rows' }).click();
+  await page.getByRole('button', { name: 'Save the 579 good rows' }).click();
   await expect(page.getByText('579 readings kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByLabel('From').selectOption({ label: 'shed again, 579' });

@@ -42,7 +42,7 @@ const dialogs: [station: string, name: string, open: (page: Page) => Promise<unk
   ['size', 'What overheats', (page) => page.getByRole('button', { name: /^What overheats: all/ }).click()],
   [
     'size',
-    'What is not known for sure',
+    'What could still be wrong',
     async (page) => {
       await unfold(page, 'How sure');
       await page.getByRole('button', { name: 'Show and set the limits' }).click();

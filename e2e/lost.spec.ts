@@ -18,7 +18,7 @@ test('each station is scrolled to where it was left, and a new one begins at its
   await main.evaluate((element) => element.scrollTo(0, 700));
   await expect.poll(top).toBe(700);
   await to(page, /^1 Place/);
-  await expect(page.getByText('The schools compared')).toBeVisible();
+  await expect(page.getByText('Rules of thumb compared')).toBeVisible();
   expect(await top()).toBe(0);
   await to(page, /^4 Cut/);
   await expect.poll(top).toBe(700);

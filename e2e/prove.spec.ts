@@ -21,14 +21,14 @@ async function takeIn(page: import('@playwright/test').Page, name: string, text:
 test('a panel that does what was drawn is told so, one that does not is told how far off', async ({ page }) => {
   await beginJob(page, 'As drawn', 'prove');
   await takeIn(page, 'good.csv', file(6.7));
-  await page.getByRole('button', { name: 'Keep the 12 good rows' }).click();
+  await page.getByRole('button', { name: 'Save the 12 good rows' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   const verdict = page.getByTestId('verdict');
   await expect(verdict).toContainText('Is this what you built?');
   await page.getByRole('button', { name: 'I built this design' }).click();
   await expect(verdict).toContainText('It does what it should');
   await takeIn(page, 'bad.csv', file(3.1));
-  await page.getByRole('button', { name: 'Keep the 12 good rows' }).click();
+  await page.getByRole('button', { name: 'Save the 12 good rows' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByLabel('From').selectOption({ label: 'bad, 12' });
   await expect(verdict).toContainText('Colder than the panel should be');

@@ -1,7 +1,7 @@
 // Remakes docs/screenshots from the demo: one current picture of each main view. npm run screenshots
 import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromiumLaunch, settled } from './lib/browser.mjs';
+import { chromiumLaunch, settled, stationsOf } from './lib/browser.mjs';
 import { throwAwayCluster } from './lib/cluster.mjs';
 import { chromium as chromiumPackage, ensureDebian, postgresql } from './lib/debian.mjs';
 import { ensureBuild, ensurePackages } from './lib/packages.mjs';
@@ -29,32 +29,34 @@ const begun = (family, name) => async (server) => {
   return `/jobs/${(await answer.json()).id}/size`;
 };
 const shown = (words) => (page) => page.getByRole('button', { name: words, exact: true }).click();
+/** What is done, or waited for, at a station before its picture. */
+const acts = {
+  pick: (page) => page.getByRole('table', { name: 'Kinds of heater' }).waitFor({ timeout: 30_000 }),
+  place: (page) => page.getByTestId('standing-sentence').filter({ hasText: 'best fixed' }).waitFor({ timeout: 30_000 }),
+  build: (page) => page.getByRole('button', { name: 'Solder the second header' }).click(),
+  size: (page) =>
+    page
+      .getByText(/of stock|No size near/)
+      .first()
+      .waitFor({ timeout: 30_000 }),
+  cut: (page) => page.getByText('being proved').first().waitFor({ state: 'detached', timeout: 30_000 }),
+  prove: (page) => page.getByTestId('verdict').waitFor(),
+};
+/** Jobs that show a station better than the first one does. */
+const jobOf = { pick: greenhouse };
+
+/** A picture of every station that works: the rail has them. */
+async function stationPictures(browser, server) {
+  const page = await browser.newPage({ viewport: bench });
+  await page.goto(`${server.url}${job}/size`, { waitUntil: 'networkidle' });
+  const stations = await stationsOf(page);
+  await page.close();
+  return stations.map(({ id }) => ({ name: id, path: `${jobOf[id] ?? job}/${id}`, size: bench, act: acts[id] }));
+}
+
 /** Name, address or what gives one, size, view settings, and what is done before the picture. */
-const pictures = [
+const otherPictures = [
   { name: 'shelf', path: '/', size: bench },
-  {
-    name: 'pick',
-    path: `${greenhouse}/pick`,
-    size: bench,
-    act: (page) => page.getByRole('table', { name: 'Kinds of heater' }).waitFor({ timeout: 30_000 }),
-  },
-  { name: 'place', path: `${job}/place`, size: bench },
-  {
-    name: 'build',
-    path: `${job}/build`,
-    size: bench,
-    act: (page) => page.getByRole('button', { name: 'Solder the second header' }).click(),
-  },
-  {
-    name: 'size',
-    path: `${job}/size`,
-    size: bench,
-    act: (page) =>
-      page
-        .getByText(/of stock|No size near/)
-        .first()
-        .waitFor({ timeout: 30_000 }),
-  },
   {
     name: 'size-warm',
     path: `${job}/size`,
@@ -87,17 +89,9 @@ const pictures = [
     size: bench,
     act: (page) => page.getByText('Hottest, at the top').waitFor(),
   },
-  {
-    name: 'cut',
-    path: `${job}/cut`,
-    size: bench,
-    act: (page) => page.getByText('being proved').first().waitFor({ state: 'detached', timeout: 30_000 }),
-  },
   { name: 'cut-phone', path: `${job}/cut`, size: phone, act: shown('Shop mode') },
-  { name: 'forecast', path: `${job}/forecast`, size: bench },
-  { name: 'prove', path: `${job}/prove`, size: bench },
-  { name: 'prove-night', path: `${job}/prove`, size: bench, view: { light: 'night' } },
-  { name: 'prove-phone', path: `${job}/prove`, size: phone },
+  { name: 'prove-night', path: `${job}/prove`, size: bench, view: { light: 'night' }, act: acts.prove },
+  { name: 'prove-phone', path: `${job}/prove`, size: phone, act: acts.prove },
 ];
 
 const folder = join(root, 'docs/screenshots');
@@ -107,7 +101,7 @@ const cluster = await throwAwayCluster();
 const server = await openServer({ root, database: cluster.createDatabase('screenshots') });
 const browser = await chromium.launch(chromiumLaunch);
 try {
-  for (const { name, path, size, view = {}, act } of pictures) {
+  for (const { name, path, size, view = {}, act } of [...(await stationPictures(browser, server)), ...otherPictures]) {
     const page = await browser.newPage({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' });
     await page.addInitScript(
       (state) => {
@@ -117,9 +111,6 @@ try {
     );
     const address = typeof path === 'string' ? path : await path(server);
     await page.goto(`${server.url}${address}`, { waitUntil: 'networkidle' });
-    if (name.startsWith('place'))
-      await page.getByTestId('standing-sentence').filter({ hasText: 'best fixed' }).waitFor({ timeout: 30_000 });
-    if (name.startsWith('prove')) await page.getByTestId('verdict').waitFor();
     await act?.(page);
     // Bands come from a worker, a moment after the rest.
     await settled(page);

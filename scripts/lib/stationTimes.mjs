@@ -1,6 +1,6 @@
 // How long a builder waits for a page: the shelf, a job's first figures, and each station, cold and from the rail.
 
-import { settled } from './browser.mjs';
+import { railLinks, settled, stationsOf } from './browser.mjs';
 
 const rounds = 5;
 const middle = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? Number.NaN;
@@ -17,6 +17,11 @@ async function cold(browser, act) {
   return middle(times);
 }
 
+const openStation = (page, name) =>
+  railLinks(page)
+    .filter({ hasText: new RegExp(`${name}$`) })
+    .click();
+
 /** ms from asking for an address until something of it is there. */
 async function until(page, address, find) {
   const started = performance.now();
@@ -24,8 +29,6 @@ async function until(page, address, find) {
   await find(page).first().waitFor();
   return performance.now() - started;
 }
-
-const stations = ['Place', 'Pick', 'Size', 'Cut', 'Build', 'Forecast', 'Prove'];
 
 /**
  * Rows of the bench.
@@ -52,13 +55,15 @@ export async function stationTimes(browser, url) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${job}/build`, { waitUntil: 'networkidle' });
   await settled(page);
-  for (const name of stations) {
+  const names = (await stationsOf(page)).map(({ name }) => name);
+  for (const name of names) {
     const times = [];
     for (let round = 0; round < rounds; round += 1) {
-      await page.getByRole('link', { name: round % 2 === 0 ? /^5 Build/ : /^4 Cut/ }).click();
+      // From elsewhere, and not always from the same station.
+      await openStation(page, names.filter((other) => other !== name)[round % 2]);
       await settled(page);
       const started = performance.now();
-      await page.getByRole('link', { name: new RegExp(`^\\d ${name}`) }).click();
+      await openStation(page, name);
       await page.locator(`main[aria-label="${name}"]`).locator('h2, p').first().waitFor();
       times.push(performance.now() - started);
     }
@@ -71,7 +76,7 @@ export async function stationTimes(browser, url) {
       await one.goto(`${url}/jobs/juniper-draw-wash-down/build`, { waitUntil: 'networkidle' });
       await settled(one);
       const started = performance.now();
-      await one.getByRole('link', { name: /^7 Forecast/ }).click();
+      await openStation(one, 'Forecast');
       await one.getByRole('row', { name: /Hottest/ }).waitFor();
       return performance.now() - started;
     }),

@@ -41,7 +41,7 @@ export function lastLook(open: OpenJob, plan: ShopPlan): LookItem[] {
           ? [
               never(
                 `${document.id}/look/clash`,
-                `${document.id}: ${clashes === 1 ? 'a clash is' : `${clashes} clashes are`} open on the bench; what is cut now may not fit`,
+                `${document.id}: ${clashes === 1 ? 'a problem is' : `${clashes} problems are`} still open on Size; what is cut now may not fit`,
               ),
             ]
           : []),

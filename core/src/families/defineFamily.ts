@@ -42,6 +42,7 @@ type Own = Omit<HeaterDesign, 'parts' | 'purchases' | 'thermal' | 'dryMass' | Sa
 type Shared =
   | 'id'
   | 'name'
+  | 'subtitle'
   | 'meaning'
   | 'words'
   | 'standardLoop'

@@ -220,6 +220,8 @@ export type ArgumentSide = 'glazed' | 'copper' | 'plastic' | 'behind glass' | 'p
 export interface Family {
   id: string;
   name: string;
+  /** What it is, in five words under its name. */
+  subtitle: string;
   meaning: string;
   /**
    * A loop that a new job begins with: one that stays filled with glycol, mains water through it on its way to another heater, the store's

@@ -55,6 +55,7 @@ const kindMetas = Object.fromEntries(
 export function definePlateFamily<S extends z.ZodObject>(family: {
   id: string;
   name: string;
+  subtitle: string;
   meaning: string;
   schema: S;
   standard(habit: Habit): {
@@ -92,6 +93,7 @@ export function definePlateFamily<S extends z.ZodObject>(family: {
   const made: Family = {
     id: family.id,
     name: family.name,
+    subtitle: family.subtitle,
     meaning: family.meaning,
     ...(family.standardLoop ? { standardLoop: family.standardLoop } : {}),
     ...(family.argues ? { argues: family.argues } : {}),

@@ -40,6 +40,7 @@ export type Skill = (typeof skills)[number];
 export interface KindCase {
   family: string;
   name: string;
+  subtitle: string;
   meaning: string;
   job: Job;
   taken: Taken[];
@@ -209,6 +210,7 @@ export function kindCase(job: Job, familyId: string, here: HereWeather): KindCas
   return {
     family: familyId,
     name: family.name,
+    subtitle: family.subtitle,
     meaning: family.meaning,
     job: made,
     taken,

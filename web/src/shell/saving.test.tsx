@@ -306,6 +306,6 @@ describe('web: somebody who has built one already', () => {
     await user.click(
       [...document.querySelectorAll('a')].find((one) => /first reading/.test(one.textContent ?? '')) as Element,
     );
-    await soon(() => expect(pageText()).match(/Keep this reading/));
+    await soon(() => expect(pageText()).match(/Save this reading/));
   });
 });

@@ -21,6 +21,7 @@ import { batchBoxDescription } from './thermal';
 export const batchBox = defineFamily({
   id: 'batch-box',
   name: 'Batch box',
+  subtitle: 'black tanks in a glazed box',
   meaning:
     'Black tanks in an insulated box behind glass: mains runs through them on its way to the heater that stands.',
   standardLoop: 'preheat',

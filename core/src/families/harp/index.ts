@@ -20,6 +20,7 @@ import { harpDescription } from './thermal';
 export const harp = definePlateFamily({
   id: 'harp',
   name: 'Harp',
+  subtitle: 'parallel pipes under glass',
   meaning: 'Parallel risers between two headers, on a plate, in a glazed box.',
   schema: harpParameters,
   standard: (habit) => ({

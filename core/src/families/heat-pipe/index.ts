@@ -26,6 +26,7 @@ const foamLimit = 105;
 export const heatPipe = defineFamily({
   id: 'heat-pipe',
   name: 'Heat pipes',
+  subtitle: 'sealed pipes in glass bottles',
   meaning:
     'Sealed copper pipes with a little water, in clear bottles; their hot tips warm a manifold, and nothing runs back at night.',
   turns: false,

@@ -21,6 +21,7 @@ import { latticeDescription } from './thermal';
 export const lattice = defineFamily({
   id: 'lattice',
   name: 'Lattice',
+  subtitle: 'two metal sheets, water between',
   meaning: 'Two thin metal sheets bolted face to face on a grid, water between them, for a low raised barrel.',
   words: latticeWords,
   schema: latticeParameters,

@@ -21,6 +21,7 @@ import { roofTubeDescription } from './thermal';
 export const roofTube = defineFamily({
   id: 'roof-tube',
   name: 'Roof tube',
+  subtitle: 'black pipes filled by hand',
   meaning:
     'Capped black pipes on a rack, filled through a plug and always vented: a shower by gravity at the end of the day.',
   standardLoop: 'by hand',

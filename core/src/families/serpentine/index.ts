@@ -22,6 +22,7 @@ import { serpentineSteps } from './steps';
 export const serpentine = definePlateFamily({
   id: 'serpentine',
   name: 'Serpentine',
+  subtitle: 'one long pipe under glass',
   meaning: 'One long tube, to and fro on a plate, in a glazed box.',
   schema: serpentineParameters,
   standard: (habit) => ({

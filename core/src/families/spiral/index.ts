@@ -21,6 +21,7 @@ import { spiralDescription } from './thermal';
 export const spiral = defineFamily({
   id: 'spiral',
   name: 'Spiral',
+  subtitle: 'black hose wound flat',
   meaning: 'Black hose wound flat on slats: cheap, bare, and for warm months only.',
   standardLoop: 'summer',
   turns: false,

@@ -18,6 +18,7 @@ import { trickleDescription } from './thermal';
 export const trickle = defineFamily({
   id: 'trickle',
   name: 'Trickle',
+  subtitle: 'water runs down an open face',
   meaning: 'Strips of flattened cans, taped end to end; water runs down them in a film and drains by itself.',
   words: trickleWords,
   notOn: (lays) => (lays === 'level' ? 'there it lies level, and no water runs down it' : undefined),

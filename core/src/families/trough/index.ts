@@ -24,6 +24,7 @@ const filmLimit = 80;
 export const trough = defineFamily({
   id: 'trough',
   name: 'Trough',
+  subtitle: 'mirror troughs on a black pipe',
   meaning:
     'Ripped plastic pipe lined with mirror film, a black pipe along the light: hot for the hours in which the sun stands square.',
   standardLoop: 'summer',

@@ -66,6 +66,9 @@ export function LineUpTable(props: {
             <Text fontFamily="heading" fontWeight="600" fontSize="17px" lineHeight="1.15">
               {one.name}
             </Text>
+            <Text fontSize="13px" lineHeight="1.2">
+              {one.subtitle}
+            </Text>
             <Text fontSize="13px" color="soft" lineHeight="1.2">
               {one.count > 1 ? `${one.count} alike, ` : ''}
               {formatQuantity('area', one.aperture, habit).text}

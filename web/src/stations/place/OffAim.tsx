@@ -6,7 +6,7 @@ import { ink } from '../../theme/ink';
 
 const percent = (share: number) => share * 100;
 
-/** What it costs to be off: share of the best by how far the aim is turned from it, and by tilt. */
+/** Loss if aimed wrongly: share of the best by how far the aim is turned from it, and by tilt. */
 export function OffAim(props: { study: StandingStudy; shares: StandingShares; aim: number; tilt: number }) {
   const { study, shares, aim, tilt } = props;
   const off = ((aim - study.best.year.aim + 540) % 360) - 180;

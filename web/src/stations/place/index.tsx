@@ -74,7 +74,7 @@ export default function Place() {
         </Flex>
       </Grid>
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1.75fr) minmax(0, 1fr)' }} gap="6" mt="4">
-        <Section title="The schools compared" aside="in this weather, with this skyline">
+        <Section title="Rules of thumb compared" aside="in this weather, with this skyline">
           {study && (
             <Schools
               study={study}
@@ -90,7 +90,7 @@ export default function Place() {
           )}
           <MonthsWanted job={job} study={study} />
         </Section>
-        <Section title="What it costs to be off">
+        <Section title="Loss if aimed wrongly">
           {study && shares && <OffAim study={study} shares={shares} aim={aim} tilt={tilt} />}
         </Section>
       </Grid>

@@ -150,7 +150,7 @@ export function ImportDialog({ sensors: standard, onClose }: { sensors: Sensors;
         )}
         {report && !report.kept && report.added > 0 && (
           <Button variant="solid" disabled={send.isPending} onClick={() => send.mutate('good rows')}>
-            {send.isPending ? 'Keeping…' : `Keep the ${formatCount(report.added, 'good row')}`}
+            {send.isPending ? 'Saving…' : `Save the ${formatCount(report.added, 'good row')}`}
           </Button>
         )}
       </Dialog.Footer>

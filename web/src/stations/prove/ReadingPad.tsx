@@ -199,7 +199,7 @@ export function ReadingPad({
             onValue={(when) => setValue('when', when === '' ? undefined : when)}
           />
           <Button type="submit" variant="solid" size="lg" disabled={!reading || keep.isPending}>
-            {typed.mends === undefined ? 'Keep this reading' : 'Save the correction'}
+            {typed.mends === undefined ? 'Save this reading' : 'Save the correction'}
           </Button>
           {typed.mends !== undefined && (
             <Button variant="outline" size="sm" onClick={() => reset({ wind: typed.wind })}>

@@ -56,7 +56,7 @@ describe('web: Prove, a file taken in', () => {
     const user = await takesIn(desk, 'good.csv', loggerFile(6.7));
     await soon(() => expect(textIn(dialog())).include('12 readings can be kept. Nothing is kept yet.'));
     expect(desk.sources).deep.equal([]);
-    await press(user, 'Keep the 12 good rows');
+    await press(user, 'Save the 12 good rows');
     await soon(() => expect(textIn(dialog())).include('12 readings kept.'));
     await press(user, 'Done');
     await soon(() => expect(textIn(screen.getByTestId('verdict'))).include('It does what it should'));
@@ -66,11 +66,11 @@ describe('web: Prove, a file taken in', () => {
   it('is passed over where it is known value for value, and refused where it differs', async () => {
     const desk = new Desk();
     const user = await takesIn(desk, 'logger.csv', loggerFile(6));
-    await press(user, 'Keep the 12 good rows');
+    await press(user, 'Save the 12 good rows');
     await press(user, 'Done');
     await takesIn(desk, 'logger.csv', loggerFile(6, 14), user);
     await soon(() => expect(textIn(dialog())).include('12 stand here already, value for value'));
-    await press(user, 'Keep the 2 good rows');
+    await press(user, 'Save the 2 good rows');
     await soon(() => expect(textIn(dialog())).include('2 readings kept.'));
     await press(user, 'Done');
     await takesIn(desk, 'logger.csv', loggerFile(5), user);
@@ -92,7 +92,7 @@ describe('web: Prove, a file taken in', () => {
     const user = await takesIn(desk, 'broken.csv', broken);
     await soon(() => expect(textIn(dialog())).match(/line 4/));
     expect(textIn(dialog())).include('11 readings can be kept');
-    await press(user, 'Keep the 11 good rows');
+    await press(user, 'Save the 11 good rows');
     expect(desk.sources[0]?.count).equal(11);
   });
   it('has its columns set by hand, with units, clock and order of dates', async () => {

@@ -245,7 +245,7 @@ function Proof({ source, all, onSource }: { source: Source; all: readonly Source
             </Text>
           )}
         </Section>
-        <Section title="Held against">
+        <Section title="Compared with">
           {built.revision ? (
             <Text fontSize="14px">
               Revision {built.revision.number}, built {format(built.revision.from, 'd MMMM yyyy')}

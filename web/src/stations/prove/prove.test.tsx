@@ -67,7 +67,7 @@ describe('web: Prove, a reading by hand', () => {
   it('says what is still to be said, refuses what is no number, and sends what was read with its instruments', async () => {
     const desk = new Desk();
     const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
-    const keep = () => button('Keep this reading') as HTMLButtonElement;
+    const keep = () => button('Save this reading') as HTMLButtonElement;
     await type(user, field('Air'), '64F');
     await type(user, field('Flow, or 9 L in 3:51'), '9 L in 3:30');
     await type(user, field('Water in'), '18');
@@ -103,7 +103,7 @@ describe('web: Prove, a reading by hand', () => {
     const posted = () => desk.asked.filter(({ method }) => method === 'POST').length;
     await fill(user, ['12', '19', '2', '2.4']);
     const keepAtNight = async () => {
-      await at('2027-12-21T00:30:00Z', () => user.click(button('Keep this reading')));
+      await at('2027-12-21T00:30:00Z', () => user.click(button('Save this reading')));
     };
     await keepAtNight();
     expect(textIn(screen.getByRole('dialog'))).include('It is night');
@@ -122,7 +122,7 @@ describe('web: Prove, a reading by hand', () => {
     };
     const user = await openStation('prove', defaultJob('harp'), { answers });
     await fill(user, ['18', '23', '20', '2.5']);
-    await at('2027-06-21T11:30:00Z', () => user.click(button('Keep this reading')));
+    await at('2027-06-21T11:30:00Z', () => user.click(button('Save this reading')));
     await soon(() => expect(textIn(screen.getByRole('alert'))).include('does not answer just now'));
     expect((field('Water out') as HTMLInputElement).value).match(/^23/);
   });
@@ -148,7 +148,7 @@ describe('web: Prove, a reading by hand', () => {
     await type(user, field('Hot end'), '24');
     await user.click(radio('clear'));
     await rest();
-    await at('2027-06-21T12:00:00Z', () => user.click(button('Keep this reading')));
+    await at('2027-06-21T12:00:00Z', () => user.click(button('Save this reading')));
     if (screen.queryByRole('dialog')) await press(user, 'Keep it all the same');
     await soon(() => expect(pageText()).include('2 readings'));
     expect(verdict()).match(/of rise/);
@@ -172,7 +172,7 @@ describe('web: Prove, readings of another time', () => {
       await fill(user, ['18', warm, '20', '2.5']);
       when(moment);
       await rest();
-      await press(user, 'Keep this reading');
+      await press(user, 'Save this reading');
       await soon(() => expect(pageText()).include(`Kept: ${moment.replace('T', ' ')}`));
     }
     expect(read(desk)).deep.equal([
@@ -187,7 +187,7 @@ describe('web: Prove, readings of another time', () => {
     await fill(user, ['18', '24', '20', '2.5']);
     when('2199-06-20T12:00');
     await rest();
-    await press(user, 'Keep this reading');
+    await press(user, 'Save this reading');
     expect(textIn(screen.getByRole('alert'))).include('A date and a time that have been.');
     expect(desk.sources).deep.equal([]);
   });
@@ -302,7 +302,7 @@ describe('web: Prove, the verdict', () => {
     await openStation('prove', drawn, { answers: desk.answers({ '/builds': [build] }) });
     await soon(() => expect(verdict()).include('It does what it should'));
     const before = verdict();
-    expect(textIn(region('Held against'))).include('Revision 3, built 1 May 2026: as built.');
+    expect(textIn(region('Compared with'))).include('Revision 3, built 1 May 2026: as built.');
     for (let less = 0; less < 4; less += 1)
       useJob.getState().change('heaters.panel-a.parameters.riserCount', 11 - less);
     await rest();
@@ -314,7 +314,7 @@ describe('web: Prove, the verdict', () => {
     const user = await openStation('prove', defaultJob('harp'), { answers: desk.answers() });
     await soon(() => expect(verdict()).include('Is this what you built?'));
     expect(verdict()).not.match(/should|Colder/);
-    expect(textIn(region('Held against'))).include('Nobody has said what was built');
+    expect(textIn(region('Compared with'))).include('Nobody has said what was built');
     expect(pageText()).include('12 readings');
     await fill(user, ['18', '19', '20', '2.5']);
     expect(pageText())

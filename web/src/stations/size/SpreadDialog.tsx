@@ -103,13 +103,13 @@ export function SpreadDialog({
     },
   ];
   return (
-    <Frame title="What is not known for sure" wide onClose={onClose}>
+    <Frame title="What could still be wrong" wide onClose={onClose}>
       <Dialog.Body>
         <Text mb="3">
           Nine in ten panels lie between low and high. Likely goes into every figure; the spread into its band. Set one
           where you know better, from a data sheet or a test by hand.
         </Text>
-        <DataTable label="What is not known for sure" rows={rows} columns={columns} idOf={({ input }) => input} />
+        <DataTable label="What could still be wrong" rows={rows} columns={columns} idOf={({ input }) => input} />
       </Dialog.Body>
       <Dialog.Footer>
         <Flex gap="3">

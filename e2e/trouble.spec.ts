@@ -59,7 +59,7 @@ test('a server that is away loses nothing', async ({ page, context, watch }) => 
   await expect(page.getByText(/does not answer: 1 edit waits in this browser/)).toBeVisible();
   expect((await stored(page, id)).version).toBe(1);
   await context.unroute('**/api/jobs/*/changes');
-  // A fresh window takes up what was laid by.
+  // A fresh window takes up what was persisted.
   await page.reload();
   await expect(page.getByRole('group', { name: 'Risers' }).getByText('11', { exact: true })).toBeVisible();
   await expect.poll(async () => (await stored(page, id)).document.heaters['panel-a']?.parameters.riserCount).toBe(11);

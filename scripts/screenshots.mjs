@@ -68,7 +68,7 @@ const otherPictures = [
     },
   },
   {
-    name: 'size-cooks',
+    name: 'size-overheats',
     path: `${job}/size`,
     size: bench,
     act: (page) => page.getByRole('button', { name: /^What overheats: all/ }).click(),

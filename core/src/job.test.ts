@@ -45,9 +45,9 @@ describe('job: the document', () => {
             .map(({ code }) => code),
         ).deep.equal(
           {
-            serpentine: ['glycol-cooks'],
+            serpentine: ['glycol-overheats'],
             'batch-box': ['store-freezes', 'tepid-store'],
-            spiral: ['first-litre-scalds', 'material-cooks'],
+            spiral: ['first-litre-scalds', 'material-overheats'],
             'heat-pipe': ['sealed-wet-tube'],
             'roof-tube': ['air-in-plastic', 'tepid-store'],
             trough: ['concentrated-light'],
@@ -264,11 +264,11 @@ describe('job: things to look at', () => {
     for (const family of Object.values(families))
       for (const code of Object.keys(family.words)) expect(allWords).property(code);
   });
-  it('warn of foam that cooks and of soft joints under pressure', () => {
+  it('warn of foam that overheats and of soft joints under pressure', () => {
     const foam = set('heaters.panel-a.box.parameters.insulation', 'polyiso-50');
-    const [cooks] = jobFindings(openJob(foam));
-    expect(cooks?.code).equal('material-cooks');
-    if (cooks) expect(sayFinding(cooks, 'metric').detail).match(/reaches 1[23]\d.*is rated to 120/s);
+    const [hottest] = jobFindings(openJob(foam));
+    expect(hottest?.code).equal('material-overheats');
+    if (hottest) expect(sayFinding(hottest, 'metric').detail).match(/reaches 1[23]\d.*is rated to 120/s);
     const pressed = jobFindings(
       openJob({ ...job, loop: { ...job.loop, pressurised: true, relief: true, expansion: true } }),
     );

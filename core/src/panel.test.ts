@@ -38,7 +38,7 @@ function stillSection(open: ReturnType<typeof openJob>) {
   return section?.kind === 'figures' ? section.readouts : [];
 }
 
-describe('job: what cooks', () => {
+describe('job: what overheats', () => {
   it('asks every material of a panel, tightest first, at the heat of its own place', () => {
     const rows = serviceMargins(openJob(harp()));
     const figures = wholeFigures(harp());
@@ -53,7 +53,7 @@ describe('job: what cooks', () => {
   });
   it('finds foam that melts and names the field that changes it, and a sensor and cable that are too weak', () => {
     const foam = set(harp(), 'heaters.panel-a.box.parameters.insulation', 'polyiso-50');
-    const codes = jobFindings(openJob(foam)).filter(({ code }) => code === 'material-cooks');
+    const codes = jobFindings(openJob(foam)).filter(({ code }) => code === 'material-overheats');
     expect(codes).length(1);
     expect(codes[0]?.path).equal('heaters.panel-a.box.parameters.insulation');
     expect(jobFindings(openJob(harp()))).deep.equal([]);

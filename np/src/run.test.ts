@@ -74,8 +74,16 @@ describe('np', () => {
     expect(await np('cuts job.json --format csv')).match(/^\ufeffpart,name,/);
     expect(await json('cautions job.json')).deep.equal([]);
   });
-  it('says what cooks, what a still panel does and how it shares its water', async () => {
-    expect((await json('cooks job.json'))[0]).include.keys('panel', 'name', 'place', 'sees', 'high', 'limit', 'margin');
+  it('says what overheats, what a still panel does and how it shares its water', async () => {
+    expect((await json('overheats job.json'))[0]).include.keys(
+      'panel',
+      'name',
+      'place',
+      'sees',
+      'high',
+      'limit',
+      'margin',
+    );
     expect((await json('still job.json'))[0]).include({ panel: 'panel-a' });
     expect((await json('still job.json'))[0].boils).within(600, 7200);
     expect((await json('water job.json'))[0].riserFlow).within(1, 3);

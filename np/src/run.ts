@@ -88,7 +88,7 @@ const verbs: Record<string, (call: Call) => unknown | Promise<unknown>> = {
       verdict: sayWords(verdict, job.units),
     })),
   }),
-  cooks: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
+  overheats: ({ job }) => serviceMargins(openJob(job)).map(({ words: _, short: __, order: ___, ...margin }) => margin),
   still: ({ job }) => {
     const open = openJob(job);
     const figures = evaluateOpen(open);

@@ -10,7 +10,7 @@ import { safetyFindings } from './safety';
 import { safetyWords } from './safetyWords';
 import { type ServiceMargin, serviceMargins } from './serviceMargins';
 
-/** All that is to be looked at in a job: clashes in every panel, what cooks, what must not be under pressure. */
+/** All that is to be looked at in a job: clashes in every panel, what overheats, what must not be under pressure. */
 export function jobFindings(open: OpenJob, margins: readonly ServiceMargin[] = serviceMargins(open)): Finding[] {
   const { job } = open;
   const overheated = margins.filter(({ margin }) => margin < 0);
@@ -90,7 +90,7 @@ function overheatedFinding(
   heater = 'heaters',
 ): Finding {
   return {
-    code: path === 'loop.glycol' ? 'glycol-cooks' : place === 'loop' ? 'loop-cooks' : 'material-cooks',
+    code: path === 'loop.glycol' ? 'glycol-overheats' : place === 'loop' ? 'loop-overheats' : 'material-overheats',
     severity: 'caution',
     path: path ?? heater,
     values: { name, place: words, limit, sees, high },
@@ -120,14 +120,14 @@ const jobWords: Record<string, Words> = {
     detail: `As drawn it comes to ${say.length(values.number('size'))}: nothing is left of it to cut.`,
     remedy: 'Draw what stands at its ends farther apart, or take a thinner tube or a shorter fitting.',
   }),
-  'glycol-cooks': (values, say) => ({
+  'glycol-overheats': (values, say) => ({
     headline: 'the glycol turns acid when it stands',
     detail: `In a panel that stands still in full sun it meets ${say.quantity('temperature', values.number('sees'), 0)}, in one panel of twenty ${say.quantity('temperature', values.number('high'), 0)} or more; above ${say.quantity('temperature', values.number('limit'), 0)} it breaks down, and eats tube and joint.`,
     remedy:
       'Keep the pump running or the pane covered while nobody draws water, test the fluid every year, or take a loop that drains back.',
   }),
-  'material-cooks': (values, say) => ({
-    headline: `${values.text('name')} cooks`,
+  'material-overheats': (values, say) => ({
+    headline: `${values.text('name')} overheats`,
     detail: `Dry in full sun the ${values.text('place')} ${reaches(values, say)}; ${values.text('name')} is rated to ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy: 'Take a material that stands the heat. A panel left dry in the sun gets this hot on the first day.',
   }),
@@ -141,8 +141,8 @@ const jobWords: Record<string, Words> = {
     detail: `Dry in full sun the solder ${reaches(values, say)}; it begins to melt at ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy: 'Solder with tin and 5 % antimony, or braze, and keep the panel from standing dry in the sun.',
   }),
-  'loop-cooks': (values, say) => ({
-    headline: `${values.text('name')} cooks`,
+  'loop-overheats': (values, say) => ({
+    headline: `${values.text('name')} overheats`,
     detail: `When the panel boils dry its steam pushes water of ${say.quantity('temperature', values.number('sees'), 0)} back down the loop; ${values.text('name')} stands ${say.quantity('temperature', values.number('limit'), 0)}.`,
     remedy:
       'Run copper for the metres next to the panel, on both sides, and keep plastic behind them. Your local code says how far.',

@@ -54,8 +54,8 @@ const rows: [code: string, severity: Finding['severity'], kind: string, planted:
   ],
   ['sensor-overheats', 'caution', 'harp', { 'loop.hotSensor': undefined }, {}],
   ['sensor-overheats', 'caution', 'trickle', { 'loop.hotSensor': false }, { 'loop.hotSensor': true }],
-  ['glycol-cooks', 'caution', 'serpentine', {}, { 'heaters.panel-a.glazing': { kind: 'none', parameters: {} } }],
-  ['loop-cooks', 'caution', 'harp', { 'stores.tank-a.kind': 'barrel' }, {}],
+  ['glycol-overheats', 'caution', 'serpentine', {}, { 'heaters.panel-a.glazing': { kind: 'none', parameters: {} } }],
+  ['loop-overheats', 'caution', 'harp', { 'stores.tank-a.kind': 'barrel' }, {}],
   ['no-relief', 'stop', 'harp', { 'loop.pressurised': true }, { 'loop.pressurised': true, 'loop.relief': true }],
   [
     'no-expansion',
@@ -166,9 +166,9 @@ describe('job: dangers, each planted, and a safe twin', () => {
         ).deep.equal(
           {
             lattice: ['lattice-vacuum'],
-            serpentine: ['dry-fit-first', 'array-racks', 'glycol-cooks'],
+            serpentine: ['dry-fit-first', 'array-racks', 'glycol-overheats'],
             'batch-box': ['store-freezes', 'tepid-store'],
-            spiral: ['first-litre-scalds', 'material-cooks'],
+            spiral: ['first-litre-scalds', 'material-overheats'],
             'heat-pipe': ['sealed-wet-tube'],
             'roof-tube': ['air-in-plastic', 'tepid-store'],
             trough: ['concentrated-light'],

@@ -106,7 +106,7 @@ export function serviceMargins(open: OpenJob): ServiceMargin[] {
   });
   if (loop.pipe) rows.push(inLoop(loopPipes[loop.pipe], 'loop.pipe'));
   if (barrel) rows.push(inLoop(serviceLimits.barrel, `stores.${barrel.id}.kind`));
-  // What falls back into its tank when the pump stops is not there to be cooked. It stands in the heater, at its hottest.
+  // What falls back into its tank when the pump stops is not there to overheat. It stands in the heater, at its hottest.
   if (loop.glycol && loop.kind !== 'drain-back')
     rows.push(glycolMargin(open, inLoop(serviceLimits.glycol, 'loop.glycol', hottest)));
   return rows.sort((a, b) => a.margin - b.margin);

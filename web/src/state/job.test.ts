@@ -121,7 +121,7 @@ describe('web: what was done in the shop', () => {
   beforeEach(() => open());
   after(() => state().close());
 
-  it('is seen at once, laid by and sent, and no undo of the design touches it', () => {
+  it('is seen at once, persisted and sent, and no undo of the design touches it', () => {
     record([{ kind: 'made', part: 'panel-a/riser', count: 2 }]);
     expect(state().shop.made).deep.equal({ 'panel-a/riser': 2 });
     expect(kinds()).deep.equal(['persist', 'log']);

@@ -46,7 +46,7 @@ export function useOpened(id: string): string | undefined {
       // What has just been set goes off at once; its answer is asked for again in the next round.
       if (useJob.getState().id === id) useJob.getState().give({ kind: 'due' });
       driver?.close();
-      // Not before the last of it is laid by: what is sent for it then is what stands there.
+      // Not before the last of it is persisted: what is sent for it then is what stands there.
       void (driver?.laid() ?? Promise.resolve()).finally(look.end);
       if (useJob.getState().id === id) useJob.getState().close();
     };

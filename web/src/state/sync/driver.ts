@@ -9,7 +9,7 @@ import type { OtherCopy, Stored, Sync } from './state';
 /** Carries out what the machine of a job asks for, and tells it what came of it. */
 export interface Driver {
   run(effects: readonly Effect[], state: Sync): void;
-  /** Once everything that was to be laid by is. */
+  /** Once everything that was to be persisted is. */
   laid(): Promise<void>;
   close(): void;
 }
@@ -22,7 +22,7 @@ const deleted = 'This job was deleted on another screen: what is set here is sav
 
 /**
  * @param give tells the machine what has happened
- * @param onTrouble told when nothing can be laid by in this browser, and when the job was deleted elsewhere
+ * @param onTrouble told when nothing can be persisted in this browser, and when the job was deleted elsewhere
  */
 export function driveJob(
   job: JobRef,
@@ -141,7 +141,7 @@ export function driveJob(
   };
 
   const send = async ({ sent }: Extract<Effect, { kind: 'send' }>) => {
-    // It is laid by before it goes: what is on its way is known after a crash.
+    // It is persisted before it goes: what is on its way is known after a crash.
     await laying;
     const { save, base, stamp, changes } = sent;
     const json = { base, ...(stamp === undefined ? {} : { stamp }), key, save, changes: [...changes] };

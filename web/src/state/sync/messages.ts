@@ -27,7 +27,7 @@ export type Input =
   /** The server's copy does not go on from what this window last had. */
   | { kind: 'parted'; copy: OtherCopy }
   | { kind: 'choose copy'; choice: 'yours' | 'theirs' }
-  /** What another window of this browser laid by and can send no more. */
+  /** What another window of this browser persisted and can send no more. */
   | { kind: 'adopt'; orphan: Sync };
 
 /** What it asks to be done. */

@@ -23,13 +23,13 @@ export interface Opening {
   state: Sync;
   /** To be told to the machine at once. */
   inputs: Input[];
-  /** Carried out once what was adopted is laid by in this window. */
+  /** Carried out once what was adopted is persisted in this window. */
   tidyUp(): Promise<void>;
 }
 
 /**
  * Opens a job as this window left it, with what windows that are closed could not send any more; without the server where it does not
- * answer and something was laid by. What was laid by for another job of that address is left alone. Throws Refusal.
+ * answer and something was persisted. What was persisted for another job of that address is left alone. Throws Refusal.
  */
 export async function openJobHere(id: string): Promise<Opening> {
   const tab = await tabName();
@@ -77,7 +77,7 @@ export async function openJobHere(id: string): Promise<Opening> {
   };
 }
 
-/** What was set and done last in a window, and was not laid by with the rest: set once more where it is not there and goes with the rest. */
+/** What was set and done last in a window, and was not persisted with the rest: set once more where it is not there and goes with the rest. */
 export function lastWords(state: Sync, { changes, events }: LastWords): Input[] {
   const inputs: Input[] = [];
   let { document } = state;

@@ -44,7 +44,7 @@ async function isOnServer({ id, key }: JobRef, state: Sync): Promise<boolean> {
   return !(await fetchStored(id, hadOf(state), key)).parted;
 }
 
-/** Jobs that this window looks at, or has not laid by to the end yet, by their addresses. */
+/** Jobs that this window looks at, or has not persisted to the end yet, by their addresses. */
 const looks = new Set<{ id: string }>();
 /** What this window sends for a job that it looks at no more. */
 let sending: { id: string; left: Sending } | undefined;
@@ -54,7 +54,7 @@ const isLookedAt = (id: string) => [...looks].some((look) => look.id === id);
 /**
  * Says that this window looks at a job.
  *
- * @returns `ready` once what it still sent for that from before is stopped and laid by; `end` says that it is left, and all of it laid by
+ * @returns `ready` once what it still sent for that from before is stopped and persisted; `end` says that it is left, and all of it persisted
  */
 export function beginLooking(id: string): { ready: Promise<unknown>; end(): void } {
   const look = { id };
@@ -80,7 +80,7 @@ export const sendLeft = oneRound(async () => {
 });
 
 interface Sending {
-  /** The state when it ended, which is laid by. */
+  /** The state when it ended, which is persisted. */
   ended: Promise<Sync>;
   stop(): void;
 }

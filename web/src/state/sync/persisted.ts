@@ -7,13 +7,13 @@ import type { Stored, Sync } from './state';
 let opened: UseStore | undefined;
 const shelf = () => (opened ??= createStore('north-pane', 'laid-by'));
 
-/** Which job something was laid by for: its address, and the random key that it alone has. */
+/** Which job something was persisted for: its address, and the random key that it alone has. */
 export interface JobRef {
   id: string;
   key: string;
 }
 
-/** What a window laid by, with whose it is. */
+/** What a window persisted, with whose it is. */
 export interface Persisted {
   job: JobRef;
   tab: string;
@@ -31,12 +31,12 @@ export function throwAway(job: JobRef, tab: string): Promise<void> {
   return del(keyOf(job, tab), shelf());
 }
 
-/** Everything that windows of this browser laid by; what cannot be read any more is left where it is. */
+/** Everything that windows of this browser persisted; what cannot be read any more is left where it is. */
 export async function allPersisted(): Promise<Persisted[]> {
   return (await entries<string, unknown>(shelf())).flatMap(([, value]) => readPersisted(value) ?? []);
 }
 
-/** What a window laid by for a job, as it stands at this moment. */
+/** What a window persisted for a job, as it stands at this moment. */
 export async function persistedAt(job: JobRef, tab: string): Promise<Persisted | undefined> {
   return readPersisted(await get<unknown>(keyOf(job, tab), shelf()));
 }
@@ -49,8 +49,8 @@ function readPersisted(value: unknown): Persisted | undefined {
 }
 
 /**
- * Brings what an earlier version of the program laid by under the address of a job under its key, once. A job of that address is taken for
- * the one that was meant; whether its copy goes on from what was laid by is asked like any other.
+ * Brings what an earlier version of the program persisted under the address of a job under its key, once. A job of that address is taken for
+ * the one that was meant; whether its copy goes on from what was persisted is asked like any other.
  */
 export async function bringOver(job: JobRef): Promise<void> {
   for (const [name, value] of await entries<string, unknown>(shelf())) {
@@ -61,7 +61,7 @@ export async function bringOver(job: JobRef): Promise<void> {
   }
 }
 
-/** What is not laid by yet when a page goes: kept where it can be written at once. */
+/** What is not persisted yet when a page goes: kept where it can be written at once. */
 const lastWordsKey = (job: JobRef, tab: string) => `north-pane-last ${job.key} ${tab}`;
 
 export interface LastWords {
@@ -74,7 +74,7 @@ export function leaveLastWords(job: JobRef, tab: string, words: LastWords): void
   try {
     window.localStorage.setItem(lastWordsKey(job, tab), JSON.stringify(words));
   } catch {
-    // Full or forbidden: what was laid by before stands.
+    // Full or forbidden: what was persisted before stands.
   }
 }
 

@@ -47,7 +47,7 @@ export interface OtherCopy {
   seq: number;
 }
 
-/** What one window knows of a job, and what of it the server has not got yet. Plain data: it is laid by as it is. */
+/** What one window knows of a job, and what of it the server has not got yet. Plain data: it is persisted as it is. */
 export interface Sync {
   base: Stored;
   sent: Sent | undefined;
@@ -123,7 +123,7 @@ export function openSync(base: Stored, log: { events: readonly ShopEvent[]; seq:
   };
 }
 
-/** A state that was laid by, in a window that has nothing under way any more. */
+/** A state that was persisted, in a window that has nothing under way any more. */
 export function revive(persisted: Sync): Sync {
   const idle = { logging: false, fetching: 0, hearing: 0, waiting: false, tries: 0 };
   // Whether the server has another copy is asked anew.

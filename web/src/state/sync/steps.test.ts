@@ -5,7 +5,7 @@ import { revive, unsaved, waitingChanges } from './state';
 import { at, job, pitch, risers, tick, Window, withField } from './window.fixture';
 
 describe('sync: an edit on its way', () => {
-  it('is laid by at once, sent after a moment of quiet, and is the base when the server has it', () => {
+  it('is persisted at once, sent after a moment of quiet, and is the base when the server has it', () => {
     const window = new Window().set(risers, 11);
     expect(window.asks()).deep.equal(['persist', 'wait 250']);
     window.give({ kind: 'due' });
@@ -35,7 +35,7 @@ describe('sync: an edit on its way', () => {
     expect(window.state.sent).equal(undefined);
     expect(unsaved(window.state)).equal(0);
   });
-  it('that sets what stands there already is none: nothing is laid by and nothing undone', () => {
+  it('that sets what stands there already is none: nothing is persisted and nothing undone', () => {
     const window = new Window().set(risers, 12);
     expect(window.effects).deep.equal([]);
     expect(window.state.past).deep.equal([]);
@@ -235,7 +235,7 @@ describe('sync: undo and redo', () => {
 });
 
 describe('sync: what happened in the shop', () => {
-  it('goes to the log at once, laid by first, each event once', () => {
+  it('goes to the log at once, persisted first, each event once', () => {
     const window = new Window().give({ kind: 'record', events: [tick('a'), tick('b')] });
     expect(window.asks()).deep.equal(['persist', 'log']);
     window.give({ kind: 'record', events: [tick('b'), tick('c')] });

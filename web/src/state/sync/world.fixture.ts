@@ -52,14 +52,14 @@ interface Client {
   state: Sync;
   /** What the other windows of its browser were told while the server did not answer. */
   told: { document: Job; log: readonly ShopEvent[] } | undefined;
-  /** What the browser has laid by: all that is left when the window is closed. */
+  /** What the browser has persisted: all that is left when the window is closed. */
   persisted: Sync;
   open: boolean;
   /** It is open to send what was left, and looked at by nobody. */
   background: boolean;
   /** The window has looked at this job at some time. */
   visited: boolean;
-  /** All of it was sent while its window was closed: nothing is laid by any more. */
+  /** All of it was sent while its window was closed: nothing is persisted any more. */
   thrownAway?: boolean;
   timer: boolean;
   edits: number;
@@ -163,7 +163,7 @@ export class World {
     }
     this.tellWindows(client);
     if (!client.background || (goesOn(client.state) && (client.state.link === 'open' || input.kind === 'due'))) return;
-    // It has sent what there was, or cannot: what is left stays laid by.
+    // It has sent what there was, or cannot: what is left stays persisted.
     this.stop(client);
     if (this.windowIsOpen(client) || !isSettled(client.state)) return;
     client.thrownAway = continues(this.serverOf(client), hadOf(client.state));
@@ -457,7 +457,7 @@ export class World {
     const client = this.clients[index] as Client;
     const server = this.serverOf(client);
     this.stop(client);
-    // What was laid by for a job that is gone is left alone.
+    // What was persisted for a job that is gone is left alone.
     if (client.key !== server.key || !client.visited) {
       Object.assign(client, this.opened(client.slot), { visited: true, thrownAway: false });
       return;

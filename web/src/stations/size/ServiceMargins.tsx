@@ -179,7 +179,7 @@ function marginColumns(habit: Habit): ColumnDef<ServiceMargin>[] {
   ];
 }
 
-/** What the loop is made of: it cooks too, when the panel's steam pushes boiling water back down. */
+/** What the loop is made of: it overheats too, when the panel's steam pushes boiling water back down. */
 function LoopPipe() {
   const { pipe } = useDocument().loop;
   const change = useJob((state) => state.change);

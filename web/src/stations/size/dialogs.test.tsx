@@ -155,6 +155,6 @@ describe('web: Size, what overheats', () => {
     expect(documentNow().loop.pipe).equal('pvc');
     await user.keyboard('{Escape}');
     await rest();
-    expect(textIn(document.getElementById('finding-loop-cooks') as HTMLElement)).include('PVC pipe stands 60');
+    expect(textIn(document.getElementById('finding-loop-overheats') as HTMLElement)).include('PVC pipe stands 60');
   });
 });

@@ -160,7 +160,7 @@ describe('web: Size, what is worked out', () => {
     await press(user, /^Do that/, weak as HTMLElement);
     expect(finding('sensor-overheats')).equal(null);
     await choose('Insulation', 'polyiso-50');
-    expect(finding('material-cooks')?.textContent).include('polyisocyanurate');
+    expect(finding('material-overheats')?.textContent).include('polyisocyanurate');
   });
 });
 

@@ -26,3 +26,4 @@ export { pointerOf, stepsOf } from './pointer';
 export { type Job, jobJsonSchema, jobSchema, jobVersion } from './schema';
 export { standingAt, zoneAt } from './siteDefaults';
 export { siteSchema } from './siteFields';
+export { isWarmWater, warmWaterWords } from './warmWater';

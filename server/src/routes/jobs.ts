@@ -1,11 +1,13 @@
 import {
   beginJob,
   familyIds,
+  isWarmWater,
   type Job,
   needSchema,
   readDocument,
   setFields,
   siteSchema,
+  warmWaterWords,
 } from '@north-pane/core/document';
 import { writeSvg } from '@north-pane/core/draw';
 import { blankSummary } from '@north-pane/core/figures';
@@ -74,7 +76,7 @@ const newJobBody = z.union([
         ...needSchema.pick({ kind: true, drinking: true, pool: true }).shape,
         // What is begun is asked for in earnest: some water, and warm.
         volumePerDay: needSchema.shape.volumePerDay.gt(0, 'Say how much water a day.'),
-        target: needSchema.shape.target.min(10, 'Warm water is 10 to 95 °C.').max(95, 'Warm water is 10 to 95 °C.'),
+        target: needSchema.shape.target.refine(isWarmWater, warmWaterWords('metric')),
       })
       .optional(),
   }),

@@ -3,7 +3,7 @@
 
 import { Box, Button, Dialog, Flex, Grid, Input, NativeSelect, Text } from '@chakra-ui/react';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { jobSchema, needSchema } from '@north-pane/core/document';
+import { isWarmWater, jobSchema, needSchema, warmWaterWords } from '@north-pane/core/document';
 import { families } from '@north-pane/core/families';
 import { fieldMeta } from '@north-pane/core/field';
 import { formatPlace, type Habit, parsePlace, parseQuantity } from '@north-pane/core/quantity';
@@ -58,7 +58,7 @@ const form = z
     else if (water.value <= 0 || water.value > 100) complain('volume', 'More than nothing, and at most 100 m³ a day.');
     const heat = parseQuantity('temperature', target, units);
     if (!heat.ok) complain('target', heat.message);
-    else if (heat.value < 10 || heat.value > 95) complain('target', 'Warm water is 10 to 95 °C.');
+    else if (!isWarmWater(heat.value)) complain('target', warmWaterWords(units));
     if (how !== 'I have a town or coordinates') return;
     const read = parsePlace(place);
     if (!read.ok)

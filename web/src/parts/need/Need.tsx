@@ -1,5 +1,5 @@
 import { Box, Flex, SimpleGrid, Text } from '@chakra-ui/react';
-import { type Job, same } from '@north-pane/core/document';
+import { isWarmWater, type Job, same, warmWaterWords } from '@north-pane/core/document';
 import { poolCooling, poolNeed } from '@north-pane/core/forecasting';
 import { formatQuantity, formatRough, type Habit } from '@north-pane/core/quantity';
 import { monthsOfSeason, type Season, seasons } from '@north-pane/core/sky';
@@ -26,8 +26,7 @@ export function Need({ job, habit }: { job: Job; habit: Habit }) {
   const setVolume = (volume: number) =>
     volume > 0 ? set('need.volumePerDay')(volume) : 'How much water a day? More than nothing.';
   const setTarget = (target: number) => {
-    if (target < leastTarget)
-      return `Warm water is ${formatQuantity('temperature', leastTarget, habit, 0).text} or more.`;
+    if (!isWarmWater(target)) return warmWaterWords(habit);
     return need.pool ? setPool({ target }) : set('need.target')(target);
   };
   const season = seasons.find((one) => same(monthsOfSeason(one, job.site.latitude), need.months ?? []));
@@ -100,5 +99,3 @@ export function Need({ job, habit }: { job: Job; habit: Habit }) {
 
 /** Money for a kWh, until somebody says what it is. */
 const usualPrice = 0.25;
-/** °C. What is colder is no warm water. */
-const leastTarget = 10;

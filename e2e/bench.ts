@@ -128,13 +128,6 @@ export async function storedShop(page: Page, id: string) {
   return foldEvents(events);
 }
 
-/** Goes to a station by the rail, or by the row that it is on a phone. */
-export const toStation = (page: Page, name: string) =>
-  page
-    .getByRole('navigation', { name: 'Stations' })
-    .getByRole('link', { name: new RegExp(name) })
-    .click();
-
 /** Waits until everything that was changed is on the server. */
 export async function saved(page: Page): Promise<void> {
   await expect(page.locator('header').getByText(/, saved$/)).toBeVisible();

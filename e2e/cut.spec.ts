@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { type Job, onHandOf } from '@north-pane/core/document';
 import { shelfOf } from '@north-pane/core/shoplog';
 import type { Page } from '@playwright/test';
-import { beginJob, expect, saved, slate, stored, storedShop, test, toStation } from './bench';
+import { openStation } from '../scripts/lib/browser.mjs';
+import { beginJob, expect, saved, slate, stored, storedShop, test } from './bench';
 
 /** What document and log hold of what was settled at the saw. */
 async function settled(page: Page, id: string) {
@@ -28,7 +29,7 @@ test('a copper point on the tape is taken, and a sheet less is to be bought', as
   await expect(page.getByTestId('tape-point').first()).toBeVisible();
   await point.click();
   await expect.poll(async () => money(await slate(page, 'so far').textContent())).toBeLessThan(before - 100);
-  await toStation(page, 'Cut');
+  await openStation(page, 'Cut');
   await expect(page.getByRole('table', { name: 'Buy' })).toContainText(/1 of 2\s000\smm × 1\s000\smm/);
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('table', { name: 'Buy' })).toContainText(/2 of 2\s000\smm × 1\s000\smm/);

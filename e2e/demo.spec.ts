@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { beginJob, expect, onShelf, saved, slate, stored, test, toStation } from './bench';
+import { openStation } from '../scripts/lib/browser.mjs';
+import { beginJob, expect, onShelf, saved, slate, stored, test } from './bench';
 
 const readings = readFileSync(join(import.meta.dirname, '../demo/readings/gannet-reach.csv'), 'utf8');
 
@@ -14,11 +15,11 @@ test('from the shelf to a verdict: the demo is changed, cut, measured and judged
   await expect(slate(page, /^temperature rise/)).not.toHaveText(gain ?? '');
   await expect(slate(page, /^temperature rise/)).toContainText('−');
 
-  await toStation(page, 'Cut');
+  await openStation(page, 'Cut');
   await expect(page.getByRole('article', { name: 'Riser' })).toContainText('18 alike');
   await expect(page.getByRole('article', { name: 'Header, cold' })).toContainText('middle at 449');
 
-  await toStation(page, 'Prove');
+  await openStation(page, 'Prove');
   await expect(page.getByTestId('verdict')).toContainText('Colder');
 
   // The same logger's file under another name, with a line that was torn.

@@ -1,5 +1,6 @@
 import { stationIds } from '@north-pane/core/stations';
-import { accessible, beginJob, expect, onShelf, saved, settled, storedShop, test, toStation, whileAway } from './bench';
+import { openStation } from '../scripts/lib/browser.mjs';
+import { accessible, beginJob, expect, onShelf, saved, settled, storedShop, test, whileAway } from './bench';
 
 const sizes = [
   { width: 1280, height: 800 },
@@ -88,9 +89,9 @@ test('pieces are ticked off on a phone and stay so through a change of design', 
   await expect(page.getByRole('checkbox', { name: 'Riser 3 of 12' })).toBeChecked();
   await expect(page.getByRole('checkbox', { name: 'Riser 1 of 12' })).toBeChecked();
   await saved(page);
-  await toStation(page, 'Size');
+  await openStation(page, 'Size');
   await page.getByRole('button', { name: 'One less: Risers' }).click();
-  await toStation(page, 'Cut');
+  await openStation(page, 'Cut');
   await expect(page.getByRole('checkbox', { name: 'Riser 3 of 11' })).toBeChecked();
   await saved(page);
   expect((await storedShop(page, id)).made).toEqual({ 'panel-a/riser': 3 });

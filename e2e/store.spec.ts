@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, onShelf, saved, slate, test, toStation } from './bench';
+import { openStation } from '../scripts/lib/browser.mjs';
+import { expect, onShelf, saved, slate, test } from './bench';
 
 test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is forecast, the notebook agrees, templates are printed', async ({
   page,
@@ -23,7 +24,7 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await expect(slate(page, /^problems/)).toHaveText(/^0/);
   await saved(page);
 
-  await toStation(page, 'Forecast');
+  await openStation(page, 'Forecast');
   const days = page.getByRole('region', { name: 'Clear, average and bad days' });
   await expect(days.getByRole('row', { name: /Hottest/ })).toContainText('°F');
   await page.getByRole('radio', { name: 'bad' }).click();
@@ -33,7 +34,7 @@ test('Juniper Draw, pane first: the pane is typed, the sides follow, a day is fo
   await days.getByRole('button', { name: /^Hottest/ }).click();
   await expect(page.getByText(/draws pushed through/)).toBeVisible();
 
-  await toStation(page, 'Prove');
+  await openStation(page, 'Prove');
   await expect(page.getByTestId('verdict')).toContainText(/of rise\. Expected .*It does what it should/);
   await expect(page.getByRole('region', { name: 'Draw tests' })).toContainText('as much as it should');
 

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { beginJob, expect, onShelf, saved, settled, stored, storedShop, test, toStation } from './bench';
+import { openStation } from '../scripts/lib/browser.mjs';
+import { beginJob, expect, onShelf, saved, settled, stored, storedShop, test } from './bench';
 
 const entry = async (page: Page) => (await page.getByLabel('Riser entry').inputValue()).replace(/\s.*/, '');
 
@@ -22,7 +23,7 @@ test('two hands at two saws: each sees what the other did, and nothing of it is 
   }
   expect((await storedShop(page, id)).cuts).toHaveLength(2);
   // A change of the design is taken back, and no cut or tick with it.
-  await toStation(page, 'Size');
+  await openStation(page, 'Size');
   await page.getByRole('button', { name: 'One less: Risers' }).click();
   await expect(phone.getByRole('checkbox', { name: 'Riser 3 of 11' })).toBeChecked();
   await page.keyboard.press('Control+z');
@@ -97,10 +98,10 @@ test('off the network: ten edits over three stations, the window closed and open
   for (let count = 0; count < 4; count += 1) await page.getByRole('button', { name: 'One less: Risers' }).click();
   await page.getByLabel('Riser entry').fill('8');
   await page.getByLabel('Riser entry').press('Enter');
-  await toStation(page, 'Place');
+  await openStation(page, 'Place');
   await page.getByLabel('Aim, ° from north').fill('200');
   await page.getByLabel('Aim, ° from north').press('Enter');
-  await toStation(page, 'Cut');
+  await openStation(page, 'Cut');
   await page.getByRole('checkbox', { name: 'Riser 2 of 8' }).click();
   await page.getByRole('button', { name: 'Lock as cut: 28 × 0.9 copper, bar 1' }).click();
   await page.getByRole('checkbox', { name: /Have it: Solder/ }).click();

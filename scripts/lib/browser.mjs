@@ -3,17 +3,24 @@ export async function settled(page) {
   await page.locator('html:not([data-busy])').waitFor({ state: 'attached', timeout: 60_000 });
 }
 
-/** The links of the rail of a job's page, in order. */
-export const railLinks = (page) => page.getByRole('navigation', { name: 'Stations' }).getByRole('link');
+const rail = (page) => page.getByRole('navigation', { name: 'Stations' });
+
+/** Goes to a station by the rail, or by the row that it is on a phone. */
+export const openStation = (page, name) =>
+  rail(page)
+    .getByRole('link', { name: new RegExp(`^\\d+ ${name},`) })
+    .click();
 
 /** The stations that work, as the rail of an open job names them. */
 export const stationsOf = (page) =>
-  railLinks(page).evaluateAll((links) =>
-    links.map((link) => ({
-      id: new URL(link.href).pathname.split('/').pop() ?? '',
-      name: /^\d+ (\w+)/.exec(link.ariaLabel ?? '')?.[1] ?? '',
-    })),
-  );
+  rail(page)
+    .getByRole('link')
+    .evaluateAll((links) =>
+      links.map((link) => ({
+        id: new URL(link.href).pathname.split('/').pop() ?? '',
+        name: /^\d+ (\w+)/.exec(link.ariaLabel ?? '')?.[1] ?? '',
+      })),
+    );
 
 /** How Debian's Chromium is started: as root or not, and without anything that looks for a network. */
 export const chromiumLaunch = {

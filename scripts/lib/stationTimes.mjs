@@ -1,6 +1,6 @@
 // How long a builder waits for a page: the shelf, a job's first figures, and each station, cold and from the rail.
 
-import { railLinks, settled, stationsOf } from './browser.mjs';
+import { openStation, settled, stationsOf } from './browser.mjs';
 
 const rounds = 5;
 const middle = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? Number.NaN;
@@ -16,11 +16,6 @@ async function cold(browser, act) {
   }
   return middle(times);
 }
-
-const openStation = (page, name) =>
-  railLinks(page)
-    .filter({ hasText: new RegExp(`${name}$`) })
-    .click();
 
 /** ms from asking for an address until something of it is there. */
 async function until(page, address, find) {

@@ -1,7 +1,7 @@
 import { formatQuantity, type Habit } from '../quantity';
 
 /** °C that somebody who heats water asks for: colder is what comes from the ground, hotter is steam in the loop. */
-export const warmWater = { low: 10, high: 95 } as const;
+const warmWater = { low: 10, high: 95 } as const;
 
 export function isWarmWater(target: number): boolean {
   return target >= warmWater.low && target <= warmWater.high;

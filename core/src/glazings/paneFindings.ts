@@ -97,10 +97,10 @@ export function paneUnderWind(seen: Seen, wind: WindOnPane, paths: PanePaths): F
   if (bent) {
     const { what, load, deflection, stress, bears: most } = bent;
     const values = { name: pane.name, what, load, deflection, stress, bears: most, gap };
-    return [finding.caution('pane-bends', path, values, { ...fix })];
+    return [finding.caution('pane-bends', path, values, fix)];
   }
   const values = { name: pane.name, field: Math.min(width, length / (bars + 1)), most: field ?? 0 };
-  return [finding.caution('film-loose', path, values, { ...fix })];
+  return [finding.caution('film-loose', path, values, fix)];
 }
 
 /** What is to be looked at in a pane wherever it stands: room for its bars, how it breaks, what must be measured of it. */

@@ -202,7 +202,6 @@ function frame(timber: Timber, wanted: number, pin: number, panel: MountedPanel)
           `${name} ${Math.round(tilt)}°`,
           { x: hinge.x + (pins[index] ?? 0), y: low - width },
           { x: hinge.x + (pins[index] ?? 0) + 0.03, y: low - width - 0.09 - 0.1 * index },
-          { anchor: 'start' as const },
         ),
       ),
       dimensions: [

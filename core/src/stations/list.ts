@@ -11,7 +11,7 @@ export interface StationEntry {
   purpose: string;
 }
 
-/** The stations that work. Adding one is adding its line here and the folder of its screen. */
+/** The stations that work. Adding one is adding its line here, the folder of its screen, and a line in the shell's `stations.ts`. */
 export const stationList = [
   {
     number: 1,

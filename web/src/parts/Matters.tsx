@@ -11,7 +11,7 @@ export function Matters({ findings, habit }: { findings: readonly Finding[]; hab
   if (findings.length === 0)
     return (
       <Text color="soft" fontSize="14px">
-        Nothing clashes as drawn.
+        No problems as drawn.
       </Text>
     );
   return (

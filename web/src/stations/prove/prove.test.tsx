@@ -318,7 +318,7 @@ describe('web: Prove, the verdict', () => {
     expect(pageText()).include('12 readings');
     await at('2027-06-21T11:30:00Z', async () => {
       await fill(user, ['18', '19', '20', '2.5']);
-      // What was read is told, and not whether it is what it should be.
+      // The headline is shown without a judgement.
       await soon(() => expect(pageText()).include('No verdict yet.'));
       expect(pageText()).not.match(/One reading alone|than the panel should be/);
     });
